@@ -1,0 +1,113 @@
+import { z } from 'zod'
+import { briefSchema } from '../brief/index.ts'
+import { type Catalogue, idSchema } from '../catalogue/index.ts'
+import { bad, good, type Outcome } from '../kernel/index.ts'
+import { type Instance, instanceSchema, type Joint, jointSchema, type Rig, type Setup, supports } from './rig.ts'
+import { soundnessIssues } from './soundness.ts'
+
+const inSetup = { setup: idSchema }
+const settings = { slideMm: jointSchema.shape.slideMm, turnDeg: jointSchema.shape.turnDeg }
+
+/** Every edit there is. Each can be written down, sent, replayed and undone. */
+export const commandSchema = z.discriminatedUnion('do', [
+  z.strictObject({ do: z.literal('add'), instance: instanceSchema }),
+  z.strictObject({ do: z.literal('discard'), instance: idSchema }),
+  z.strictObject({ do: z.literal('place'), ...inSetup, joint: jointSchema }),
+  z.strictObject({ do: z.literal('take-off'), ...inSetup, instance: idSchema }),
+  z.strictObject({ do: z.literal('set'), ...inSetup, instance: idSchema, slideMm: settings.slideMm.optional(), turnDeg: settings.turnDeg.optional() }),
+  z.strictObject({ do: z.literal('swap'), instance: idSchema, partId: idSchema }),
+  z.strictObject({ do: z.literal('note'), instance: idSchema, notes: z.string().max(400) }),
+  z.strictObject({ do: z.literal('status'), instance: idSchema, status: instanceSchema.shape.status }),
+  z.strictObject({ do: z.literal('brief'), brief: briefSchema }),
+  z.strictObject({ do: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
+  z.strictObject({ do: z.literal('copy-setup'), ...inSetup, id: idSchema, name: z.string().min(1).max(40) }),
+  z.strictObject({ do: z.literal('change-setup'), ...inSetup, name: z.string().min(1).max(40).optional(), support: z.enum(supports).optional() }),
+  z.strictObject({ do: z.literal('drop-setup'), ...inSetup }),
+])
+export type Command = z.infer<typeof commandSchema>
+
+const withSetup = (rig: Rig, id: string, change: (setup: Setup) => Setup): Outcome<Rig> => {
+  if (!rig.setups.some((setup) => setup.id === id)) return bad('setup-unknown', 'setup', { names: { id } })
+  return good({ ...rig, setups: rig.setups.map((setup) => (setup.id === id ? change(setup) : setup)) })
+}
+
+const withInstance = (rig: Rig, id: string, change: (instance: Instance) => Instance): Outcome<Rig> => {
+  if (!rig.kit.some((instance) => instance.id === id)) return bad('instance-unknown', 'instance', { names: { instance: id } })
+  return good({ ...rig, kit: rig.kit.map((instance) => (instance.id === id ? change(instance) : instance)) })
+}
+
+/** The joints left when a piece comes off: whatever hung on it comes off with it. */
+const without = (joints: readonly Joint[], instance: string): Joint[] => {
+  const gone = new Set([instance])
+  for (let size = 0; size !== gone.size; ) {
+    size = gone.size
+    for (const joint of joints) if (gone.has(joint.host)) gone.add(joint.guest)
+  }
+  return joints.filter((joint) => !gone.has(joint.guest))
+}
+
+const carry = (rig: Rig, command: Command): Outcome<Rig> => {
+  switch (command.do) {
+    case 'add':
+      return good({ ...rig, kit: [...rig.kit, command.instance] })
+    case 'discard':
+      if (rig.setups.some((setup) => setup.root === command.instance)) return bad('root-stays', 'instance', { names: { instance: command.instance } })
+      return good({
+        ...rig,
+        kit: rig.kit.filter((instance) => instance.id !== command.instance),
+        setups: rig.setups.map((setup) => {
+          const joints = without(setup.joints, command.instance)
+          return joints.length === setup.joints.length ? setup : { ...setup, joints }
+        }),
+      })
+    case 'place':
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        joints: setup.joints.some((joint) => joint.guest === command.joint.guest)
+          ? setup.joints.map((joint) => (joint.guest === command.joint.guest ? command.joint : joint))
+          : [...setup.joints, command.joint],
+      }))
+    case 'take-off':
+      return withSetup(rig, command.setup, (setup) => ({ ...setup, joints: without(setup.joints, command.instance) }))
+    case 'set':
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        joints: setup.joints.map((joint) =>
+          joint.guest === command.instance ? { ...joint, slideMm: command.slideMm ?? joint.slideMm, turnDeg: command.turnDeg ?? joint.turnDeg } : joint,
+        ),
+      }))
+    case 'swap':
+      return withInstance(rig, command.instance, (instance) => ({ ...instance, partId: command.partId }))
+    case 'note':
+      return withInstance(rig, command.instance, ({ notes: _, ...rest }) => (command.notes ? { ...rest, notes: command.notes } : rest))
+    case 'status':
+      return withInstance(rig, command.instance, (instance) => ({ ...instance, status: command.status }))
+    case 'brief':
+      return good({ ...rig, brief: command.brief })
+    case 'rename':
+      return good({ ...rig, name: command.name })
+    case 'copy-setup': {
+      const source = rig.setups.find((setup) => setup.id === command.setup)
+      return source ? good({ ...rig, setups: [...rig.setups, { ...source, id: command.id, name: command.name }] }) : bad('setup-unknown', 'setup', { names: { id: command.setup } })
+    }
+    case 'change-setup':
+      return withSetup(rig, command.setup, (setup) => ({ ...setup, name: command.name ?? setup.name, support: command.support ?? setup.support }))
+    case 'drop-setup':
+      return rig.setups.length > 1 ? good({ ...rig, setups: rig.setups.filter((setup) => setup.id !== command.setup) }) : bad('last-setup', 'setup')
+  }
+}
+
+/**
+ * Carries out edits one after the other, all or none. The rig given is not touched; branches that did not change stay the same objects.
+ * @returns the new rig, or why the edits can't be done (`instance-unknown`, `joints-in-a-ring`, ...).
+ */
+export const edit = (rig: Rig, commands: readonly Command[], catalogue: Catalogue): Outcome<Rig> => {
+  let now: Outcome<Rig> = good(rig)
+  for (const command of commands) {
+    if (!now.ok) return now
+    now = carry(now.value, command)
+  }
+  if (!now.ok) return now
+  const issues = soundnessIssues(now.value, catalogue)
+  return issues.length > 0 ? { ok: false, issues } : now
+}

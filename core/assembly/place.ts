@@ -1,0 +1,119 @@
+import { type Catalogue, type Mate, mate, mountOf, type Mount, type Part, type Solid } from '../catalogue/index.ts'
+import {
+  add, type Bounds, boundsOf, compose, emptyBounds, faceToFace, facing, type Frame, identity, invert, type Outcome, type Placed, placeShape, point, scale, shift, turnAboutZ, unite, type Vec3,
+} from '../kernel/index.ts'
+import type { Instance, Joint, Rig, Setup } from './rig.ts'
+
+/** A solid where it really is. */
+export interface PlacedSolid {
+  readonly solid: Solid
+  readonly shape: Placed
+  readonly bounds: Bounds
+}
+
+/** A piece where it really is, and by which joint. */
+export interface PlacedPart {
+  readonly instance: Instance
+  readonly part: Part
+  readonly frame: Frame
+  readonly joint: Joint | undefined
+  readonly host: PlacedPart | undefined
+  readonly mate: Outcome<Mate> | undefined
+  readonly centre: Vec3
+  readonly solids: readonly PlacedSolid[]
+  readonly bounds: Bounds
+}
+
+/** One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. */
+export interface Assembly {
+  readonly rig: Rig
+  readonly setup: Setup
+  readonly placed: readonly PlacedPart[]
+  readonly byInstance: ReadonlyMap<string, PlacedPart>
+  readonly loose: readonly { readonly instance: Instance; readonly part: Part }[]
+}
+
+const mountFrame = (mount: Mount, slideMm: number): Frame =>
+  facing(mount.travel ? add(mount.at, scale(mount.travel.along, slideMm)) : mount.at, mount.out, mount.up)
+
+/** Where a guest's own frame lands in its host's frame. The slide runs along whichever of the two mounts can travel, the host's first. */
+export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number, turnDeg: number): Frame => {
+  const hostSlides = hostMount.travel !== undefined
+  const host = mountFrame(hostMount, hostSlides ? slideMm : 0)
+  const guest = mountFrame(guestMount, hostSlides ? 0 : slideMm)
+  return compose(compose(host, turnAboutZ(turnDeg)), compose(faceToFace, invert(guest)))
+}
+
+const put = (instance: Instance, part: Part, frame: Frame, joint?: Joint, host?: PlacedPart, mated?: Outcome<Mate>): PlacedPart => {
+  const solids = part.solids.map((solid): PlacedSolid => {
+    const shape = placeShape(solid, frame)
+    return { solid, shape, bounds: boundsOf(shape) }
+  })
+  return {
+    instance, part, frame, joint, host, mate: mated, solids,
+    centre: point(frame, part.centre),
+    bounds: solids.reduce((all, solid) => unite(all, solid.bounds), emptyBounds),
+  }
+}
+
+/** Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is not worked out again. */
+export const seat = (host: PlacedPart, joint: Joint, instance: Instance, part: Part): PlacedPart => {
+  const known = seated.get(host)?.get(joint)
+  if (known && known.instance === instance && known.part === part) return known
+  const hostMount = mountOf(host.part, joint.hostMount)
+  const guestMount = mountOf(part, joint.guestMount)
+  if (!hostMount || !guestMount) throw new RangeError(`Joint ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
+  const frame = compose(host.frame, jointFrame(hostMount, guestMount, joint.slideMm, joint.turnDeg))
+  const made = put(instance, part, frame, joint, host, mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }))
+  const onHost = seated.get(host) ?? new WeakMap<Joint, PlacedPart>()
+  seated.set(host, onHost.set(joint, made))
+  return made
+}
+const seated = new WeakMap<PlacedPart, WeakMap<Joint, PlacedPart>>()
+const roots = new WeakMap<Instance, PlacedPart>()
+
+/**
+ * Places every piece of a set-up by one walk of its joints from the camera.
+ * @param rig must be sound for this catalogue (`soundnessIssues` empty). @throws {RangeError} when it is not.
+ */
+export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue): Assembly => {
+  const instances = new Map(rig.kit.map((instance) => [instance.id, instance]))
+  const look = (id: string): { instance: Instance; part: Part } => {
+    const instance = instances.get(id)
+    const part = instance && catalogue.parts.get(instance.partId)
+    if (!instance || !part) throw new RangeError(`"${id}" is not a piece of this rig with a known part; check soundness first`)
+    return { instance, part }
+  }
+  const guests = new Map<string, Joint[]>()
+  for (const joint of setup.joints) {
+    const list = guests.get(joint.host)
+    if (list) list.push(joint)
+    else guests.set(joint.host, [joint])
+  }
+  const root = look(setup.root)
+  let first = roots.get(root.instance)
+  if (!first || first.part !== root.part) roots.set(root.instance, (first = put(root.instance, root.part, identity)))
+  const placed: PlacedPart[] = [first]
+  for (const host of placed)
+    for (const joint of guests.get(host.instance.id) ?? []) {
+      const { instance, part } = look(joint.guest)
+      placed.push(seat(host, joint, instance, part))
+    }
+  const byInstance = new Map(placed.map((piece) => [piece.instance.id, piece]))
+  const loose = rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
+  return { rig, setup, placed, byInstance, loose }
+}
+
+/** A piece and everything that hangs on it. */
+export const carriedBy = (assembly: Assembly, piece: PlacedPart): readonly PlacedPart[] =>
+  assembly.placed.filter((other) => {
+    for (let at: PlacedPart | undefined = other; at; at = at.host) if (at === piece) return true
+    return false
+  })
+
+/** Everything between the camera and a piece, the piece itself first. */
+export const pathToRoot = (piece: PlacedPart): readonly PlacedPart[] => {
+  const path: PlacedPart[] = []
+  for (let at: PlacedPart | undefined = piece; at; at = at.host) path.push(at)
+  return path
+}

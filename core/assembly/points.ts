@@ -1,0 +1,45 @@
+import { type Mount, standardOf } from '../catalogue/index.ts'
+import { direction, point, type Vec3 } from '../kernel/index.ts'
+import type { Assembly, PlacedPart } from './place.ts'
+
+/** A mounting point on the placed rig. */
+export interface Point {
+  readonly piece: PlacedPart
+  readonly mount: Mount
+  readonly at: Vec3
+  readonly out: Vec3
+  /** Instances that sit on it now, or whose own seat it is. */
+  readonly taken: readonly string[]
+  /** Nothing more goes on: it is taken, or a mount that shares its place is. Rails stay open while there is room. */
+  readonly open: boolean
+}
+
+const railFree = (mount: Mount, used: number): boolean => standardOf(mount.standard).takesMm !== undefined && (mount.lengthMm ?? 0) - used >= MIN_CLAMP_MM
+const MIN_CLAMP_MM = 20
+
+/** Every mounting point of the rig with what sits on it. */
+export const pointsOf = (assembly: Assembly): readonly Point[] => {
+  const takers = new Map<string, string[]>()
+  const railUsed = new Map<string, number>()
+  const note = (instance: string, mount: string, by: string) => {
+    const key = `${instance}/${mount}`
+    takers.set(key, [...(takers.get(key) ?? []), by])
+  }
+  for (const { joint, mate } of assembly.placed) {
+    if (!joint) continue
+    note(joint.host, joint.hostMount, joint.guest)
+    note(joint.guest, joint.guestMount, joint.host)
+    const takes = mate?.ok ? mate.value.standard.takesMm?.(mate.value.plug) : undefined
+    if (takes !== undefined) railUsed.set(`${joint.host}/${joint.hostMount}`, (railUsed.get(`${joint.host}/${joint.hostMount}`) ?? 0) + takes)
+  }
+  return assembly.placed.flatMap((piece) =>
+    piece.part.mounts.map((mount): Point => {
+      const key = `${piece.instance.id}/${mount.id}`
+      const taken = takers.get(key) ?? []
+      const blocked = (mount.shares ?? []).some((other) => takers.has(`${piece.instance.id}/${other}`))
+      const used = railUsed.get(key)
+      const open = !blocked && (taken.length === 0 || (used !== undefined && mount.side === 'holds' && railFree(mount, used)))
+      return { piece, mount, at: point(piece.frame, mount.at), out: direction(piece.frame, mount.out), taken, open }
+    }),
+  )
+}

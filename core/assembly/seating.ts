@@ -1,0 +1,101 @@
+import { type Catalogue, mate, type Mount, type Part } from '../catalogue/index.ts'
+import { direction, dot, scale, type Vec3 } from '../kernel/index.ts'
+import type { Command } from './commands.ts'
+import { type PlacedPart, seat } from './place.ts'
+import type { Point } from './points.ts'
+import type { Instance, Joint, Rig, Setup } from './rig.ts'
+
+/** A way to set a part on a point: by which of its mounts, shifted and turned how. */
+export interface Seating {
+  readonly joint: Joint
+  readonly piece: PlacedPart
+}
+
+const turnsOf = (stepDeg: number): readonly number[] => (stepDeg >= 360 ? [0] : stepDeg > 90 ? [0, 180] : [0, 180, 90, -90])
+
+/** The middle of a travel, on its step. */
+export const middleOf = (travel: Mount['travel']): number =>
+  travel ? Math.round((travel.minMm + travel.maxMm) / 2 / travel.stepMm) * travel.stepMm : 0
+
+/** Every sensible way an instance goes on a point, best guess first; empty when no mount of it mates there. */
+export const seatingsAt = (point: Point, instance: Instance, part: Part): readonly Seating[] => {
+  const host = { part: point.piece.part, mount: point.mount }
+  return part.mounts.flatMap((mount) => {
+    const mated = mate(host, { part, mount })
+    if (!mated.ok) return []
+    return turnsOf(mated.value.turnStepDeg).map((turnDeg): Seating => {
+      const slideMm = middleOf(point.mount.travel ?? mount.travel)
+      const joint = { guest: instance.id, guestMount: mount.id, host: point.piece.instance.id, hostMount: point.mount.id, slideMm, turnDeg }
+      return { joint, piece: seat(point.piece, joint, instance, part) }
+    })
+  })
+}
+
+/** How far a joint may slide: of the host's travel, else of the guest's. */
+export const travelOf = (piece: PlacedPart): Mount['travel'] => {
+  const { joint, host } = piece
+  if (!joint || !host) return undefined
+  const find = (part: Part, id: string) => part.mounts.find((mount) => mount.id === id)?.travel
+  return find(host.part, joint.hostMount) ?? find(piece.part, joint.guestMount)
+}
+
+/** Where a piece goes in the rig's frame for each mm that its slide grows; undefined when it does not slide. */
+export const slideWay = (piece: PlacedPart): Vec3 | undefined => {
+  const { joint, host } = piece
+  if (!joint || !host) return undefined
+  const find = (part: Part, id: string) => part.mounts.find((mount) => mount.id === id)?.travel
+  const onHost = find(host.part, joint.hostMount)
+  if (onHost) return direction(host.frame, onHost.along)
+  const onGuest = find(piece.part, joint.guestMount)
+  return onGuest && scale(direction(piece.frame, onGuest.along), -1)
+}
+
+const ways: readonly (readonly [string, Vec3])[] = [
+  ['forward', [0, 0, -1]], ['back', [0, 0, 1]], ['left', [-1, 0, 0]], ['right', [1, 0, 0]], ['up', [0, 1, 0]], ['down', [0, -1, 0]],
+]
+
+/** The operator's word for a direction: forward, back, left, right, up or down, whichever is nearest. */
+export const wayName = (way: Vec3): string => ways.reduce((best, next) => (dot(next[1], way) > dot(best[1], way) ? next : best))[0]
+
+const matching = (from: Part, to: Part, id: string): Mount | undefined => {
+  const old = from.mounts.find((mount) => mount.id === id)
+  return (
+    to.mounts.find((mount) => mount.id === id && mount.standard === old?.standard && mount.side === old.side) ??
+    to.mounts.find((mount) => mount.standard === old?.standard && mount.side === old.side) ??
+    to.mounts.find((mount) => mount.id === id)
+  )
+}
+
+const reseated = (setup: Setup, instance: string, from: Part, to: Part): { keep: Joint[]; lost: string[] } => {
+  const used = new Set<string>()
+  const lost: string[] = []
+  const keep = setup.joints.flatMap((joint): Joint[] => {
+    if (joint.guest !== instance && joint.host !== instance) return []
+    const key = joint.guest === instance ? 'guestMount' : 'hostMount'
+    const mount = matching(from, to, joint[key])
+    if (!mount || used.has(mount.id)) {
+      lost.push(joint.guest)
+      return []
+    }
+    if (mount.lengthMm === undefined) used.add(mount.id)
+    return [{ ...joint, [key]: mount.id }]
+  })
+  return { keep, lost }
+}
+
+/**
+ * The edits that put another part in the place of a piece, in every set-up: joints move to the like mounts of the new part,
+ * and what finds no place comes off.
+ */
+export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Catalogue): readonly Command[] => {
+  const from = catalogue.parts.get(rig.kit.find((piece) => piece.id === instance)?.partId ?? '')
+  if (!from) throw new RangeError(`"${instance}" is not in this rig's kit`)
+  const moves = rig.setups.map((setup) => ({ setup: setup.id, ...reseated(setup, instance, from, to) }))
+  return [
+    ...moves.flatMap(({ setup, lost }) => lost.map((id): Command => ({ do: 'take-off', setup, instance: id }))),
+    { do: 'swap', instance, partId: to.id },
+    ...moves.flatMap(({ setup, keep, lost }) =>
+      keep.filter((joint) => !lost.includes(joint.guest) && !lost.includes(joint.host)).map((joint): Command => ({ do: 'place', setup, joint })),
+    ),
+  ]
+}

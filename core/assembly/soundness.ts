@@ -1,0 +1,47 @@
+import { type Catalogue, mountOf } from '../catalogue/index.ts'
+import type { Issue } from '../kernel/index.ts'
+import type { Rig, Setup } from './rig.ts'
+
+const repeated = (ids: readonly string[]): string[] => [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))]
+
+const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue): Issue[] => {
+  const issues: Issue[] = []
+  const partOf = new Map(rig.kit.map((instance) => [instance.id, catalogue.parts.get(instance.partId)]))
+  if (!partOf.has(setup.root)) issues.push({ code: 'root-missing', path: `${path}.root`, names: { instance: setup.root } })
+  for (const guest of repeated(setup.joints.map((joint) => joint.guest)))
+    issues.push({ code: 'sits-twice', path: `${path}.joints`, names: { instance: guest } })
+  setup.joints.forEach((joint, i) => {
+    const at = `${path}.joints[${i}]`
+    if (joint.guest === setup.root) issues.push({ code: 'root-is-guest', path: at, names: { instance: joint.guest } })
+    for (const [instance, mount, end] of [[joint.host, joint.hostMount, 'host'], [joint.guest, joint.guestMount, 'guest']] as const) {
+      if (!partOf.has(instance)) issues.push({ code: 'instance-unknown', path: `${at}.${end}`, names: { instance } })
+      const part = partOf.get(instance)
+      if (part && !mountOf(part, mount)) issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
+    }
+  })
+  const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
+  for (const guest of hostOf.keys()) {
+    const seen = new Set<string>()
+    for (let at: string | undefined = guest; at !== undefined; at = hostOf.get(at)) {
+      if (seen.has(at)) {
+        issues.push({ code: 'joints-in-a-ring', path: `${path}.joints`, names: { instance: guest } })
+        break
+      }
+      seen.add(at)
+    }
+  }
+  return issues
+}
+
+/**
+ * What the schema can't see: ids that name nothing, pieces that sit twice, rings of joints, parts the catalogue doesn't know.
+ * @returns an empty list for a rig that can be placed.
+ */
+export const soundnessIssues = (rig: Rig, catalogue: Catalogue): readonly Issue[] => [
+  ...repeated(rig.kit.map((instance) => instance.id)).map((id) => ({ code: 'id-repeated', path: 'kit', names: { id } })),
+  ...repeated(rig.setups.map((setup) => setup.id)).map((id) => ({ code: 'id-repeated', path: 'setups', names: { id } })),
+  ...rig.kit.flatMap((instance, i): Issue[] =>
+    catalogue.parts.has(instance.partId) ? [] : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: instance.partId } }],
+  ),
+  ...rig.setups.flatMap((setup, i) => setupIssues(rig, setup, `setups[${i}]`, catalogue)),
+]

@@ -1,0 +1,45 @@
+import { type Command, edit, type Rig } from '../assembly/index.ts'
+import { type Finding, findingKey, type Level, type Shelf } from '../checks/index.ts'
+import type { Issue } from '../kernel/index.ts'
+import { type Assessment, evaluate } from './evaluate.ts'
+
+/** What an edit would change, without doing it. */
+export interface Effect {
+  readonly massG: number
+  readonly toBuyMinor: number
+  readonly tiltFromDeg: number | undefined
+  readonly tiltToDeg: number | undefined
+  readonly tallMm: number
+  readonly gained: Readonly<Record<Level, number>>
+  readonly lost: Readonly<Record<Level, number>>
+  /** The worst new trouble, if any. */
+  readonly worstGained: Finding | undefined
+}
+
+const count = (findings: readonly Finding[]): Record<Level, number> => ({
+  stop: findings.filter(({ level }) => level === 'stop').length,
+  risk: findings.filter(({ level }) => level === 'risk').length,
+  hint: findings.filter(({ level }) => level === 'hint').length,
+})
+
+const compare = (before: Assessment, after: Assessment): Effect => {
+  const had = new Set(before.findings.map(findingKey))
+  const has = new Set(after.findings.map(findingKey))
+  const gained = after.findings.filter((finding) => !had.has(findingKey(finding)))
+  return {
+    massG: after.mass.inHandG - before.mass.inHandG,
+    toBuyMinor: after.cost.usual - before.cost.usual,
+    tiltFromDeg: before.hang?.tiltDeg,
+    tiltToDeg: after.hang?.tiltDeg,
+    tallMm: after.size.tallMm - before.size.tallMm,
+    gained: count(gained),
+    lost: count(before.findings.filter((finding) => !has.has(findingKey(finding)))),
+    worstGained: gained[0],
+  }
+}
+
+/** The effect of some edits on a set-up, or why they can't be done. */
+export const effectOf = (rig: Rig, setupId: string, commands: readonly Command[], shelf: Shelf, before: Assessment): Effect | { readonly issues: readonly Issue[] } => {
+  const edited = edit(rig, commands, shelf.catalogue)
+  return edited.ok ? compare(before, evaluate(edited.value, setupId, shelf, false)) : { issues: edited.issues }
+}

@@ -1,0 +1,53 @@
+import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
+import type { Hang, Mass } from '../balance/index.ts'
+import type { Need } from '../brief/index.ts'
+import { type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
+import type { Size } from '../clearance/index.ts'
+import type { Cost } from '../money/index.ts'
+import { type StationState, stationsOf } from './stations.ts'
+
+/** Everything known about one set-up of a rig. Screens, server and scripts all read this. */
+export interface Assessment {
+  readonly facts: Facts
+  readonly assembly: Assembly
+  readonly points: readonly Point[]
+  readonly mass: Mass
+  readonly hang: Hang | undefined
+  readonly size: Size
+  readonly cost: Cost
+  readonly needs: readonly Need[]
+  readonly unmet: readonly Need[]
+  readonly setupSeconds: number
+  readonly findings: readonly Finding[]
+  readonly stations: readonly StationState[]
+}
+
+const secondsOf = (assembly: Assembly): number =>
+  assembly.placed.reduce((sum, piece) => sum + (piece.mate?.ok ? piece.mate.value.seconds : 0), 0)
+
+/**
+ * Places a set-up once, works out its figures once and runs every check on them.
+ * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
+ * @param withRemedies leave the cures out when only the findings are compared
+ */
+export const evaluate = (rig: Rig, setupId: string, shelf: Shelf, withRemedies = true): Assessment => {
+  const setup = setupOf(rig, setupId)
+  if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
+  const assembly = placeSetup(rig, setup, shelf.catalogue)
+  const facts = factsOf(assembly, shelf)
+  const findings = findingsOf(facts, withRemedies)
+  return {
+    facts,
+    assembly,
+    get points() { return facts.points },
+    get mass() { return facts.mass },
+    get hang() { return facts.hang },
+    get size() { return facts.size },
+    get cost() { return facts.cost },
+    get needs() { return facts.needs },
+    get unmet() { return facts.unmet },
+    get setupSeconds() { return secondsOf(assembly) },
+    findings,
+    get stations() { return stationsOf(facts, findings) },
+  }
+}

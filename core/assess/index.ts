@@ -1,0 +1,5 @@
+export * from './effect.ts'
+export * from './evaluate.ts'
+export * from './fits-here.ts'
+export * from './stations.ts'
+export * from './swaps.ts'

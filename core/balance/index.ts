@@ -1,0 +1,3 @@
+export * from './hang.ts'
+export * from './mass.ts'
+export * from './twist.ts'

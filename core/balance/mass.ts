@@ -1,0 +1,33 @@
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import type { Role } from '../catalogue/index.ts'
+import { add, scale, type Vec3, zero } from '../kernel/index.ts'
+
+const standsUnder: ReadonlySet<Role> = new Set(['tripod', 'head', 'gimbal', 'slider'])
+
+/** Is this piece held by the hand, rather than standing under the rig? */
+export const inHand = (piece: PlacedPart): boolean => !standsUnder.has(piece.part.role)
+
+export interface Mass {
+  readonly totalG: number
+  /** Without tripod, head, gimbal or slider. */
+  readonly inHandG: number
+  /** Centre of mass of what is in the hand, mm in the rig's frame. */
+  readonly centre: Vec3
+}
+
+/** Grams and centre of mass of some pieces: `sum(m r) / sum(m)`. No pieces: 0 g at the origin. */
+export const centreOfMass = (pieces: readonly PlacedPart[]): { readonly massG: number; readonly centre: Vec3 } => {
+  let massG = 0
+  let moment: Vec3 = zero
+  for (const piece of pieces) {
+    massG += piece.part.massG
+    moment = add(moment, scale(piece.centre, piece.part.massG))
+  }
+  return { massG, centre: massG === 0 ? zero : scale(moment, 1 / massG) }
+}
+
+/** The mass figures of a set-up. Loose kit is not counted: it is in the bag. */
+export const massOf = (assembly: Assembly): Mass => {
+  const held = centreOfMass(assembly.placed.filter(inHand))
+  return { totalG: assembly.placed.reduce((sum, piece) => sum + piece.part.massG, 0), inHandG: held.massG, centre: held.centre }
+}

@@ -1,0 +1,3 @@
+export * from './advice.ts'
+export * from './brief.ts'
+export * from './needs.ts'

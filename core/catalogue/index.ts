@@ -1,0 +1,7 @@
+export * from './capabilities.ts'
+export * from './catalogue.ts'
+export { isStandard, standardOf, standards } from './interfaces/index.ts'
+export * from './mating.ts'
+export * from './part.ts'
+export * from './roles.ts'
+export { type Glyph, type MountEnd, type MountStandard } from './standard.ts'

@@ -1,0 +1,49 @@
+import { bad, good, type Issue, type Outcome } from '../kernel/index.ts'
+import { standardOf } from './interfaces/index.ts'
+import type { Tool } from './part.ts'
+import type { MountEnd, MountStandard } from './standard.ts'
+
+/** Two ends that go together: which is the socket and which the plug, and what the joint is like. */
+export interface Mate {
+  readonly socket: MountEnd
+  readonly plug: MountEnd
+  readonly standard: MountStandard
+  readonly holdsTwist: boolean
+  readonly turnStepDeg: number
+  readonly limitG: number
+  readonly mayLift: boolean
+  readonly tool: Tool
+  readonly seconds: number
+}
+
+/** An end in words: `pinned 3/8" screw`, `cold shoe`. */
+export const endName = ({ mount }: MountEnd): string => standardOf(mount.standard).ends[mount.side]
+
+const limitOf = (end: MountEnd, standard: MountStandard): number => end.mount.limitG ?? standard.limitG ?? Infinity
+
+/**
+ * Do two ends go together, whichever of them is already on the rig?
+ * @returns the joint's nature, or why not: `same-gender`, `standards-differ`, or the standard's own objection.
+ * @example a pinned 3/8" screw and a 1/4" hole give `standards-differ`
+ */
+export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate> => {
+  const names = { a: endName(a), b: endName(b), aPart: a.part.name, bPart: b.part.name }
+  if (a.mount.side === b.mount.side) return bad('same-gender', b.mount.id, { names })
+  const [socket, plug] = a.mount.side === 'holds' ? [a, b] : [b, a]
+  const socketStandard = standardOf(socket.mount.standard)
+  const standard = standardOf(plug.mount.standard)
+  if (!socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names })
+  const objections: readonly Issue[] = socketStandard.objections(socket, plug)
+  if (objections.length > 0) return { ok: false, issues: objections }
+  return good({
+    socket,
+    plug,
+    standard,
+    holdsTwist: standard.holdsTwist || plug.mount.antiTwist === true || (plug.mount.screws ?? 1) > 1,
+    turnStepDeg: standard.turnStepDeg,
+    limitG: Math.min(limitOf(socket, socketStandard), limitOf(plug, standard)),
+    mayLift: standard.mayLift && socketStandard.mayLift,
+    tool: plug.mount.tool ?? standard.tool,
+    seconds: standard.seconds,
+  })
+}

@@ -1,0 +1,86 @@
+import { z } from 'zod'
+import { UNIT } from '../kernel/index.ts'
+import { capabilityIds } from './capabilities.ts'
+import { roleIds } from './roles.ts'
+
+const LARGEST_MM = 3000
+const mm = z.number().min(-LARGEST_MM).max(LARGEST_MM)
+const lengthMm = z.number().positive().max(LARGEST_MM)
+const vec = z.tuple([mm, mm, mm]).readonly()
+const unitVec = z
+  .tuple([z.number(), z.number(), z.number()])
+  .readonly()
+  .refine(([x, y, z]) => Math.abs(Math.hypot(x, y, z) - 1) < UNIT, 'must be a direction of length 1')
+
+/** Ids of parts, instances and mounts: short, lower-case, safe in an address. */
+export const idSchema = z.string().regex(/^[a-z0-9][a-z0-9.-]{0,63}$/, 'use lower-case letters, digits, dots and hyphens, 64 at most')
+const text = (max: number) => z.string().max(max)
+
+const boxSchema = z.strictObject({ kind: z.literal('box'), centre: vec, size: z.tuple([lengthMm, lengthMm, lengthMm]).readonly() })
+const cylinderSchema = z.strictObject({ kind: z.literal('cylinder'), centre: vec, axis: unitVec, radius: lengthMm, length: lengthMm })
+
+/** How a solid is drawn; it changes nothing that is computed. */
+export const looks = ['plain', 'metal', 'grip', 'ribs', 'glass', 'screen', 'foam', 'knob', 'detail'] as const
+
+const drawn = { matter: z.enum(['body', 'soft']), look: z.enum(looks).optional(), roundMm: z.number().min(0).max(200).optional() }
+export const solidSchema = z.discriminatedUnion('kind', [boxSchema.extend(drawn), cylinderSchema.extend(drawn)])
+
+/** Space that must stay free for the part to work; `lost` says what is given up when it does not. */
+export const roomSchema = z.strictObject({
+  kind: z.enum(['swing', 'door', 'hand', 'plug', 'lever', 'turn', 'view']),
+  shape: z.discriminatedUnion('kind', [boxSchema, cylinderSchema]),
+  lost: text(120),
+})
+
+export const mountSchema = z.strictObject({
+  id: idSchema,
+  standard: z.string().min(1).max(40),
+  side: z.enum(['holds', 'sits']),
+  at: vec,
+  out: unitVec,
+  up: unitVec,
+  label: text(60).optional(),
+  travel: z
+    .strictObject({ along: unitVec, minMm: mm, maxMm: mm, stepMm: z.number().positive().max(100) })
+    .refine((t) => t.minMm <= t.maxMm, 'travel must run from a smaller to a larger figure')
+    .optional(),
+  lengthMm: lengthMm.optional(),
+  family: text(40).optional(),
+  screws: z.int().min(1).max(8).optional(),
+  antiTwist: z.boolean().optional(),
+  limitG: z.number().positive().max(100_000).optional(),
+  shares: z.array(idSchema).max(12).readonly().optional(),
+  tool: z.enum(['fingers', 'coin', 'hex key', 'lever']).optional(),
+})
+
+const priceSchema = z
+  .strictObject({ low: z.int().min(0).max(1e9), usual: z.int().min(0).max(1e9), high: z.int().min(0).max(1e9) })
+  .refine((p) => p.low <= p.usual && p.usual <= p.high, 'prices must rise from low over usual to high')
+
+/** One kind of thing that can be owned, bought and bolted on. All geometry is in the part's own frame. */
+export const partSchema = z.strictObject({
+  id: idSchema,
+  role: z.enum(roleIds),
+  name: text(80).min(1),
+  maker: text(40),
+  massG: z.number().positive().max(60_000),
+  centre: vec,
+  solids: z.array(solidSchema).min(1).max(60).readonly(),
+  rooms: z.array(roomSchema).max(20).readonly(),
+  mounts: z.array(mountSchema).max(60).readonly(),
+  /** Where a hand takes hold: the middle of the palm. */
+  grips: z.array(z.strictObject({ kind: z.enum(['top', 'side']), at: vec })).max(6).readonly(),
+  provides: z.array(z.enum(capabilityIds)).readonly(),
+  /** Camera families this part's `body` seat was made for. */
+  fits: z.array(idSchema).max(40).readonly(),
+  price: priceSchema,
+  facts: z.record(z.string().max(30), z.union([z.number(), z.string().max(80), z.boolean()])).optional(),
+  notes: text(400).optional(),
+})
+
+export type Part = z.infer<typeof partSchema>
+export type Solid = z.infer<typeof solidSchema>
+export type Room = z.infer<typeof roomSchema>
+export type Mount = z.infer<typeof mountSchema>
+export type Look = (typeof looks)[number]
+export type Tool = NonNullable<Mount['tool']>

@@ -1,0 +1,39 @@
+import type { Issue } from '../kernel/index.ts'
+import type { Mount, Part, Tool } from './part.ts'
+
+/** One end of a joint: a mount and the part it belongs to. */
+export interface MountEnd {
+  readonly part: Part
+  readonly mount: Mount
+}
+
+/** The shapes an open point is drawn with. */
+export type Glyph = 'ring' | 'ring-pins' | 'shoe' | 'rail' | 'dovetail' | 'seat' | 'bayonet' | 'filter'
+
+/** A way two parts hold on to each other. Everything particular to it lives in its own file. */
+export interface MountStandard {
+  readonly id: string
+  readonly title: string
+  /** What the two ends are called at the bench. */
+  readonly ends: { readonly holds: string; readonly sits: string }
+  readonly kind: 'thread' | 'shoe' | 'rail' | 'plate' | 'seat' | 'bayonet' | 'filter'
+  readonly glyph: Glyph
+  /** Standards of a plug (`sits`) that this one's socket (`holds`) takes. */
+  readonly accepts: readonly string[]
+  /** Does the plug of this standard keep the joint from turning by itself? */
+  readonly holdsTwist: boolean
+  /** The joint can be set every so many degrees; 1 means freely. */
+  readonly turnStepDeg: number
+  /** May a whole rig hang from it? */
+  readonly mayLift: boolean
+  /** What it carries when neither part says otherwise, g. */
+  readonly limitG?: number
+  readonly tool: Tool
+  readonly seconds: number
+  /** Reasons beyond the standard's name why this socket and plug do not go together; empty when they do. */
+  readonly objections: (socket: MountEnd, plug: MountEnd) => readonly Issue[]
+  /** How much of a rail or plate the plug takes up, mm; undefined when it takes the whole mount. */
+  readonly takesMm?: (plug: MountEnd) => number
+}
+
+export const noObjections = (): readonly Issue[] => []

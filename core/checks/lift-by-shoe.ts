@@ -1,0 +1,44 @@
+import { z } from 'zod'
+import { pathToRoot, type PlacedPart } from '../assembly/index.ts'
+import { mate } from '../catalogue/index.ts'
+import { defineCheck } from './check.ts'
+import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
+
+const weakLink = (handle: PlacedPart): PlacedPart | undefined =>
+  pathToRoot(handle).find((piece) => piece.mate?.ok && !piece.mate.value.mayLift && piece.mate.value.standard.kind === 'shoe')
+
+/** A carrying handle that holds the rig by an accessory shoe. */
+export const liftByShoe = defineCheck<PlacedPart, object>({
+  id: 'lift-by-shoe',
+  title: 'Carried by a shoe',
+  why: 'An accessory shoe holds a microphone, not a camera: it pulls out, and the rig falls.',
+  level: 'stop',
+  source: 'ISO 518 describes the shoe for accessories; no maker rates it for lifting.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['points', 'mass'],
+  messages: {
+    speaks: { lifts: '{handle} lifts the rig by a shoe. {inHandG} would hang from it.' },
+    silent: { firm: '{handle} holds the rig by a firm joint.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.grips.some((grip) => grip.kind === 'top')),
+  judge: (handle, { mass }) => {
+    const names = { handle: handle.part.name }
+    const weak = weakLink(handle)
+    return weak
+      ? { group: 'speaks', message: 'lifts', names, numbers: { inHandG: mass.inHandG }, parts: [handle.instance.id], at: handle.centre }
+      : { group: 'silent', message: 'firm', names }
+  },
+  remedies: (handle, facts) => {
+    const link = weakLink(handle) ?? handle
+    const firm = moveRemedy(facts, link, (point) =>
+      pathToRoot(point.piece).every((piece) => !piece.mate?.ok || piece.mate.value.mayLift) &&
+      link.part.mounts.some((mount) => {
+        const made = mate({ part: point.piece.part, mount: point.mount }, { part: link.part, mount })
+        return made.ok && made.value.mayLift
+      }),
+    )
+    return [...firstOf(1, [firm]), takeOffRemedy(facts, link)]
+  },
+})

@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { adapterChains, chainCommands, type PlacedPart } from '../assembly/index.ts'
+import { endName, mate, mountOf } from '../catalogue/index.ts'
+import { defineCheck, type Remedy } from './check.ts'
+import type { Facts } from './facts.ts'
+import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
+
+const ends = (piece: PlacedPart) => {
+  const { host, joint, part } = piece
+  const hostMount = host && joint && mountOf(host.part, joint.hostMount)
+  const guestMount = joint && mountOf(part, joint.guestMount)
+  return host && hostMount && guestMount ? { host: { part: host.part, mount: hostMount }, guest: { part, mount: guestMount } } : undefined
+}
+
+const bridges = function* (piece: PlacedPart, facts: Facts): Generator<Remedy> {
+  const pair = ends(piece)
+  if (!pair || !piece.joint) return
+  const { rig, setup } = facts.assembly
+  for (const chain of adapterChains(pair.host, pair.guest, facts.shelf.catalogue, facts.shelf.owned))
+    yield {
+      text: 'add {adapters}',
+      numbers: {},
+      names: { adapters: chain.links.map((link) => link.part.name).join(' + ') },
+      commands: chainCommands(rig, setup.id, piece.joint, chain),
+    }
+}
+
+/** Two mounts that were put together but do not go together. */
+export const mountMismatch = defineCheck<PlacedPart, object>({
+  id: 'mount-mismatch',
+  title: 'Mounts that do not go together',
+  why: 'You stand in the car park with two parts that will not screw together.',
+  level: 'stop',
+  source: 'The two mounting standards: what the socket accepts.',
+  options: z.object({}),
+  defaults: {},
+  needs: [],
+  messages: {
+    speaks: {
+      'standards-differ': "{guest} won't go on. It has a {guestEnd}; {host} offers a {hostEnd}.",
+      'same-gender': "{guest} won't go on. Its {guestEnd} meets a {hostEnd}: one of them must be the other half.",
+      'rail-too-short': '{guest} finds no hold. The rail is {railMm} long; its clamp needs {clampMm}.',
+      'filter-size-differs': "{guest} won't go in. It is made for {filterMm}; the lens has {lensMm}.",
+      'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
+    },
+    silent: { fits: '{guest} goes on {host}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || piece.mate.issues[0]?.code !== 'body-unfit')),
+  judge: (piece) => {
+    const pair = ends(piece)
+    const names = {
+      guest: piece.part.name,
+      host: piece.host?.part.name ?? '',
+      guestEnd: pair ? endName(pair.guest) : '',
+      hostEnd: pair ? endName(pair.host) : '',
+    }
+    const issue = piece.mate?.ok === false ? piece.mate.issues[0] : undefined
+    if (!issue) return { group: 'silent', message: 'fits', names }
+    return {
+      group: 'speaks',
+      message: issue.code,
+      names: { ...names, ...issue.names },
+      numbers: issue.numbers,
+      parts: [piece.instance.id],
+      at: piece.centre,
+    }
+  },
+  remedies: (piece, facts) => [
+    ...firstOf(2, bridges(piece, facts)),
+    ...firstOf(1, [moveRemedy(facts, piece, (point) => piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok))]),
+    takeOffRemedy(facts, piece),
+  ],
+})

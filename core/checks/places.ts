@@ -1,0 +1,111 @@
+import { type Command, edit, freshId, type PlacedPart, placeSetup, type Point, seatingsAt, swapCommands } from '../assembly/index.ts'
+import { inHand } from '../balance/index.ts'
+import { mate, type Part, roles } from '../catalogue/index.ts'
+import { clashWith } from '../clearance/index.ts'
+import type { Remedy } from './check.ts'
+import type { Facts } from './facts.ts'
+
+/** Does the locker hold one more of this part than the rig already uses? */
+export const spareOwned = (facts: Facts, part: Part): boolean =>
+  (facts.shelf.owned.get(part.id) ?? 0) > facts.assembly.rig.kit.filter((piece) => piece.partId === part.id && piece.status === 'in').length
+
+/** Owned first, then cheaper, then lighter, then by id: the order in which parts are proposed everywhere. */
+export const byReadiness = (facts: Facts) => (a: Part, b: Part): number =>
+  Number(spareOwned(facts, b)) - Number(spareOwned(facts, a)) || a.price.usual - b.price.usual || a.massG - b.massG || (a.id < b.id ? -1 : 1)
+
+/** Is this set-up borne by the operator, not by a stand? */
+export const carried = ({ assembly }: Facts): boolean => assembly.setup.support !== 'tripod' && assembly.setup.support !== 'gimbal'
+
+const isUnder = (piece: PlacedPart, above: PlacedPart): boolean => {
+  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === above) return true
+  return false
+}
+
+/** Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none. */
+export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Point) => boolean): Remedy | undefined => {
+  const { setup } = facts.assembly
+  const others = facts.assembly.placed.filter((other) => !isUnder(other, piece))
+  const near = (point: Point) => Math.hypot(...point.at.map((value, i) => value - (piece.centre[i] ?? 0)))
+  const points = facts.points
+    .filter((point) => point.open && !isUnder(point.piece, piece) && wanted(point))
+    .sort((a, b) => near(a) - near(b))
+  for (const point of points)
+    for (const seating of seatingsAt(point, piece.instance, piece.part))
+      if (clashWith(seating.piece, others) === 0)
+        return {
+          text: 'move to {point}',
+          numbers: {},
+          names: { point: pointName(point) },
+          commands: [{ do: 'place', setup: setup.id, joint: seating.joint }],
+        }
+  return undefined
+}
+
+export const pointName = (point: Point): string => point.mount.label ?? `${point.piece.part.name}, ${point.mount.id}`
+
+export const takeOffRemedy = (facts: Facts, piece: PlacedPart): Remedy => ({
+  text: 'take off {part}',
+  numbers: {},
+  names: { part: piece.part.name },
+  commands: [{ do: 'take-off', setup: facts.assembly.setup.id, instance: piece.instance.id }],
+})
+
+/** Puts another part in the place of a piece, if the edit can be done and the new part mates where the old one sat. */
+export const swapRemedy = (facts: Facts, piece: PlacedPart, to: Part): Remedy | undefined => {
+  const { rig, setup } = facts.assembly
+  const commands = swapCommands(rig, piece.instance.id, to, facts.shelf.catalogue)
+  const edited = edit(rig, commands, facts.shelf.catalogue)
+  if (!edited.ok) return undefined
+  const now = edited.value.setups.find(({ id }) => id === setup.id)
+  if (!now || now.joints.length < setup.joints.length) return undefined
+  const placed = placeSetup(edited.value, now, facts.shelf.catalogue)
+  const swapped = placed.byInstance.get(piece.instance.id)
+  if (!swapped || swapped.mate?.ok === false || clashWith(swapped, placed.placed) > clashWith(piece, facts.assembly.placed)) return undefined
+  return { text: 'swap the {role} for {part}', numbers: {}, names: { role: roles[piece.part.role].title, part: to.name }, commands }
+}
+
+/** The first place a new part can go without touching anything: the edits that add it and seat it there. */
+export const addRemedy = (facts: Facts, part: Part): Remedy | undefined => {
+  const { rig, setup, placed } = facts.assembly
+  const loose = facts.assembly.loose.find(({ instance }) => instance.partId === part.id)?.instance
+  const instance = loose ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
+  const add: Command[] = loose ? [{ do: 'status', instance: loose.id, status: 'in' }] : [{ do: 'add', instance }]
+  for (const point of facts.points) {
+    if (!point.open || !part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part, mount }).ok)) continue
+    const seating = seatingsAt(point, instance, part).find((option) => clashWith(option.piece, placed) === 0)
+    if (seating)
+      return {
+        text: 'put on {part}, at {point}',
+        numbers: {},
+        names: { part: part.name, point: pointName(point) },
+        commands: [...add, { do: 'place', setup: setup.id, joint: seating.joint }],
+      }
+  }
+  return undefined
+}
+
+/** Keeps the first few proposals that could be made. */
+export const firstOf = (count: number, proposals: Iterable<Remedy | undefined>): readonly Remedy[] => {
+  const found: Remedy[] = []
+  for (const proposal of proposals) {
+    if (proposal) found.push(proposal)
+    if (found.length === count) break
+  }
+  return found
+}
+
+/** Pieces that meet no need by themselves and carry nothing: what can be left out, the first by the given order. */
+export const dispensable = (facts: Facts): readonly PlacedPart[] => {
+  const { placed } = facts.assembly
+  const wanted = new Set(facts.needs.map((need) => need.capability))
+  const hosts = new Set(placed.map((piece) => piece.host))
+  return placed.filter((piece) => {
+    if (hosts.has(piece) || !piece.host || !inHand(piece) || piece.part.role === 'lens') return false
+    return piece.part.provides.every((gift) => !wanted.has(gift) || placed.some((other) => other !== piece && other.part.provides.includes(gift)))
+  })
+}
+
+/** Maps a list only as far as it is read, since working out a proposal is dear. */
+export const eachOf = function* <T>(list: readonly T[], propose: (item: T) => Remedy | undefined): Generator<Remedy | undefined> {
+  for (const item of list) yield propose(item)
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { carriedBy, type PlacedPart } from '../assembly/index.ts'
+import { centreOfMass } from '../balance/index.ts'
+import { mate } from '../catalogue/index.ts'
+import { defineCheck } from './check.ts'
+import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
+
+/** More mass on an accessory shoe than it carries. */
+export const shoeOverload = defineCheck<PlacedPart, object>({
+  id: 'shoe-overload',
+  title: 'Too heavy for the shoe',
+  why: 'The foot bends or the shoe tears out of the top plate, and takes the monitor with it.',
+  level: 'stop',
+  source: "The part's own rating, else 500 g, the usual figure for an accessory shoe.",
+  options: z.object({}),
+  defaults: {},
+  needs: ['points'],
+  limit: { measured: 'carriedG', allowed: 'limitG' },
+  messages: {
+    speaks: { over: '{part} is too heavy for the shoe. {carriedG} sits on it; it takes {limitG}.' },
+    silent: { light: '{part} puts {carriedG} on a shoe that takes {limitG}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
+  judge: (piece, { assembly }) => {
+    const carriedG = centreOfMass(carriedBy(assembly, piece)).massG
+    const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
+    const names = { part: piece.part.name }
+    const numbers = { carriedG, limitG }
+    return carriedG > limitG
+      ? { group: 'speaks', message: 'over', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      : { group: 'silent', message: 'light', names, numbers }
+  },
+  remedies: (piece, facts) => {
+    const carriedG = centreOfMass(carriedBy(facts.assembly, piece)).massG
+    const strong = moveRemedy(facts, piece, (point) =>
+      piece.part.mounts.some((mount) => {
+        const made = mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount })
+        return made.ok && made.value.limitG >= carriedG
+      }),
+    )
+    const upper = carriedBy(facts.assembly, piece).filter((other) => other.host === piece)
+    return [...firstOf(1, [strong]), ...upper.map((other) => takeOffRemedy(facts, other)), takeOffRemedy(facts, piece)]
+  },
+})

@@ -1,0 +1,54 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../assembly/index.ts'
+import { twistNm } from '../balance/index.ts'
+import { mate, mountOf } from '../catalogue/index.ts'
+import { defineCheck } from './check.ts'
+import { byReadiness, eachOf, firstOf, moveRemedy, swapRemedy } from './places.ts'
+
+/** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
+export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: number }>({
+  id: 'single-screw',
+  title: 'Held by one screw',
+  why: 'It works loose while you walk, and turns in your hand in the middle of a take.',
+  level: 'risk',
+  source: 'Workshop practice: a hand-tight 1/4" screw starts to creep at about 0.05 N m; at 0.25 N m it turns when the rig is swung.',
+  options: z.object({ riskNm: z.number().positive(), stopNm: z.number().positive() }),
+  defaults: { riskNm: 0.05, stopNm: 0.25 },
+  needs: [],
+  limit: { measured: 'twistNm', allowed: 'riskNm' },
+  messages: {
+    speaks: {
+      creeps: '{part} can turn. One screw and no pins; {twistNm} pulls at it, {riskNm} is safe.',
+      turns: '{part} will turn. One screw and no pins; {twistNm} pulls at it while you run, {stopNm} is the end.',
+    },
+    silent: { light: '{part} sits on one screw, but only {twistNm} of {riskNm} pulls at it.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && !piece.mate.value.holdsTwist),
+  judge: (piece, facts, { riskNm, stopNm }) => {
+    const { brief } = facts.assembly.rig
+    const turning = twistNm(facts.assembly, piece)
+    const names = { part: piece.part.name }
+    const numbers = { twistNm: turning, riskNm, stopNm }
+    const parts = [piece.instance.id]
+    if (turning <= riskNm) return { group: 'silent', message: 'light', names, numbers }
+    const swung = facts.assembly.setup.support !== 'tripod' && (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
+    if (turning > stopNm && swung) return { group: 'speaks', message: 'turns', level: 'stop', names, numbers, parts, at: piece.centre }
+    return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
+  },
+  remedies: (piece, facts) => {
+    const { host, joint, part } = piece
+    const hostMount = host && joint && mountOf(host.part, joint.hostMount)
+    if (!host || !hostMount) return []
+    const firm = (point: { part: typeof host.part; mount: typeof hostMount }, other: typeof part) =>
+      other.mounts.some((mount) => {
+        const made = mate(point, { part: other, mount })
+        return made.ok && made.value.holdsTwist
+      })
+    const rivals = [...(facts.shelf.catalogue.byRole.get(part.role) ?? [])].filter(
+      (other) => other !== part && firm({ part: host.part, mount: hostMount }, other) && part.provides.every((gift) => other.provides.includes(gift)),
+    )
+    const firmPoint = moveRemedy(facts, piece, (point) => firm({ part: point.piece.part, mount: point.mount }, part))
+    return [...firstOf(1, [firmPoint]), ...firstOf(2, eachOf(rivals.sort(byReadiness(facts)), (other) => swapRemedy(facts, piece, other)))]
+  },
+})

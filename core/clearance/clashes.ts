@@ -1,0 +1,56 @@
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { CLASH_MM, overlap, penetration } from '../kernel/index.ts'
+
+/** Two pieces that want the same space. */
+export interface Clash {
+  readonly a: PlacedPart
+  readonly b: PlacedPart
+  readonly depthMm: number
+}
+
+const known = new WeakMap<PlacedPart, WeakMap<PlacedPart, number>>()
+
+/**
+ * How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch.
+ * Pairs are remembered as long as the placed pieces live, since an edit leaves most of them as they were.
+ */
+export const clashDepth = (a: PlacedPart, b: PlacedPart): number => {
+  const before = known.get(a)?.get(b)
+  if (before !== undefined) return before
+  const depth = measure(a, b)
+  const row = known.get(a) ?? new WeakMap<PlacedPart, number>()
+  known.set(a, row.set(b, depth))
+  return depth
+}
+
+const measure = (a: PlacedPart, b: PlacedPart): number => {
+  if (!overlap(a.bounds, b.bounds, CLASH_MM)) return 0
+  let deepest = 0
+  for (const p of a.solids) {
+    if (p.solid.matter === 'soft' || !overlap(p.bounds, b.bounds, CLASH_MM)) continue
+    for (const q of b.solids) {
+      if (q.solid.matter === 'soft' || !overlap(p.bounds, q.bounds, CLASH_MM)) continue
+      const depth = penetration(p.shape, q.shape, Math.max(CLASH_MM, deepest))
+      if (depth > CLASH_MM && depth > deepest) deepest = depth
+    }
+  }
+  return deepest
+}
+
+/** Does a piece run into any of the others? The sum of its depths, mm. */
+export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): number =>
+  others.reduce((sum, other) => sum + (other === piece ? 0 : clashDepth(other, piece)), 0)
+
+/** Every pair of pieces that press into each other by more than the tolerance, deepest first. */
+export const clashesOf = (assembly: Assembly): readonly Clash[] => {
+  const clashes: Clash[] = []
+  const { placed } = assembly
+  placed.forEach((a, i) => {
+    for (let j = i + 1; j < placed.length; j++) {
+      const b = placed[j] as PlacedPart
+      const depthMm = clashDepth(a, b)
+      if (depthMm > 0) clashes.push({ a, b, depthMm })
+    }
+  })
+  return clashes.sort((p, q) => q.depthMm - p.depthMm)
+}

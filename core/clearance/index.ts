@@ -1,0 +1,2 @@
+export * from './clashes.ts'
+export * from './size.ts'

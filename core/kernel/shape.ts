@@ -1,0 +1,60 @@
+import { direction, type Frame, point } from './frame.ts'
+import { add, dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
+
+/** A box square to its own frame: centre and full edge lengths in mm. */
+export interface Box {
+  readonly kind: 'box'
+  readonly centre: Vec3
+  readonly size: Vec3
+}
+
+/** A round bar about the unit `axis`: centre, radius and full length in mm. */
+export interface Cylinder {
+  readonly kind: 'cylinder'
+  readonly centre: Vec3
+  readonly axis: Vec3
+  readonly radius: number
+  readonly length: number
+}
+
+export type Shape = Box | Cylinder
+
+/** A shape carried to another frame. A box keeps its half edges as three vectors, a cylinder its half axis. */
+export type Placed =
+  | { readonly kind: 'box'; readonly centre: Vec3; readonly edges: readonly [Vec3, Vec3, Vec3] }
+  | { readonly kind: 'cylinder'; readonly centre: Vec3; readonly half: Vec3; readonly radius: number }
+
+export const volumeOf = (shape: Shape): number =>
+  shape.kind === 'box' ? shape.size[0] * shape.size[1] * shape.size[2] : Math.PI * shape.radius ** 2 * shape.length
+
+export const placeShape = (shape: Shape, f: Frame): Placed =>
+  shape.kind === 'box'
+    ? {
+        kind: 'box',
+        centre: point(f, shape.centre),
+        edges: [scale(f.x, shape.size[0] / 2), scale(f.y, shape.size[1] / 2), scale(f.z, shape.size[2] / 2)],
+      }
+    : { kind: 'cylinder', centre: point(f, shape.centre), half: scale(direction(f, shape.axis), shape.length / 2), radius: shape.radius }
+
+/** How far a placed shape reaches from its centre along the unit direction `d`, in mm. */
+export const reach = (shape: Placed, d: Vec3): number => {
+  if (shape.kind === 'box') return Math.abs(dot(shape.edges[0], d)) + Math.abs(dot(shape.edges[1], d)) + Math.abs(dot(shape.edges[2], d))
+  const half = lengthOf(shape.half)
+  const along = half === 0 ? 0 : dot(shape.half, d) / half
+  return Math.abs(dot(shape.half, d)) + shape.radius * Math.sqrt(Math.max(0, 1 - along * along))
+}
+
+/** Distance in mm from a point to the skin of a shape in the shape's own frame; 0 on the skin, positive inside or outside. */
+export const distanceToSkin = (shape: Shape, p: Vec3): number => {
+  const q = subtract(p, shape.centre)
+  if (shape.kind === 'box') {
+    const gaps = q.map((value, i) => Math.abs(value) - (shape.size[i] ?? 0) / 2)
+    const outside = Math.hypot(...gaps.map((gap) => Math.max(0, gap)))
+    return outside > 0 ? outside : -Math.max(...gaps)
+  }
+  const along = dot(q, shape.axis)
+  const radial = lengthOf(subtract(q, scale(shape.axis, along))) - shape.radius
+  const axial = Math.abs(along) - shape.length / 2
+  const outside = Math.hypot(Math.max(0, radial), Math.max(0, axial))
+  return outside > 0 ? outside : -Math.max(radial, axial)
+}

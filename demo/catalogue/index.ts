@@ -1,0 +1,16 @@
+import type { Part } from '@zucchini/core/catalogue'
+import { bagThings, plates, smallAdapters, stands } from './base.ts'
+import { cages } from './cages.ts'
+import { cameras } from './cameras.ts'
+import { filters, lensAdapters, lenses } from './glass.ts'
+import { sideHandles, topHandles } from './grips.ts'
+import { sound } from './sound.ts'
+import { monitors, viewMounts } from './view.ts'
+
+export { bodies } from './cameras.ts'
+
+/** The invented catalogue that ships with the program. */
+export const demoParts: readonly Part[] = [
+  ...cameras, ...cages, ...lenses, ...lensAdapters, ...filters, ...topHandles, ...sideHandles, ...monitors, ...viewMounts, ...sound,
+  ...plates, ...stands, ...smallAdapters, ...bagThings,
+]

@@ -1,0 +1,5 @@
+export * from './cage.ts'
+export * from './camera.ts'
+export * from './front.ts'
+export * from './grips.ts'
+export * from './solids.ts'

@@ -1,0 +1,69 @@
+import type { Look, Mount, Part, Solid } from '@zucchini/core/catalogue'
+import { add, scale, type Vec3, volumeOf } from '@zucchini/core/kernel'
+
+export const left: Vec3 = [-1, 0, 0]
+export const right: Vec3 = [1, 0, 0]
+export const up: Vec3 = [0, 1, 0]
+export const down: Vec3 = [0, -1, 0]
+export const ahead: Vec3 = [0, 0, -1]
+export const back: Vec3 = [0, 0, 1]
+
+const tidy = (value: number): number => Math.round(value * 1000) / 1000
+const tidied = ([x, y, z]: Vec3): Vec3 => [tidy(x), tidy(y), tidy(z)]
+
+/** A box from one corner to the other. */
+export const block = (from: Vec3, to: Vec3, look: Look = 'plain', roundMm = 2): Solid => ({
+  kind: 'box',
+  centre: tidied(scale(add(from, to), 0.5)),
+  size: [tidy(Math.abs(to[0] - from[0])), tidy(Math.abs(to[1] - from[1])), tidy(Math.abs(to[2] - from[2]))],
+  matter: 'body',
+  look,
+  roundMm,
+})
+
+/** A round bar between two points on one axis. */
+export const bar = (from: Vec3, axis: Vec3, length: number, radius: number, look: Look = 'plain'): Solid => ({
+  kind: 'cylinder',
+  centre: tidied(add(from, scale(axis, length / 2))),
+  axis,
+  radius,
+  length,
+  matter: 'body',
+  look,
+})
+
+/** The same solid, but a finger can press it in. */
+export const soft = (solid: Solid): Solid => ({ ...solid, matter: 'soft' })
+
+/** The middle of some solids by volume: where the mass sits when nothing better is known. */
+export const middle = (solids: readonly Solid[]): Vec3 => {
+  const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
+  return tidied(scale(solids.reduce<Vec3>((sum, solid) => add(sum, scale(solid.centre, volumeOf(solid))), [0, 0, 0]), 1 / total))
+}
+
+export type Price = readonly [low: number, usual: number, high: number]
+const minor = (amount: number): number => Math.round(amount * 100)
+
+/** Fills in what most parts leave out. Prices come in whole currency units. */
+export const part = (
+  given: Pick<Part, 'id' | 'role' | 'name' | 'maker' | 'massG' | 'solids'> & Partial<Omit<Part, 'price'>> & { price: Price },
+): Part => ({
+  rooms: [],
+  mounts: [],
+  grips: [],
+  provides: [],
+  fits: [],
+  ...given,
+  centre: given.centre ?? middle(given.solids),
+  price: { low: minor(given.price[0]), usual: minor(given.price[1]), high: minor(given.price[2]) },
+})
+
+type More = Partial<Omit<Mount, 'id' | 'standard' | 'side' | 'at' | 'out' | 'up'>>
+
+/** On level faces "up" of a mount points ahead; on upright faces it points up. */
+const upOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? ahead : up)
+
+export const holds = (id: string, standard: string, at: Vec3, out: Vec3, more: More = {}): Mount => ({ id, standard, side: 'holds', at: tidied(at), out, up: upOf(out), ...more })
+export const sits = (id: string, standard: string, at: Vec3, out: Vec3, more: More = {}): Mount => ({ id, standard, side: 'sits', at: tidied(at), out, up: upOf(out), ...more })
+
+export const slot = (along: Vec3, reachMm: number, stepMm = 1): NonNullable<Mount['travel']> => ({ along, minMm: -reachMm, maxMm: reachMm, stepMm })

@@ -1,0 +1,27 @@
+const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }]
+
+const project = (name, more = {}) => ({
+  displayName: name,
+  rootDir: import.meta.dirname,
+  testMatch: [`<rootDir>/${name}/**/*.test.ts`],
+  extensionsToTreatAsEsm: ['.ts', '.vue'],
+  transform: { '^.+\\.ts$': swc, '^.+\\.vue$': '<rootDir>/tools/vue-jest.mjs' },
+  moduleNameMapper: { '^@zucchini/(core|demo)/(.*)$': '<rootDir>/$1/$2/index.ts' },
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  ...more,
+})
+
+export default {
+  maxWorkers: 2,
+  projects: [
+    project('core'),
+    project('demo'),
+    project('server', { globalSetup: '<rootDir>/server/testing/database.mjs', testTimeout: 30000 }),
+    project('web', {
+      testEnvironment: 'jsdom',
+      testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
+      setupFiles: ['<rootDir>/web/testing/setup.ts'],
+    }),
+    project('tools'),
+  ],
+}

@@ -1,0 +1,71 @@
+import type { Issue } from '@zucchini/core/kernel'
+import type { FastifyError, FastifyInstance } from 'fastify'
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod'
+
+/** Every refusal the server gives: its status and what a person should do about it. Docs and tests hold to this table. */
+export const errorTable = {
+  'not-found': [404, 'There is nothing under this address.'],
+  'rig-unknown': [404, 'This rig is not on the shelf any more. Go back to the shelf and open another.'],
+  'part-unknown': [404, 'The catalogue has no such part.'],
+  'revision-unknown': [404, 'This rig has no such revision.'],
+  'rig-exists': [409, 'A rig with this id is already on the shelf. Give the new one another id.'],
+  'saved-elsewhere': [409, 'This rig was saved from another window in the meantime. Choose which version to keep.'],
+  'locker-changed': [409, 'The locker changed in the meantime. Look at the new count and try again.'],
+  'malformed': [400, 'What was sent is not in the expected form.'],
+  'unsound-rig': [422, 'This rig does not hold together as data.'],
+  'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most.'],
+  'wrong-place': [403, 'This address is not allowed to talk to this server.'],
+  'passphrase-wanted': [401, 'Give the passphrase this server was started with.'],
+  'too-many': [429, 'Too many requests at once. Wait a moment.'],
+  'broken': [500, 'Something went wrong on our side. Nothing was changed; the log says more.'],
+} as const satisfies Record<string, readonly [status: number, message: string]>
+
+export type ErrorCode = keyof typeof errorTable
+
+/** A refusal with its place in the table. `more` goes to the client as it is. */
+export class Refusal extends Error {
+  readonly code: ErrorCode
+  readonly more: Readonly<Record<string, unknown>>
+  constructor(code: ErrorCode, more: Readonly<Record<string, unknown>> = {}) {
+    super(errorTable[code][1])
+    this.code = code
+    this.more = more
+  }
+}
+
+const words: Readonly<Record<string, (names: Readonly<Record<string, string>>) => string>> = {
+  'id-repeated': ({ id }) => `the id "${id}" is used twice; give each its own`,
+  'part-unknown': ({ part }) => `the catalogue has no part "${part}"; add it first or choose another`,
+  'root-missing': ({ instance }) => `the set-up hangs on "${instance}", which is not in the kit`,
+  'root-is-guest': ({ instance }) => `"${instance}" carries the rig and can not sit on something itself`,
+  'sits-twice': ({ instance }) => `"${instance}" sits in two places at once`,
+  'instance-unknown': ({ instance }) => `"${instance}" is not in the kit`,
+  'mount-unknown': ({ mount, part }) => `${part} has no mounting point "${mount}"`,
+  'joints-in-a-ring': ({ instance }) => `"${instance}" ends up sitting on itself`,
+}
+
+/** Words for what the core found wrong with a rig: where and what. */
+export const wordedIssues = (issues: readonly Issue[]): { path: string; message: string }[] =>
+  issues.map(({ code, path, names }) => ({ path, message: words[code]?.(names ?? {}) ?? code }))
+
+const readable = (pointer: string): string =>
+  pointer.replace(/^\//, '').replaceAll(/\/(\d+)/g, '[$1]').replaceAll('/', '.')
+
+/** One way out for every error: the table's status and words, the log for what is ours. */
+export const installErrors = (app: FastifyInstance): void => {
+  app.setNotFoundHandler((request, reply) => {
+    void reply.status(404).send({ error: { code: 'not-found', message: errorTable['not-found'][1], path: request.url } })
+  })
+  app.setErrorHandler((error: FastifyError, request, reply) => {
+    const send = (code: ErrorCode, more: Readonly<Record<string, unknown>> = {}) =>
+      reply.status(errorTable[code][0]).send({ error: { code, message: errorTable[code][1], ...more } })
+    if (error instanceof Refusal) return send(error.code, error.more)
+    if (hasZodFastifySchemaValidationErrors(error))
+      return send('malformed', { issues: error.validation.map((issue) => ({ path: readable(issue.instancePath), message: issue.message ?? 'not as expected' })) })
+    if (error.statusCode === 413) return send('too-large')
+    if (error.statusCode === 429) return send('too-many')
+    if (error.statusCode !== undefined && error.statusCode >= 400 && error.statusCode < 500) return send('malformed', { issues: [{ path: '', message: error.message }] })
+    request.log.error(error)
+    return send('broken')
+  })
+}

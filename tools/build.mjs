@@ -1,0 +1,68 @@
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { fail, say, seconds, Stop } from './say.mjs'
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)))
+
+const SOURCES = ['core', 'demo', 'server', 'web', 'package-lock.json', 'tools/build.mjs']
+const SKIPPED = new Set(['node_modules', 'dist'])
+
+const filesUnder = (path) =>
+  statSync(path).isDirectory()
+    ? readdirSync(path).filter((name) => !SKIPPED.has(name)).flatMap((name) => filesUnder(join(path, name)))
+    : [path]
+
+/** A fingerprint of everything the build reads, so that an unchanged tree is not built again. */
+const sourceStamp = () => {
+  const hash = createHash('sha256')
+  for (const source of SOURCES)
+    for (const file of filesUnder(join(root, source)).sort()) if (!/\.test\.ts$/.test(file)) hash.update(file).update(readFileSync(file))
+  return hash.digest('hex')
+}
+
+const serverBundle = async () => {
+  const { build } = await import('esbuild')
+  await build({
+    entryPoints: [join(root, 'server/main.ts')],
+    outfile: join(root, 'server/dist/main.js'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    sourcemap: true,
+    logLevel: 'warning',
+    plugins: [
+      {
+        name: 'workspaces',
+        setup: ({ onResolve }) => {
+          onResolve({ filter: /^@zucchini\/(core|demo)\// }, ({ path }) => {
+            const [, room, ...rest] = path.split('/')
+            return { path: join(root, room, ...rest, 'index.ts') }
+          })
+        },
+      },
+    ],
+  })
+}
+
+/** Builds web and server into their dist folders; does nothing when they are up to date. */
+export const buildAll = async ({ force = false } = {}) => {
+  const stampFile = join(root, 'server/dist/.built')
+  const stamp = sourceStamp()
+  if (!force && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp && existsSync(join(root, 'web/dist/index.html'))) return false
+  const since = Date.now()
+  say('Building ...')
+  const web = spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(root, 'web'), encoding: 'utf8' })
+  if (web.status !== 0) throw new Stop(`The web app does not build:\n${web.stdout}${web.stderr}`)
+  await serverBundle()
+  mkdirSync(dirname(stampFile), { recursive: true })
+  writeFileSync(stampFile, stamp)
+  say(`  done in ${seconds(since)}`)
+  return true
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) buildAll({ force: true }).catch(fail)

@@ -1,0 +1,44 @@
+import type { Rig } from '@zucchini/core/assembly'
+import type { Part } from '@zucchini/core/catalogue'
+
+export interface SavedRig {
+  readonly rig: Rig
+  readonly revision: number
+  readonly updatedAt: string
+}
+
+/** What the server said no to: its code, its words, and whatever else it sent along. */
+export class ApiRefusal extends Error {
+  readonly status: number
+  readonly code: string
+  readonly more: Readonly<Record<string, unknown>>
+  constructor(status: number, code: string, message: string, more: Readonly<Record<string, unknown>>) {
+    super(message)
+    this.status = status
+    this.code = code
+    this.more = more
+  }
+}
+
+const call = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
+  const response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+  if (response.status === 204) return undefined as T
+  const answer: unknown = await response.json().catch(() => ({}))
+  if (response.ok) return answer as T
+  const error = (answer as { error?: Record<string, unknown> }).error ?? {}
+  throw new ApiRefusal(response.status, String(error['code'] ?? 'broken'), String(error['message'] ?? 'The server gave no answer that makes sense.'), error)
+}
+
+const id = encodeURIComponent
+
+export const api = {
+  catalogue: () => call<{ parts: Part[] }>('GET', '/catalogue'),
+  locker: () => call<{ pieces: Record<string, number> }>('GET', '/locker'),
+  setOwned: (part: string, was: number, pieces: number) => call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
+  rigs: () => call<{ rigs: SavedRig[] }>('GET', '/rigs'),
+  rig: (rig: string) => call<SavedRig>('GET', `/rigs/${id(rig)}`),
+  create: (rig: Rig, note: string) => call<SavedRig>('POST', '/rigs', { rig, note }),
+  save: (rig: Rig, base: number, note: string) => call<SavedRig>('PUT', `/rigs/${id(rig.id)}`, { base, rig, note }),
+  remove: (rig: string) => call<void>('DELETE', `/rigs/${id(rig)}`),
+  putBack: (rig: string) => call<SavedRig>('POST', `/rigs/${id(rig)}/put-back`),
+}

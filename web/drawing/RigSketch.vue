@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import type { Assembly } from '@zucchini/core/assembly'
+import { computed, useId } from 'vue'
+import { extentOfRig, strokesOf } from './outlines.ts'
+import RigStrokes from './RigStrokes.vue'
+import { fitTo, type ViewId, views } from './views.ts'
+
+const props = defineProps<{ assembly: Assembly; view: ViewId; width: number; height: number; pad?: number }>()
+
+const hatch = `hatch-${useId()}`
+const fit = computed(() => {
+  const pad = props.pad ?? 10
+  return fitTo(extentOfRig(props.view, props.assembly), props.width, props.height, { left: pad, right: pad, top: pad, bottom: pad })
+})
+const strokes = computed(() => strokesOf(props.view, props.assembly, fit.value))
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="`${views[view].title} elevation`">
+    <RigStrokes :strokes="strokes" :hatch-id="hatch" thin class="pointer-events-none" />
+  </svg>
+</template>

@@ -1,0 +1,39 @@
+import type { Assessment } from '@zucchini/core/assess'
+import { type Fit, flat, onSheet, type Extent, type ViewId } from './views.ts'
+
+/** A dimension line on the sheet: its two ends, which way it runs, and the length it shows. */
+export interface Dimension {
+  readonly from: readonly [number, number]
+  readonly to: readonly [number, number]
+  readonly lengthMm: number
+  readonly upright: boolean
+}
+
+const OFF_PX = 26
+
+/** Overall height to the left of the rig and overall length or width below it. */
+export const overall = (extent: Extent, fit: Fit): readonly Dimension[] => {
+  const [left, bottom] = onSheet(fit, [extent.left, extent.bottom])
+  const [right, top] = onSheet(fit, [extent.right, extent.top])
+  return [
+    { from: [left - OFF_PX, bottom], to: [left - OFF_PX, top], lengthMm: extent.top - extent.bottom, upright: true },
+    { from: [left, bottom + OFF_PX], to: [right, bottom + OFF_PX], lengthMm: extent.right - extent.left, upright: false },
+  ]
+}
+
+/** The plumb line from the palm, the centre of mass, and how far they stand apart in this view. */
+export interface Plumb {
+  readonly grip: readonly [number, number]
+  readonly foot: readonly [number, number]
+  readonly centre: readonly [number, number]
+  readonly offMm: number
+}
+
+export const plumbOf = (view: ViewId, assessment: Assessment, extent: Extent, fit: Fit): Plumb | undefined => {
+  const { hang, mass } = assessment
+  if (!hang || view === 'top') return undefined
+  const grip = onSheet(fit, flat(view, hang.grip))
+  const centre = onSheet(fit, flat(view, mass.centre))
+  const [, bottom] = onSheet(fit, [0, extent.bottom])
+  return { grip, centre, foot: [grip[0], Math.max(bottom + 12, centre[1] + 12)], offMm: flat(view, mass.centre)[0] - flat(view, hang.grip)[0] }
+}

@@ -1,0 +1,45 @@
+import type { Point } from '@zucchini/core/assembly'
+import type { Point2 } from '@zucchini/core/kernel'
+import { type Fit, flat, nearness, onSheet, type ViewId } from './views.ts'
+
+/** An open mounting point as a button on the sheet. */
+export interface PointMark {
+  readonly point: Point
+  readonly x: number
+  readonly y: number
+  /** The point itself, when the mark had to step aside. */
+  readonly from: Point2
+  /** Degrees by which an upright glyph turns to lie along the surface. */
+  readonly turn: number
+}
+
+const AWAY = -0.35
+const CLEAR_PX = 17
+const MOST_STEPS = 8
+
+/** Keeps marks from covering each other: each steps outwards along its own direction until it stands free. */
+export const spread = <T extends { readonly x: number; readonly y: number }>(marks: readonly T[], way: (mark: T) => Point2, clear = CLEAR_PX): T[] => {
+  const done: T[] = []
+  for (const mark of marks) {
+    const [dx, dy] = way(mark)
+    let now = mark
+    for (let n = 1; n <= MOST_STEPS && done.some((other) => Math.hypot(other.x - now.x, other.y - now.y) < clear); n++)
+      now = { ...mark, x: mark.x + dx * n * clear * 0.62, y: mark.y + dy * n * clear * 0.62 }
+    done.push(now)
+  }
+  return done
+}
+
+/** The open points that face the eye or are seen edge-on in a view. */
+export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit): readonly PointMark[] => {
+  const marks = points
+    .filter((point) => point.open && nearness(view, point.out) > AWAY)
+    .map((point): PointMark & { readonly way: Point2 } => {
+      const [x, y] = onSheet(fit, flat(view, point.at))
+      const out = flat(view, point.out)
+      const length = Math.hypot(...out)
+      const way: Point2 = length < 0.3 ? [1, 0] : [out[0] / length, -out[1] / length]
+      return { point, x, y, from: [x, y], turn: length < 0.3 ? 0 : (Math.atan2(way[0], -way[1]) * 180) / Math.PI, way }
+    })
+  return spread(marks, (mark) => mark.way)
+}

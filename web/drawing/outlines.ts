@@ -1,0 +1,150 @@
+import type { Assembly, PlacedPart, PlacedSolid } from '@zucchini/core/assembly'
+import { inHand } from '@zucchini/core/balance'
+import { add, convexHull, cross, lengthOf, type Placed, type Point2, reach, scale, unit, type Vec3 } from '@zucchini/core/kernel'
+import { type Extent, type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
+
+/** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */
+export interface Stroke {
+  readonly key: string
+  readonly instance: string
+  readonly look: string
+  readonly outline: string
+  readonly detail: string
+  readonly depth: number
+}
+
+const SIDE_ON = 0.02
+const RIB_MM = 3.2
+const ROUND_SAMPLES = 28
+
+const num = (value: number): string => String(Math.round(value * 10) / 10)
+const at = (p: Point2): string => `${num(p[0])} ${num(p[1])}`
+
+const corners = (shape: Placed & { kind: 'box' }): Vec3[] =>
+  [-1, 1].flatMap((a) => [-1, 1].flatMap((b) => [-1, 1].map((c) => add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)))))
+
+const rim = (centre: Vec3, axis: Vec3, radius: number): Vec3[] => {
+  const side = unit(cross(axis, Math.abs(axis[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]))
+  const other = cross(axis, side)
+  return Array.from({ length: ROUND_SAMPLES }, (_, i) => {
+    const angle = (i / ROUND_SAMPLES) * 2 * Math.PI
+    return add(centre, add(scale(side, radius * Math.cos(angle)), scale(other, radius * Math.sin(angle))))
+  })
+}
+
+/** The outline of a placed solid on the drawing plane, mm. */
+export const silhouette = (view: ViewId, shape: Placed): Point2[] => {
+  if (shape.kind === 'box') return convexHull(corners(shape).map((p) => flat(view, p)))
+  const axis = unit(shape.half)
+  const ends = [add(shape.centre, shape.half), add(shape.centre, scale(shape.half, -1))]
+  return convexHull(ends.flatMap((end) => rim(end, axis, shape.radius)).map((p) => flat(view, p)))
+}
+
+/** A closed path through sheet points with its corners rounded by up to `round` px. */
+export const roundedPath = (points: readonly Point2[], round: number): string => {
+  const count = points.length
+  if (count < 3) return ''
+  const pieces = points.map((p, i) => {
+    const before = points[(i + count - 1) % count] as Point2
+    const after = points[(i + 1) % count] as Point2
+    const cut = (q: Point2): Point2 => {
+      const length = Math.hypot(q[0] - p[0], q[1] - p[1])
+      const k = length === 0 ? 0 : Math.min(round, length / 2) / length
+      return [p[0] + (q[0] - p[0]) * k, p[1] + (q[1] - p[1]) * k]
+    }
+    return `${i === 0 ? 'M' : 'L'}${at(cut(before))}Q${at(p)} ${at(cut(after))}`
+  })
+  return `${pieces.join('')}Z`
+}
+
+const circle = (centre: Point2, r: number): string =>
+  `M${num(centre[0] - r)} ${num(centre[1])}a${num(r)} ${num(r)} 0 1 0 ${num(2 * r)} 0a${num(r)} ${num(r)} 0 1 0 ${num(-2 * r)} 0Z`
+
+const line = (a: Point2, b: Point2): string => `M${at(a)}L${at(b)}`
+
+const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fit, look: string): string => {
+  const [px, py] = flat(view, shape.centre)
+  const along = flat(view, shape.half)
+  const half = Math.hypot(...along)
+  const d: Point2 = [along[0] / half, along[1] / half]
+  const n: Point2 = [-d[1], d[0]]
+  const tick = (t: number, from: number, to: number) =>
+    line(onSheet(fit, [px + d[0] * t + n[0] * from, py + d[1] * t + n[1] * from]), onSheet(fit, [px + d[0] * t + n[0] * to, py + d[1] * t + n[1] * to]))
+  const r = shape.radius
+  if (look === 'ribs') {
+    const count = Math.floor((half * 2 - 4) / RIB_MM)
+    return Array.from({ length: Math.max(0, count) }, (_, i) => tick(-half + 3.5 + i * RIB_MM, -r * 0.94, r * 0.94)).join('')
+  }
+  if (look === 'grip') return [-0.55, -0.2, 0.2, 0.55].map((k) => line(onSheet(fit, [px - d[0] * half * 0.86 + n[0] * r * k, py - d[1] * half * 0.86 + n[1] * r * k]), onSheet(fit, [px + d[0] * half * 0.86 + n[0] * r * k, py + d[1] * half * 0.86 + n[1] * r * k]))).join('')
+  if (look === 'metal' && half > 3) return tick(-half + 1.2, -r, r) + tick(half - 1.2, -r, r)
+  return ''
+}
+
+const endOnLines = (centre: Point2, shape: Placed & { kind: 'cylinder' }, fit: Fit, look: string): string => {
+  const c = onSheet(fit, centre)
+  const r = shape.radius * fit.scale
+  if (look === 'ribs') return circle(c, r * 0.93)
+  if (look === 'metal' || look === 'plain') return circle(c, r * 0.86)
+  if (look === 'knob') return line([c[0] - r * 0.6, c[1]], [c[0] + r * 0.6, c[1]])
+  return ''
+}
+
+const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[], fit: Fit): string => {
+  const { look } = placed.solid
+  const xs = outline.map((p) => p[0])
+  const ys = outline.map((p) => p[1])
+  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  if (look === 'screen' && right - left > 14 && bottom - top > 14) {
+    const inset = 1.6 * fit.scale
+    return `M${num(left + inset)} ${num(top + inset)}H${num(right - inset)}V${num(bottom - inset)}H${num(left + inset)}Z` + line([left + inset * 2.5, bottom - inset * 2.5], [left + (right - left) * 0.36, top + inset * 2.5])
+  }
+  if (look === 'grip' && right - left > 26) {
+    const step = 3.4 * fit.scale
+    const wide = right - left > bottom - top
+    const [from, to] = wide ? [left + step * 2, right - step * 2] : [top + step * 2, bottom - step * 2]
+    const lines: string[] = []
+    for (let t = from; t < to; t += step) lines.push(wide ? line([t, top + (bottom - top) * 0.24], [t - step * 0.5, bottom - (bottom - top) * 0.24]) : line([left + (right - left) * 0.24, t], [right - (right - left) * 0.24, t - step * 0.5]))
+    return lines.join('')
+  }
+  return ''
+}
+
+/** How one placed solid is drawn on a sheet. */
+export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, index: number, fit: Fit): Stroke => {
+  const { shape, solid } = placed
+  const look = solid.look ?? 'plain'
+  const base = { key: `${piece.instance.id}:${index}`, instance: piece.instance.id, look, depth: nearness(view, shape.centre) + reach(shape, views[view].towards) }
+  if (shape.kind === 'cylinder') {
+    const axis = unit(shape.half)
+    const facing = Math.abs(nearness(view, axis))
+    if (facing > 1 - SIDE_ON) {
+      const centre = flat(view, shape.centre)
+      return { ...base, outline: circle(onSheet(fit, centre), shape.radius * fit.scale), detail: endOnLines(centre, shape, fit, look) }
+    }
+    const round = look === 'foam' || look === 'grip' ? Math.min(shape.radius, lengthOf(shape.half)) * 0.9 : 1.2
+    const outline = roundedPath(silhouette(view, shape).map((p) => onSheet(fit, p)), round * fit.scale)
+    return { ...base, outline, detail: facing < SIDE_ON ? sideOnLines(view, shape, fit, look) : '' }
+  }
+  const outline = silhouette(view, shape).map((p) => onSheet(fit, p))
+  return { ...base, outline: roundedPath(outline, (solid.roundMm ?? 1) * fit.scale), detail: boxLines(view, placed, outline, fit) }
+}
+
+/** Everything that is drawn of an assembly in one view, the farthest first. */
+export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit): readonly Stroke[] =>
+  assembly.placed
+    .flatMap((piece) => piece.solids.map((solid, i) => strokeOf(view, piece, solid, i, fit)))
+    .sort((a, b) => a.depth - b.depth || (a.key < b.key ? -1 : 1))
+
+/** What the drawing has to show whole: all that is in the hand. Stands may run off the sheet. */
+export const extentOfRig = (view: ViewId, assembly: Assembly): Extent => {
+  const points = assembly.placed.filter(inHand).flatMap((piece) => {
+    const { min, max } = piece.bounds
+    return [flat(view, min), flat(view, max)]
+  })
+  return {
+    left: Math.min(...points.map((p) => p[0])),
+    right: Math.max(...points.map((p) => p[0])),
+    bottom: Math.min(...points.map((p) => p[1])),
+    top: Math.max(...points.map((p) => p[1])),
+  }
+}

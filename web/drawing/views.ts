@@ -1,0 +1,65 @@
+import { dot, type Vec3 } from '@zucchini/core/kernel'
+import type { Point2 } from '@zucchini/core/kernel'
+
+/** The four elevations. `towards` points from the rig to the eye; right x up = towards. */
+export const views = {
+  side: { title: 'Side', right: [0, 0, -1], up: [0, 1, 0], towards: [1, 0, 0] },
+  front: { title: 'Front', right: [-1, 0, 0], up: [0, 1, 0], towards: [0, 0, -1] },
+  top: { title: 'Top', right: [0, 0, -1], up: [-1, 0, 0], towards: [0, 1, 0] },
+  rear: { title: 'Rear', right: [1, 0, 0], up: [0, 1, 0], towards: [0, 0, 1] },
+} as const satisfies Record<string, { title: string; right: Vec3; up: Vec3; towards: Vec3 }>
+
+export type ViewId = keyof typeof views
+export const viewIds = Object.keys(views) as ViewId[]
+
+/** A point of the rig on the drawing plane, mm, y upwards. */
+export const flat = (view: ViewId, p: Vec3): Point2 => [dot(p, views[view].right), dot(p, views[view].up)]
+
+/** How near to the eye a point lies, mm. */
+export const nearness = (view: ViewId, p: Vec3): number => dot(p, views[view].towards)
+
+/** A scale and shift from the drawing plane (mm, y up) to the sheet (px, y down). */
+export interface Fit {
+  readonly scale: number
+  readonly x: number
+  readonly y: number
+}
+
+export interface Extent {
+  readonly left: number
+  readonly right: number
+  readonly bottom: number
+  readonly top: number
+}
+
+export const extentOf = (points: readonly Point2[]): Extent => ({
+  left: Math.min(...points.map((p) => p[0])),
+  right: Math.max(...points.map((p) => p[0])),
+  bottom: Math.min(...points.map((p) => p[1])),
+  top: Math.max(...points.map((p) => p[1])),
+})
+
+export interface Margins {
+  readonly left: number
+  readonly right: number
+  readonly top: number
+  readonly bottom: number
+}
+
+const MOST_PX_PER_MM = 3
+
+/** The largest scale at which an extent fills a sheet inside its margins, centred. An empty sheet gives a tiny but usable scale. */
+export const fitTo = (extent: Extent, width: number, height: number, margins: Margins): Fit => {
+  const roomX = Math.max(20, width - margins.left - margins.right)
+  const roomY = Math.max(20, height - margins.top - margins.bottom)
+  const spanX = Math.max(1, extent.right - extent.left)
+  const spanY = Math.max(1, extent.top - extent.bottom)
+  const scale = Math.min(roomX / spanX, roomY / spanY, MOST_PX_PER_MM)
+  return {
+    scale,
+    x: margins.left + (roomX - spanX * scale) / 2 - extent.left * scale,
+    y: margins.top + (roomY - spanY * scale) / 2 + extent.top * scale,
+  }
+}
+
+export const onSheet = (fit: Fit, p: Point2): Point2 => [fit.x + p[0] * fit.scale, fit.y - p[1] * fit.scale]

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { format } from 'date-fns'
+import { CircleHelp, Redo2, Search, Undo2 } from '@lucide/vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { useBench } from '../../stores/bench.ts'
+import { useRig } from '../../stores/rig.ts'
+import TopBar from '../../widgets/TopBar.vue'
+import { useBenchKeys } from './bench-keys.ts'
+import ConflictNotice from './ConflictNotice.vue'
+import FindDialog from './FindDialog.vue'
+import FindingsPanel from './FindingsPanel.vue'
+import FitsHere from './FitsHere.vue'
+import KitTable from './KitTable.vue'
+import PieceCard from './PieceCard.vue'
+import RigDrawing from './RigDrawing.vue'
+import ScalesPanel from './ScalesPanel.vue'
+import ShortcutsDialog from './ShortcutsDialog.vue'
+import StationsRail from './StationsRail.vue'
+
+const route = useRoute()
+const router = useRouter()
+const store = useRig()
+const bench = useBench()
+const finding = ref(false)
+const helping = ref(false)
+const trouble = ref('')
+const fits = useTemplateRef<InstanceType<typeof FitsHere>>('fits')
+
+const word = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
+const open = async (id: string) => {
+  trouble.value = ''
+  bench.dropAll()
+  try {
+    await store.open(id)
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'The rig could not be opened.'
+    return
+  }
+  store.setupId = word('setup')
+  bench.setView(word('view'))
+  if (word('point')) bench.pickPoint(word('point'))
+  else if (word('piece')) bench.pickPiece(word('piece'))
+}
+watch(() => route.params['id'], (id) => void (typeof id === 'string' && open(id)), { immediate: true })
+watch([() => store.setup?.id, () => bench.view, () => bench.pointKey, () => bench.pieceId], ([setup, view, point, piece]) => {
+  if (!store.rig || route.name !== 'bench') return
+  void router.replace({ query: { ...(setup ? { setup } : {}), ...(view === 'side' ? {} : { view }), ...(point ? { point } : {}), ...(piece ? { piece } : {}) } })
+})
+useEventListener(window, 'focus', () => void store.look())
+useBenchKeys({
+  find: () => (finding.value = true),
+  help: () => (helping.value = true),
+  focusFits: () => void nextTick(() => fits.value?.focus()),
+})
+const saveWord = computed(() => {
+  if (store.saveState === 'saved') return store.savedAt ? `saved ${format(new Date(store.savedAt), 'HH:mm')}` : 'saved'
+  return { saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState]
+})
+</script>
+
+<template>
+  <div class="flex h-full min-h-0 flex-col overflow-hidden">
+    <TopBar>
+      <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
+        <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
+        <RouterLink v-if="store.rig" :to="{ name: 'brief', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline" title="To the brief">{{ store.rig.name }}</RouterLink>
+      </nav>
+      <div v-if="store.rig" class="flex items-center gap-1" role="group" aria-label="Set-ups">
+        <button v-for="setup in store.rig.setups" :key="setup.id" class="rounded-lg px-2.5 py-1" :class="setup.id === store.setup?.id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'" :aria-pressed="setup.id === store.setup?.id" @click="store.setupId = setup.id">{{ setup.name }}</button>
+      </div>
+      <template #end>
+        <span class="label tight" :class="{ 'text-amber!': store.saveState === 'waiting' || store.saveState === 'conflict' }" role="status" data-testid="save-state">{{ saveWord }}</span>
+        <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="store.undo()"><Undo2 class="size-4" aria-hidden="true" /> Undo</button>
+        <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="store.redo()"><Redo2 class="size-4" aria-hidden="true" /></button>
+        <button class="btn px-2" title="Find (/)" @click="finding = true"><Search class="size-4" aria-hidden="true" /> <span class="key border-0 bg-transparent px-0">/</span><span class="sr-only">Find</span></button>
+        <button class="btn px-1.5" title="Keys (?)" aria-label="Keys" @click="helping = true"><CircleHelp class="size-4" aria-hidden="true" /></button>
+      </template>
+    </TopBar>
+    <ConflictNotice />
+    <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
+    <main v-if="store.assessment" class="flex min-h-0 flex-1">
+      <h1 class="sr-only">Bench: {{ store.rig?.name }}</h1>
+      <StationsRail :stations="store.assessment.stations" />
+      <div class="flex min-w-0 flex-1 flex-col">
+        <RigDrawing :assessment="store.assessment" class="flex-1" />
+        <div class="flex h-[212px] shrink-0 border-t border-line bg-card">
+          <FitsHere v-if="bench.point" ref="fits" :point="bench.point" />
+          <PieceCard v-else-if="bench.piece" :piece="bench.piece" />
+          <KitTable v-else :assessment="store.assessment" />
+        </div>
+      </div>
+      <aside class="flex w-[312px] shrink-0 flex-col gap-3 border-l border-line bg-card px-4 pt-3" aria-label="Scales and findings">
+        <ScalesPanel :assessment="store.assessment" />
+        <FindingsPanel :assessment="store.assessment" />
+      </aside>
+    </main>
+    <main v-else class="grid flex-1 place-items-center text-soft">
+      <div v-if="trouble" class="text-center">
+        <p>{{ trouble }}</p>
+        <RouterLink to="/" class="btn btn-do mt-3">To the shelf</RouterLink>
+      </div>
+      <p v-else>Laying out the parts ...</p>
+    </main>
+    <FindDialog :open="finding" @close="finding = false" />
+    <ShortcutsDialog :open="helping" @close="helping = false" />
+  </div>
+</template>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel } from '@headlessui/vue'
+import { computed, ref, watch } from 'vue'
+import { useBench } from '../../stores/bench.ts'
+import { useRig } from '../../stores/rig.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import { type Findable, findablesOf, search } from './findables.ts'
+
+const props = defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const store = useRig()
+const bench = useBench()
+const shelf = useShelf()
+const query = ref('')
+watch(() => props.open, () => (query.value = ''))
+
+const all = computed(() => (props.open && store.assessment && shelf.catalogue ? findablesOf(store.assessment, shelf.catalogue) : []))
+const found = computed(() => search(all.value, query.value))
+const go = (entry: Findable | null) => {
+  emit('close')
+  if (!entry?.target) return
+  if (entry.kind === 'piece') bench.pickPiece(entry.target)
+  else if (entry.kind === 'set-up') store.setupId = entry.target
+  else {
+    bench.pickPoint(entry.target)
+    bench.wanted = entry.kind === 'part' ? entry.title : ''
+  }
+}
+</script>
+
+<template>
+  <Dialog :open="open" class="relative z-50" @close="$emit('close')">
+    <div class="fixed inset-0 bg-black/30" aria-hidden="true" />
+    <div class="fixed inset-0 flex items-start justify-center p-6 pt-[12vh]">
+      <DialogPanel class="w-full max-w-xl overflow-hidden rounded-xl border border-line bg-card shadow-xl">
+        <Combobox :model-value="null" @update:model-value="go">
+          <ComboboxInput class="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none" placeholder="A piece, an open point, a part, a set-up" aria-label="Find" autocomplete="off" @change="query = ($event.target as HTMLInputElement).value" />
+          <ComboboxOptions static class="max-h-[50vh] overflow-y-auto p-1.5">
+            <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
+              <li class="flex cursor-pointer items-baseline gap-3 rounded-md px-2.5 py-1.5" :class="{ 'bg-blossom-tint': active }">
+                <span class="truncate">{{ entry.title }}</span><span class="label tight truncate">{{ entry.note }}</span><span class="label tight ml-auto shrink-0">{{ entry.kind }}</span>
+              </li>
+            </ComboboxOption>
+            <li v-if="found.length === 0" class="px-2.5 py-3 text-soft">Nothing of that name. Try a role, such as handle or microphone.</li>
+          </ComboboxOptions>
+        </Combobox>
+      </DialogPanel>
+    </div>
+  </Dialog>
+</template>

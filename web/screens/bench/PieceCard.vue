@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { type Fit, type Misfit } from '@zucchini/core/assess'
+import { type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
+import { endName, mountOf, roles } from '@zucchini/core/catalogue'
+import { scale } from '@zucchini/core/kernel'
+import { Trash2, X } from '@lucide/vue'
+import { computed, shallowRef, watch } from 'vue'
+import { useBench } from '../../stores/bench.ts'
+import { useRig } from '../../stores/rig.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import { benchWorker } from '../../workers/client.ts'
+import { grams, millimetres, money } from '../../wording.ts'
+import FitsTable from './FitsTable.vue'
+
+const props = defineProps<{ piece: PlacedPart }>()
+const store = useRig()
+const bench = useBench()
+const shelf = useShelf()
+const filter = shallowRef('')
+
+const joint = computed(() => props.piece.joint)
+const travel = computed(() => travelOf(props.piece))
+const ways = computed(() => {
+  const way = slideWay(props.piece)
+  return way && { less: wayName(scale(way, -1)), more: wayName(way) }
+})
+const turns = computed(() => {
+  const mated = props.piece.mate
+  if (!mated?.ok || mated.value.turnStepDeg >= 360) return []
+  return mated.value.turnStepDeg > 90 ? [0, 180] : [0, 90, 180, -90]
+})
+const seat = computed(() => {
+  const { host, mate, part } = props.piece
+  const [hostMount, guestMount] = [host && mountOf(host.part, joint.value?.hostMount ?? ''), mountOf(part, joint.value?.guestMount ?? '')]
+  if (!host || !hostMount || !guestMount) return 'carries everything else'
+  const by = `${endName({ part, mount: guestMount })} on ${host.part.name}, ${hostMount.label ?? hostMount.id}`
+  return mate?.ok ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}` : by
+})
+const pieces = computed(() => shelf.owned.get(props.piece.part.id) ?? 0)
+const swaps = shallowRef<readonly Fit[]>([])
+let asked = 0
+watch(
+  [() => props.piece.instance.id, () => store.rig, () => store.setup?.id, () => shelf.owned],
+  async () => {
+    const turn = ++asked
+    if (!store.rig || !store.setup) return
+    const answer = await benchWorker().swaps(store.rig, store.setup.id, props.piece.instance.id)
+    if (turn === asked) swaps.value = answer
+  },
+  { immediate: true },
+)
+const set = (change: { slideMm?: number; turnDeg?: number }, note: string) => store.setup && store.apply([{ do: 'set', setup: store.setup.id, instance: props.piece.instance.id, ...change }], `${note} ${props.piece.part.name}`)
+const swap = (fit: Fit | Misfit) => store.apply(fit.commands, `swap ${props.piece.part.name} for ${fit.part.name}`)
+const takeOff = () => {
+  if (store.setup && store.apply([{ do: 'take-off', setup: store.setup.id, instance: props.piece.instance.id }], `take off ${props.piece.part.name}`)) bench.dropAll()
+}
+</script>
+
+<template>
+  <section class="flex min-h-0 flex-1 gap-5 px-4 pt-2.5" :aria-label="piece.part.name">
+    <div class="flex w-[272px] shrink-0 flex-col gap-1.5 overflow-y-auto pb-2">
+      <div class="flex items-start">
+        <h2 class="leading-tight font-semibold">{{ piece.part.name }}</h2>
+      </div>
+      <p class="label leading-snug">{{ roles[piece.part.role].title }}; {{ seat }}</p>
+      <p class="fig text-[13px]">
+        {{ grams(piece.part.massG, store.style.units) }} · {{ pieces > 0 ? 'owned' : money(piece.part.price.usual, store.style.currency) }}
+        <span v-if="pieces === 0" class="label tight font-normal">({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span>
+      </p>
+      <label v-if="travel && joint" class="mt-0.5 block">
+        <span class="label flex"><span>slide, {{ ways?.less }} to {{ ways?.more }}</span><span class="fig ml-auto text-ink">{{ millimetres(joint.slideMm, store.style.units) }}</span></span>
+        <input type="range" class="w-full accent-leaf" :min="travel.minMm" :max="travel.maxMm" :step="travel.stepMm" :value="joint.slideMm" @input="set({ slideMm: Number(($event.target as HTMLInputElement).value) }, 'slide')" />
+      </label>
+      <div v-if="turns.length && joint" class="flex items-center gap-1" role="group" aria-label="Turn">
+        <span class="label mr-1">turned</span>
+        <button v-for="turn in turns" :key="turn" class="btn px-2 py-0" :class="{ 'border-leaf! bg-leaf-tint!': turn === joint.turnDeg }" :aria-pressed="turn === joint.turnDeg" @click="set({ turnDeg: turn }, 'turn')">{{ turn }}°</button>
+      </div>
+      <div class="mt-auto flex flex-wrap gap-1.5 pt-1">
+        <button v-if="joint" class="btn py-0.5" @click="takeOff"><Trash2 class="size-3.5" aria-hidden="true" /> take off</button>
+        <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">{{ pieces > 0 ? 'not mine' : 'I own this' }}</button>
+      </div>
+    </div>
+    <div class="flex min-w-0 flex-1 flex-col">
+      <div class="flex items-center gap-3">
+        <h3 class="font-semibold">Swap for</h3>
+        <span class="label tight">{{ swaps.length }} that keep their neighbours</span>
+        <input v-model="filter" type="search" placeholder="filter" aria-label="Filter the swaps" class="field ml-auto w-28 py-0.5" />
+        <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
+      </div>
+      <FitsTable :fits="swaps" :misfits="[]" :filter="filter" :show-misfits="false" act="swap" @take="swap" />
+    </div>
+  </section>
+</template>

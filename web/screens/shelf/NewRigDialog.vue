@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { newRig } from '@zucchini/core/assembly'
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, ApiRefusal } from '../../api.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import { grams } from '../../wording.ts'
+
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const shelf = useShelf()
+const router = useRouter()
+const name = ref('')
+const chosen = ref('')
+const trouble = ref('')
+const cameras = computed(() => [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort((a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0)))
+const camera = computed(() => chosen.value || cameras.value[0]?.id || '')
+
+const slug = (text: string) => text.toLowerCase().normalize('NFKD').replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-+|-+$/g, '').slice(0, 40) || 'rig'
+const make = async () => {
+  const title = name.value.trim()
+  if (!title) {
+    trouble.value = 'Give the rig a name, such as the shoot it is for.'
+    return
+  }
+  for (const end of ['', '-2', '-3', `-${Date.now().toString(36)}`])
+    try {
+      const { rig } = await api.create(newRig(`${slug(title)}${end}`, title, camera.value), 'new rig')
+      emit('close')
+      await router.push({ name: 'brief', params: { id: rig.id } })
+      return
+    } catch (error) {
+      if (error instanceof ApiRefusal && error.code === 'rig-exists') continue
+      trouble.value = error instanceof Error ? error.message : 'The rig could not be saved.'
+      return
+    }
+}
+</script>
+
+<template>
+  <Dialog :open="open" class="relative z-50" @close="$emit('close')">
+    <div class="fixed inset-0 bg-black/30" aria-hidden="true" />
+    <div class="fixed inset-0 flex items-center justify-center p-6">
+      <DialogPanel class="w-full max-w-md rounded-xl border border-line bg-card p-6 shadow-xl">
+        <DialogTitle class="text-lg font-semibold">New rig</DialogTitle>
+        <form class="mt-4 flex flex-col gap-4" @submit.prevent="make">
+          <label class="flex flex-col gap-1"><span class="label">What is it for?</span><input v-model="name" class="field" maxlength="80" placeholder="Two days on the ferry" autofocus /></label>
+          <fieldset>
+            <legend class="label mb-1">Which camera?</legend>
+            <label v-for="part in cameras" :key="part.id" class="flex cursor-pointer items-baseline gap-2 border-b border-line py-1.5">
+              <input type="radio" name="camera" class="accent-leaf" :value="part.id" :checked="part.id === camera" @change="chosen = part.id" />
+              <span>{{ part.name }}</span><span v-if="shelf.owned.get(part.id)" class="tag">owned</span><span class="label ml-auto">{{ grams(part.massG) }}</span>
+            </label>
+          </fieldset>
+          <p v-if="trouble" class="text-brick" role="alert">{{ trouble }}</p>
+          <div class="flex gap-2"><button class="btn btn-do" type="submit">Start</button><button class="btn" type="button" @click="$emit('close')">Not now</button></div>
+        </form>
+      </DialogPanel>
+    </div>
+  </Dialog>
+</template>

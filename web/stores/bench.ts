@@ -1,0 +1,51 @@
+import type { Station } from '@zucchini/core/catalogue'
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { type ViewId, viewIds } from '../drawing/views.ts'
+import { useRig } from './rig.ts'
+
+/** What is being looked at on the bench: the view, and the one open point or piece in hand. */
+export const useBench = defineStore('bench', () => {
+  const rigStore = useRig()
+  const view = ref<ViewId>('side')
+  const pointKey = ref('')
+  const pieceId = ref('')
+  const station = ref<Station>()
+  const showRooms = ref(false)
+  const wanted = ref('')
+
+  const openPoints = computed(() => rigStore.assessment?.points.filter((point) => point.open) ?? [])
+  const point = computed(() => openPoints.value.find((candidate) => `${candidate.piece.instance.id}/${candidate.mount.id}` === pointKey.value))
+  const piece = computed(() => rigStore.assessment?.assembly.byInstance.get(pieceId.value))
+
+  const pickPoint = (key: string) => {
+    pointKey.value = key
+    pieceId.value = ''
+  }
+  const pickPiece = (id: string) => {
+    pieceId.value = id
+    pointKey.value = ''
+  }
+  const dropAll = () => {
+    pointKey.value = ''
+    pieceId.value = ''
+    station.value = undefined
+    wanted.value = ''
+  }
+  /** The next open point or piece in the order of the assembly, round and round. */
+  const stepPoint = (by: number) => {
+    const keys = openPoints.value.map(({ piece, mount }) => `${piece.instance.id}/${mount.id}`)
+    if (keys.length === 0) return
+    const now = keys.indexOf(pointKey.value)
+    pickPoint(keys[(now < 0 ? (by > 0 ? 0 : keys.length - 1) : now + by + keys.length) % keys.length] ?? '')
+  }
+  const stepPiece = (by: number) => {
+    const ids = rigStore.assessment?.assembly.placed.map(({ instance }) => instance.id) ?? []
+    const now = ids.indexOf(pieceId.value)
+    pickPiece(ids[(now < 0 ? (by > 0 ? 0 : ids.length - 1) : now + by + ids.length) % ids.length] ?? '')
+  }
+  const setView = (name: string) => {
+    view.value = viewIds.find((id) => id === name) ?? 'side'
+  }
+  return { view, pointKey, pieceId, station, showRooms, wanted, openPoints, point, piece, pickPoint, pickPiece, dropAll, stepPoint, stepPiece, setView }
+})

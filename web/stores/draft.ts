@@ -1,0 +1,34 @@
+import { type Rig, rigSchema } from '@zucchini/core/assembly'
+import { z } from 'zod'
+
+const schema = z.object({ base: z.int().min(1), rig: rigSchema })
+const key = (id: string): string => `zucchini:draft:${id}`
+
+/** An edit the server has not confirmed yet, kept in the browser so that closing the page loses nothing. */
+export type Draft = z.infer<typeof schema>
+
+export const keepDraft = (draft: Draft): void => {
+  try {
+    localStorage.setItem(key(draft.rig.id), JSON.stringify(draft))
+  } catch {
+    // No room in the browser: the server still gets the edit in a moment.
+  }
+}
+
+export const dropDraft = (id: string): void => {
+  try {
+    localStorage.removeItem(key(id))
+  } catch {
+    // Nothing kept, nothing to drop.
+  }
+}
+
+export const readDraft = (id: string): Draft | undefined => {
+  try {
+    const text = localStorage.getItem(key(id))
+    const parsed = text === null ? undefined : schema.safeParse(JSON.parse(text))
+    return parsed?.success ? parsed.data : undefined
+  } catch {
+    return undefined
+  }
+}

@@ -1,0 +1,177 @@
+import { evaluate } from '@zucchini/core/assess'
+import { type Command, edit, type History, redo, type Rig, startHistory, step, undo } from '@zucchini/core/assembly'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, ApiRefusal, type SavedRig } from '../api.ts'
+import { refusal, type Style } from '../wording.ts'
+import { dropDraft, keepDraft, readDraft } from './draft.ts'
+import { useSettings } from './settings.ts'
+import { useShelf } from './shelf.ts'
+
+const QUIET_MS = 250
+const RETRY_MS = 3000
+
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
+
+/** The rig being worked on: its history of edits, its saving, and its assessment. */
+export const useRig = defineStore('rig', () => {
+  const shelfStore = useShelf()
+  const settings = useSettings()
+  const history = shallowRef<History<Rig>>()
+  const revision = ref(0)
+  const savedAt = ref('')
+  const saveState = ref<SaveState>('saved')
+  const theirs = shallowRef<SavedRig>()
+  const setupId = ref('')
+  const refused = ref('')
+  const lastEdit = ref('')
+  let savedRig: Rig | undefined
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let sending = false
+  const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('zucchini-rigs')
+
+  const rig = computed(() => history.value?.present)
+  const setup = computed(() => rig.value?.setups.find(({ id }) => id === setupId.value) ?? rig.value?.setups[0])
+  const assessment = computed(() => {
+    const shelf = shelfStore.shelf
+    return rig.value && setup.value && shelf ? evaluate(rig.value, setup.value.id, shelf) : undefined
+  })
+  const style = computed<Style>(() => ({ currency: rig.value?.brief.currency ?? 'EUR', units: settings.units }))
+  const canUndo = computed(() => (history.value?.past.length ?? 0) > 0)
+  const canRedo = computed(() => (history.value?.future.length ?? 0) > 0)
+
+  const adopt = (saved: SavedRig) => {
+    revision.value = saved.revision
+    savedAt.value = saved.updatedAt
+    savedRig = saved.rig
+  }
+
+  const meetTheirs = (saved: SavedRig) => {
+    theirs.value = saved
+    saveState.value = 'conflict'
+  }
+
+  const send = async () => {
+    const now = rig.value
+    if (!now || sending || saveState.value === 'conflict' || now === savedRig) return
+    sending = true
+    saveState.value = 'saving'
+    try {
+      const saved = await api.save(now, revision.value, lastEdit.value)
+      adopt({ ...saved, rig: now })
+      channel?.postMessage({ id: now.id, revision: saved.revision })
+      if (rig.value === now) {
+        saveState.value = 'saved'
+        dropDraft(now.id)
+      }
+    } catch (error) {
+      if (error instanceof ApiRefusal && error.code === 'saved-elsewhere') meetTheirs(error.more['theirs'] as SavedRig)
+      else {
+        saveState.value = 'waiting'
+        if (error instanceof ApiRefusal && error.status < 500) refused.value = error.message
+        timer = setTimeout(() => void send(), RETRY_MS)
+      }
+    } finally {
+      sending = false
+      if (rig.value !== now && saveState.value === 'saving') void send()
+    }
+  }
+
+  const changed = () => {
+    const now = rig.value
+    if (!now) return
+    keepDraft({ base: revision.value, rig: now })
+    if (saveState.value === 'conflict') return
+    saveState.value = 'saving'
+    clearTimeout(timer)
+    timer = setTimeout(() => void send(), QUIET_MS)
+  }
+
+  /** Carries out an edit, or says in words why it can't be done. */
+  const apply = (commands: readonly Command[], note: string): boolean => {
+    const shelf = shelfStore.shelf
+    if (!history.value || !shelf) return false
+    const edited = edit(history.value.present, commands, shelf.catalogue)
+    if (!edited.ok) {
+      refused.value = edited.issues[0] ? refusal(edited.issues[0], style.value) : ''
+      return false
+    }
+    refused.value = ''
+    lastEdit.value = note.slice(0, 200)
+    history.value = step(history.value, edited.value)
+    changed()
+    return true
+  }
+
+  const walk = (way: typeof undo, note: string) => {
+    if (!history.value) return
+    const next = way(history.value)
+    if (next === history.value) return
+    history.value = next
+    lastEdit.value = note
+    changed()
+  }
+
+  /** Opens a rig; edits the server never confirmed are taken up again. */
+  const open = async (id: string): Promise<void> => {
+    clearTimeout(timer)
+    history.value = undefined
+    refused.value = ''
+    const [saved] = await Promise.all([api.rig(id), shelfStore.load()])
+    adopt(saved)
+    saveState.value = 'saved'
+    history.value = startHistory(saved.rig)
+    const draft = readDraft(id)
+    if (!draft) return
+    history.value = step(startHistory(saved.rig), draft.rig)
+    if (draft.base === saved.revision) changed()
+    else meetTheirs(saved)
+  }
+
+  const takeTheirs = () => {
+    if (!theirs.value) return
+    adopt(theirs.value)
+    dropDraft(theirs.value.rig.id)
+    if (history.value) history.value = step(history.value, theirs.value.rig)
+    theirs.value = undefined
+    saveState.value = 'saved'
+  }
+
+  const keepMine = () => {
+    if (!theirs.value) return
+    revision.value = theirs.value.revision
+    theirs.value = undefined
+    saveState.value = 'saving'
+    void send()
+  }
+
+  /** Puts this window's version on the shelf as a rig of its own and goes on with the other one here. @returns the copy's id */
+  const keepBoth = async (): Promise<string | undefined> => {
+    const mine = rig.value
+    if (!mine || !theirs.value) return undefined
+    const copy: Rig = { ...mine, id: `${mine.id.slice(0, 48)}-${Date.now().toString(36)}`, name: `${mine.name.slice(0, 70)}, copy` }
+    await api.create(copy, 'kept beside another version')
+    takeTheirs()
+    return copy.id
+  }
+
+  /** Another window may have saved: look, and follow it when nothing is unsaved here. */
+  const look = async () => {
+    const now = rig.value
+    if (!now || saveState.value !== 'saved') return
+    const saved = await api.rig(now.id).catch(() => undefined)
+    if (!saved || saved.revision <= revision.value || rig.value !== now) return
+    theirs.value = saved
+    saveState.value = 'conflict'
+  }
+  channel?.addEventListener('message', ({ data }: MessageEvent<{ id: string; revision: number }>) => {
+    if (data.id === rig.value?.id && data.revision > revision.value) void look()
+  })
+
+  return {
+    history, rig, setup, setupId, assessment, style, revision, savedAt, saveState, theirs, refused, canUndo, canRedo,
+    apply, open, takeTheirs, keepMine, keepBoth, look,
+    undo: () => walk(undo, 'undo'),
+    redo: () => walk(redo, 'redo'),
+  }
+})

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import type { Glyph } from '@zucchini/core/catalogue'
+
+defineProps<{ glyph: Glyph }>()
+</script>
+
+<template>
+  <g fill="none" stroke="currentColor" stroke-width="1.5" stroke-linejoin="round">
+    <circle v-if="glyph === 'ring'" r="4" />
+    <template v-else-if="glyph === 'ring-pins'">
+      <circle r="3.6" />
+      <circle cx="-6.2" r="1.1" fill="currentColor" stroke="none" />
+      <circle cx="6.2" r="1.1" fill="currentColor" stroke="none" />
+    </template>
+    <path v-else-if="glyph === 'shoe'" d="M-6 -2.5h4M2 -2.5h4M-6 -2.5v5h12v-5" />
+    <path v-else-if="glyph === 'dovetail'" d="M-3.5 -3h7l3 6h-13z" />
+    <path v-else-if="glyph === 'rail'" d="M-6.5 -2h13M-6.5 2h13" stroke-width="2" />
+    <path v-else-if="glyph === 'seat'" d="M-6 3v-5h12v5" />
+    <template v-else-if="glyph === 'bayonet'">
+      <circle r="5" />
+      <path d="M-5 0h2M5 0h-2M0 5v-2" />
+    </template>
+    <template v-else>
+      <circle r="5" stroke-dasharray="2 1.5" />
+      <circle r="2.6" />
+    </template>
+  </g>
+</template>

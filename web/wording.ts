@@ -1,0 +1,69 @@
+import type { Issue } from '@zucchini/core/kernel'
+
+export type Units = 'metric' | 'imperial'
+
+export interface Style {
+  readonly currency: string
+  readonly units: Units
+}
+
+const number = (value: number, digits: number): string => value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
+
+const G_PER_OZ = 28.349523125
+const MM_PER_IN = 25.4
+
+export const money = (minor: number, currency: string): string =>
+  new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(minor / 100).replace('-', '−')
+
+/** A mass with its unit: "2,214 g" or "78.1 oz". */
+export const grams = (value: number, units: Units = 'metric'): string => (units === 'metric' ? `${number(value, 0)} g` : `${number(value / G_PER_OZ, 1)} oz`)
+
+/** A length with its unit; tenths below 10 mm. */
+export const millimetres = (value: number, units: Units = 'metric'): string =>
+  units === 'metric' ? `${number(value, Math.abs(value) < 10 && value % 1 !== 0 ? 1 : 0)} mm` : `${number(value / MM_PER_IN, 2)} in`
+
+export const degrees = (value: number): string => `${number(value, 1)}°`
+
+/** With a sign that is always there: "+64 g", "−22 mm", "0". */
+export const signed = (value: number, write: (value: number) => string): string => (value > 0 ? `+${write(value)}` : write(value))
+
+const endings: readonly (readonly [RegExp, (value: number, style: Style) => string])[] = [
+  [/Minor$/, (value, { currency }) => money(value, currency)],
+  [/Mm$/, (value, { units }) => millimetres(value, units)],
+  [/Nm$/, (value) => `${number(value, 2)} N m`],
+  [/Deg$/, (value) => degrees(value)],
+  [/G$/, (value, { units }) => grams(value, units)],
+]
+
+/** A number in words, by the unit its name ends in. */
+export const figure = (name: string, value: number, style: Style): string => endings.find(([ending]) => ending.test(name))?.[1](value, style) ?? number(value, 0)
+
+/** Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should. */
+export const fill = (text: string, numbers: Readonly<Record<string, number>>, names: Readonly<Record<string, string>>, style: Style): string =>
+  text.replaceAll(/\{(\w+)\}/g, (place, key: string) => {
+    const value = numbers[key]
+    return value !== undefined ? figure(key, value, style) : (names[key] ?? place)
+  })
+
+/** The first sentence, which says what is wrong, and the rest, which says how much. */
+export const headline = (text: string): { readonly head: string; readonly rest: string } => {
+  const end = text.search(/\.\s/)
+  return end < 0 ? { head: text, rest: '' } : { head: text.slice(0, end + 1), rest: text.slice(end + 2) }
+}
+
+const refusals: Readonly<Record<string, string>> = {
+  'standards-differ': 'has no end for this: {b} against {a}',
+  'same-gender': 'both ends are alike: {b} against {a}',
+  'rail-too-short': 'the rail is {railMm} long, its clamp needs {clampMm}',
+  'body-unfit': 'made for another body',
+  'lens-mount-differs': 'has the {wants} mount, the camera has {holds}',
+  'filter-size-differs': 'made for {filterMm}, the lens has {lensMm}',
+  'last-setup': 'A rig keeps at least one set-up.',
+  'root-stays': 'The camera carries the rig; swap it instead of leaving it out.',
+  'joints-in-a-ring': 'That would make {instance} sit on itself.',
+}
+
+/** Why two ends do not go together, or an edit can't be done. */
+export const refusal = (issue: Issue, style: Style): string => fill(refusals[issue.code] ?? `That can't be done (${issue.code}).`, issue.numbers ?? {}, issue.names ?? {}, style)
+
+export const hoursMinutes = (seconds: number): string => (seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`)
