@@ -25,8 +25,8 @@ const call = async <T>(method: string, path: string, body?: unknown): Promise<T>
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T
-  const error = (answer as { error?: Record<string, unknown> }).error ?? {}
-  throw new ApiRefusal(response.status, String(error['code'] ?? 'broken'), String(error['message'] ?? 'The server gave no answer that makes sense.'), error)
+  const error = (answer as { error?: Record<string, unknown> & { code?: string; message?: string } }).error ?? {}
+  throw new ApiRefusal(response.status, error.code ?? 'broken', error.message ?? 'The server gave no answer that makes sense.', error)
 }
 
 const id = encodeURIComponent

@@ -1,6 +1,6 @@
 import { type Catalogue, type Mate, mate, mountOf, type Mount, type Part, type Solid } from '../catalogue/index.ts'
 import {
-  add, type Bounds, boundsOf, compose, emptyBounds, faceToFace, facing, type Frame, identity, invert, type Outcome, type Placed, placeShape, point, scale, shift, turnAboutZ, unite, type Vec3,
+  add, type Bounds, boundsOf, compose, emptyBounds, faceToFace, facing, type Frame, identity, invert, type Outcome, type Placed, placeShape, point, scale, turnAboutZ, unite, type Vec3,
 } from '../kernel/index.ts'
 import type { Instance, Joint, Rig, Setup } from './rig.ts'
 

@@ -21,6 +21,7 @@ export const middleOf = (travel: Mount['travel']): number =>
 export const seatingsAt = (point: Point, instance: Instance, part: Part): readonly Seating[] => {
   const host = { part: point.piece.part, mount: point.mount }
   return part.mounts.flatMap((mount) => {
+    if (mount.carries) return []
     const mated = mate(host, { part, mount })
     if (!mated.ok) return []
     return turnsOf(mated.value.turnStepDeg).map((turnDeg): Seating => {

@@ -98,7 +98,7 @@ export const fitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shelf, 
 const misfitOf = (candidate: Candidate, point: Point, setup: string): Misfit | undefined => {
   const kind = standardOf(point.mount.standard).kind
   const { part, instance, from, first } = candidate
-  const plugs = part.mounts.filter((mount) => mount.side !== point.mount.side)
+  const plugs = part.mounts.filter((mount) => mount.side !== point.mount.side && !mount.carries)
   const near = plugs.find((mount) => standardOf(mount.standard).kind === kind) ?? plugs[0]
   if (!near || part.role === 'camera') return undefined
   const made = mate({ part: point.piece.part, mount: point.mount }, { part, mount: near })

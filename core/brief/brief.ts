@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Capability, capabilityIds, idSchema } from '../catalogue/index.ts'
+import { capabilityIds } from '../catalogue/index.ts'
 
 export const shootKinds = ['desk', 'promo', 'run-and-gun', 'event', 'upright', 'narrative', 'gimbal'] as const
 export type ShootKind = (typeof shootKinds)[number]
@@ -40,5 +40,3 @@ export const emptyBrief: Brief = {
   tallMm: 340,
   wishes: {},
 }
-
-export type Wish = NonNullable<Brief['wishes'][Capability]>

@@ -46,6 +46,8 @@ export const mountSchema = z.strictObject({
     .optional(),
   lengthMm: lengthMm.optional(),
   family: text(40).optional(),
+  /** Meant to hold something else: the part itself is never hung up by it. */
+  carries: z.boolean().optional(),
   screws: z.int().min(1).max(8).optional(),
   antiTwist: z.boolean().optional(),
   limitG: z.number().positive().max(100_000).optional(),

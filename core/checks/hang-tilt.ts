@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { slideWay, wayName } from '../assembly/index.ts'
 import { hangCure } from '../balance/index.ts'
-import { scale, zero } from '../kernel/index.ts'
+import { exceeds, scale, zero } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { carried } from './places.ts'
@@ -34,8 +34,8 @@ export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
     const names = { handle: hang.handle.part.name }
     const parts = [hang.handle.instance.id]
     if (hang.underMm <= 0) return { group: 'speaks', message: 'over', level: 'risk', numbers, names, parts, at: hang.grip }
-    if (tiltDeg <= goodDeg) return { group: 'silent', message: 'level', numbers, names }
-    return { group: 'speaks', message: hang.tiltDeg > 0 ? 'nose' : 'tail', level: tiltDeg > riskDeg ? 'risk' : 'hint', numbers, names, parts, at: hang.grip }
+    if (!exceeds(tiltDeg, goodDeg)) return { group: 'silent', message: 'level', numbers, names }
+    return { group: 'speaks', message: hang.tiltDeg > 0 ? 'nose' : 'tail', level: exceeds(tiltDeg, riskDeg) ? 'risk' : 'hint', numbers, names, parts, at: hang.grip }
   },
   remedies: (facts) => {
     const cure = facts.hang && hangCure(facts.assembly, facts.mass, facts.hang)

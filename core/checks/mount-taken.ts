@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
 import { mate, mountOf } from '../catalogue/index.ts'
-import { SAME } from '../kernel/index.ts'
+import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { firstOf, moveRemedy, pointName, takeOffRemedy } from './places.ts'
@@ -56,7 +56,7 @@ export const mountTaken = defineCheck<Pair, object>({
     if (!a || !b) return { group: 'speaks', message: 'taken', names, parts, at }
     const sharedMm = Math.min(a.to, b.to) - Math.max(a.from, b.from)
     const numbers = { sharedMm, allowedMm: 0 }
-    return sharedMm > SAME ? { group: 'speaks', message: 'overlapping', names, numbers, parts, at } : { group: 'silent', message: 'apart', names, numbers }
+    return exceeds(sharedMm, 0) ? { group: 'speaks', message: 'overlapping', names, numbers, parts, at } : { group: 'silent', message: 'apart', names, numbers }
   },
   remedies: ({ second, mountId }, facts) => [
     ...firstOf(1, [

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { carried, dispensable, firstOf, takeOffRemedy } from './places.ts'
@@ -23,7 +24,7 @@ export const overMass = defineCheck<Facts, object>({
   judge: ({ mass, assembly }) => {
     const capG = assembly.rig.brief.inHandG
     const numbers = { inHandG: mass.inHandG, capG, overG: mass.inHandG - capG }
-    return mass.inHandG > capG ? { group: 'speaks', message: 'over', numbers, at: mass.centre } : { group: 'silent', message: 'within', numbers }
+    return exceeds(mass.inHandG, capG) ? { group: 'speaks', message: 'over', numbers, at: mass.centre } : { group: 'silent', message: 'within', numbers }
   },
   remedies: (facts) =>
     firstOf(

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { carriedBy, type PlacedPart } from '../assembly/index.ts'
 import { centreOfMass } from '../balance/index.ts'
 import { mate } from '../catalogue/index.ts'
+import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
 
@@ -27,7 +28,7 @@ export const shoeOverload = defineCheck<PlacedPart, object>({
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
     const names = { part: piece.part.name }
     const numbers = { carriedG, limitG }
-    return carriedG > limitG
+    return exceeds(carriedG, limitG)
       ? { group: 'speaks', message: 'over', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'light', names, numbers }
   },

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
 import { twistNm } from '../balance/index.ts'
 import { mate, mountOf } from '../catalogue/index.ts'
+import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import { byReadiness, eachOf, firstOf, moveRemedy, swapRemedy } from './places.ts'
 
@@ -31,9 +32,9 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     const names = { part: piece.part.name }
     const numbers = { twistNm: turning, riskNm, stopNm }
     const parts = [piece.instance.id]
-    if (turning <= riskNm) return { group: 'silent', message: 'light', names, numbers }
+    if (!exceeds(turning, riskNm)) return { group: 'silent', message: 'light', names, numbers }
     const swung = facts.assembly.setup.support !== 'tripod' && (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
-    if (turning > stopNm && swung) return { group: 'speaks', message: 'turns', level: 'stop', names, numbers, parts, at: piece.centre }
+    if (exceeds(turning, stopNm) && swung) return { group: 'speaks', message: 'turns', level: 'stop', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },
   remedies: (piece, facts) => {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { firstOf, takeOffRemedy } from './places.ts'
@@ -25,7 +26,7 @@ export const tooTall = defineCheck<Facts, object>({
     const top = assembly.placed.reduce((highest, piece) => (piece.bounds.max[1] > highest.bounds.max[1] ? piece : highest))
     const numbers = { tallMm: size.tallMm, capMm, overMm: size.tallMm - capMm }
     const names = { top: top.part.name }
-    return size.tallMm > capMm
+    return exceeds(size.tallMm, capMm)
       ? { group: 'speaks', message: 'over', numbers, names, parts: [top.instance.id], at: top.centre }
       : { group: 'silent', message: 'within', numbers, names }
   },

@@ -50,5 +50,3 @@ export const turnAboutZ = (degrees: number): Frame => {
 
 /** Half a turn about y: brings two mounts face to face. */
 export const faceToFace: Frame = { x: [-1, 0, 0], y: [0, 1, 0], z: [0, 0, -1], at: zero }
-
-export const shift = (at: Vec3): Frame => ({ ...identity, at })

@@ -1,5 +1,5 @@
 import { direction, type Frame, point } from './frame.ts'
-import { add, dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
+import { dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
 
 /** A box square to its own frame: centre and full edge lengths in mm. */
 export interface Box {

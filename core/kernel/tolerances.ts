@@ -12,3 +12,6 @@ export const UNIT = 1e-6
 
 /** Standard gravity, m/s^2 (ISO 80000-3). */
 export const GRAVITY = 9.80665
+
+/** Is a figure over its limit by more than rounding? Exactly at the limit is within. */
+export const exceeds = (value: number, limit: number): boolean => value - limit > SAME

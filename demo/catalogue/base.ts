@@ -63,7 +63,7 @@ export const smallAdapters = [
   part({
     id: 'reedsmith-nato-screw', role: 'adapter', name: 'Reedsmith NATO clamp with 1/4" screw', maker: 'Reedsmith', massG: 46, price: [19, 24, 29],
     solids: [block([-16, 0, -15], [16, 12, 15], 'metal', 2)],
-    mounts: [sits('clamp', 'nato', [0, 0, 0], down, { lengthMm: 30 }), sits('screw', 'thread-1/4', [0, 12, 0], up, { label: 'clamp top, 1/4" screw' })],
+    mounts: [sits('clamp', 'nato', [0, 0, 0], down, { lengthMm: 30 }), sits('screw', 'thread-1/4', [0, 12, 0], up, { carries: true, label: 'clamp top, 1/4" screw' })],
   }),
   part({
     id: 'sedgewick-cheese', role: 'adapter', name: 'Sedgewick cheese plate, 60 mm', maker: 'Sedgewick', massG: 52, price: [14, 18, 23],

@@ -23,7 +23,7 @@ export const lenses = [
   }),
   lens({
     id: 'kabocha-70-200', name: 'Kabocha 70–200 mm f/4 zoom', maker: 'Kabocha', massG: 890, family: 'tendril', threadMm: 77, price: [980, 1120, 1290], footAtMm: 44,
-    sections: [[6, 31, 'metal'], [52, 36, 'plain'], [44, 40, 'ribs'], [20, 40, 'plain'], [36, 41.5, 'ribs'], [16, 42, 'plain']],
+    sections: [[6, 31, 'metal'], [14, 33, 'plain'], [38, 36, 'plain'], [44, 40, 'ribs'], [20, 40, 'plain'], [36, 41.5, 'ribs'], [16, 42, 'plain']],
     provides: [], facts: { focal: '70–200 mm', 'f-number': 4, autofocus: true },
   }),
 ]

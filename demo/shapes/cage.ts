@@ -4,6 +4,8 @@ import { ahead, block, down, holds, left, part, type Price, right, sits, slot, u
 
 const PLATE_MM = 8
 const GAP_MM = 0.6
+/** Dials and the record button stand this far over the top of a body. */
+const DIAL_MM = 5
 
 export interface CageFacts {
   readonly id: string
@@ -23,7 +25,7 @@ export interface CageFacts {
 
 const frame = (b: BodyShape) => {
   const half = b.wideMm / 2
-  const roof = Math.max(b.humpMm, b.upMm) + GAP_MM
+  const roof = Math.max(b.humpMm, b.upMm + DIAL_MM) + GAP_MM
   return {
     l: -half - GAP_MM - PLATE_MM, r: half + 2 + GAP_MM + PLATE_MM, half,
     floor: -b.downMm - PLATE_MM, roof, top: roof + PLATE_MM, zFront: -b.frontMm - 8, zBack: b.backMm - 6,

@@ -101,7 +101,7 @@ export const mountArm = (a: MountArmFacts): Part => {
     id: a.id, role: a.role, name: a.name, maker: a.maker, massG: a.massG, price: a.price, solids,
     mounts: [
       sits('foot', a.foot, [0, 0, 0], down, a.foot === 'nato' ? { lengthMm: 26 } : {}),
-      { id: 'stud', standard: 'thread-1/4', side: 'sits', at: head, out, up: [0, -Math.sin(lean), -Math.cos(lean)], limitG: a.limitG, antiTwist: true, label: `${a.name}, 1/4" screw` },
+      { id: 'stud', standard: 'thread-1/4', side: 'sits', at: head, out, up: [0, -Math.sin(lean), -Math.cos(lean)], limitG: a.limitG, antiTwist: true, carries: true, label: `${a.name}, 1/4" screw` },
     ],
     facts: { leans: `${a.leanDeg} degrees back` },
   })

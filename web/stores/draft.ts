@@ -1,4 +1,4 @@
-import { type Rig, rigSchema } from '@zucchini/core/assembly'
+import { rigSchema } from '@zucchini/core/assembly'
 import { z } from 'zod'
 
 const schema = z.object({ base: z.int().min(1), rig: rigSchema })

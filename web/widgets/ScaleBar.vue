@@ -4,7 +4,9 @@ import { computed } from 'vue'
 const props = defineProps<{ label: string; figure: string; unit?: string; of?: string; share: number; state: 'good' | 'look' | 'over' | 'none' }>()
 
 const tone = computed(() => ({ good: 'var(--leaf)', look: 'var(--amber)', over: 'var(--brick)', none: 'var(--soft)' })[props.state])
-const shown = computed(() => `${Math.max(0, Math.min(1, props.share)) * 100}%`)
+/** Over the cap the whole bar is what is there, and a gap marks where the cap was. */
+const within = computed(() => `${Math.max(0, props.share > 1 ? 1 / props.share : props.share) * 100}%`)
+const beyond = computed(() => `${props.share > 1 ? (1 - 1 / props.share) * 100 : 0}%`)
 const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', none: '' })[props.state])
 </script>
 
@@ -17,8 +19,9 @@ const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', 
       <span v-if="of" class="label tight ml-1.5">{{ of }}</span>
       <span v-if="word" class="sr-only">, {{ word }}</span>
     </div>
-    <div class="mt-0.5 h-[7px] overflow-hidden rounded-[2px] bg-track" aria-hidden="true">
-      <div class="h-full transition-[width] duration-200" :style="{ width: shown, background: tone }" />
+    <div class="mt-0.5 flex h-[7px] overflow-hidden rounded-[2px] bg-track" aria-hidden="true">
+      <div class="h-full transition-[width] duration-200" :style="{ width: within, background: tone, opacity: share > 1 ? 0.45 : 1 }" />
+      <div v-if="share > 1" class="h-full border-l-2 border-card" :style="{ width: beyond, background: tone }" />
     </div>
   </div>
 </template>

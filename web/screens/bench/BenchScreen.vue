@@ -61,7 +61,7 @@ const saveWord = computed(() => {
 </script>
 
 <template>
-  <div class="flex h-full min-h-0 flex-col overflow-hidden">
+  <div class="relative flex h-full min-h-0 flex-col overflow-hidden">
     <TopBar>
       <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
         <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>

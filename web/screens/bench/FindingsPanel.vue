@@ -60,7 +60,7 @@ const look = (finding: Finding) => {
       {{ bench.station ? `Findings, ${bench.station}` : 'Findings' }}
       <span class="ml-auto text-[12.5px]" aria-live="polite" data-testid="finding-count">{{ count || 'none' }}</span>
     </h2>
-    <ol class="min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
+    <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
       <li v-for="{ finding, n } in shown" :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}`" class="border-b border-line py-2.5" :data-check="finding.check" :data-level="finding.level">
         <div class="flex gap-2.5">
           <span class="mt-1 flex flex-col items-center gap-0.5"><LevelMark :level="finding.level" /><span class="tight text-[11px] text-soft">{{ n }}</span></span>

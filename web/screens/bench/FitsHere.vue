@@ -36,7 +36,7 @@ const summary = computed(() => {
   if (!found.value) return 'looking ...'
   const { fits, misfits } = found.value
   const have = fits.filter(({ from }) => from !== 'catalogue').length
-  return `${fits.length} of ${fits.length + misfits.length} parts, ${have} of them at hand`
+  return `${fits.length} of ${fits.length + misfits.length} parts, ${have} at hand`
 })
 const take = (row: Fit | Misfit) => {
   if (!store.apply(row.commands, `put ${row.part.name} on ${pointName(props.point)}`)) return
@@ -48,16 +48,16 @@ defineExpose({ focus: () => input.value?.focus() })
 
 <template>
   <section class="flex min-h-0 flex-1 flex-col px-4 pt-2" aria-label="Fits here">
-    <div class="flex items-center gap-3 pb-1">
+    <div class="flex items-center gap-3 pb-1 whitespace-nowrap">
       <h2 class="flex items-center gap-2 font-semibold">
         Fits on
         <svg viewBox="-9 -9 18 18" class="size-5 text-amber" aria-hidden="true"><MountGlyph :glyph="standardOf(point.mount.standard).glyph" /></svg>
         {{ pointName(point) }}
       </h2>
-      <span class="label tight" aria-live="polite">{{ summary }}</span>
-      <label class="ml-auto flex cursor-pointer items-center gap-1.5 text-[12.5px] text-soft"><input v-model="showMisfits" type="checkbox" class="accent-leaf" /> also what won’t go on</label>
+      <span class="label tight truncate" aria-live="polite">{{ summary }}</span>
+      <label class="ml-auto flex cursor-pointer items-center gap-1.5 text-[12.5px] text-soft"><input v-model="showMisfits" type="checkbox" class="accent-leaf" /> what won’t go on</label>
       <input ref="input" v-model="bench.wanted" type="search" placeholder="filter" aria-label="Filter the parts" class="field w-28 py-0.5" @keydown.down.prevent="table?.move(1)" @keydown.up.prevent="table?.move(-1)" @keydown.enter.prevent="table?.take()" />
-      <span class="hidden gap-1 min-[1200px]:flex" aria-hidden="true"><span class="key">↑↓ choose</span><span class="key">Enter put on</span></span>
+      <span class="hidden gap-1 min-[1360px]:flex" aria-hidden="true"><span class="key">↑↓ choose</span><span class="key">Enter put on</span></span>
       <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
     </div>
     <FitsTable v-if="found" ref="table" :fits="found.fits" :misfits="found.misfits" :filter="bench.wanted" :show-misfits="showMisfits" act="put on" @take="take" />

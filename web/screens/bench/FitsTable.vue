@@ -48,8 +48,8 @@ const head = [['best', 'part'], ['mass', 'mass'], ['buy', 'to buy'], ['tilt', 't
 </script>
 
 <template>
-  <div ref="list" class="min-h-0 flex-1 overflow-y-auto" role="grid" aria-label="Parts that go here" :aria-rowcount="all.length" tabindex="0" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="take()">
-    <div role="row" class="tight sticky top-0 z-10 grid grid-cols-[minmax(0,1fr)_76px_88px_118px_76px_150px] gap-2 border-b border-line bg-card px-1 py-1 text-[12.5px] text-soft">
+  <div ref="list" class="relative min-h-0 flex-1 overflow-y-auto" role="grid" aria-label="Parts that go here" :aria-rowcount="all.length" tabindex="0" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="take()">
+    <div role="row" class="tight sticky top-0 z-10 grid grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] gap-2 border-b border-line bg-card px-1 py-1 text-[12.5px] text-soft">
       <span v-for="[key, title] in head" :key="key" role="columnheader" :class="key === 'best' ? '' : 'text-right'" :aria-sort="sortKey === key ? 'ascending' : 'none'">
         <button class="hover:text-ink" :class="{ 'font-semibold text-ink': sortKey === key }" @click="sortKey = key">{{ title }}{{ sortKey === key ? ' ↓' : '' }}</button>
       </span>
@@ -57,7 +57,7 @@ const head = [['best', 'part'], ['mass', 'mass'], ['buy', 'to buy'], ['tilt', 't
     </div>
     <div
       v-for="(fit, i) in rows" :key="fit.part.id" role="row" :aria-selected="i === at" :data-part="fit.part.id"
-      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_76px_88px_118px_76px_150px] items-baseline gap-2 border-b border-line px-1 py-[5px]" :class="i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
+      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] items-baseline gap-2 border-b border-line px-1 py-[5px]" :class="i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
       @click="at = i" @dblclick="take(fit)"
     >
       <span role="gridcell" class="flex min-w-0 items-baseline gap-2"><span class="truncate">{{ fit.part.name }}</span><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span></span>

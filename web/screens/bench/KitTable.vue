@@ -31,7 +31,7 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
       <span class="label tight">{{ rows.length }} {{ rows.length === 1 ? 'piece' : 'pieces' }}, heaviest bar = {{ grams(heaviest, store.style.units) }}</span>
       <span class="ml-auto hidden gap-1 min-[1100px]:flex" aria-hidden="true"><span class="key">O open points</span><span class="key">P pieces</span><span class="key">? keys</span></span>
     </div>
-    <ul class="min-h-0 flex-1 overflow-y-auto" tabindex="-1">
+    <ul class="relative min-h-0 flex-1 overflow-y-auto" tabindex="-1">
       <li v-for="row in rows" :key="row.id">
         <button
           class="grid w-full grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px] items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper" :class="{ 'text-soft': !row.placed }" :data-piece="row.id"

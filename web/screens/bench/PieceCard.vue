@@ -58,7 +58,7 @@ const takeOff = () => {
 
 <template>
   <section class="flex min-h-0 flex-1 gap-5 px-4 pt-2.5" :aria-label="piece.part.name">
-    <div class="flex w-[272px] shrink-0 flex-col gap-1.5 overflow-y-auto pb-2">
+    <div class="relative flex w-[272px] shrink-0 flex-col gap-1.5 overflow-y-auto pb-2">
       <div class="flex items-start">
         <h2 class="leading-tight font-semibold">{{ piece.part.name }}</h2>
       </div>

@@ -13,7 +13,6 @@ import RigStrokes from '../../drawing/RigStrokes.vue'
 import { fitTo, flat, onSheet, type ViewId, viewIds, views } from '../../drawing/views.ts'
 import { useBench } from '../../stores/bench.ts'
 import { useSettings } from '../../stores/settings.ts'
-import LevelMark from '../../widgets/LevelMark.vue'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { millimetres } from '../../wording.ts'
 
@@ -48,7 +47,7 @@ const badges = computed(() => {
     const [x, y] = onSheet(fit.value, flat(bench.view, finding.at))
     return [{ n: i + 1, level: finding.level, x, y, key: `${finding.check}${i}` }]
   })
-  return spread(placed, () => [1, 0], 26)
+  return spread(placed, () => [1, 0], 22, points.value)
 })
 
 const rooms = computed(() => {
@@ -120,9 +119,9 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           <g :transform="`translate(${mark.x} ${mark.y}) rotate(${mark.turn})`" :style="{ color: bench.pointKey === keyOf(mark) ? '#20261f' : 'var(--leaf)' }"><MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" /></g>
         </g>
         <g v-for="badge in badges" :key="badge.key" pointer-events="none" :transform="`translate(${badge.x} ${badge.y})`">
-          <rect v-if="badge.level === 'stop'" x="-9" y="-9" width="18" height="18" rx="2" fill="var(--brick)" stroke="var(--paper)" stroke-width="1.5" />
-          <path v-else d="M0 -11 11.5 9H-11.5Z" fill="var(--amber)" stroke="var(--paper)" stroke-width="1.5" />
-          <text y="5" text-anchor="middle" font-size="11" font-weight="700" fill="var(--paper)">{{ badge.n }}</text>
+          <rect v-if="badge.level === 'stop'" x="-8" y="-8" width="16" height="16" rx="2" fill="var(--brick)" stroke="var(--paper)" stroke-width="1.5" />
+          <path v-else d="M0 -10 10.5 8H-10.5Z" fill="var(--amber)" stroke="var(--paper)" stroke-width="1.5" />
+          <text y="4.5" text-anchor="middle" font-size="10.5" font-weight="700" fill="var(--paper)">{{ badge.n }}</text>
         </g>
       </svg>
     </div>
@@ -130,11 +129,13 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
       <RigSketch :assembly="assessment.assembly" :view="companion" :width="INSET.width" :height="INSET.height" :pad="6" />
       <span class="label tight block text-center">{{ views[companion].title }}</span>
     </button>
-    <p class="sr-only"><LevelMark level="stop" /> {{ assessment.findings.length }} findings on this set-up</p>
   </section>
 </template>
 
 <style scoped>
+.point {
+  outline: none;
+}
 .point:focus-visible .halo,
 .point:hover .halo {
   stroke: var(--leaf);

@@ -19,7 +19,8 @@ export const tiltCell = ({ tiltFromDeg: from, tiltToDeg: to }: Effect): Cell => 
   if (from === undefined) return { text: degrees(to), tone: Math.abs(to) > GOOD_TILT_DEG ? 'worse' : 'better' }
   const change = Math.abs(to) - Math.abs(from)
   if (Math.abs(change) < FELT_TILT_DEG) return { text: degrees(to), tone: 'same' }
-  return { text: `${degrees(from)} → ${degrees(to)}`, tone: change < 0 ? 'better' : 'worse' }
+  const good = Math.abs(to) <= GOOD_TILT_DEG && Math.abs(from) <= GOOD_TILT_DEG
+  return { text: `${degrees(from)} → ${degrees(to)}`, tone: good ? 'same' : change < 0 ? 'better' : 'worse' }
 }
 
 export const massCell = (effect: Effect, style: Style): string => signed(Math.round(effect.massG), (g) => grams(g, style.units))

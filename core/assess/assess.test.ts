@@ -1,0 +1,84 @@
+import { edit, type Rig } from '../assembly/index.ts'
+import { findingKey } from '../checks/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { type Effect, effectOf, evaluate, fitsHere, swapsFor } from './index.ts'
+
+const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
+const mic = tinyPart({ id: 'mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
+const pinned38 = tinyPart({ id: 'handle', role: 'top-handle', mounts: [plug('foot', 'thread-3/8-pin')] })
+
+test('one assessment holds the figures, the findings worst first, and the stations', () => {
+  const { rig, shelf } = tinyRig([cube('one'), mic], [on('one', 'foot', 'camera', 'hole')], { brief: { wishes: {}, inHandG: 1000, budgetMinor: 1 } })
+  const assessment = evaluate(rig, 'main', shelf)
+  expect(assessment.mass.inHandG).toBe(1100)
+  expect(assessment.cost.usual).toBe(2000)
+  expect(assessment.size.tallMm).toBe(100)
+  expect(assessment.setupSeconds).toBe(25)
+  expect(assessment.findings.map(({ check, level }) => `${level} ${check}`)).toEqual(['stop over-budget', 'risk need-unmet', 'risk over-mass', 'hint loose-part'])
+  const sound = assessment.stations.find(({ station }) => station === 'sound')
+  expect(sound).toMatchObject({ worst: 'risk', openNeeds: [{ capability: 'scratch-sound' }], instances: [] })
+  expect(assessment.stations.map(({ station }) => station)).toHaveLength(10)
+})
+
+test('an unknown set-up is a defect of the caller', () => {
+  const { rig, shelf } = tinyRig([], [])
+  expect(() => evaluate(rig, 'nowhere', shelf)).toThrow('No set-up "nowhere"; this rig has main')
+})
+
+test('the effect of putting something on: grams, money, height, and the trouble it ends', () => {
+  const { rig, shelf } = tinyRig([], [], { brief: { wishes: {} }, extra: [mic] })
+  const before = evaluate(rig, 'main', shelf)
+  const effect = effectOf(rig, 'main', [{ do: 'add', instance: { id: 'mic', partId: 'mic', status: 'in' } }, { do: 'place', setup: 'main', joint: on('mic', 'foot', 'camera', 'shoe') }], shelf, before) as Effect
+  expect(effect).toMatchObject({ massG: 100, toBuyMinor: 1000, tallMm: 20, gained: { stop: 0, risk: 0, hint: 0 }, lost: { stop: 0, risk: 1, hint: 0 } })
+})
+
+test('an effect is what evaluating the edited rig says', () => {
+  const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')], { brief: { inHandG: 1050 } })
+  const commands = [{ do: 'take-off' as const, setup: 'main', instance: 'one' }]
+  const before = evaluate(rig, 'main', shelf)
+  const after = evaluate((edit(rig, commands, shelf.catalogue) as { value: Rig }).value, 'main', shelf)
+  const effect = effectOf(rig, 'main', commands, shelf, before) as Effect
+  expect(effect.massG).toBe(after.mass.inHandG - before.mass.inHandG)
+  const [had, has] = [before, after].map(({ findings }) => findings.map(findingKey))
+  expect(effect.lost.risk + effect.lost.stop + effect.lost.hint).toBe(had?.filter((key) => !has?.includes(key)).length)
+})
+
+test('an edit that can not be done has no effect but reasons', () => {
+  const { rig, shelf } = tinyRig([], [])
+  expect(effectOf(rig, 'main', [{ do: 'drop-setup', setup: 'main' }], shelf, evaluate(rig, 'main', shelf))).toMatchObject({ issues: [{ code: 'last-setup' }] })
+})
+
+describe('fits here', () => {
+  const owned = cube('owned', { price: { low: 9000, usual: 9000, high: 9000 } })
+  const wide = cube('wide', { solids: [{ kind: 'box', centre: [0, -30, 0], size: [200, 100, 200], matter: 'body' }], price: { low: 1, usual: 1, high: 1 } })
+  const setting = tinyRig([cube('idle')], [], { extra: [owned, cube('cheap', { price: { low: 10, usual: 10, high: 10 } }), cube('dear'), wide, mic, pinned38], owned: { owned: 1 } })
+  const at = (id: string) => evaluate(setting.rig, 'main', setting.shelf).points.find(({ mount }) => mount.id === id)
+  const found = fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf)
+
+  test('the kit first, then what is owned, then the least harm, then the least money', () => {
+    expect(found.fits.map(({ part, from }) => `${from} ${part.id}`)).toEqual(['kit idle', 'owned owned', 'catalogue cheap', 'catalogue dear', 'catalogue wide'])
+    expect(found.fits.at(-1)?.effect.gained.stop).toBe(1)
+  })
+  test('an idle piece of the kit is put on itself, not bought again', () => {
+    expect(found.fits[0]?.commands).toEqual([{ do: 'place', setup: 'main', joint: expect.objectContaining({ guest: 'idle' }) }])
+    expect(found.fits[0]?.effect.toBuyMinor).toBe(0)
+  })
+  test('what does not go on says why, and putting it on all the same shows the stop', () => {
+    const misfit = found.misfits.find(({ part }) => part.id === 'handle')
+    expect(misfit?.issue).toMatchObject({ code: 'standards-differ', names: { a: '1/4" hole', b: 'pinned 3/8" screw' } })
+    const forced = edit(setting.rig, misfit?.commands ?? [], setting.shelf.catalogue)
+    expect(forced.ok && evaluate(forced.value, 'main', setting.shelf).findings[0]?.check).toBe('mount-mismatch')
+  })
+  test('asking twice gives the same answer', () => {
+    expect(JSON.stringify(fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).fits)).toBe(JSON.stringify(found.fits))
+  })
+})
+
+test('swaps keep their neighbours; parts that would lose one are left out', () => {
+  const flat = tinyPart({ id: 'flat', mounts: [plug('foot', 'thread-1/4')] })
+  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], { extra: [flat, cube('three', { massG: 40 })] })
+  const swaps = swapsFor(rig, 'main', 'one', shelf)
+  expect(swaps.map(({ part }) => part.id)).toEqual(['three', 'two'])
+  expect(swaps[0]?.effect.massG).toBe(-60)
+  expect(swapsFor(rig, 'main', 'nobody', shelf)).toEqual([])
+})

@@ -1,0 +1,116 @@
+import fc from 'fast-check'
+import { boundsOf, emptyBounds, isEmpty, overlap, unite } from './bounds.ts'
+import { compose, facing, type Frame, identity, invert, point, turnAboutZ } from './frame.ts'
+import { convexHull } from './hull.ts'
+import { penetration } from './penetration.ts'
+import { distanceToSkin, type Placed, placeShape, reach, type Shape, volumeOf } from './shape.ts'
+import { cross, dot, lengthOf, subtract, unit, type Vec3 } from './vector.ts'
+
+const coordinate = fc.double({ min: -200, max: 200, noNaN: true })
+const vec: fc.Arbitrary<Vec3> = fc.tuple(coordinate, coordinate, coordinate)
+const direction = vec.filter((v) => lengthOf(v) > 1).map(unit)
+const frame: fc.Arbitrary<Frame> = fc.tuple(direction, direction, vec).filter(([a, b]) => lengthOf(cross(a, b)) > 0.1).map(([z, near, at]) => facing(at, z, unit(cross(z, cross(near, z)))))
+const close = (a: Vec3, b: Vec3) => lengthOf(subtract(a, b)) < 1e-6
+
+test('a frame undone is no frame', () => {
+  fc.assert(fc.property(frame, vec, (f, p) => close(point(compose(invert(f), f), p), p)))
+})
+
+test('frames keep distances', () => {
+  fc.assert(fc.property(frame, vec, vec, (f, p, q) => Math.abs(lengthOf(subtract(point(f, p), point(f, q))) - lengthOf(subtract(p, q))) < 1e-6))
+})
+
+test('quarter turns are exact and four of them are none', () => {
+  expect(turnAboutZ(90).x).toEqual([0, 1, 0])
+  expect(turnAboutZ(-90)).toEqual(turnAboutZ(270))
+  const quarter = turnAboutZ(90)
+  expect(point(compose(compose(quarter, quarter), compose(quarter, quarter)), [3, 5, 7])).toEqual([3, 5, 7])
+  expect(turnAboutZ(30).x[0]).toBeCloseTo(Math.sqrt(3) / 2, 12)
+})
+
+const cube = (centre: Vec3, edge: number): Shape => ({ kind: 'box', centre, size: [edge, edge, edge] })
+const rod = (centre: Vec3, axis: Vec3, radius: number, length: number): Shape => ({ kind: 'cylinder', centre, axis, radius, length })
+const put = (shape: Shape, f: Frame = identity): Placed => placeShape(shape, f)
+
+test('volumes', () => {
+  expect(volumeOf(cube([0, 0, 0], 10))).toBe(1000)
+  expect(volumeOf(rod([0, 0, 0], [0, 1, 0], 2, 5))).toBeCloseTo(62.8319, 4)
+})
+
+test.each<[string, Shape, Shape, number]>([
+  ['cubes sharing 2 mm', cube([0, 0, 0], 10), cube([8, 0, 0], 10), 2],
+  ['cubes face to face', cube([0, 0, 0], 10), cube([10, 0, 0], 10), 0],
+  ['cubes 3 mm apart', cube([0, 0, 0], 10), cube([13, 0, 0], 10), -3],
+  ['a rod 1 mm into a cube', rod([0, 0, 0], [0, 0, 1], 5, 20), cube([0, 9, 0], 10), 1],
+  ['a rod end on a cube, 1.5 mm deep', rod([0, 0, 0], [0, 0, 1], 5, 20), cube([0, 0, 13.5], 10), 1.5],
+  ['crossed rods 2 mm into each other', rod([0, 0, 0], [1, 0, 0], 5, 60), rod([0, 8, 0], [0, 0, 1], 5, 60), 2],
+  ['side by side rods', rod([0, 0, 0], [1, 0, 0], 5, 60), rod([0, 6, 8], [1, 0, 0], 5, 60), 0],
+])('%s', (_, a, b, depth) => {
+  expect(penetration(put(a), put(b), -Infinity)).toBeCloseTo(depth, 3)
+})
+
+test('a rod that passes the corner of a cube is seen to pass it', () => {
+  // The corner edge of the cube lies at (5, 5); the rod's axis at (10, 10): 7.07 mm away, radius 7.
+  expect(penetration(put(cube([0, 0, 0], 10)), put(rod([10, 10, 0], [0, 0, 1], 7, 30)))).toBeLessThan(0)
+  expect(penetration(put(cube([0, 0, 0], 10)), put(rod([10, 10, 0], [0, 0, 1], 7.2, 30)))).toBeGreaterThan(0)
+})
+
+const shape: fc.Arbitrary<Shape> = fc.oneof(
+  fc.tuple(vec, fc.tuple(fc.double({ min: 1, max: 80, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }))).map(([centre, size]): Shape => ({ kind: 'box', centre, size })),
+  fc.tuple(vec, direction, fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true })).map(([centre, axis, radius, length]): Shape => rod(centre, axis, radius, length)),
+)
+
+test('moving both shapes alike changes no depth of boxes, and the order never matters', () => {
+  const box = shape.filter((s) => s.kind === 'box')
+  fc.assert(fc.property(box, box, frame, (a, b, f) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(a, f), put(b, f), -Infinity)) < 1e-6))
+  fc.assert(fc.property(shape, shape, (a, b) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(b), put(a), -Infinity)) < 0.5))
+})
+
+test('shapes that share a point always press', () => {
+  fc.assert(fc.property(shape, shape, (a, b) => penetration(put(a), put({ ...b, centre: a.centre })) > 0))
+})
+
+test('shapes whose bounds are apart never press', () => {
+  fc.assert(fc.property(shape, shape, (a, b) => overlap(boundsOf(put(a)), boundsOf(put(b))) || penetration(put(a), put(b)) <= 1e-9))
+})
+
+test('reach is the far side of the bounds', () => {
+  fc.assert(fc.property(shape, frame, (s, f) => {
+    const placed = put(s, f)
+    return Math.abs(boundsOf(placed).max[1] - placed.centre[1] - reach(placed, [0, 1, 0])) < 1e-9
+  }))
+})
+
+test('bounds: the empty one adds nothing', () => {
+  const b = boundsOf(put(cube([1, 2, 3], 2)))
+  expect(unite(emptyBounds, b)).toEqual(b)
+  expect([isEmpty(emptyBounds), isEmpty(b)]).toEqual([true, false])
+  expect(b.min).toEqual([0, 1, 2])
+})
+
+test('distance to the skin: inside, on it, outside', () => {
+  expect(distanceToSkin(cube([0, 0, 0], 10), [0, 3, 0])).toBe(2)
+  expect(distanceToSkin(cube([0, 0, 0], 10), [5, 0, 0])).toBeCloseTo(0, 12)
+  expect(distanceToSkin(cube([0, 0, 0], 10), [8, 9, 0])).toBe(5)
+  expect(distanceToSkin(rod([0, 0, 0], [0, 1, 0], 5, 10), [8, 0, 0])).toBe(3)
+  expect(distanceToSkin(rod([0, 0, 0], [0, 1, 0], 5, 10), [0, 4, 0])).toBe(1)
+})
+
+test('the hull of a square with a point inside is the square', () => {
+  expect(convexHull([[0, 0], [2, 0], [2, 2], [0, 2], [1, 1], [1, 0]])).toEqual([[0, 0], [2, 0], [2, 2], [0, 2]])
+  expect(convexHull([[1, 1]])).toEqual([[1, 1]])
+})
+
+test('every point lies inside its hull', () => {
+  fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 })), { minLength: 3, maxLength: 40 }), (points) => {
+    const hull = convexHull(points)
+    return hull.length < 3 || points.every((p) => hull.every((a, i) => {
+      const b = hull[(i + 1) % hull.length] as readonly [number, number]
+      return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) >= -1e-6
+    }))
+  }))
+})
+
+test('dot and cross are square to each other', () => {
+  fc.assert(fc.property(vec, vec, (a, b) => Math.abs(dot(cross(a, b), a)) < 1e-3))
+})

@@ -1,0 +1,85 @@
+import { placeSetup, soundnessIssues } from '@zucchini/core/assembly'
+import { evaluate } from '@zucchini/core/assess'
+import { bagRoles, catalogueOf, isStandard, mate, type Part, partSchema } from '@zucchini/core/catalogue'
+import { clashDepth } from '@zucchini/core/clearance'
+import { distanceToSkin, SURFACE_MM, volumeOf } from '@zucchini/core/kernel'
+import { on } from '../core/testing/index.ts'
+import { demoParts } from './catalogue/index.ts'
+import { demoLocker, demoRigs, firstMark, secondMark } from './scenario/index.ts'
+
+const catalogue = catalogueOf(demoParts)
+const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
+const LIGHTEST = 0.05
+const BRASS = 8.6
+
+const ends = demoParts.flatMap((part) => part.mounts.map((mount) => ({ part, mount })))
+
+describe.each(demoParts.map((part) => [part.id, part] as const))('%s', (_, part) => {
+  test('is complete', () => expect(partSchema.parse(part)).toEqual(part))
+  test('is about as dense as real things are', () => {
+    const density = part.massG / (part.solids.reduce((sum, solid) => sum + volumeOf(solid), 0) / 1000)
+    expect(density).toBeGreaterThan(LIGHTEST)
+    expect(density).toBeLessThan(BRASS)
+  })
+  test('has its mounts on its skin, of standards that exist', () => {
+    for (const mount of part.mounts) {
+      expect(isStandard(mount.standard)).toBe(true)
+      expect([mount.id, Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))]).toEqual([mount.id, expect.any(Number)])
+      expect(Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))).toBeLessThanOrEqual(SURFACE_MM)
+      expect(Math.abs(mount.out[0] * mount.up[0] + mount.out[1] * mount.up[1] + mount.out[2] * mount.up[2])).toBeLessThan(1e-6)
+    }
+  })
+  test('has a partner for every mount, and something to sit on', () => {
+    for (const mount of part.mounts) expect([mount.id, ends.some((other) => other.part !== part && mate({ part, mount }, other).ok)]).toEqual([mount.id, true])
+    if (part.role !== 'camera' && !bagRoles.has(part.role)) expect(part.mounts.length).toBeGreaterThan(0)
+  })
+  test('has a centre of mass inside its bounds', () => {
+    const spans = [0, 1, 2].map((i) => part.solids.map((solid) => (solid.kind === 'box' ? [solid.centre[i as 0] - solid.size[i as 0] / 2, solid.centre[i as 0] + solid.size[i as 0] / 2] : [solid.centre[i as 0] - solid.radius - solid.length, solid.centre[i as 0] + solid.radius + solid.length])))
+    part.centre.forEach((value, i) => {
+      expect(value).toBeGreaterThanOrEqual(Math.min(...(spans[i] ?? []).map(([low]) => low ?? 0)))
+      expect(value).toBeLessThanOrEqual(Math.max(...(spans[i] ?? []).map(([, high]) => high ?? 0)))
+    })
+  })
+})
+
+test('there are enough parts to choose from, and no id twice', () => {
+  expect(demoParts.length).toBeGreaterThanOrEqual(70)
+  expect(catalogue.parts.size).toBe(demoParts.length)
+  const count = (role: Part['role']) => catalogue.byRole.get(role)?.length ?? 0
+  expect([count('camera'), count('lens'), count('cage')]).toEqual([3, 5, 6])
+})
+
+test('every cage seats on the bodies it is made for without touching them, every lens on its mount', () => {
+  const pairs = ends.filter(({ part, mount }) => part.role === 'camera' && (mount.standard === 'body' || mount.standard === 'lens-mount')).flatMap((host) =>
+    ends.filter((guest) => guest.part !== host.part && ['cage', 'lens', 'lens-adapter'].includes(guest.part.role) && mate(host, guest).ok).map((guest) => ({ host, guest })),
+  )
+  expect(pairs.length).toBeGreaterThan(12)
+  for (const { host, guest } of pairs) {
+    const rig = { ...firstMark, kit: [{ id: 'camera', partId: host.part.id, status: 'in' as const }, { id: 'guest', partId: guest.part.id, status: 'in' as const }] }
+    const setup = { id: 'x', name: 'x', support: 'hand-low' as const, root: 'camera', joints: [on('guest', guest.mount.id, 'camera', host.mount.id)] }
+    const [camera, piece] = placeSetup({ ...rig, setups: [setup] }, setup, catalogue).placed
+    expect([guest.part.id, clashDepth(camera as never, piece as never)]).toEqual([guest.part.id, 0])
+  }
+})
+
+test('the locker and the rigs name parts that exist', () => {
+  for (const id of Object.keys(demoLocker)) expect([id, catalogue.parts.has(id)]).toEqual([id, true])
+  for (const rig of demoRigs) expect(soundnessIssues(rig, catalogue)).toEqual([])
+})
+
+test('the first mark has its honest problems', () => {
+  const found = evaluate(firstMark, 'crossing', shelf).findings
+  const said = new Set(found.map(({ check }) => check))
+  for (const check of ['mount-mismatch', 'mount-taken', 'single-screw', 'shoe-overload', 'over-budget', 'over-mass', 'too-tall', 'hang-tilt', 'need-unmet', 'loose-part']) expect([check, said.has(check)]).toEqual([check, true])
+  expect(found.filter(({ level }) => level === 'stop').length).toBeGreaterThanOrEqual(4)
+})
+
+test('the second mark solves them: nothing is left to say, and every cap is kept', () => {
+  for (const setup of secondMark.setups) {
+    const { findings, mass, cost, size } = evaluate(secondMark, setup.id, shelf)
+    expect(findings.map(({ check, names }) => `${check} ${JSON.stringify(names)}`)).toEqual([])
+    expect(mass.inHandG).toBeLessThanOrEqual(2600)
+    expect(cost.usual).toBeLessThanOrEqual(90_000)
+    expect(size.tallMm).toBeLessThanOrEqual(340)
+  }
+})

@@ -1,0 +1,6 @@
+class NoResize {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+globalThis.ResizeObserver = NoResize
