@@ -16,7 +16,11 @@ export default {
   projects: [
     project('core'),
     project('demo'),
-    project('server', { globalSetup: '<rootDir>/server/testing/database.mjs', globalTeardown: '<rootDir>/server/testing/stop-database.mjs', testTimeout: 30000 }),
+    project('server', {
+      globalSetup: '<rootDir>/server/testing/database.mjs',
+      globalTeardown: '<rootDir>/server/testing/stop-database.mjs',
+      testTimeout: 30000,
+    }),
     project('web', {
       testEnvironment: 'jsdom',
       testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },

@@ -24,28 +24,34 @@ const sourcesUnder = (dir: string): string[] =>
   })
 const importsOf = (file: string): string[] => {
   const text = readFileSync(file, 'utf8')
-  return [/^\s*(?:import|export)\b[^'"]*?from '([^']+)'/gm, /^\s*import '([^']+)'/gm, /\bimport\('([^']+)'\)/g].flatMap((form) => [...text.matchAll(form)].map((found) => found[1] ?? ''))
+  return [/^\s*(?:import|export)\b[^'"]*?from '([^']+)'/gm, /^\s*import '([^']+)'/gm, /\bimport\('([^']+)'\)/g].flatMap((form) =>
+    [...text.matchAll(form)].map((found) => found[1] ?? ''),
+  )
 }
 const isTest = (file: string) => /\.test\.ts$/.test(file) || /\/testing\//.test(file) || file.endsWith('checks/tester.ts')
 const roomOf = (file: string) => relative(core, file).split('/')[0] ?? ''
 
 test('every folder of the core is a room of the table, with a door', () => {
-  const rooms = readdirSync(core).filter((name) => statSync(join(core, name)).isDirectory() && name !== 'testing' && name !== 'node_modules')
+  const rooms = readdirSync(core).filter(
+    (name) => statSync(join(core, name)).isDirectory() && name !== 'testing' && name !== 'node_modules',
+  )
   expect(rooms.sort()).toEqual(Object.keys(mayEnter).sort())
   for (const room of rooms) expect(readdirSync(join(core, room))).toContain('index.ts')
 })
 
 test('rooms are entered by the front door only, and only where the table allows', () => {
-  const trespasses = sourcesUnder(core).filter((file) => !isTest(file)).flatMap((file) =>
-    importsOf(file).flatMap((name) => {
-      if (!name.startsWith('.')) return name === 'zod' ? [] : [`${file}: the core needs no package "${name}"`]
-      const target = normalize(join(dirname(file), name))
-      const [from, to] = [roomOf(file), roomOf(target)]
-      if (from === to) return []
-      if (relative(join(core, to), target) !== 'index.ts') return [`${file} enters ${to} by the back: ${name}`]
-      return mayEnter[from]?.includes(to) ? [] : [`${from} may not enter ${to}: ${file}`]
-    }),
-  )
+  const trespasses = sourcesUnder(core)
+    .filter((file) => !isTest(file))
+    .flatMap((file) =>
+      importsOf(file).flatMap((name) => {
+        if (!name.startsWith('.')) return name === 'zod' ? [] : [`${file}: the core needs no package "${name}"`]
+        const target = normalize(join(dirname(file), name))
+        const [from, to] = [roomOf(file), roomOf(target)]
+        if (from === to) return []
+        if (relative(join(core, to), target) !== 'index.ts') return [`${file} enters ${to} by the back: ${name}`]
+        return mayEnter[from]?.includes(to) ? [] : [`${from} may not enter ${to}: ${file}`]
+      }),
+    )
   expect(trespasses).toEqual([])
 })
 
@@ -58,10 +64,14 @@ test('the table itself has no ring', () => {
 })
 
 test('the core knows no clock, no chance, no browser and no Node', () => {
-  const found = sourcesUnder(core).filter((file) => !isTest(file)).flatMap((file) => {
-    const text = readFileSync(file, 'utf8')
-    return [/Math\.random/, /Date\.now|new Date/, /\bdocument\./, /\bwindow\./, /process\./, /'node:/].filter((bad) => bad.test(text)).map((bad) => `${file}: ${bad}`)
-  })
+  const found = sourcesUnder(core)
+    .filter((file) => !isTest(file))
+    .flatMap((file) => {
+      const text = readFileSync(file, 'utf8')
+      return [/Math\.random/, /Date\.now|new Date/, /\bdocument\./, /\bwindow\./, /process\./, /'node:/]
+        .filter((bad) => bad.test(text))
+        .map((bad) => `${file}: ${bad}`)
+    })
   expect(found).toEqual([])
 })
 

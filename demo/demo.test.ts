@@ -30,11 +30,18 @@ describe.each(demoParts.map((part) => [part.id, part] as const))('%s', (_, part)
     }
   })
   test('has a partner for every mount, and something to sit on', () => {
-    for (const mount of part.mounts) expect([mount.id, ends.some((other) => other.part !== part && mate({ part, mount }, other).ok)]).toEqual([mount.id, true])
+    for (const mount of part.mounts)
+      expect([mount.id, ends.some((other) => other.part !== part && mate({ part, mount }, other).ok)]).toEqual([mount.id, true])
     if (part.role !== 'camera' && !bagRoles.has(part.role)) expect(part.mounts.length).toBeGreaterThan(0)
   })
   test('has a centre of mass inside its bounds', () => {
-    const spans = [0, 1, 2].map((i) => part.solids.map((solid) => (solid.kind === 'box' ? [solid.centre[i as 0] - solid.size[i as 0] / 2, solid.centre[i as 0] + solid.size[i as 0] / 2] : [solid.centre[i as 0] - solid.radius - solid.length, solid.centre[i as 0] + solid.radius + solid.length])))
+    const spans = [0, 1, 2].map((i) =>
+      part.solids.map((solid) =>
+        solid.kind === 'box'
+          ? [solid.centre[i as 0] - solid.size[i as 0] / 2, solid.centre[i as 0] + solid.size[i as 0] / 2]
+          : [solid.centre[i as 0] - solid.radius - solid.length, solid.centre[i as 0] + solid.radius + solid.length],
+      ),
+    )
     part.centre.forEach((value, i) => {
       expect(value).toBeGreaterThanOrEqual(Math.min(...(spans[i] ?? []).map(([low]) => low ?? 0)))
       expect(value).toBeLessThanOrEqual(Math.max(...(spans[i] ?? []).map(([, high]) => high ?? 0)))
@@ -50,13 +57,29 @@ test('there are enough parts to choose from, and no id twice', () => {
 })
 
 test('every cage seats on the bodies it is made for without touching them, every lens on its mount', () => {
-  const pairs = ends.filter(({ part, mount }) => part.role === 'camera' && (mount.standard === 'body' || mount.standard === 'lens-mount')).flatMap((host) =>
-    ends.filter((guest) => guest.part !== host.part && ['cage', 'lens', 'lens-adapter'].includes(guest.part.role) && mate(host, guest).ok).map((guest) => ({ host, guest })),
-  )
+  const pairs = ends
+    .filter(({ part, mount }) => part.role === 'camera' && (mount.standard === 'body' || mount.standard === 'lens-mount'))
+    .flatMap((host) =>
+      ends
+        .filter((guest) => guest.part !== host.part && ['cage', 'lens', 'lens-adapter'].includes(guest.part.role) && mate(host, guest).ok)
+        .map((guest) => ({ host, guest })),
+    )
   expect(pairs.length).toBeGreaterThan(12)
   for (const { host, guest } of pairs) {
-    const rig = { ...firstMark, kit: [{ id: 'camera', partId: host.part.id, status: 'in' as const }, { id: 'guest', partId: guest.part.id, status: 'in' as const }] }
-    const setup = { id: 'x', name: 'x', support: 'hand-low' as const, root: 'camera', joints: [on('guest', guest.mount.id, 'camera', host.mount.id)] }
+    const rig = {
+      ...firstMark,
+      kit: [
+        { id: 'camera', partId: host.part.id, status: 'in' as const },
+        { id: 'guest', partId: guest.part.id, status: 'in' as const },
+      ],
+    }
+    const setup = {
+      id: 'x',
+      name: 'x',
+      support: 'hand-low' as const,
+      root: 'camera',
+      joints: [on('guest', guest.mount.id, 'camera', host.mount.id)],
+    }
     const [camera, piece] = placeSetup({ ...rig, setups: [setup] }, setup, catalogue).placed
     expect([guest.part.id, clashDepth(camera as never, piece as never)]).toEqual([guest.part.id, 0])
   }
@@ -70,7 +93,19 @@ test('the locker and the rigs name parts that exist', () => {
 test('the first mark has its honest problems', () => {
   const found = evaluate(firstMark, 'crossing', shelf).findings
   const said = new Set(found.map(({ check }) => check))
-  for (const check of ['mount-mismatch', 'mount-taken', 'single-screw', 'shoe-overload', 'over-budget', 'over-mass', 'too-tall', 'hang-tilt', 'need-unmet', 'loose-part']) expect([check, said.has(check)]).toEqual([check, true])
+  for (const check of [
+    'mount-mismatch',
+    'mount-taken',
+    'single-screw',
+    'shoe-overload',
+    'over-budget',
+    'over-mass',
+    'too-tall',
+    'hang-tilt',
+    'need-unmet',
+    'loose-part',
+  ])
+    expect([check, said.has(check)]).toEqual([check, true])
   expect(found.filter(({ level }) => level === 'stop').length).toBeGreaterThanOrEqual(4)
 })
 

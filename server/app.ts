@@ -30,8 +30,17 @@ export interface AppOptions {
 }
 
 const csp = {
-  defaultSrc: ["'self'"], scriptSrc: ["'self'", "'wasm-unsafe-eval'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'],
-  fontSrc: ["'self'"], workerSrc: ["'self'"], connectSrc: ["'self'"], objectSrc: ["'none'"], frameAncestors: ["'none'"], baseUri: ["'none'"], formAction: ["'self'"],
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:'],
+  fontSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  connectSrc: ["'self'"],
+  objectSrc: ["'none'"],
+  frameAncestors: ["'none'"],
+  baseUri: ["'none'"],
+  formAction: ["'self'"],
   upgradeInsecureRequests: null,
 }
 
@@ -40,7 +49,8 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
     root: webDir,
     wildcard: false,
     index: false,
-    setHeaders: (reply, path) => void reply.setHeader('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    setHeaders: (reply, path) =>
+      void reply.setHeader('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
   })
   app.get('/*', { schema: { hide: true } }, async (request, reply) => {
     if (request.url.startsWith('/api/') || /\.\w+$/.test(request.url.split('?')[0] ?? ''))
@@ -51,15 +61,27 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
 
 /** Builds the server around an open database. It does not listen; tests inject requests. */
 export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false }: AppOptions): Promise<FastifyInstance> => {
-  const app = fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: BODY_LIMIT, routerOptions: { maxParamLength: 100 } }).withTypeProvider<ZodTypeProvider>()
+  const app = fastify({
+    logger: log ? { level: 'warn' } : false,
+    bodyLimit: BODY_LIMIT,
+    forceCloseConnections: true,
+    routerOptions: { maxParamLength: 100 },
+  }).withTypeProvider<ZodTypeProvider>()
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
   installErrors(app)
   installHostGuard(app, hosts)
   if (passphrase) installPassphrase(app, passphrase)
-  await app.register(helmet, { contentSecurityPolicy: { useDefaults: false, directives: csp }, strictTransportSecurity: false, crossOriginEmbedderPolicy: false })
+  await app.register(helmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: csp },
+    strictTransportSecurity: false,
+    crossOriginEmbedderPolicy: false,
+  })
   await app.register(rateLimit, { max: REQUESTS_A_MINUTE, timeWindow: '1 minute' })
-  await app.register(swagger, { openapi: { info: { title: 'Zucchini', version: '1', description: 'Rigs, parts and the locker.' } }, transform: jsonSchemaTransform })
+  await app.register(swagger, {
+    openapi: { info: { title: 'Zucchini', version: '1', description: 'Rigs, parts and the locker.' } },
+    transform: jsonSchemaTransform,
+  })
   const catalogue = new CatalogueService(db)
   await app.register(healthRoutes(db))
   await app.register(catalogueRoutes(catalogue))

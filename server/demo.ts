@@ -19,7 +19,8 @@ const loadRigs = async (manager: EntityManager, now: Date): Promise<void> => {
 }
 
 const clear = async (manager: EntityManager): Promise<void> => {
-  for (const table of ['locker_item', 'rig_revision', 'rig', 'part', 'setting']) await manager.createQueryBuilder().delete().from(table).execute()
+  for (const table of ['locker_item', 'rig_revision', 'rig', 'part', 'setting'])
+    await manager.createQueryBuilder().delete().from(table).execute()
 }
 
 /**
@@ -32,7 +33,10 @@ export const loadDemo = async (db: DataSource, fresh: boolean, now: Date = new D
     await manager.upsert(partEntity, demoParts.map(rowOf), ['id'])
     if (await manager.existsBy(settingEntity, { name: LOADED })) return
     await loadRigs(manager, now)
-    await manager.insert(lockerEntity, Object.entries(demoLocker).map(([partId, pieces]) => ({ partId, pieces })))
+    await manager.insert(
+      lockerEntity,
+      Object.entries(demoLocker).map(([partId, pieces]) => ({ partId, pieces })),
+    )
     await manager.insert(settingEntity, { name: LOADED, value: now.toISOString() })
   })
 }

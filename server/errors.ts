@@ -11,13 +11,13 @@ export const errorTable = {
   'rig-exists': [409, 'A rig with this id is already on the shelf. Give the new one another id.'],
   'saved-elsewhere': [409, 'This rig was saved from another window in the meantime. Choose which version to keep.'],
   'locker-changed': [409, 'The locker changed in the meantime. Look at the new count and try again.'],
-  'malformed': [400, 'What was sent is not in the expected form.'],
+  malformed: [400, 'What was sent is not in the expected form.'],
   'unsound-rig': [422, 'This rig does not hold together as data.'],
   'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most.'],
   'wrong-place': [403, 'This address is not allowed to talk to this server.'],
   'passphrase-wanted': [401, 'Give the passphrase this server was started with.'],
   'too-many': [429, 'Too many requests at once. Wait a moment.'],
-  'broken': [500, 'Something went wrong on our side. Nothing was changed; the log says more.'],
+  broken: [500, 'Something went wrong on our side. Nothing was changed; the log says more.'],
 } as const satisfies Record<string, readonly [status: number, message: string]>
 
 export type ErrorCode = keyof typeof errorTable
@@ -49,7 +49,10 @@ export const wordedIssues = (issues: readonly Issue[]): { path: string; message:
   issues.map(({ code, path, names }) => ({ path, message: words[code]?.(names ?? {}) ?? code }))
 
 const readable = (pointer: string): string =>
-  pointer.replace(/^\//, '').replaceAll(/\/(\d+)/g, '[$1]').replaceAll('/', '.')
+  pointer
+    .replace(/^\//, '')
+    .replaceAll(/\/(\d+)/g, '[$1]')
+    .replaceAll('/', '.')
 
 /** One way out for every error: the table's status and words, the log for what is ours. */
 export const installErrors = (app: FastifyInstance): void => {
@@ -61,10 +64,13 @@ export const installErrors = (app: FastifyInstance): void => {
       reply.status(errorTable[code][0]).send({ error: { code, message: errorTable[code][1], ...more } })
     if (error instanceof Refusal) return send(error.code, error.more)
     if (hasZodFastifySchemaValidationErrors(error))
-      return send('malformed', { issues: error.validation.map((issue) => ({ path: readable(issue.instancePath), message: issue.message ?? 'not as expected' })) })
+      return send('malformed', {
+        issues: error.validation.map((issue) => ({ path: readable(issue.instancePath), message: issue.message ?? 'not as expected' })),
+      })
     if (error.statusCode === 413) return send('too-large')
     if (error.statusCode === 429) return send('too-many')
-    if (error.statusCode !== undefined && error.statusCode >= 400 && error.statusCode < 500) return send('malformed', { issues: [{ path: '', message: error.message }] })
+    if (error.statusCode !== undefined && error.statusCode >= 400 && error.statusCode < 500)
+      return send('malformed', { issues: [{ path: '', message: error.message }] })
     request.log.error(error)
     return send('broken')
   })

@@ -12,7 +12,9 @@ const SKIPPED = new Set(['node_modules', 'dist'])
 
 const filesUnder = (path) =>
   statSync(path).isDirectory()
-    ? readdirSync(path).filter((name) => !SKIPPED.has(name)).flatMap((name) => filesUnder(join(path, name)))
+    ? readdirSync(path)
+        .filter((name) => !SKIPPED.has(name))
+        .flatMap((name) => filesUnder(join(path, name)))
     : [path]
 
 /** A fingerprint of everything the build reads, so that an unchanged tree is not built again. */
@@ -53,10 +55,14 @@ const serverBundle = async () => {
 export const buildAll = async ({ force = false } = {}) => {
   const stampFile = join(root, 'server/dist/.built')
   const stamp = sourceStamp()
-  if (!force && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp && existsSync(join(root, 'web/dist/index.html'))) return false
+  if (!force && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp && existsSync(join(root, 'web/dist/index.html')))
+    return false
   const since = Date.now()
   say('Building ...')
-  const web = spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(root, 'web'), encoding: 'utf8' })
+  const web = spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
+    cwd: join(root, 'web'),
+    encoding: 'utf8',
+  })
   if (web.status !== 0) throw new Stop(`The web app does not build:\n${web.stdout}${web.stderr}`)
   await serverBundle()
   mkdirSync(dirname(stampFile), { recursive: true })

@@ -49,13 +49,22 @@ const install = (dir, data, user) => {
   const me = user?.name ?? process.env.USER ?? 'root'
   const made = spawnSync(
     ensureProgram('mariadb-install-db', PACKAGES),
-    ['--no-defaults', ...(user ? [`--user=${user.name}`] : []), `--datadir=${data}`, '--auth-root-authentication-method=socket',
-      `--auth-root-socket-user=${me}`, '--skip-test-db', '--skip-name-resolve'],
+    [
+      '--no-defaults',
+      ...(user ? [`--user=${user.name}`] : []),
+      `--datadir=${data}`,
+      '--auth-root-authentication-method=socket',
+      `--auth-root-socket-user=${me}`,
+      '--skip-test-db',
+      '--skip-name-resolve',
+    ],
     { encoding: 'utf8' },
   )
   if (made.status === 0) return
   rmSync(data, { recursive: true, force: true })
-  throw new Stop(`The database folder ${data} could not be prepared:\n${`${made.stdout}\n${made.stderr}`.trim().split('\n').slice(-8).join('\n')}`)
+  throw new Stop(
+    `The database folder ${data} could not be prepared:\n${`${made.stdout}\n${made.stderr}`.trim().split('\n').slice(-8).join('\n')}`,
+  )
 }
 
 const readSecret = (dir) => {
@@ -68,9 +77,13 @@ const readSecret = (dir) => {
 
 const configure = (dir, data, port, secret, user, databases) => {
   const plain = join(dir, 'db.sock')
-  const socket = plain.length <= SOCKET_PATH_MAX ? plain : join(tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
+  const socket =
+    plain.length <= SOCKET_PATH_MAX ? plain : join(tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
   const sql = databases
-    .map((name) => `CREATE DATABASE IF NOT EXISTS \`${name}\` CHARACTER SET utf8mb4;\nGRANT ALL ON \`${name}\`.* TO '${secret.user}'@'127.0.0.1';`)
+    .map(
+      (name) =>
+        `CREATE DATABASE IF NOT EXISTS \`${name}\` CHARACTER SET utf8mb4;\nGRANT ALL ON \`${name}\`.* TO '${secret.user}'@'127.0.0.1';`,
+    )
     .join('\n')
   writeFileSync(
     join(dir, 'init.sql'),
@@ -79,10 +92,25 @@ const configure = (dir, data, port, secret, user, databases) => {
   )
   writeFileSync(
     join(dir, 'my.cnf'),
-    ['[mariadbd]', `datadir=${data}`, `socket=${socket}`, `pid-file=${join(dir, 'db.pid')}`, `log-error=${join(dir, 'db.log')}`,
-      'bind-address=127.0.0.1', `port=${port}`, 'skip-name-resolve', 'character-set-server=utf8mb4', 'collation-server=utf8mb4_unicode_ci',
-      'performance_schema=OFF', 'innodb_log_file_size=16M', 'innodb_buffer_pool_size=64M', 'innodb_flush_log_at_trx_commit=1',
-      'max_allowed_packet=32M', `init-file=${join(dir, 'init.sql')}`, ''].join('\n'),
+    [
+      '[mariadbd]',
+      `datadir=${data}`,
+      `socket=${socket}`,
+      `pid-file=${join(dir, 'db.pid')}`,
+      `log-error=${join(dir, 'db.log')}`,
+      'bind-address=127.0.0.1',
+      `port=${port}`,
+      'skip-name-resolve',
+      'character-set-server=utf8mb4',
+      'collation-server=utf8mb4_unicode_ci',
+      'performance_schema=OFF',
+      'innodb_log_file_size=16M',
+      'innodb_buffer_pool_size=64M',
+      'innodb_flush_log_at_trx_commit=1',
+      'max_allowed_packet=32M',
+      `init-file=${join(dir, 'init.sql')}`,
+      '',
+    ].join('\n'),
   )
   if (user?.uid) for (const file of ['init.sql', 'my.cnf']) chownSync(join(dir, file), user.uid, user.gid)
   chmodSync(join(dir, 'my.cnf'), 0o644)
@@ -111,7 +139,10 @@ export const runDatabase = async ({ dir, wishedPort, databases }) => {
     if (!existsSync(join(data, 'mysql'))) install(dir, data, user)
     const port = await freePort(wishedPort)
     configure(dir, data, port, secret, user, databases)
-    const child = spawn(program, [`--defaults-file=${join(dir, 'my.cnf')}`, ...(user ? [`--user=${user.name}`] : [])], { stdio: 'ignore', detached: true })
+    const child = spawn(program, [`--defaults-file=${join(dir, 'my.cnf')}`, ...(user ? [`--user=${user.name}`] : [])], {
+      stdio: 'ignore',
+      detached: true,
+    })
     child.unref()
     let exited = false
     child.once('exit', () => (exited = true))

@@ -23,7 +23,9 @@ const readOptions = (words) => {
   if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535)
     throw new Stop('The port must be a whole number from 1 to 65535, such as --port 4310.')
   if (!LOOPBACK.has(options.host) && (process.env.ZUCCHINI_PASSPHRASE ?? '').length < 12)
-    throw new Stop(`Listening on ${options.host} lets other machines in. Set ZUCCHINI_PASSPHRASE to at least 12 characters first, or leave --host out.`)
+    throw new Stop(
+      `Listening on ${options.host} lets other machines in. Set ZUCCHINI_PASSPHRASE to at least 12 characters first, or leave --host out.`,
+    )
   return options
 }
 
@@ -40,10 +42,14 @@ const run = async () => {
   const options = readOptions(process.argv.slice(2))
   checkDisk(root)
   if (!(await portIsFree(options.port, options.host)))
-    throw new Stop(`Port ${options.port} is taken, perhaps by another Zucchini. Stop that one, or choose another: npm start -- --port ${options.port + 1}`)
+    throw new Stop(
+      `Port ${options.port} is taken, perhaps by another Zucchini. Stop that one, or choose another: npm start -- --port ${options.port + 1}`,
+    )
   ensurePackages(root)
   const external = process.env.DATABASE_URL
-  const database = external ? undefined : await runDatabase({ dir: join(root, '.data/db'), databases: ['zucchini'], wishedPort: Number(process.env.DB_PORT ?? 0) })
+  const database = external
+    ? undefined
+    : await runDatabase({ dir: join(root, '.data/db'), databases: ['zucchini'], wishedPort: Number(process.env.DB_PORT ?? 0) })
   const children = []
   let ending = false
   const end = async (code) => {
@@ -64,17 +70,29 @@ const run = async () => {
       HOST: options.host,
       ...(options.fresh ? { ZUCCHINI_FRESH: '1' } : {}),
     }
-    const program = options.dev ? ['--import', 'tsx', join(root, 'server/main.ts')] : ['--enable-source-maps', join(root, 'server/dist/main.js')]
+    const program = options.dev
+      ? ['--import', 'tsx', join(root, 'server/main.ts')]
+      : ['--enable-source-maps', join(root, 'server/dist/main.js')]
     const server = spawn(process.execPath, program, { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'], detached: true })
     children.push(server)
     server.once('exit', (code) => void end(code ?? 1))
     server.on('message', (message) => {
-      if (message?.ready) say(`Zucchini is ready after ${seconds(since)}: ${options.dev ? 'API at ' : ''}http://${options.host}:${options.port}/\nCtrl-C stops it.`)
+      if (message?.ready)
+        say(
+          `Zucchini is ready after ${seconds(since)}: ${options.dev ? 'API at ' : ''}http://${options.host}:${options.port}/\nCtrl-C stops it.`,
+        )
     })
     if (options.dev) {
       const vite = join(root, 'node_modules/vite/bin/vite.js')
       if (!existsSync(vite)) throw new Stop('Vite is missing; run npm ci.')
-      children.push(spawn(process.execPath, [vite], { cwd: join(root, 'web'), env: { ...env, API_PORT: String(options.port) }, stdio: 'inherit', detached: true }))
+      children.push(
+        spawn(process.execPath, [vite], {
+          cwd: join(root, 'web'),
+          env: { ...env, API_PORT: String(options.port) },
+          stdio: 'inherit',
+          detached: true,
+        }),
+      )
     }
   } catch (error) {
     await database?.stop()

@@ -11,5 +11,11 @@ const compile = (source, path) => {
 }
 
 export default {
-  process: (source, path) => transformSync(compile(source, path), { filename: `${path}.ts`, jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' }, sourceMaps: 'inline' }),
+  process: (source, path) =>
+    transformSync(compile(source, path), {
+      filename: `${path}.ts`,
+      jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
+      module: { type: 'es6' },
+      sourceMaps: 'inline',
+    }),
 }

@@ -21,7 +21,10 @@ export class ApiRefusal extends Error {
 }
 
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
-  const response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+  const response = await fetch(`/api${path}`, {
+    method,
+    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+  })
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T

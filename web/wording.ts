@@ -7,7 +7,8 @@ export interface Style {
   readonly units: Units
 }
 
-const number = (value: number, digits: number): string => value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
+const number = (value: number, digits: number): string =>
+  value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
 
 const G_PER_OZ = 28.349523125
 const MM_PER_IN = 25.4
@@ -16,7 +17,8 @@ export const money = (minor: number, currency: string): string =>
   new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(minor / 100).replace('-', '−')
 
 /** A mass with its unit: "2,214 g" or "78.1 oz". */
-export const grams = (value: number, units: Units = 'metric'): string => (units === 'metric' ? `${number(value, 0)} g` : `${number(value / G_PER_OZ, 1)} oz`)
+export const grams = (value: number, units: Units = 'metric'): string =>
+  units === 'metric' ? `${number(value, 0)} g` : `${number(value / G_PER_OZ, 1)} oz`
 
 /** A length with its unit; tenths below 10 mm. */
 export const millimetres = (value: number, units: Units = 'metric'): string =>
@@ -36,10 +38,16 @@ const endings: readonly (readonly [RegExp, (value: number, style: Style) => stri
 ]
 
 /** A number in words, by the unit its name ends in. */
-export const figure = (name: string, value: number, style: Style): string => endings.find(([ending]) => ending.test(name))?.[1](value, style) ?? number(value, 0)
+export const figure = (name: string, value: number, style: Style): string =>
+  endings.find(([ending]) => ending.test(name))?.[1](value, style) ?? number(value, 0)
 
 /** Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should. */
-export const fill = (text: string, numbers: Readonly<Record<string, number>>, names: Readonly<Record<string, string>>, style: Style): string =>
+export const fill = (
+  text: string,
+  numbers: Readonly<Record<string, number>>,
+  names: Readonly<Record<string, string>>,
+  style: Style,
+): string =>
   text.replaceAll(/\{(\w+)\}/g, (place, key: string) => {
     const value = numbers[key]
     return value !== undefined ? figure(key, value, style) : (names[key] ?? place)
@@ -64,6 +72,8 @@ const refusals: Readonly<Record<string, string>> = {
 }
 
 /** Why two ends do not go together, or an edit can't be done. */
-export const refusal = (issue: Issue, style: Style): string => fill(refusals[issue.code] ?? `That can't be done (${issue.code}).`, issue.numbers ?? {}, issue.names ?? {}, style)
+export const refusal = (issue: Issue, style: Style): string =>
+  fill(refusals[issue.code] ?? `That can't be done (${issue.code}).`, issue.numbers ?? {}, issue.names ?? {}, style)
 
-export const hoursMinutes = (seconds: number): string => (seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`)
+export const hoursMinutes = (seconds: number): string =>
+  seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`

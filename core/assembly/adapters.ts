@@ -25,7 +25,12 @@ const priceOf = (part: Part, owned: ReadonlyMap<string, number>): number => ((ow
  * in order of what they cost beyond the locker, then grams, then ids, so that the answer is always the same.
  * @returns an empty list when no chain is known.
  */
-export const adapterChains = (host: MountEnd, guest: MountEnd, catalogue: Catalogue, owned: ReadonlyMap<string, number>): readonly Chain[] => {
+export const adapterChains = (
+  host: MountEnd,
+  guest: MountEnd,
+  catalogue: Catalogue,
+  owned: ReadonlyMap<string, number>,
+): readonly Chain[] => {
   let open: { end: MountEnd; links: Link[] }[] = [{ end: host, links: [] }]
   for (let length = 1; length <= LONGEST_CHAIN; length++) {
     const next: typeof open = []
@@ -77,7 +82,11 @@ export const chainCommands = (rig: Rig, setup: string, joint: Joint, chain: Chai
     made.push(id)
     commands.push({ do: 'add', instance: { id, partId: link.part.id, status: 'in' } })
     const slideMm = made.length === 1 ? joint.slideMm : 0
-    commands.push({ do: 'place', setup, joint: { guest: id, guestMount: link.sitsBy, host: host.instance, hostMount: host.mount, slideMm, turnDeg: 0 } })
+    commands.push({
+      do: 'place',
+      setup,
+      joint: { guest: id, guestMount: link.sitsBy, host: host.instance, hostMount: host.mount, slideMm, turnDeg: 0 },
+    })
     host = { instance: id, mount: link.offers }
   }
   commands.push({ do: 'place', setup, joint: { ...joint, host: host.instance, hostMount: host.mount, slideMm: 0 } })

@@ -4,10 +4,29 @@ import { catalogueOf, mate } from '../catalogue/index.ts'
 import { lengthOf, subtract, type Vec3 } from '../kernel/index.ts'
 import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
 import {
-  carriedBy, type Command, edit, freshId, newRig, placeSetup, pointsOf, type Rig, rigSchema, seatingsAt, type Setup, slideWay, soundnessIssues, startHistory, step, swapCommands, redo, undo, wayName,
+  carriedBy,
+  type Command,
+  edit,
+  freshId,
+  newRig,
+  placeSetup,
+  pointsOf,
+  type Rig,
+  rigSchema,
+  seatingsAt,
+  type Setup,
+  slideWay,
+  soundnessIssues,
+  startHistory,
+  step,
+  swapCommands,
+  redo,
+  undo,
+  wayName,
 } from './index.ts'
 
-const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
+const cube = (id: string, more = {}) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
 const place = (rig: Rig, shelf: { catalogue: ReturnType<typeof catalogueOf> }) => placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
 const near = (a: Vec3 | undefined, b: Vec3) => expect(lengthOf(subtract(a ?? [9e9, 0, 0], b))).toBeLessThan(1e-9)
 
@@ -36,7 +55,10 @@ test('a clamp slides along the rail of its host, and turns about the joint', () 
 })
 
 test('when the slot is in the guest, sliding moves the guest the other way', () => {
-  const sled = tinyPart({ id: 'sled', mounts: [plug('foot', 'thread-1/4', { travel: { along: [0, 0, -1], minMm: -20, maxMm: 20, stepMm: 1 } })] })
+  const sled = tinyPart({
+    id: 'sled',
+    mounts: [plug('foot', 'thread-1/4', { travel: { along: [0, 0, -1], minMm: -20, maxMm: 20, stepMm: 1 } })],
+  })
   const { rig, shelf } = tinyRig([sled], [on('sled', 'foot', 'camera', 'hole', { slideMm: 8 })])
   const piece = place(rig, shelf).byInstance.get('sled')
   near(piece?.frame.at, [0, 40, 8])
@@ -52,7 +74,10 @@ test('pieces that did not change are the same objects after an edit', () => {
 })
 
 test('what hangs on a piece is carried by it and comes off with it', () => {
-  const { rig, shelf } = tinyRig([cube('one'), cube('two'), cube('three')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top'), on('three', 'foot', 'camera', 'pinned')])
+  const { rig, shelf } = tinyRig(
+    [cube('one'), cube('two'), cube('three')],
+    [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top'), on('three', 'foot', 'camera', 'pinned')],
+  )
   const assembly = place(rig, shelf)
   expect(carriedBy(assembly, assembly.byInstance.get('one') as never).map(({ instance }) => instance.id)).toEqual(['one', 'two'])
   const off = edit(rig, [{ do: 'take-off', setup: 'main', instance: 'one' }], shelf.catalogue)
@@ -61,29 +86,76 @@ test('what hangs on a piece is carried by it and comes off with it', () => {
 })
 
 test('points: taken, blocked by a sharer, or open; a rail stays open while there is room', () => {
-  const two = tinyPart({ id: 'two-holes', mounts: [plug('foot', 'thread-1/4'), socket('a', 'thread-1/4', [0, 20, 0], [0, 1, 0], { shares: ['b'] }), socket('b', 'thread-3/8', [0, 20, 0], [0, 1, 0], { shares: ['a'] })] })
+  const two = tinyPart({
+    id: 'two-holes',
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      socket('a', 'thread-1/4', [0, 20, 0], [0, 1, 0], { shares: ['b'] }),
+      socket('b', 'thread-3/8', [0, 20, 0], [0, 1, 0], { shares: ['a'] }),
+    ],
+  })
   const clamp = tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm: 30 })] })
-  const { rig, shelf } = tinyRig([two, cube('one'), clamp], [on('two-holes', 'foot', 'camera', 'hole'), on('one', 'foot', 'two-holes', 'a'), on('clamp', 'foot', 'camera', 'rail')])
+  const { rig, shelf } = tinyRig(
+    [two, cube('one'), clamp],
+    [on('two-holes', 'foot', 'camera', 'hole'), on('one', 'foot', 'two-holes', 'a'), on('clamp', 'foot', 'camera', 'rail')],
+  )
   const open = new Map(pointsOf(place(rig, shelf)).map((p) => [`${p.piece.instance.id}/${p.mount.id}`, p.open]))
-  expect(['camera/hole', 'two-holes/a', 'two-holes/b', 'camera/rail', 'camera/shoe'].map((key) => open.get(key))).toEqual([false, false, false, true, true])
+  expect(['camera/hole', 'two-holes/a', 'two-holes/b', 'camera/rail', 'camera/shoe'].map((key) => open.get(key))).toEqual([
+    false,
+    false,
+    false,
+    true,
+    true,
+  ])
 })
 
 test('a part is never hung up by the mount that is there to carry something', () => {
   const arm = tinyPart({ id: 'arm', mounts: [plug('foot', 'shoe-cold'), { ...plug('stud', 'thread-1/4'), carries: true }] })
   const { rig, shelf } = tinyRig([], [], { extra: [arm] })
   const points = pointsOf(place(rig, shelf))
-  const at = (id: string) => seatingsAt(points.find(({ mount }) => mount.id === id) as never, { id: 'arm', partId: 'arm', status: 'in' }, arm).length
+  const at = (id: string) =>
+    seatingsAt(points.find(({ mount }) => mount.id === id) as never, { id: 'arm', partId: 'arm', status: 'in' }, arm).length
   expect([at('hole'), at('shoe')]).toEqual([0, 2])
 })
 
 test.each<[string, (rig: Rig) => Rig, string]>([
-  ['a part the catalogue does not know', (rig) => ({ ...rig, kit: [...rig.kit, { id: 'x', partId: 'nothing', status: 'in' as const }] }), 'part-unknown'],
+  [
+    'a part the catalogue does not know',
+    (rig) => ({ ...rig, kit: [...rig.kit, { id: 'x', partId: 'nothing', status: 'in' as const }] }),
+    'part-unknown',
+  ],
   ['one id twice', (rig) => ({ ...rig, kit: [...rig.kit, ...rig.kit.slice(1)] }), 'id-repeated'],
-  ['a ring of joints', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'two', 'top'), on('two', 'foot', 'one', 'top')] }] }), 'joints-in-a-ring'],
-  ['a piece in two places', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'camera', 'hole'), on('one', 'foot', 'camera', 'pinned')] }] }), 'sits-twice'],
-  ['a mount that is not there', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'camera', 'nose')] }] }), 'mount-unknown'],
-  ['a host outside the kit', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'ghost', 'hole')] }] }), 'instance-unknown'],
-  ['a camera that sits on something', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('camera', 'hole', 'one', 'foot')] }] }), 'root-is-guest'],
+  [
+    'a ring of joints',
+    (rig) => ({
+      ...rig,
+      setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'two', 'top'), on('two', 'foot', 'one', 'top')] }],
+    }),
+    'joints-in-a-ring',
+  ],
+  [
+    'a piece in two places',
+    (rig) => ({
+      ...rig,
+      setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'camera', 'hole'), on('one', 'foot', 'camera', 'pinned')] }],
+    }),
+    'sits-twice',
+  ],
+  [
+    'a mount that is not there',
+    (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'camera', 'nose')] }] }),
+    'mount-unknown',
+  ],
+  [
+    'a host outside the kit',
+    (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'ghost', 'hole')] }] }),
+    'instance-unknown',
+  ],
+  [
+    'a camera that sits on something',
+    (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('camera', 'hole', 'one', 'foot')] }] }),
+    'root-is-guest',
+  ],
   ['no camera', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), root: 'gone', joints: [] }] }), 'root-missing'],
 ])('unsound: %s', (_, spoil, code) => {
   const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole')])
@@ -94,11 +166,24 @@ test.each<[string, (rig: Rig) => Rig, string]>([
 test('edits are all or none and leave the rig they were given alone', () => {
   const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
   const before = JSON.stringify(rig)
-  const result = edit(rig, [{ do: 'rename', name: 'new' }, { do: 'discard', instance: 'camera' }], shelf.catalogue)
+  const result = edit(
+    rig,
+    [
+      { do: 'rename', name: 'new' },
+      { do: 'discard', instance: 'camera' },
+    ],
+    shelf.catalogue,
+  )
   expect(result).toMatchObject({ ok: false, issues: [{ code: 'root-stays' }] })
   expect(edit(rig, [{ do: 'drop-setup', setup: 'main' }], shelf.catalogue)).toMatchObject({ ok: false, issues: [{ code: 'last-setup' }] })
-  expect(edit(rig, [{ do: 'note', instance: 'nobody', notes: 'x' }], shelf.catalogue)).toMatchObject({ ok: false, issues: [{ code: 'instance-unknown' }] })
-  expect(edit(rig, [{ do: 'take-off', setup: 'nowhere', instance: 'one' }], shelf.catalogue)).toMatchObject({ ok: false, issues: [{ code: 'setup-unknown' }] })
+  expect(edit(rig, [{ do: 'note', instance: 'nobody', notes: 'x' }], shelf.catalogue)).toMatchObject({
+    ok: false,
+    issues: [{ code: 'instance-unknown' }],
+  })
+  expect(edit(rig, [{ do: 'take-off', setup: 'nowhere', instance: 'one' }], shelf.catalogue)).toMatchObject({
+    ok: false,
+    issues: [{ code: 'setup-unknown' }],
+  })
   expect(JSON.stringify(rig)).toBe(before)
 })
 
@@ -107,19 +192,28 @@ test('the small edits do what they say', () => {
   const result = edit(
     rig,
     [
-      { do: 'note', instance: 'one', notes: 'scratched' }, { do: 'status', instance: 'one', status: 'considered' }, { do: 'copy-setup', setup: 'main', id: 'slip', name: 'slip' },
-      { do: 'change-setup', setup: 'slip', support: 'tripod' }, { do: 'brief', brief: { ...rig.brief, kind: 'promo' } },
+      { do: 'note', instance: 'one', notes: 'scratched' },
+      { do: 'status', instance: 'one', status: 'considered' },
+      { do: 'copy-setup', setup: 'main', id: 'slip', name: 'slip' },
+      { do: 'change-setup', setup: 'slip', support: 'tripod' },
+      { do: 'brief', brief: { ...rig.brief, kind: 'promo' } },
     ],
     shelf.catalogue,
   )
-  expect(result.ok && result.value).toMatchObject({ brief: { kind: 'promo' }, kit: [{}, { notes: 'scratched', status: 'considered' }], setups: [{ support: 'hand-low' }, { id: 'slip', support: 'tripod' }] })
+  expect(result.ok && result.value).toMatchObject({
+    brief: { kind: 'promo' },
+    kit: [{}, { notes: 'scratched', status: 'considered' }],
+    setups: [{ support: 'hand-low' }, { id: 'slip', support: 'tripod' }],
+  })
   expect(result.ok && result.value.setups[1]?.joints).toBe(rig.setups[0]?.joints)
 })
 
 test('a swap keeps neighbours on the like mounts and takes off what finds no place', () => {
   const bare = tinyPart({ id: 'bare', mounts: [plug('screw', 'thread-1/4')] })
   const other = cube('other', { mounts: [plug('base', 'thread-1/4'), socket('crown', 'thread-1/4', [0, 30, 0])] })
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], { extra: [bare, other] })
+  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], {
+    extra: [bare, other],
+  })
   const kept = edit(rig, swapCommands(rig, 'one', other, shelf.catalogue), shelf.catalogue)
   expect(kept.ok && kept.value.setups[0]?.joints).toEqual([on('one', 'base', 'camera', 'hole'), on('two', 'foot', 'one', 'crown')])
   const lost = edit(rig, swapCommands(rig, 'one', bare, shelf.catalogue), shelf.catalogue)
@@ -151,7 +245,9 @@ describe('adapters', () => {
   })
   test('every link of a chain mates with the next', () => {
     for (const { links } of adapterChains(shoe, handle, catalogueOf([riser, heavy, shoeHole]), new Map())) {
-      const ends = links.flatMap(({ part, sitsBy, offers }) => [sitsBy, offers].map((id) => ({ part, mount: part.mounts.find((mount) => mount.id === id) as never })))
+      const ends = links.flatMap(({ part, sitsBy, offers }) =>
+        [sitsBy, offers].map((id) => ({ part, mount: part.mounts.find((mount) => mount.id === id) as never })),
+      )
       const chain = [shoe, ...ends, handle]
       for (let i = 0; i < chain.length; i += 2) expect(mate(chain[i] as never, chain[i + 1] as never).ok).toBe(true)
     }
@@ -175,12 +271,16 @@ describe('properties of random edits', () => {
   const base = tinyRig(parts, [])
   const guest = fc.constantFrom('a', 'b', 'c', 'd')
   const command: fc.Arbitrary<Command> = fc.oneof(
-    fc.tuple(guest, fc.constantFrom('camera/hole', 'camera/pinned', 'a/top', 'b/top', 'c/top'), fc.integer({ min: -180, max: 180 })).map(([id, at, turnDeg]): Command => {
-      const [host = '', hostMount = ''] = at.split('/')
-      return { do: 'place', setup: 'main', joint: on(id, 'foot', host, hostMount, { turnDeg }) }
-    }),
+    fc
+      .tuple(guest, fc.constantFrom('camera/hole', 'camera/pinned', 'a/top', 'b/top', 'c/top'), fc.integer({ min: -180, max: 180 }))
+      .map(([id, at, turnDeg]): Command => {
+        const [host = '', hostMount = ''] = at.split('/')
+        return { do: 'place', setup: 'main', joint: on(id, 'foot', host, hostMount, { turnDeg }) }
+      }),
     guest.map((instance): Command => ({ do: 'take-off', setup: 'main', instance })),
-    fc.tuple(guest, fc.integer({ min: -180, max: 180 })).map(([instance, turnDeg]): Command => ({ do: 'set', setup: 'main', instance, turnDeg })),
+    fc
+      .tuple(guest, fc.integer({ min: -180, max: 180 }))
+      .map(([instance, turnDeg]): Command => ({ do: 'set', setup: 'main', instance, turnDeg })),
   )
   const walk = (commands: readonly Command[]) => {
     let history = startHistory(base.rig)
@@ -192,24 +292,30 @@ describe('properties of random edits', () => {
   }
 
   test('undoing everything gives back the very same rig', () => {
-    fc.assert(fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
-      let history = walk(commands)
-      while (history.past.length > 0) history = undo(history)
-      return history.present === base.rig
-    }))
+    fc.assert(
+      fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
+        let history = walk(commands)
+        while (history.past.length > 0) history = undo(history)
+        return history.present === base.rig
+      }),
+    )
   })
   test('a sound rig stays sound, and any rig written out and read in is equal', () => {
-    fc.assert(fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
-      const { present } = walk(commands)
-      expect(soundnessIssues(present, base.shelf.catalogue)).toEqual([])
-      expect(rigSchema.parse(JSON.parse(JSON.stringify(present)))).toEqual(present)
-    }))
+    fc.assert(
+      fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
+        const { present } = walk(commands)
+        expect(soundnessIssues(present, base.shelf.catalogue)).toEqual([])
+        expect(rigSchema.parse(JSON.parse(JSON.stringify(present)))).toEqual(present)
+      }),
+    )
   })
   test('each piece is placed once or lies loose', () => {
-    fc.assert(fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
-      const assembly = place(walk(commands).present, base.shelf)
-      return assembly.placed.length + assembly.loose.length === 5
-    }))
+    fc.assert(
+      fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
+        const assembly = place(walk(commands).present, base.shelf)
+        return assembly.placed.length + assembly.loose.length === 5
+      }),
+    )
   })
 })
 
@@ -218,7 +324,11 @@ test('a new rig is the camera alone and parses', () => {
 })
 
 test.each([
-  ['another format', { format: 'other' }], ['a later version', { version: 2 }], ['no set-up', { setups: [] }], ['a stray field', { colour: 1 }], ['an empty name', { name: '  ' }],
+  ['another format', { format: 'other' }],
+  ['a later version', { version: 2 }],
+  ['no set-up', { setups: [] }],
+  ['a stray field', { colour: 1 }],
+  ['an empty name', { name: '  ' }],
 ])('the rig schema refuses %s', (_, change) => {
   expect(rigSchema.safeParse({ ...newRig('one', 'One', 'tiny-camera'), ...change }).success).toBe(false)
 })

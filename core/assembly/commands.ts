@@ -14,14 +14,25 @@ export const commandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('discard'), instance: idSchema }),
   z.strictObject({ do: z.literal('place'), ...inSetup, joint: jointSchema }),
   z.strictObject({ do: z.literal('take-off'), ...inSetup, instance: idSchema }),
-  z.strictObject({ do: z.literal('set'), ...inSetup, instance: idSchema, slideMm: settings.slideMm.optional(), turnDeg: settings.turnDeg.optional() }),
+  z.strictObject({
+    do: z.literal('set'),
+    ...inSetup,
+    instance: idSchema,
+    slideMm: settings.slideMm.optional(),
+    turnDeg: settings.turnDeg.optional(),
+  }),
   z.strictObject({ do: z.literal('swap'), instance: idSchema, partId: idSchema }),
   z.strictObject({ do: z.literal('note'), instance: idSchema, notes: z.string().max(400) }),
   z.strictObject({ do: z.literal('status'), instance: idSchema, status: instanceSchema.shape.status }),
   z.strictObject({ do: z.literal('brief'), brief: briefSchema }),
   z.strictObject({ do: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.strictObject({ do: z.literal('copy-setup'), ...inSetup, id: idSchema, name: z.string().min(1).max(40) }),
-  z.strictObject({ do: z.literal('change-setup'), ...inSetup, name: z.string().min(1).max(40).optional(), support: z.enum(supports).optional() }),
+  z.strictObject({
+    do: z.literal('change-setup'),
+    ...inSetup,
+    name: z.string().min(1).max(40).optional(),
+    support: z.enum(supports).optional(),
+  }),
   z.strictObject({ do: z.literal('drop-setup'), ...inSetup }),
 ])
 export type Command = z.infer<typeof commandSchema>
@@ -39,7 +50,7 @@ const withInstance = (rig: Rig, id: string, change: (instance: Instance) => Inst
 /** The joints left when a piece comes off: whatever hung on it comes off with it. */
 const without = (joints: readonly Joint[], instance: string): Joint[] => {
   const gone = new Set([instance])
-  for (let size = 0; size !== gone.size; ) {
+  for (let size = 0; size !== gone.size;) {
     size = gone.size
     for (const joint of joints) if (gone.has(joint.host)) gone.add(joint.guest)
   }
@@ -51,7 +62,8 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
     case 'add':
       return good({ ...rig, kit: [...rig.kit, command.instance] })
     case 'discard':
-      if (rig.setups.some((setup) => setup.root === command.instance)) return bad('root-stays', 'instance', { names: { instance: command.instance } })
+      if (rig.setups.some((setup) => setup.root === command.instance))
+        return bad('root-stays', 'instance', { names: { instance: command.instance } })
       return good({
         ...rig,
         kit: rig.kit.filter((instance) => instance.id !== command.instance),
@@ -73,7 +85,9 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       return withSetup(rig, command.setup, (setup) => ({
         ...setup,
         joints: setup.joints.map((joint) =>
-          joint.guest === command.instance ? { ...joint, slideMm: command.slideMm ?? joint.slideMm, turnDeg: command.turnDeg ?? joint.turnDeg } : joint,
+          joint.guest === command.instance
+            ? { ...joint, slideMm: command.slideMm ?? joint.slideMm, turnDeg: command.turnDeg ?? joint.turnDeg }
+            : joint,
         ),
       }))
     case 'swap':
@@ -88,12 +102,20 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       return good({ ...rig, name: command.name })
     case 'copy-setup': {
       const source = rig.setups.find((setup) => setup.id === command.setup)
-      return source ? good({ ...rig, setups: [...rig.setups, { ...source, id: command.id, name: command.name }] }) : bad('setup-unknown', 'setup', { names: { id: command.setup } })
+      return source
+        ? good({ ...rig, setups: [...rig.setups, { ...source, id: command.id, name: command.name }] })
+        : bad('setup-unknown', 'setup', { names: { id: command.setup } })
     }
     case 'change-setup':
-      return withSetup(rig, command.setup, (setup) => ({ ...setup, name: command.name ?? setup.name, support: command.support ?? setup.support }))
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        name: command.name ?? setup.name,
+        support: command.support ?? setup.support,
+      }))
     case 'drop-setup':
-      return rig.setups.length > 1 ? good({ ...rig, setups: rig.setups.filter((setup) => setup.id !== command.setup) }) : bad('last-setup', 'setup')
+      return rig.setups.length > 1
+        ? good({ ...rig, setups: rig.setups.filter((setup) => setup.id !== command.setup) })
+        : bad('last-setup', 'setup')
   }
 }
 

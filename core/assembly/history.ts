@@ -14,7 +14,11 @@ export const step = <T>(history: History<T>, next: T): History<T> =>
 /** One step back; at the start it returns the same history. */
 export const undo = <T>(history: History<T>): History<T> => {
   if (history.past.length === 0) return history
-  return { past: history.past.slice(0, -1), present: history.past[history.past.length - 1] as T, future: [history.present, ...history.future] }
+  return {
+    past: history.past.slice(0, -1),
+    present: history.past[history.past.length - 1] as T,
+    future: [history.present, ...history.future],
+  }
 }
 
 /** One step forward again; at the end it returns the same history. */

@@ -1,6 +1,23 @@
 import { type Catalogue, type Mate, mate, mountOf, type Mount, type Part, type Solid } from '../catalogue/index.ts'
 import {
-  add, type Bounds, boundsOf, compose, emptyBounds, faceToFace, facing, type Frame, identity, invert, type Outcome, type Placed, placeShape, point, scale, turnAboutZ, unite, type Vec3,
+  add,
+  type Bounds,
+  boundsOf,
+  compose,
+  emptyBounds,
+  faceToFace,
+  facing,
+  type Frame,
+  identity,
+  invert,
+  type Outcome,
+  type Placed,
+  placeShape,
+  point,
+  scale,
+  turnAboutZ,
+  unite,
+  type Vec3,
 } from '../kernel/index.ts'
 import type { Instance, Joint, Rig, Setup } from './rig.ts'
 
@@ -50,7 +67,13 @@ const put = (instance: Instance, part: Part, frame: Frame, joint?: Joint, host?:
     return { solid, shape, bounds: boundsOf(shape) }
   })
   return {
-    instance, part, frame, joint, host, mate: mated, solids,
+    instance,
+    part,
+    frame,
+    joint,
+    host,
+    mate: mated,
+    solids,
     centre: point(frame, part.centre),
     bounds: solids.reduce((all, solid) => unite(all, solid.bounds), emptyBounds),
   }
@@ -62,7 +85,8 @@ export const seat = (host: PlacedPart, joint: Joint, instance: Instance, part: P
   if (known && known.instance === instance && known.part === part) return known
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(part, joint.guestMount)
-  if (!hostMount || !guestMount) throw new RangeError(`Joint ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
+  if (!hostMount || !guestMount)
+    throw new RangeError(`Joint ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
   const frame = compose(host.frame, jointFrame(hostMount, guestMount, joint.slideMm, joint.turnDeg))
   const made = put(instance, part, frame, joint, host, mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }))
   const onHost = seated.get(host) ?? new WeakMap<Joint, PlacedPart>()

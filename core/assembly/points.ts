@@ -14,7 +14,8 @@ export interface Point {
   readonly open: boolean
 }
 
-const railFree = (mount: Mount, used: number): boolean => standardOf(mount.standard).takesMm !== undefined && (mount.lengthMm ?? 0) - used >= MIN_CLAMP_MM
+const railFree = (mount: Mount, used: number): boolean =>
+  standardOf(mount.standard).takesMm !== undefined && (mount.lengthMm ?? 0) - used >= MIN_CLAMP_MM
 const MIN_CLAMP_MM = 20
 
 /** Every mounting point of the rig with what sits on it. */
@@ -30,7 +31,8 @@ export const pointsOf = (assembly: Assembly): readonly Point[] => {
     note(joint.host, joint.hostMount, joint.guest)
     note(joint.guest, joint.guestMount, joint.host)
     const takes = mate?.ok ? mate.value.standard.takesMm?.(mate.value.plug) : undefined
-    if (takes !== undefined) railUsed.set(`${joint.host}/${joint.hostMount}`, (railUsed.get(`${joint.host}/${joint.hostMount}`) ?? 0) + takes)
+    if (takes !== undefined)
+      railUsed.set(`${joint.host}/${joint.hostMount}`, (railUsed.get(`${joint.host}/${joint.hostMount}`) ?? 0) + takes)
   }
   return assembly.placed.flatMap((piece) =>
     piece.part.mounts.map((mount): Point => {

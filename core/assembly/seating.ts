@@ -52,7 +52,12 @@ export const slideWay = (piece: PlacedPart): Vec3 | undefined => {
 }
 
 const ways: readonly (readonly [string, Vec3])[] = [
-  ['forward', [0, 0, -1]], ['back', [0, 0, 1]], ['left', [-1, 0, 0]], ['right', [1, 0, 0]], ['up', [0, 1, 0]], ['down', [0, -1, 0]],
+  ['forward', [0, 0, -1]],
+  ['back', [0, 0, 1]],
+  ['left', [-1, 0, 0]],
+  ['right', [1, 0, 0]],
+  ['up', [0, 1, 0]],
+  ['down', [0, -1, 0]],
 ]
 
 /** The operator's word for a direction: forward, back, left, right, up or down, whichever is nearest. */
@@ -96,7 +101,9 @@ export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Ca
     ...moves.flatMap(({ setup, lost }) => lost.map((id): Command => ({ do: 'take-off', setup, instance: id }))),
     { do: 'swap', instance, partId: to.id },
     ...moves.flatMap(({ setup, keep, lost }) =>
-      keep.filter((joint) => !lost.includes(joint.guest) && !lost.includes(joint.host)).map((joint): Command => ({ do: 'place', setup, joint })),
+      keep
+        .filter((joint) => !lost.includes(joint.guest) && !lost.includes(joint.host))
+        .map((joint): Command => ({ do: 'place', setup, joint })),
     ),
   ]
 }

@@ -13,10 +13,14 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
   setup.joints.forEach((joint, i) => {
     const at = `${path}.joints[${i}]`
     if (joint.guest === setup.root) issues.push({ code: 'root-is-guest', path: at, names: { instance: joint.guest } })
-    for (const [instance, mount, end] of [[joint.host, joint.hostMount, 'host'], [joint.guest, joint.guestMount, 'guest']] as const) {
+    for (const [instance, mount, end] of [
+      [joint.host, joint.hostMount, 'host'],
+      [joint.guest, joint.guestMount, 'guest'],
+    ] as const) {
       if (!partOf.has(instance)) issues.push({ code: 'instance-unknown', path: `${at}.${end}`, names: { instance } })
       const part = partOf.get(instance)
-      if (part && !mountOf(part, mount)) issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
+      if (part && !mountOf(part, mount))
+        issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
     }
   })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))

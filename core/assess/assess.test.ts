@@ -3,18 +3,26 @@ import { findingKey } from '../checks/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { type Effect, effectOf, evaluate, fitsHere, swapsFor } from './index.ts'
 
-const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
+const cube = (id: string, more = {}) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
 const mic = tinyPart({ id: 'mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
 const pinned38 = tinyPart({ id: 'handle', role: 'top-handle', mounts: [plug('foot', 'thread-3/8-pin')] })
 
 test('one assessment holds the figures, the findings worst first, and the stations', () => {
-  const { rig, shelf } = tinyRig([cube('one'), mic], [on('one', 'foot', 'camera', 'hole')], { brief: { wishes: {}, inHandG: 1000, budgetMinor: 1 } })
+  const { rig, shelf } = tinyRig([cube('one'), mic], [on('one', 'foot', 'camera', 'hole')], {
+    brief: { wishes: {}, inHandG: 1000, budgetMinor: 1 },
+  })
   const assessment = evaluate(rig, 'main', shelf)
   expect(assessment.mass.inHandG).toBe(1100)
   expect(assessment.cost.usual).toBe(2000)
   expect(assessment.size.tallMm).toBe(100)
   expect(assessment.setupSeconds).toBe(25)
-  expect(assessment.findings.map(({ check, level }) => `${level} ${check}`)).toEqual(['stop over-budget', 'risk need-unmet', 'risk over-mass', 'hint loose-part'])
+  expect(assessment.findings.map(({ check, level }) => `${level} ${check}`)).toEqual([
+    'stop over-budget',
+    'risk need-unmet',
+    'risk over-mass',
+    'hint loose-part',
+  ])
   const sound = assessment.stations.find(({ station }) => station === 'sound')
   expect(sound).toMatchObject({ worst: 'risk', openNeeds: [{ capability: 'scratch-sound' }], instances: [] })
   expect(assessment.stations.map(({ station }) => station)).toHaveLength(10)
@@ -28,8 +36,23 @@ test('an unknown set-up is a defect of the caller', () => {
 test('the effect of putting something on: grams, money, height, and the trouble it ends', () => {
   const { rig, shelf } = tinyRig([], [], { brief: { wishes: {} }, extra: [mic] })
   const before = evaluate(rig, 'main', shelf)
-  const effect = effectOf(rig, 'main', [{ do: 'add', instance: { id: 'mic', partId: 'mic', status: 'in' } }, { do: 'place', setup: 'main', joint: on('mic', 'foot', 'camera', 'shoe') }], shelf, before) as Effect
-  expect(effect).toMatchObject({ massG: 100, toBuyMinor: 1000, tallMm: 20, gained: { stop: 0, risk: 0, hint: 0 }, lost: { stop: 0, risk: 1, hint: 0 } })
+  const effect = effectOf(
+    rig,
+    'main',
+    [
+      { do: 'add', instance: { id: 'mic', partId: 'mic', status: 'in' } },
+      { do: 'place', setup: 'main', joint: on('mic', 'foot', 'camera', 'shoe') },
+    ],
+    shelf,
+    before,
+  ) as Effect
+  expect(effect).toMatchObject({
+    massG: 100,
+    toBuyMinor: 1000,
+    tallMm: 20,
+    gained: { stop: 0, risk: 0, hint: 0 },
+    lost: { stop: 0, risk: 1, hint: 0 },
+  })
 })
 
 test('an effect is what evaluating the edited rig says', () => {
@@ -45,18 +68,32 @@ test('an effect is what evaluating the edited rig says', () => {
 
 test('an edit that can not be done has no effect but reasons', () => {
   const { rig, shelf } = tinyRig([], [])
-  expect(effectOf(rig, 'main', [{ do: 'drop-setup', setup: 'main' }], shelf, evaluate(rig, 'main', shelf))).toMatchObject({ issues: [{ code: 'last-setup' }] })
+  expect(effectOf(rig, 'main', [{ do: 'drop-setup', setup: 'main' }], shelf, evaluate(rig, 'main', shelf))).toMatchObject({
+    issues: [{ code: 'last-setup' }],
+  })
 })
 
 describe('fits here', () => {
   const owned = cube('owned', { price: { low: 9000, usual: 9000, high: 9000 } })
-  const wide = cube('wide', { solids: [{ kind: 'box', centre: [0, -30, 0], size: [200, 100, 200], matter: 'body' }], price: { low: 1, usual: 1, high: 1 } })
-  const setting = tinyRig([cube('idle')], [], { extra: [owned, cube('cheap', { price: { low: 10, usual: 10, high: 10 } }), cube('dear'), wide, mic, pinned38], owned: { owned: 1 } })
+  const wide = cube('wide', {
+    solids: [{ kind: 'box', centre: [0, -30, 0], size: [200, 100, 200], matter: 'body' }],
+    price: { low: 1, usual: 1, high: 1 },
+  })
+  const setting = tinyRig([cube('idle')], [], {
+    extra: [owned, cube('cheap', { price: { low: 10, usual: 10, high: 10 } }), cube('dear'), wide, mic, pinned38],
+    owned: { owned: 1 },
+  })
   const at = (id: string) => evaluate(setting.rig, 'main', setting.shelf).points.find(({ mount }) => mount.id === id)
   const found = fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf)
 
   test('the kit first, then what is owned, then the least harm, then the least money', () => {
-    expect(found.fits.map(({ part, from }) => `${from} ${part.id}`)).toEqual(['kit idle', 'owned owned', 'catalogue cheap', 'catalogue dear', 'catalogue wide'])
+    expect(found.fits.map(({ part, from }) => `${from} ${part.id}`)).toEqual([
+      'kit idle',
+      'owned owned',
+      'catalogue cheap',
+      'catalogue dear',
+      'catalogue wide',
+    ])
     expect(found.fits.at(-1)?.effect.gained.stop).toBe(1)
   })
   test('an idle piece of the kit is put on itself, not bought again', () => {
@@ -76,7 +113,9 @@ describe('fits here', () => {
 
 test('swaps keep their neighbours; parts that would lose one are left out', () => {
   const flat = tinyPart({ id: 'flat', mounts: [plug('foot', 'thread-1/4')] })
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], { extra: [flat, cube('three', { massG: 40 })] })
+  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], {
+    extra: [flat, cube('three', { massG: 40 })],
+  })
   const swaps = swapsFor(rig, 'main', 'one', shelf)
   expect(swaps.map(({ part }) => part.id)).toEqual(['three', 'two'])
   expect(swaps[0]?.effect.massG).toBe(-60)

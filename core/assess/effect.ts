@@ -39,7 +39,13 @@ const compare = (before: Assessment, after: Assessment): Effect => {
 }
 
 /** The effect of some edits on a set-up, or why they can't be done. */
-export const effectOf = (rig: Rig, setupId: string, commands: readonly Command[], shelf: Shelf, before: Assessment): Effect | { readonly issues: readonly Issue[] } => {
+export const effectOf = (
+  rig: Rig,
+  setupId: string,
+  commands: readonly Command[],
+  shelf: Shelf,
+  before: Assessment,
+): Effect | { readonly issues: readonly Issue[] } => {
   const edited = edit(rig, commands, shelf.catalogue)
   return edited.ok ? compare(before, evaluate(edited.value, setupId, shelf, false)) : { issues: edited.issues }
 }

@@ -39,15 +39,33 @@ export const evaluate = (rig: Rig, setupId: string, shelf: Shelf, withRemedies =
   return {
     facts,
     assembly,
-    get points() { return facts.points },
-    get mass() { return facts.mass },
-    get hang() { return facts.hang },
-    get size() { return facts.size },
-    get cost() { return facts.cost },
-    get needs() { return facts.needs },
-    get unmet() { return facts.unmet },
-    get setupSeconds() { return secondsOf(assembly) },
+    get points() {
+      return facts.points
+    },
+    get mass() {
+      return facts.mass
+    },
+    get hang() {
+      return facts.hang
+    },
+    get size() {
+      return facts.size
+    },
+    get cost() {
+      return facts.cost
+    },
+    get needs() {
+      return facts.needs
+    },
+    get unmet() {
+      return facts.unmet
+    },
+    get setupSeconds() {
+      return secondsOf(assembly)
+    },
     findings,
-    get stations() { return stationsOf(facts, findings) },
+    get stations() {
+      return stationsOf(facts, findings)
+    },
   }
 }

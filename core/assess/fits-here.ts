@@ -44,7 +44,8 @@ const candidatesFor = (rig: Rig, assessment: Assessment, shelf: Shelf): Candidat
   const loose = new Map(assessment.assembly.loose.map(({ instance, part }) => [part, instance]))
   return [...shelf.catalogue.parts.values()].map((part): Candidate => {
     const idle = loose.get(part)
-    if (idle) return { part, instance: idle, from: 'kit', first: idle.status === 'in' ? [] : [{ do: 'status', instance: idle.id, status: 'in' }] }
+    if (idle)
+      return { part, instance: idle, from: 'kit', first: idle.status === 'in' ? [] : [{ do: 'status', instance: idle.id, status: 'in' }] }
     const instance: Instance = { id: freshId(rig, part.id), partId: part.id, status: 'in' }
     return { part, instance, from: spareOwned(assessment.facts, part) ? 'owned' : 'catalogue', first: [{ do: 'add', instance }] }
   })
@@ -103,6 +104,13 @@ const misfitOf = (candidate: Candidate, point: Point, setup: string): Misfit | u
   if (!near || part.role === 'camera') return undefined
   const made = mate({ part: point.piece.part, mount: point.mount }, { part, mount: near })
   if (made.ok || !made.issues[0]) return undefined
-  const joint = { guest: instance.id, guestMount: near.id, host: point.piece.instance.id, hostMount: point.mount.id, slideMm: 0, turnDeg: 0 }
+  const joint = {
+    guest: instance.id,
+    guestMount: near.id,
+    host: point.piece.instance.id,
+    hostMount: point.mount.id,
+    slideMm: 0,
+    turnDeg: 0,
+  }
   return { part, from, issue: made.issues[0], commands: [...first, { do: 'place', setup, joint }] }
 }

@@ -5,7 +5,8 @@ import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { centreOfMass, hangCure, hangOf, massOf, twistNm } from './index.ts'
 
 const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>, setup = 0) => placeSetup(rig, rig.setups[setup] as Setup, shelf.catalogue)
-const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
+const cube = (id: string, more = {}) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
 
 test('1,000 g at the origin and 100 g at 50 mm up: 1,100 g at 4.5454 mm up', () => {
   const mass = massOf(assembled(tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])))
@@ -24,7 +25,13 @@ test('no pieces weigh nothing, at the origin', () => {
 })
 
 const handle = (massG: number, palmBackMm: number) =>
-  tinyPart({ id: 'handle', massG, centre: [0, 0, palmBackMm], grips: [{ kind: 'top', at: [0, 60, palmBackMm] }], mounts: [plug('foot', 'thread-1/4', { travel: { along: [0, 0, -1], minMm: -40, maxMm: 40, stepMm: 1 } })] })
+  tinyPart({
+    id: 'handle',
+    massG,
+    centre: [0, 0, palmBackMm],
+    grips: [{ kind: 'top', at: [0, 60, palmBackMm] }],
+    mounts: [plug('foot', 'thread-1/4', { travel: { along: [0, 0, -1], minMm: -40, maxMm: 40, stepMm: 1 } })],
+  })
 
 test('centre 100 mm under and 10 mm ahead of the palm: 5.71 degrees nose down', () => {
   const assembly = assembled(tinyRig([handle(1e-9, 10)], [on('handle', 'foot', 'camera', 'hole')]))
@@ -40,20 +47,22 @@ test('without a top handle there is nothing to hang from', () => {
 })
 
 test('the slide cure really levels, whatever the handle weighs', () => {
-  fc.assert(fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: -25, max: 25 }), (massG, back) => {
-    const tiny = tinyRig([handle(massG + 1, back)], [on('handle', 'foot', 'camera', 'hole')])
-    const assembly = assembled(tiny)
-    const mass = massOf(assembly)
-    const hang = hangOf(assembly, mass)
-    const cure = hang && hangCure(assembly, mass, hang)
-    if (!hang || !cure) return Math.abs(hang?.tiltDeg ?? 0) < 0.6
-    const joints = [on('handle', 'foot', 'camera', 'hole', { slideMm: cure.slideMm })]
-    const after: Rig = { ...tiny.rig, setups: [{ ...(tiny.rig.setups[0] as Setup), joints }] }
-    const moved = assembled({ rig: after, shelf: tiny.shelf })
-    const left = hangOf(moved, massOf(moved))
-    expect(left?.tiltDeg).toBeCloseTo(cure.tiltDeg, 6)
-    return Math.abs(left?.tiltDeg ?? 90) < Math.abs(hang.tiltDeg) && Math.abs(left?.tiltDeg ?? 90) < 0.6
-  }))
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: -25, max: 25 }), (massG, back) => {
+      const tiny = tinyRig([handle(massG + 1, back)], [on('handle', 'foot', 'camera', 'hole')])
+      const assembly = assembled(tiny)
+      const mass = massOf(assembly)
+      const hang = hangOf(assembly, mass)
+      const cure = hang && hangCure(assembly, mass, hang)
+      if (!hang || !cure) return Math.abs(hang?.tiltDeg ?? 0) < 0.6
+      const joints = [on('handle', 'foot', 'camera', 'hole', { slideMm: cure.slideMm })]
+      const after: Rig = { ...tiny.rig, setups: [{ ...(tiny.rig.setups[0] as Setup), joints }] }
+      const moved = assembled({ rig: after, shelf: tiny.shelf })
+      const left = hangOf(moved, massOf(moved))
+      expect(left?.tiltDeg).toBeCloseTo(cure.tiltDeg, 6)
+      return Math.abs(left?.tiltDeg ?? 90) < Math.abs(hang.tiltDeg) && Math.abs(left?.tiltDeg ?? 90) < 0.6
+    }),
+  )
 })
 
 test('0.5 kg carried 20 mm off the screw: 0.098 N m', () => {
@@ -65,13 +74,17 @@ test('0.5 kg carried 20 mm off the screw: 0.098 N m', () => {
 
 test('the centre of mass of any pile lies within the box around it, and masses add', () => {
   const massG = fc.integer({ min: 1, max: 3000 })
-  fc.assert(fc.property(fc.array(fc.tuple(massG, fc.integer({ min: -180, max: 180 })), { minLength: 1, maxLength: 8 }), (list) => {
-    const parts = list.map(([mass], i) => cube(`c${i}`, { massG: mass }))
-    const joints = list.map(([, turnDeg], i) => on(`c${i}`, 'foot', i === 0 ? 'camera' : `c${i - 1}`, i === 0 ? 'hole' : 'top', { turnDeg }))
-    const assembly = assembled(tinyRig(parts, joints))
-    const { totalG, centre } = massOf(assembly)
-    const box = assembly.placed.flatMap(({ solids }) => solids).reduce((all, { shape }) => unite(all, boundsOf(shape)), emptyBounds)
-    expect(totalG).toBe(1000 + list.reduce((sum, [mass]) => sum + mass, 0))
-    return centre.every((value, i) => value >= (box.min[i] ?? 0) - 1e-9 && value <= (box.max[i] ?? 0) + 1e-9)
-  }))
+  fc.assert(
+    fc.property(fc.array(fc.tuple(massG, fc.integer({ min: -180, max: 180 })), { minLength: 1, maxLength: 8 }), (list) => {
+      const parts = list.map(([mass], i) => cube(`c${i}`, { massG: mass }))
+      const joints = list.map(([, turnDeg], i) =>
+        on(`c${i}`, 'foot', i === 0 ? 'camera' : `c${i - 1}`, i === 0 ? 'hole' : 'top', { turnDeg }),
+      )
+      const assembly = assembled(tinyRig(parts, joints))
+      const { totalG, centre } = massOf(assembly)
+      const box = assembly.placed.flatMap(({ solids }) => solids).reduce((all, { shape }) => unite(all, boundsOf(shape)), emptyBounds)
+      expect(totalG).toBe(1000 + list.reduce((sum, [mass]) => sum + mass, 0))
+      return centre.every((value, i) => value >= (box.min[i] ?? 0) - 1e-9 && value <= (box.max[i] ?? 0) + 1e-9)
+    }),
+  )
 })

@@ -31,7 +31,14 @@ export const hangOf = (assembly: Assembly, mass: Mass): Hang | undefined => {
     const at = point(handle.frame, grip.at)
     const off = subtract(mass.centre, at)
     const [aheadMm, underMm] = [-off[2], -off[1]]
-    return { handle, grip: at, aheadMm, underMm, tiltDeg: degrees(Math.atan2(aheadMm, underMm)), rollDeg: degrees(Math.atan2(off[0], underMm)) }
+    return {
+      handle,
+      grip: at,
+      aheadMm,
+      underMm,
+      tiltDeg: degrees(Math.atan2(aheadMm, underMm)),
+      rollDeg: degrees(Math.atan2(off[0], underMm)),
+    }
   }
   return undefined
 }

@@ -40,8 +40,11 @@ test('light: overcast alone is EV 12; night to sunlit water spans eleven stops',
 })
 
 test.each([
-  ['more rolling than there are hours', { hoursRolling: 7, hoursOnLocation: 6 }], ['negative money', { budgetMinor: -1 }], ['a currency of two letters', { currency: 'EU' }],
-  ['grams that are no number', { inHandG: Number.NaN }], ['a wish nobody can grant', { wishes: { wings: 'want' } }],
+  ['more rolling than there are hours', { hoursRolling: 7, hoursOnLocation: 6 }],
+  ['negative money', { budgetMinor: -1 }],
+  ['a currency of two letters', { currency: 'EU' }],
+  ['grams that are no number', { inHandG: Number.NaN }],
+  ['a wish nobody can grant', { wishes: { wings: 'want' } }],
 ])('refused: %s', (_, change) => {
   expect(briefSchema.safeParse({ ...emptyBrief, ...change }).success).toBe(false)
   expect(briefSchema.safeParse({ ...emptyBrief, hoursRolling: 6, hoursOnLocation: 6 }).success).toBe(true)

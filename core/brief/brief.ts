@@ -24,7 +24,10 @@ export const briefSchema = z
     /** The operator's own word on a need, over what the shoot suggests. */
     wishes: z.partialRecord(z.enum(capabilityIds), z.enum(['want', 'skip'])),
   })
-  .refine((b) => b.hoursRolling <= b.hoursOnLocation, { path: ['hoursRolling'], error: 'rolling hours can not exceed the hours on location' })
+  .refine((b) => b.hoursRolling <= b.hoursOnLocation, {
+    path: ['hoursRolling'],
+    error: 'rolling hours can not exceed the hours on location',
+  })
 
 export type Brief = z.infer<typeof briefSchema>
 

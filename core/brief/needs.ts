@@ -33,7 +33,11 @@ const byKind: Readonly<Record<ShootKind, Wants>> = {
     headphones: 'nobody else listens for you',
     'scratch-sound': 'a safety track',
   },
-  upright: { 'top-handle': 'a hold when the camera is turned', 'side-grip': 'a second hold when the camera is turned', screen: 'the camera’s own screen lies on its side' },
+  upright: {
+    'top-handle': 'a hold when the camera is turned',
+    'side-grip': 'a second hold when the camera is turned',
+    screen: 'the camera’s own screen lies on its side',
+  },
   narrative: {
     cage: 'rods, matte box and focus hang on it',
     'quick-plate': 'moves between supports',
@@ -52,7 +56,11 @@ const byCondition: Readonly<Record<Condition, Wants>> = {
   dark: {},
   wind: { 'wind-cover': 'moving air rumbles on a bare mic' },
   running: { 'top-handle': 'one safe hold while moving' },
-  interviews: { 'wireless-sound': 'voices need a mic on the person', headphones: 'a rustling shirt is heard only on headphones', 'quick-plate': 'the interview stands on the tripod' },
+  interviews: {
+    'wireless-sound': 'voices need a mic on the person',
+    headphones: 'a rustling shirt is heard only on headphones',
+    'quick-plate': 'the interview stands on the tripod',
+  },
   flight: {},
 }
 

@@ -6,7 +6,9 @@ import { catalogueOf, endName, isStandard, mate, partSchema, standardOf, standar
 const end = (mount: ReturnType<typeof plug>, more = {}) => ({ part: tinyPart({ id: `p-${mount.id}`, mounts: [mount], ...more }), mount })
 
 test('the list of standards holds to the directory and to the docs', () => {
-  const files = readdirSync(join(import.meta.dirname, 'interfaces')).filter((name) => name !== 'index.ts').map((name) => name.replace('.ts', ''))
+  const files = readdirSync(join(import.meta.dirname, 'interfaces'))
+    .filter((name) => name !== 'index.ts')
+    .map((name) => name.replace('.ts', ''))
   expect(standards.map(({ id }) => id.replace('/', '-')).sort()).toEqual(files.sort())
   expect(standards.map(({ id }) => id)).toEqual([...standards.map(({ id }) => id)].sort())
   const docs = readFileSync(join(import.meta.dirname, '../../docs/standards.md'), 'utf8')
@@ -54,7 +56,10 @@ test('a body seat goes only on the bodies its part was made for', () => {
 })
 
 test('the weaker rating of the two ends counts', () => {
-  const made = mate(end(socket('hole', 'thread-1/4', [0, 0, 0], [0, 1, 0], { limitG: 900 })), end(plug('foot', 'thread-1/4', { limitG: 700 })))
+  const made = mate(
+    end(socket('hole', 'thread-1/4', [0, 0, 0], [0, 1, 0], { limitG: 900 })),
+    end(plug('foot', 'thread-1/4', { limitG: 700 })),
+  )
   expect(made.ok && made.value.limitG).toBe(700)
 })
 

@@ -71,7 +71,10 @@ export const partSchema = z.strictObject({
   rooms: z.array(roomSchema).max(20).readonly(),
   mounts: z.array(mountSchema).max(60).readonly(),
   /** Where a hand takes hold: the middle of the palm. */
-  grips: z.array(z.strictObject({ kind: z.enum(['top', 'side']), at: vec })).max(6).readonly(),
+  grips: z
+    .array(z.strictObject({ kind: z.enum(['top', 'side']), at: vec }))
+    .max(6)
+    .readonly(),
   provides: z.array(z.enum(capabilityIds)).readonly(),
   /** Camera families this part's `body` seat was made for. */
   fits: z.array(idSchema).max(40).readonly(),

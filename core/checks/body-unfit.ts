@@ -22,11 +22,21 @@ export const bodyUnfit = defineCheck<PlacedPart, object>({
   judge: (piece) => {
     const names = { cage: piece.part.name, camera: piece.host?.part.name ?? '' }
     const unfit = piece.mate?.ok === false && piece.mate.issues.some((issue) => issue.code === 'body-unfit')
-    return unfit ? { group: 'speaks', message: 'unfit', names, parts: [piece.instance.id], at: piece.centre } : { group: 'silent', message: 'fits', names }
+    return unfit
+      ? { group: 'speaks', message: 'unfit', names, parts: [piece.instance.id], at: piece.centre }
+      : { group: 'silent', message: 'fits', names }
   },
   remedies: (piece, facts) => {
     const family = piece.host?.part.mounts.find((mount) => mount.id === piece.joint?.hostMount)?.family ?? ''
-    const fitting = [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])].filter((part) => part.fits.includes(family)).sort(byReadiness(facts))
-    return [...firstOf(2, eachOf(fitting, (part) => swapRemedy(facts, piece, part))), takeOffRemedy(facts, piece)]
+    const fitting = [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
+      .filter((part) => part.fits.includes(family))
+      .sort(byReadiness(facts))
+    return [
+      ...firstOf(
+        2,
+        eachOf(fitting, (part) => swapRemedy(facts, piece, part)),
+      ),
+      takeOffRemedy(facts, piece),
+    ]
   },
 })

@@ -8,13 +8,46 @@ const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'th
 const onHole = on('cube', 'foot', 'camera', 'hole')
 
 testCheck(overMass, {
-  speaks: [{ name: 'one gram over', message: 'over', level: 'risk', numbers: { inHandG: 1100, capG: 1099, overG: 1 }, remedies: 1, ...tinyRig([cube('cube')], [onHole], { brief: { inHandG: 1099 } }) }],
-  silent: [{ name: 'exactly at the cap', message: 'within', numbers: { inHandG: 1100, capG: 1100 }, ...tinyRig([cube('cube')], [onHole], { brief: { inHandG: 1100 } }) }],
+  speaks: [
+    {
+      name: 'one gram over',
+      message: 'over',
+      level: 'risk',
+      numbers: { inHandG: 1100, capG: 1099, overG: 1 },
+      remedies: 1,
+      ...tinyRig([cube('cube')], [onHole], { brief: { inHandG: 1099 } }),
+    },
+  ],
+  silent: [
+    {
+      name: 'exactly at the cap',
+      message: 'within',
+      numbers: { inHandG: 1100, capG: 1100 },
+      ...tinyRig([cube('cube')], [onHole], { brief: { inHandG: 1100 } }),
+    },
+  ],
 })
 
 testCheck(tooTall, {
-  speaks: [{ name: 'one millimetre over', message: 'over', level: 'risk', numbers: { tallMm: 100, capMm: 99, overMm: 1 }, parts: ['cube'], remedies: 1, ...tinyRig([cube('cube')], [onHole], { brief: { tallMm: 99 } }) }],
-  silent: [{ name: 'exactly at the cap', message: 'within', numbers: { tallMm: 100, capMm: 100 }, ...tinyRig([cube('cube')], [onHole], { brief: { tallMm: 100 } }) }],
+  speaks: [
+    {
+      name: 'one millimetre over',
+      message: 'over',
+      level: 'risk',
+      numbers: { tallMm: 100, capMm: 99, overMm: 1 },
+      parts: ['cube'],
+      remedies: 1,
+      ...tinyRig([cube('cube')], [onHole], { brief: { tallMm: 99 } }),
+    },
+  ],
+  silent: [
+    {
+      name: 'exactly at the cap',
+      message: 'within',
+      numbers: { tallMm: 100, capMm: 100 },
+      ...tinyRig([cube('cube')], [onHole], { brief: { tallMm: 100 } }),
+    },
+  ],
 })
 
 const dear = { price: { low: 4000, usual: 5000, high: 6000 } }
@@ -22,12 +55,41 @@ const cheap = cube('cheap', { price: { low: 1000, usual: 2000, high: 3000 } })
 
 testCheck(overBudget, {
   speaks: [
-    { name: 'a cent over; a cheaper one does the same', message: 'over', level: 'stop', numbers: { toBuyMinor: 5000, capMinor: 4999, overMinor: 1 }, remedies: 2, ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 4999 }, extra: [cheap] }) },
-    { name: 'no cheaper one: only leaving it out', message: 'over', remedies: 1, ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 4999 } }) },
+    {
+      name: 'a cent over; a cheaper one does the same',
+      message: 'over',
+      level: 'stop',
+      numbers: { toBuyMinor: 5000, capMinor: 4999, overMinor: 1 },
+      remedies: 2,
+      ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 4999 }, extra: [cheap] }),
+    },
+    {
+      name: 'no cheaper one: only leaving it out',
+      message: 'over',
+      remedies: 1,
+      ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 4999 } }),
+    },
   ],
   silent: [
-    { name: 'exactly the budget', message: 'within', numbers: { toBuyMinor: 5000, capMinor: 5000 }, ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 5000 } }) },
-    { name: 'owned costs nothing', message: 'within', numbers: { toBuyMinor: 0 }, ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 1 }, owned: { cube: 1 } }) },
+    {
+      name: 'exactly the budget',
+      message: 'within',
+      numbers: { toBuyMinor: 5000, capMinor: 5000 },
+      ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 5000 } }),
+    },
+    {
+      name: 'owned costs nothing',
+      message: 'within',
+      numbers: { toBuyMinor: 0 },
+      ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 1 }, owned: { cube: 1 } }),
+    },
   ],
-  cannotTell: [{ name: 'a part without a price', message: 'unpriced', level: 'hint', ...tinyRig([cube('cube', { price: { low: 0, usual: 0, high: 0 } })], [onHole], { brief: { budgetMinor: 5000 } }) }],
+  cannotTell: [
+    {
+      name: 'a part without a price',
+      message: 'unpriced',
+      level: 'hint',
+      ...tinyRig([cube('cube', { price: { low: 0, usual: 0, high: 0 } })], [onHole], { brief: { budgetMinor: 5000 } }),
+    },
+  ],
 })

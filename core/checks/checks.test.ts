@@ -10,7 +10,9 @@ import { complaints } from './tester.ts'
 const notChecks = new Set(['check.ts', 'facts.ts', 'index.ts', 'places.ts', 'tester.ts'])
 
 test('the list of checks holds to the directory, to the docs and to the alphabet', () => {
-  const files = readdirSync(import.meta.dirname).filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !notChecks.has(name)).map((name) => name.replace('.ts', ''))
+  const files = readdirSync(import.meta.dirname)
+    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !notChecks.has(name))
+    .map((name) => name.replace('.ts', ''))
   expect(checks.map(({ id }) => id)).toEqual(files.sort())
   const docs = readFileSync(join(import.meta.dirname, '../../docs/checks.md'), 'utf8')
   for (const { id, title, why } of checks) for (const text of [`\`${id}\``, title, why]) expect(docs).toContain(text)
@@ -28,22 +30,54 @@ describe('the tester refuses', () => {
   const tiny = tinyRig([], [])
   const shaped = (judge: () => { group: 'speaks' | 'silent'; message: string; numbers?: Record<string, number> }, more = {}) =>
     defineCheck({
-      id: 'shaped', title: 'shaped', why: 'why', level: 'risk', source: 'test', options: z.object({}), defaults: {}, needs: [],
+      id: 'shaped',
+      title: 'shaped',
+      why: 'why',
+      level: 'risk',
+      source: 'test',
+      options: z.object({}),
+      defaults: {},
+      needs: [],
       messages: { speaks: { loud: 'It is {sizeMm}.' }, silent: { calm: 'ok' }, cannotTell: {} },
-      subjects: () => [1], judge, ...more,
+      subjects: () => [1],
+      judge,
+      ...more,
     })
   const loud = shaped(() => ({ group: 'speaks', message: 'loud', numbers: { sizeMm: 5 } }))
   const asked = { name: 'a', message: 'loud', ...tiny }
 
-  test('a message no case reaches', () => expect(complaints(loud, { speaks: [asked], silent: [] })).toEqual(['no case reaches silent/calm']))
-  test('a wrong number', () => expect(complaints(loud, { speaks: [{ ...asked, numbers: { sizeMm: 6 } }], silent: [] })[0]).toContain('sizeMm is 5, expected 6'))
+  test('a message no case reaches', () =>
+    expect(complaints(loud, { speaks: [asked], silent: [] })).toEqual(['no case reaches silent/calm']))
+  test('a wrong number', () =>
+    expect(complaints(loud, { speaks: [{ ...asked, numbers: { sizeMm: 6 } }], silent: [] })[0]).toContain('sizeMm is 5, expected 6'))
   test('a wrong level', () => expect(complaints(loud, { speaks: [{ ...asked, level: 'stop' }], silent: [] })[0]).toContain('is a risk'))
-  test('the same case twice', () => expect(complaints(loud, { speaks: [asked, asked], silent: [] })).toContain('a: the same case stands here twice'))
-  test('a limit no case meets', () => expect(complaints(shaped(() => ({ group: 'speaks', message: 'loud', numbers: { sizeMm: 5, most: 4 } }), { limit: { measured: 'sizeMm', allowed: 'most' } }), { speaks: [asked], silent: [] })).toContain('no case lies exactly at the limit (sizeMm = most)'))
-  test('a place left empty', () => expect(complaints(shaped(() => ({ group: 'speaks', message: 'loud' })), { speaks: [asked], silent: [] })[0]).toContain('leaves {sizeMm} empty'))
+  test('the same case twice', () =>
+    expect(complaints(loud, { speaks: [asked, asked], silent: [] })).toContain('a: the same case stands here twice'))
+  test('a limit no case meets', () =>
+    expect(
+      complaints(
+        shaped(() => ({ group: 'speaks', message: 'loud', numbers: { sizeMm: 5, most: 4 } }), {
+          limit: { measured: 'sizeMm', allowed: 'most' },
+        }),
+        { speaks: [asked], silent: [] },
+      ),
+    ).toContain('no case lies exactly at the limit (sizeMm = most)'))
+  test('a place left empty', () =>
+    expect(
+      complaints(
+        shaped(() => ({ group: 'speaks', message: 'loud' })),
+        { speaks: [asked], silent: [] },
+      )[0],
+    ).toContain('leaves {sizeMm} empty'))
   test('a remedy that cures nothing', () => {
     const idle = { remedies: () => [{ text: 'rename', numbers: {}, names: {}, commands: [{ do: 'rename' as const, name: 'x' }] }] }
-    expect(complaints(shaped(() => ({ group: 'speaks', message: 'loud', numbers: { sizeMm: 5 } }), idle), { speaks: [asked], silent: [] })[0]).toContain('does not clear it')
+    expect(
+      complaints(
+        shaped(() => ({ group: 'speaks', message: 'loud', numbers: { sizeMm: 5 } }), idle),
+        { speaks: [asked], silent: [] },
+      )[0],
+    ).toContain('does not clear it')
   })
-  test('a judgement of another kind', () => expect(complaints(loud, { speaks: [], silent: [{ ...asked, message: 'calm' }] })[0]).toContain('judged speaks/loud'))
+  test('a judgement of another kind', () =>
+    expect(complaints(loud, { speaks: [], silent: [{ ...asked, message: 'calm' }] })[0]).toContain('judged speaks/loud'))
 })

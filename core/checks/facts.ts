@@ -41,17 +41,38 @@ export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
   const clashes = lazily(() => clashesOf(assembly))
   const size = lazily(() => sizeOf(assembly.placed.filter(inHand)))
   const needs = lazily(() => needsOf(assembly.rig.brief))
-  const open = lazily(() => unmet(needs(), assembly.placed.map((piece) => piece.part)))
+  const open = lazily(() =>
+    unmet(
+      needs(),
+      assembly.placed.map((piece) => piece.part),
+    ),
+  )
   return {
     assembly,
     shelf,
-    get points() { return points() },
-    get mass() { return mass() },
-    get hang() { return hang() },
-    get cost() { return cost() },
-    get clashes() { return clashes() },
-    get size() { return size() },
-    get needs() { return needs() },
-    get unmet() { return open() },
+    get points() {
+      return points()
+    },
+    get mass() {
+      return mass()
+    },
+    get hang() {
+      return hang()
+    },
+    get cost() {
+      return cost()
+    },
+    get clashes() {
+      return clashes()
+    },
+    get size() {
+      return size()
+    },
+    get needs() {
+      return needs()
+    },
+    get unmet() {
+      return open()
+    },
   }
 }

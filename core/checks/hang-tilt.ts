@@ -35,7 +35,15 @@ export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
     const parts = [hang.handle.instance.id]
     if (hang.underMm <= 0) return { group: 'speaks', message: 'over', level: 'risk', numbers, names, parts, at: hang.grip }
     if (!exceeds(tiltDeg, goodDeg)) return { group: 'silent', message: 'level', numbers, names }
-    return { group: 'speaks', message: hang.tiltDeg > 0 ? 'nose' : 'tail', level: exceeds(tiltDeg, riskDeg) ? 'risk' : 'hint', numbers, names, parts, at: hang.grip }
+    return {
+      group: 'speaks',
+      message: hang.tiltDeg > 0 ? 'nose' : 'tail',
+      level: exceeds(tiltDeg, riskDeg) ? 'risk' : 'hint',
+      numbers,
+      names,
+      parts,
+      at: hang.grip,
+    }
   },
   remedies: (facts) => {
     const cure = facts.hang && hangCure(facts.assembly, facts.mass, facts.hang)

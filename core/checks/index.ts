@@ -20,8 +20,19 @@ export { byReadiness, pointName, spareOwned } from './places.ts'
 
 /** Every check, in the order of their ids. A test holds this list to the directory and the docs. */
 export const checks: readonly Check[] = [
-  bodyUnfit, hangTilt, liftByShoe, loosePart, mountMismatch, mountTaken, needUnmet, overBudget, overMass, shoeOverload,
-  singleScrew, solidClash, tooTall,
+  bodyUnfit,
+  hangTilt,
+  liftByShoe,
+  loosePart,
+  mountMismatch,
+  mountTaken,
+  needUnmet,
+  overBudget,
+  overMass,
+  shoeOverload,
+  singleScrew,
+  solidClash,
+  tooTall,
 ]
 
 /** All that the checks have to say, worst first; within a level in the order of the registry. */

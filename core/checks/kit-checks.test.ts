@@ -11,10 +11,21 @@ const wants = { brief: { wishes: {} } }
 
 testCheck(needUnmet, {
   speaks: [
-    { name: 'no mic; one is known and a shoe is free', message: 'unmet', level: 'risk', remedies: 1, ...tinyRig([], [], { ...wants, extra: [mic] }) },
+    {
+      name: 'no mic; one is known and a shoe is free',
+      message: 'unmet',
+      level: 'risk',
+      remedies: 1,
+      ...tinyRig([], [], { ...wants, extra: [mic] }),
+    },
     { name: 'no mic known', message: 'unmet', remedies: 0, ...tinyRig([], [], wants) },
     { name: 'two are known: both are offered', message: 'unmet', remedies: 2, ...tinyRig([], [], { ...wants, extra: [mic, spare] }) },
-    { name: 'the owned one is enough of an offer', message: 'unmet', remedies: 1, ...tinyRig([], [], { ...wants, extra: [mic, spare], owned: { 'spare-mic': 1 } }) },
+    {
+      name: 'the owned one is enough of an offer',
+      message: 'unmet',
+      remedies: 1,
+      ...tinyRig([], [], { ...wants, extra: [mic, spare], owned: { 'spare-mic': 1 } }),
+    },
   ],
   silent: [{ name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) }],
 })
@@ -26,12 +37,27 @@ const withOther = (() => {
 })()
 
 testCheck(loosePart, {
-  speaks: [{ name: 'in the kit, on nothing', message: 'loose', level: 'hint', numbers: { massG: 100 }, parts: ['mic'], remedies: 2, ...tinyRig([mic], []) }],
+  speaks: [
+    {
+      name: 'in the kit, on nothing',
+      message: 'loose',
+      level: 'hint',
+      numbers: { massG: 100 },
+      parts: ['mic'],
+      remedies: 2,
+      ...tinyRig([mic], []),
+    },
+  ],
   silent: [{ name: 'used in another set-up', message: 'used', ...withOther }],
 })
 
 test('what is only considered, or belongs in the bag, is not loose', () => {
   const tool = tinyPart({ id: 'keys', role: 'tool' })
-  const { rig, shelf } = tinyRig([mic, tool], [], { kit: [{ id: 'mic', partId: 'mic', status: 'considered' }, { id: 'keys', partId: 'keys', status: 'in' }] })
+  const { rig, shelf } = tinyRig([mic, tool], [], {
+    kit: [
+      { id: 'mic', partId: 'mic', status: 'considered' },
+      { id: 'keys', partId: 'keys', status: 'in' },
+    ],
+  })
   expect(loosePart.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))).toEqual([])
 })

@@ -32,12 +32,15 @@ export const liftByShoe = defineCheck<PlacedPart, object>({
   },
   remedies: (handle, facts) => {
     const link = weakLink(handle) ?? handle
-    const firm = moveRemedy(facts, link, (point) =>
-      pathToRoot(point.piece).every((piece) => !piece.mate?.ok || piece.mate.value.mayLift) &&
-      link.part.mounts.some((mount) => {
-        const made = mate({ part: point.piece.part, mount: point.mount }, { part: link.part, mount })
-        return made.ok && made.value.mayLift
-      }),
+    const firm = moveRemedy(
+      facts,
+      link,
+      (point) =>
+        pathToRoot(point.piece).every((piece) => !piece.mate?.ok || piece.mate.value.mayLift) &&
+        link.part.mounts.some((mount) => {
+          const made = mate({ part: point.piece.part, mount: point.mount }, { part: link.part, mount })
+          return made.ok && made.value.mayLift
+        }),
     )
     return [...firstOf(1, [firm]), takeOffRemedy(facts, link)]
   },

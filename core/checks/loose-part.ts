@@ -28,7 +28,12 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
       : { group: 'speaks', message: 'loose', names, numbers: { massG: part.massG }, parts: [instance.id] }
   },
   remedies: ({ instance, part }, facts) => {
-    const discard: Remedy = { text: 'leave out {part}', numbers: {}, names: { part: part.name }, commands: [{ do: 'discard', instance: instance.id }] }
+    const discard: Remedy = {
+      text: 'leave out {part}',
+      numbers: {},
+      names: { part: part.name },
+      commands: [{ do: 'discard', instance: instance.id }],
+    }
     return [...firstOf(1, [addRemedy(facts, part)]), discard]
   },
 })

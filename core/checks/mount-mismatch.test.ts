@@ -9,17 +9,42 @@ const holeOnly = tinyPart({ id: 'monitor', mounts: [socket('base', 'thread-1/4',
 const longClamp = tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm: 61 })] })
 const fitClamp = tinyPart({ id: 'clamp-60', mounts: [plug('foot', 'nato', { lengthMm: 60 })] })
 const budLens = tinyPart({ id: 'lens', role: 'lens', mounts: [plug('bayonet', 'lens-mount', { family: 'bud' })] })
-const filtered = tinyPart({ id: 'ring', mounts: [plug('foot', 'thread-1/4'), socket('thread', 'filter-thread', [0, 20, 0], [0, 1, 0], { family: '67' })] })
+const filtered = tinyPart({
+  id: 'ring',
+  mounts: [plug('foot', 'thread-1/4'), socket('thread', 'filter-thread', [0, 20, 0], [0, 1, 0], { family: '67' })],
+})
 const filter = tinyPart({ id: 'filter', mounts: [plug('rear', 'filter-thread', { family: '82' })] })
 
 testCheck(mountMismatch, {
   speaks: [
-    { name: 'pinned 3/8 in a 1/4 hole, adapter known', message: 'standards-differ', level: 'stop', parts: ['handle'], remedies: 2, ...tinyRig([pinned38], [on('handle', 'foot', 'camera', 'hole')], { extra: [bridge] }) },
-    { name: 'a pinned foot wants a pinned hole, one is free', message: 'standards-differ', remedies: 2, ...tinyRig([pinned14], [on('block', 'foot', 'camera', 'hole')]) },
+    {
+      name: 'pinned 3/8 in a 1/4 hole, adapter known',
+      message: 'standards-differ',
+      level: 'stop',
+      parts: ['handle'],
+      remedies: 2,
+      ...tinyRig([pinned38], [on('handle', 'foot', 'camera', 'hole')], { extra: [bridge] }),
+    },
+    {
+      name: 'a pinned foot wants a pinned hole, one is free',
+      message: 'standards-differ',
+      remedies: 2,
+      ...tinyRig([pinned14], [on('block', 'foot', 'camera', 'hole')]),
+    },
     { name: 'hole on hole', message: 'same-gender', remedies: 1, ...tinyRig([holeOnly], [on('monitor', 'base', 'camera', 'hole')]) },
-    { name: 'clamp a millimetre too long', message: 'rail-too-short', numbers: { railMm: 60, clampMm: 61 }, ...tinyRig([longClamp], [on('clamp', 'foot', 'camera', 'rail')]) },
+    {
+      name: 'clamp a millimetre too long',
+      message: 'rail-too-short',
+      numbers: { railMm: 60, clampMm: 61 },
+      ...tinyRig([longClamp], [on('clamp', 'foot', 'camera', 'rail')]),
+    },
     { name: 'another lens mount', message: 'lens-mount-differs', ...tinyRig([budLens], [on('lens', 'bayonet', 'camera', 'lens')]) },
-    { name: 'another filter size', message: 'filter-size-differs', numbers: { lensMm: 67, filterMm: 82 }, ...tinyRig([filtered, filter], [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')]) },
+    {
+      name: 'another filter size',
+      message: 'filter-size-differs',
+      numbers: { lensMm: 67, filterMm: 82 },
+      ...tinyRig([filtered, filter], [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')]),
+    },
   ],
   silent: [
     { name: 'a clamp exactly as long as the rail', message: 'fits', ...tinyRig([fitClamp], [on('clamp-60', 'foot', 'camera', 'rail')]) },

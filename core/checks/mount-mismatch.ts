@@ -46,7 +46,8 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
     silent: { fits: '{guest} goes on {host}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || piece.mate.issues[0]?.code !== 'body-unfit')),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || piece.mate.issues[0]?.code !== 'body-unfit')),
   judge: (piece) => {
     const pair = ends(piece)
     const names = {
@@ -68,7 +69,11 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
   },
   remedies: (piece, facts) => [
     ...firstOf(2, bridges(piece, facts)),
-    ...firstOf(1, [moveRemedy(facts, piece, (point) => piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok))]),
+    ...firstOf(1, [
+      moveRemedy(facts, piece, (point) =>
+        piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok),
+      ),
+    ]),
     takeOffRemedy(facts, piece),
   ],
 })

@@ -56,7 +56,9 @@ export const mountTaken = defineCheck<Pair, object>({
     if (!a || !b) return { group: 'speaks', message: 'taken', names, parts, at }
     const sharedMm = Math.min(a.to, b.to) - Math.max(a.from, b.from)
     const numbers = { sharedMm, allowedMm: 0 }
-    return exceeds(sharedMm, 0) ? { group: 'speaks', message: 'overlapping', names, numbers, parts, at } : { group: 'silent', message: 'apart', names, numbers }
+    return exceeds(sharedMm, 0)
+      ? { group: 'speaks', message: 'overlapping', names, numbers, parts, at }
+      : { group: 'silent', message: 'apart', names, numbers }
   },
   remedies: ({ second, mountId }, facts) => [
     ...firstOf(1, [

@@ -29,9 +29,14 @@ export const needUnmet = defineCheck<Need, object>({
     return { group: 'silent', message: 'met', names: { ...names, part: giver?.part.name ?? '' } }
   },
   remedies: (need, facts) => {
-    const givers = [...facts.shelf.catalogue.parts.values()].filter((part: Part) => part.role !== 'camera' && part.provides.includes(need.capability))
+    const givers = [...facts.shelf.catalogue.parts.values()].filter(
+      (part: Part) => part.role !== 'camera' && part.provides.includes(need.capability),
+    )
     const sorted = givers.sort(byReadiness(facts))
     const enough = sorted.length > 0 && sorted[0] !== undefined && spareOwned(facts, sorted[0]) ? 1 : 2
-    return firstOf(enough, eachOf(sorted.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)))
+    return firstOf(
+      enough,
+      eachOf(sorted.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)),
+    )
   },
 })

@@ -49,7 +49,13 @@ export const overBudget = defineCheck<Facts, object>({
     const dear = [...facts.cost.lines].filter((line) => !line.owned).sort((a, b) => b.usual - a.usual)
     const swapFor = (line: CostLine): Remedy | undefined => {
       const piece = facts.assembly.byInstance.get(line.instance)
-      return piece && firstOf(1, eachOf(cheaper(facts, line.instance), (part) => swapRemedy(facts, piece, part)))[0]
+      return (
+        piece &&
+        firstOf(
+          1,
+          eachOf(cheaper(facts, line.instance), (part) => swapRemedy(facts, piece, part)),
+        )[0]
+      )
     }
     const leaveOut = [...dispensable(facts)]
       .filter((piece) => dear.some((line) => line.instance === piece.instance.id))
@@ -58,7 +64,10 @@ export const overBudget = defineCheck<Facts, object>({
         text: 'leave out {part}',
         numbers: {},
         names: { part: piece.part.name },
-        commands: [{ do: 'take-off', setup: facts.assembly.setup.id, instance: piece.instance.id }, { do: 'status', instance: piece.instance.id, status: 'considered' }],
+        commands: [
+          { do: 'take-off', setup: facts.assembly.setup.id, instance: piece.instance.id },
+          { do: 'status', instance: piece.instance.id, status: 'considered' },
+        ],
       }))
     return [...firstOf(2, eachOf(dear, swapFor)), ...firstOf(2, leaveOut)]
   },

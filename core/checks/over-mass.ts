@@ -24,7 +24,9 @@ export const overMass = defineCheck<Facts, object>({
   judge: ({ mass, assembly }) => {
     const capG = assembly.rig.brief.inHandG
     const numbers = { inHandG: mass.inHandG, capG, overG: mass.inHandG - capG }
-    return exceeds(mass.inHandG, capG) ? { group: 'speaks', message: 'over', numbers, at: mass.centre } : { group: 'silent', message: 'within', numbers }
+    return exceeds(mass.inHandG, capG)
+      ? { group: 'speaks', message: 'over', numbers, at: mass.centre }
+      : { group: 'silent', message: 'within', numbers }
   },
   remedies: (facts) =>
     firstOf(

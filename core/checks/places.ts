@@ -10,8 +10,13 @@ export const spareOwned = (facts: Facts, part: Part): boolean =>
   (facts.shelf.owned.get(part.id) ?? 0) > facts.assembly.rig.kit.filter((piece) => piece.partId === part.id && piece.status === 'in').length
 
 /** Owned first, then cheaper, then lighter, then by id: the order in which parts are proposed everywhere. */
-export const byReadiness = (facts: Facts) => (a: Part, b: Part): number =>
-  Number(spareOwned(facts, b)) - Number(spareOwned(facts, a)) || a.price.usual - b.price.usual || a.massG - b.massG || (a.id < b.id ? -1 : 1)
+export const byReadiness =
+  (facts: Facts) =>
+  (a: Part, b: Part): number =>
+    Number(spareOwned(facts, b)) - Number(spareOwned(facts, a)) ||
+    a.price.usual - b.price.usual ||
+    a.massG - b.massG ||
+    (a.id < b.id ? -1 : 1)
 
 /** Is this set-up borne by the operator, not by a stand? */
 export const carried = ({ assembly }: Facts): boolean => assembly.setup.support !== 'tripod' && assembly.setup.support !== 'gimbal'
@@ -60,7 +65,8 @@ export const swapRemedy = (facts: Facts, piece: PlacedPart, to: Part): Remedy | 
   if (!now || now.joints.length < setup.joints.length) return undefined
   const placed = placeSetup(edited.value, now, facts.shelf.catalogue)
   const swapped = placed.byInstance.get(piece.instance.id)
-  if (!swapped || swapped.mate?.ok === false || clashWith(swapped, placed.placed) > clashWith(piece, facts.assembly.placed)) return undefined
+  if (!swapped || swapped.mate?.ok === false || clashWith(swapped, placed.placed) > clashWith(piece, facts.assembly.placed))
+    return undefined
   return { text: 'swap the {role} for {part}', numbers: {}, names: { role: roles[piece.part.role].title, part: to.name }, commands }
 }
 
@@ -101,7 +107,9 @@ export const dispensable = (facts: Facts): readonly PlacedPart[] => {
   const hosts = new Set(placed.map((piece) => piece.host))
   return placed.filter((piece) => {
     if (hosts.has(piece) || !piece.host || !inHand(piece) || piece.part.role === 'lens') return false
-    return piece.part.provides.every((gift) => !wanted.has(gift) || placed.some((other) => other !== piece && other.part.provides.includes(gift)))
+    return piece.part.provides.every(
+      (gift) => !wanted.has(gift) || placed.some((other) => other !== piece && other.part.provides.includes(gift)),
+    )
   })
 }
 

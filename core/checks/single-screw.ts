@@ -34,7 +34,8 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     const parts = [piece.instance.id]
     if (!exceeds(turning, riskNm)) return { group: 'silent', message: 'light', names, numbers }
     const swung = facts.assembly.setup.support !== 'tripod' && (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
-    if (exceeds(turning, stopNm) && swung) return { group: 'speaks', message: 'turns', level: 'stop', names, numbers, parts, at: piece.centre }
+    if (exceeds(turning, stopNm) && swung)
+      return { group: 'speaks', message: 'turns', level: 'stop', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },
   remedies: (piece, facts) => {
@@ -47,9 +48,18 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
         return made.ok && made.value.holdsTwist
       })
     const rivals = [...(facts.shelf.catalogue.byRole.get(part.role) ?? [])].filter(
-      (other) => other !== part && firm({ part: host.part, mount: hostMount }, other) && part.provides.every((gift) => other.provides.includes(gift)),
+      (other) =>
+        other !== part &&
+        firm({ part: host.part, mount: hostMount }, other) &&
+        part.provides.every((gift) => other.provides.includes(gift)),
     )
     const firmPoint = moveRemedy(facts, piece, (point) => firm({ part: point.piece.part, mount: point.mount }, part))
-    return [...firstOf(1, [firmPoint]), ...firstOf(2, eachOf(rivals.sort(byReadiness(facts)), (other) => swapRemedy(facts, piece, other)))]
+    return [
+      ...firstOf(1, [firmPoint]),
+      ...firstOf(
+        2,
+        eachOf(rivals.sort(byReadiness(facts)), (other) => swapRemedy(facts, piece, other)),
+      ),
+    ]
   },
 })

@@ -39,7 +39,9 @@ const freeze = <T>(value: T): T => {
 const numbersDiffer = (judgement: Judgement, wanted: Readonly<Record<string, number>>): string[] =>
   Object.entries(wanted).flatMap(([key, value]) => {
     const got = judgement.numbers?.[key]
-    return got !== undefined && Math.abs(got - value) <= CLOSE * Math.max(1, Math.abs(value)) ? [] : [`${key} is ${String(got)}, expected ${value}`]
+    return got !== undefined && Math.abs(got - value) <= CLOSE * Math.max(1, Math.abs(value))
+      ? []
+      : [`${key} is ${String(got)}, expected ${value}`]
   })
 
 /** A remedy must clear its finding; where a limit was measured, it may also just bring the figure down. */
@@ -50,7 +52,9 @@ const remedyTrouble = (check: Check, before: TinyRig, finding: Finding, remedy: 
   const same = left.find((other) => other.message === finding.message && other.parts.join() === finding.parts.join())
   if (!same) return undefined
   const { measured } = check.limit ?? {}
-  return measured !== undefined && (same.numbers[measured] ?? 0) < (finding.numbers[measured] ?? 0) ? undefined : `its remedy "${remedy.text}" does not clear it`
+  return measured !== undefined && (same.numbers[measured] ?? 0) < (finding.numbers[measured] ?? 0)
+    ? undefined
+    : `its remedy "${remedy.text}" does not clear it`
 }
 
 const caseTroubles = (check: Check, group: Judgement['group'], given: Case): string[] => {
@@ -58,19 +62,31 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
   freeze(given.rig)
   const facts = factsFor(given)
   const judgement = check.judgements(facts).find((candidate) => candidate.group === group && candidate.message === given.message)
-  if (!judgement) return [`judged ${check.judgements(facts).map(({ group, message }) => `${group}/${message}`).join(', ') || 'nothing'}, expected ${group}/${given.message}`]
+  if (!judgement)
+    return [
+      `judged ${
+        check
+          .judgements(facts)
+          .map(({ group, message }) => `${group}/${message}`)
+          .join(', ') || 'nothing'
+      }, expected ${group}/${given.message}`,
+    ]
   const troubles = numbersDiffer(judgement, given.numbers ?? {})
-  if (given.parts && given.parts.join() !== judgement.parts?.join()) troubles.push(`points at ${judgement.parts?.join()}, expected ${given.parts.join()}`)
+  if (given.parts && given.parts.join() !== judgement.parts?.join())
+    troubles.push(`points at ${judgement.parts?.join()}, expected ${given.parts.join()}`)
   const finding = check.run(facts).find(({ message }) => message === given.message)
-  if (group === 'silent' ? finding !== undefined : finding === undefined) troubles.push(group === 'silent' ? 'a silent judgement became a finding' : 'no finding came of it')
+  if (group === 'silent' ? finding !== undefined : finding === undefined)
+    troubles.push(group === 'silent' ? 'a silent judgement became a finding' : 'no finding came of it')
   if (finding && given.level && finding.level !== given.level) troubles.push(`is a ${finding.level}, expected a ${given.level}`)
-  if (finding && given.remedies !== undefined && finding.remedies.length !== given.remedies) troubles.push(`offers ${finding.remedies.length} remedies, expected ${given.remedies}`)
+  if (finding && given.remedies !== undefined && finding.remedies.length !== given.remedies)
+    troubles.push(`offers ${finding.remedies.length} remedies, expected ${given.remedies}`)
   for (const remedy of finding?.remedies ?? []) {
     const trouble = remedyTrouble(check, given, finding as Finding, remedy)
     if (trouble) troubles.push(trouble)
   }
   for (const place of (finding?.text ?? '').matchAll(/\{(\w+)\}/g))
-    if (finding && finding.numbers[place[1] ?? ''] === undefined && finding.names[place[1] ?? ''] === undefined) troubles.push(`leaves {${place[1]}} empty`)
+    if (finding && finding.numbers[place[1] ?? ''] === undefined && finding.names[place[1] ?? ''] === undefined)
+      troubles.push(`leaves {${place[1]}} empty`)
   if (JSON.stringify(given.rig) !== before) troubles.push('changed the rig')
   return troubles
 }
@@ -80,9 +96,15 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
  * each other; messages no case reaches; a limit that no case meets exactly. Empty when all is well.
  */
 export const complaints = (check: Check, cases: Cases): readonly string[] => {
-  const groups = [['speaks', cases.speaks], ['silent', cases.silent], ['cannotTell', cases.cannotTell ?? []]] as const
+  const groups = [
+    ['speaks', cases.speaks],
+    ['silent', cases.silent],
+    ['cannotTell', cases.cannotTell ?? []],
+  ] as const
   const all = groups.flatMap(([, list]) => list)
-  const wrong = groups.flatMap(([group, list]) => list.flatMap((given) => caseTroubles(check, group, given).map((trouble) => `${given.name}: ${trouble}`)))
+  const wrong = groups.flatMap(([group, list]) =>
+    list.flatMap((given) => caseTroubles(check, group, given).map((trouble) => `${given.name}: ${trouble}`)),
+  )
   const seen = new Set<string>()
   for (const given of all) {
     const key = JSON.stringify([given.rig, [...given.shelf.owned], [...given.shelf.catalogue.parts.values()], given.message])
@@ -90,10 +112,13 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
     seen.add(key)
   }
   for (const [group, list] of groups)
-    for (const message of Object.keys(check.messages[group])) if (!list.some((given) => given.message === message)) wrong.push(`no case reaches ${group}/${message}`)
+    for (const message of Object.keys(check.messages[group]))
+      if (!list.some((given) => given.message === message)) wrong.push(`no case reaches ${group}/${message}`)
   const { limit } = check
   const meets = (given: Case) =>
-    check.judgements(factsFor(given)).some(({ numbers }) => limit && numbers && Math.abs((numbers[limit.measured] ?? NaN) - (numbers[limit.allowed] ?? NaN)) <= CLOSE)
+    check
+      .judgements(factsFor(given))
+      .some(({ numbers }) => limit && numbers && Math.abs((numbers[limit.measured] ?? NaN) - (numbers[limit.allowed] ?? NaN)) <= CLOSE)
   if (limit && !all.some(meets)) wrong.push(`no case lies exactly at the limit (${limit.measured} = ${limit.allowed})`)
   return wrong
 }

@@ -24,6 +24,9 @@ export const boundsOf = (shape: Placed): Bounds => {
 
 /** Do the two boxes share more than `slack` mm along every axis? */
 export const overlap = (a: Bounds, b: Bounds, slack = 0): boolean =>
-  a.min[0] + slack < b.max[0] && b.min[0] + slack < a.max[0] &&
-  a.min[1] + slack < b.max[1] && b.min[1] + slack < a.max[1] &&
-  a.min[2] + slack < b.max[2] && b.min[2] + slack < a.max[2]
+  a.min[0] + slack < b.max[0] &&
+  b.min[0] + slack < a.max[0] &&
+  a.min[1] + slack < b.max[1] &&
+  b.min[1] + slack < a.max[1] &&
+  a.min[2] + slack < b.max[2] &&
+  b.min[2] + slack < a.max[2]

@@ -43,7 +43,12 @@ export const facing = (at: Vec3, out: Vec3, up: Vec3): Frame => ({ x: cross(up, 
 export const turnAboutZ = (degrees: number): Frame => {
   const quarter = (((degrees % 360) + 360) % 360) / 90
   const [c, s] = Number.isInteger(quarter)
-    ? ([[1, 0], [0, 1], [-1, 0], [0, -1]][quarter] as [number, number])
+    ? ([
+        [1, 0],
+        [0, 1],
+        [-1, 0],
+        [0, -1],
+      ][quarter] as [number, number])
     : [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)]
   return { x: [c, s, 0], y: [-s, c, 0], z: [0, 0, 1], at: zero }
 }

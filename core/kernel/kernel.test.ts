@@ -9,7 +9,10 @@ import { cross, dot, lengthOf, subtract, unit, type Vec3 } from './vector.ts'
 const coordinate = fc.double({ min: -200, max: 200, noNaN: true })
 const vec: fc.Arbitrary<Vec3> = fc.tuple(coordinate, coordinate, coordinate)
 const direction = vec.filter((v) => lengthOf(v) > 1).map(unit)
-const frame: fc.Arbitrary<Frame> = fc.tuple(direction, direction, vec).filter(([a, b]) => lengthOf(cross(a, b)) > 0.1).map(([z, near, at]) => facing(at, z, unit(cross(z, cross(near, z)))))
+const frame: fc.Arbitrary<Frame> = fc
+  .tuple(direction, direction, vec)
+  .filter(([a, b]) => lengthOf(cross(a, b)) > 0.1)
+  .map(([z, near, at]) => facing(at, z, unit(cross(z, cross(near, z)))))
 const close = (a: Vec3, b: Vec3) => lengthOf(subtract(a, b)) < 1e-6
 
 test('a frame undone is no frame', () => {
@@ -17,7 +20,9 @@ test('a frame undone is no frame', () => {
 })
 
 test('frames keep distances', () => {
-  fc.assert(fc.property(frame, vec, vec, (f, p, q) => Math.abs(lengthOf(subtract(point(f, p), point(f, q))) - lengthOf(subtract(p, q))) < 1e-6))
+  fc.assert(
+    fc.property(frame, vec, vec, (f, p, q) => Math.abs(lengthOf(subtract(point(f, p), point(f, q))) - lengthOf(subtract(p, q))) < 1e-6),
+  )
 })
 
 test('quarter turns are exact and four of them are none', () => {
@@ -56,14 +61,34 @@ test('a rod that passes the corner of a cube is seen to pass it', () => {
 })
 
 const shape: fc.Arbitrary<Shape> = fc.oneof(
-  fc.tuple(vec, fc.tuple(fc.double({ min: 1, max: 80, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }))).map(([centre, size]): Shape => ({ kind: 'box', centre, size })),
-  fc.tuple(vec, direction, fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true })).map(([centre, axis, radius, length]): Shape => rod(centre, axis, radius, length)),
+  fc
+    .tuple(
+      vec,
+      fc.tuple(
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        fc.double({ min: 1, max: 80, noNaN: true }),
+      ),
+    )
+    .map(([centre, size]): Shape => ({ kind: 'box', centre, size })),
+  fc
+    .tuple(vec, direction, fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }))
+    .map(([centre, axis, radius, length]): Shape => rod(centre, axis, radius, length)),
 )
 
 test('moving both shapes alike changes no depth of boxes, and the order never matters', () => {
   const box = shape.filter((s) => s.kind === 'box')
-  fc.assert(fc.property(box, box, frame, (a, b, f) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(a, f), put(b, f), -Infinity)) < 1e-6))
-  fc.assert(fc.property(shape, shape, (a, b) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(b), put(a), -Infinity)) < 0.5))
+  fc.assert(
+    fc.property(
+      box,
+      box,
+      frame,
+      (a, b, f) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(a, f), put(b, f), -Infinity)) < 1e-6,
+    ),
+  )
+  fc.assert(
+    fc.property(shape, shape, (a, b) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(b), put(a), -Infinity)) < 0.5),
+  )
 })
 
 test('shapes that share a point always press', () => {
@@ -75,10 +100,12 @@ test('shapes whose bounds are apart never press', () => {
 })
 
 test('reach is the far side of the bounds', () => {
-  fc.assert(fc.property(shape, frame, (s, f) => {
-    const placed = put(s, f)
-    return Math.abs(boundsOf(placed).max[1] - placed.centre[1] - reach(placed, [0, 1, 0])) < 1e-9
-  }))
+  fc.assert(
+    fc.property(shape, frame, (s, f) => {
+      const placed = put(s, f)
+      return Math.abs(boundsOf(placed).max[1] - placed.centre[1] - reach(placed, [0, 1, 0])) < 1e-9
+    }),
+  )
 })
 
 test('bounds: the empty one adds nothing', () => {
@@ -97,18 +124,42 @@ test('distance to the skin: inside, on it, outside', () => {
 })
 
 test('the hull of a square with a point inside is the square', () => {
-  expect(convexHull([[0, 0], [2, 0], [2, 2], [0, 2], [1, 1], [1, 0]])).toEqual([[0, 0], [2, 0], [2, 2], [0, 2]])
+  expect(
+    convexHull([
+      [0, 0],
+      [2, 0],
+      [2, 2],
+      [0, 2],
+      [1, 1],
+      [1, 0],
+    ]),
+  ).toEqual([
+    [0, 0],
+    [2, 0],
+    [2, 2],
+    [0, 2],
+  ])
   expect(convexHull([[1, 1]])).toEqual([[1, 1]])
 })
 
 test('every point lies inside its hull', () => {
-  fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 })), { minLength: 3, maxLength: 40 }), (points) => {
-    const hull = convexHull(points)
-    return hull.length < 3 || points.every((p) => hull.every((a, i) => {
-      const b = hull[(i + 1) % hull.length] as readonly [number, number]
-      return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) >= -1e-6
-    }))
-  }))
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 })), { minLength: 3, maxLength: 40 }),
+      (points) => {
+        const hull = convexHull(points)
+        return (
+          hull.length < 3 ||
+          points.every((p) =>
+            hull.every((a, i) => {
+              const b = hull[(i + 1) % hull.length] as readonly [number, number]
+              return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) >= -1e-6
+            }),
+          )
+        )
+      },
+    ),
+  )
 })
 
 test('dot and cross are square to each other', () => {

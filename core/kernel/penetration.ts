@@ -49,7 +49,12 @@ const refine = (a: Placed, b: Placed, between: Vec3, start: Vec3, first: number,
     const side = unit(cross(at, Math.abs(at[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]))
     const other = cross(at, side)
     let moved = false
-    for (const [p, q] of [[1, 0], [-1, 0], [0, 1], [0, -1]] as const) {
+    for (const [p, q] of [
+      [1, 0],
+      [-1, 0],
+      [0, 1],
+      [0, -1],
+    ] as const) {
       const d = unit([
         at[0] + step * (p * side[0] + q * other[0]),
         at[1] + step * (p * side[1] + q * other[1]),

@@ -4,7 +4,10 @@ import { costOf } from './index.ts'
 const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], ...more })
 
 test('low, usual and high of what is not owned; the camera is', () => {
-  const { rig, shelf } = tinyRig([cube('one'), cube('two', { price: { low: 1, usual: 2, high: 3 } })], [on('one', 'foot', 'camera', 'hole')])
+  const { rig, shelf } = tinyRig(
+    [cube('one'), cube('two', { price: { low: 1, usual: 2, high: 3 } })],
+    [on('one', 'foot', 'camera', 'hole')],
+  )
   expect(costOf(rig, shelf.catalogue, shelf.owned)).toMatchObject({ low: 801, usual: 1002, high: 1203 })
 })
 

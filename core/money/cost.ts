@@ -36,5 +36,11 @@ export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string
     return [{ instance: instance.id, part, owned: have > 0, ...price }]
   })
   const sum = (key: 'low' | 'usual' | 'high') => lines.reduce((total, line) => total + line[key], 0)
-  return { lines, low: sum('low'), usual: sum('usual'), high: sum('high'), unpriced: lines.filter((line) => !line.owned && line.high === 0) }
+  return {
+    lines,
+    low: sum('low'),
+    usual: sum('usual'),
+    high: sum('high'),
+    unpriced: lines.filter((line) => !line.owned && line.high === 0),
+  }
 }

@@ -24,10 +24,22 @@ export const tinyPart = (given: Partial<Part> & { id: string }): Part => ({
 })
 
 export const socket = (id: string, standard: string, at: Vec3, out: Vec3 = [0, 1, 0], more: Partial<Mount> = {}): Mount => ({
-  id, standard, side: 'holds', at, out, up: Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0], ...more,
+  id,
+  standard,
+  side: 'holds',
+  at,
+  out,
+  up: Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0],
+  ...more,
 })
 export const plug = (id: string, standard: string, more: Partial<Mount> = {}): Mount => ({
-  id, standard, side: 'sits', at: [0, 0, 0], out: [0, -1, 0], up: [0, 0, -1], ...more,
+  id,
+  standard,
+  side: 'sits',
+  at: [0, 0, 0],
+  out: [0, -1, 0],
+  up: [0, 0, -1],
+  ...more,
 })
 
 /** A 100 x 80 x 60 mm camera of 1 kg centred on the origin, with one of every kind of point. */
@@ -57,20 +69,36 @@ export interface TinyRig {
 
 /** `on('cube', 'screw', 'camera', 'hole')`: the joint of two mounts, unmoved and unturned. */
 export const on = (guest: string, guestMount: string, host: string, hostMount: string, more: Partial<Joint> = {}): Joint => ({
-  guest, guestMount, host, hostMount, slideMm: 0, turnDeg: 0, ...more,
+  guest,
+  guestMount,
+  host,
+  hostMount,
+  slideMm: 0,
+  turnDeg: 0,
+  ...more,
 })
 
 /** A rig around the tiny camera. Each part becomes an instance of its own id, or of the ids given for it. */
 export const tinyRig = (
   parts: readonly Part[],
   joints: readonly Joint[],
-  more: { brief?: Partial<Brief>; owned?: Record<string, number>; kit?: readonly Instance[]; setup?: Partial<Setup>; extra?: readonly Part[] } = {},
+  more: {
+    brief?: Partial<Brief>
+    owned?: Record<string, number>
+    kit?: readonly Instance[]
+    setup?: Partial<Setup>
+    extra?: readonly Part[]
+  } = {},
 ): TinyRig => {
   const known = [tinyCamera, ...parts, ...(more.extra ?? [])]
   const kit = more.kit ?? parts.map((part): Instance => ({ id: part.id, partId: part.id, status: 'in' }))
   return {
     rig: {
-      format: RIG_FORMAT, version: RIG_VERSION, id: 'tiny', name: 'tiny', brief: { ...quietBrief, ...more.brief },
+      format: RIG_FORMAT,
+      version: RIG_VERSION,
+      id: 'tiny',
+      name: 'tiny',
+      brief: { ...quietBrief, ...more.brief },
       kit: [{ id: 'camera', partId: 'tiny-camera', status: 'in' }, ...kit],
       setups: [{ id: 'main', name: 'main', support: 'hand-low', root: 'camera', joints, ...more.setup }],
     },

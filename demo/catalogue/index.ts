@@ -11,6 +11,18 @@ export { bodies } from './cameras.ts'
 
 /** The invented catalogue that ships with the program. */
 export const demoParts: readonly Part[] = [
-  ...cameras, ...cages, ...lenses, ...lensAdapters, ...filters, ...topHandles, ...sideHandles, ...monitors, ...viewMounts, ...sound,
-  ...plates, ...stands, ...smallAdapters, ...bagThings,
+  ...cameras,
+  ...cages,
+  ...lenses,
+  ...lensAdapters,
+  ...filters,
+  ...topHandles,
+  ...sideHandles,
+  ...monitors,
+  ...viewMounts,
+  ...sound,
+  ...plates,
+  ...stands,
+  ...smallAdapters,
+  ...bagThings,
 ]

@@ -21,7 +21,8 @@ export const demoLocker: Readonly<Record<string, number>> = {
 
 const brief: Brief = {
   kind: 'run-and-gun',
-  about: 'The Winter Ferry: two November days with a river-ferry crew. Low sun off the water, spray, a cramped wheelhouse, interviews on the slip, a night crossing. By train and one short flight.',
+  about:
+    'The Winter Ferry: two November days with a river-ferry crew. Low sun off the water, spray, a cramped wheelhouse, interviews on the slip, a night crossing. By train and one short flight.',
   conditions: ['sun', 'spray', 'cold', 'dark', 'wind', 'running', 'interviews', 'flight'],
   hoursOnLocation: 6,
   hoursRolling: 2.2,
@@ -33,7 +34,14 @@ const brief: Brief = {
 }
 
 const piece = (id: string, partId: string): Instance => ({ id, partId, status: 'in' })
-const on = (guest: string, guestMount: string, host: string, hostMount: string, slideMm = 0, turnDeg = 0): Joint => ({ guest, guestMount, host, hostMount, slideMm, turnDeg })
+const on = (guest: string, guestMount: string, host: string, hostMount: string, slideMm = 0, turnDeg = 0): Joint => ({
+  guest,
+  guestMount,
+  host,
+  hostMount,
+  slideMm,
+  turnDeg,
+})
 
 const rig = (id: string, name: string, kit: Instance[], joints: Joint[], tripod: Joint[]): Rig => ({
   format: RIG_FORMAT,

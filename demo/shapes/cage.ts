@@ -27,8 +27,14 @@ const frame = (b: BodyShape) => {
   const half = b.wideMm / 2
   const roof = Math.max(b.humpMm, b.upMm + DIAL_MM) + GAP_MM
   return {
-    l: -half - GAP_MM - PLATE_MM, r: half + 2 + GAP_MM + PLATE_MM, half,
-    floor: -b.downMm - PLATE_MM, roof, top: roof + PLATE_MM, zFront: -b.frontMm - 8, zBack: b.backMm - 6,
+    l: -half - GAP_MM - PLATE_MM,
+    r: half + 2 + GAP_MM + PLATE_MM,
+    half,
+    floor: -b.downMm - PLATE_MM,
+    roof,
+    top: roof + PLATE_MM,
+    zFront: -b.frontMm - 8,
+    zBack: b.backMm - 6,
   }
 }
 
@@ -55,7 +61,9 @@ const cageMounts = (b: BodyShape, c: CageFacts): Mount[] => {
   const mid = (zFront + zBack) / 2
   const mounts = [
     sits('seat', 'body', [0, -b.downMm, 2], up, { screws: 1, antiTwist: c.lip }),
-    holds('top-front', c.pinned38 ? 'thread-3/8-pin' : 'thread-1/4-pin', [0, top, zFront + 6], up, { label: c.pinned38 ? 'cage top, front, pinned 3/8"' : 'cage top, front, pinned 1/4"' }),
+    holds('top-front', c.pinned38 ? 'thread-3/8-pin' : 'thread-1/4-pin', [0, top, zFront + 6], up, {
+      label: c.pinned38 ? 'cage top, front, pinned 3/8"' : 'cage top, front, pinned 1/4"',
+    }),
     holds('top-left', 'thread-1/4', [-30, top, mid], up, { label: 'cage top, left, 1/4"' }),
     holds('top-rear', 'thread-1/4', [0, top, zBack - 5], up, { label: 'cage top, rear, 1/4"' }),
     holds('shoe', 'shoe-cold', [-half + 10, top, mid - 2], up, { label: 'cage top, left, cold shoe' }),
@@ -66,9 +74,20 @@ const cageMounts = (b: BodyShape, c: CageFacts): Mount[] => {
     mounts.push(holds('top-right', 'thread-1/4-pin', [half - 12, top, mid], up, { label: 'cage top, right, pinned 1/4"' }))
     mounts.push(holds('front-right', 'thread-1/4', [half - 40, top - 4, zFront], ahead, { label: 'cage front, right, 1/4"' }))
   }
-  if (c.leftRail) mounts.push(holds('rail-left', 'nato', [l - 4, 17, 3.6], left, { lengthMm: 58, travel: slot(up, 14), label: 'cage left, NATO rail' }))
-  if (c.rightRail) mounts.push(holds('rail-right', 'nato', [r + 4, 6, zBack - 7], right, { lengthMm: 60, travel: slot(up, 14), label: 'cage right, NATO rail' }))
-  if (c.dovetail) mounts.push(holds('dovetail', 'dovetail-38', [0, floor - 7, 3], down, { lengthMm: 50, travel: slot(ahead, 10), label: 'cage base, 38 mm dovetail' }))
+  if (c.leftRail)
+    mounts.push(holds('rail-left', 'nato', [l - 4, 17, 3.6], left, { lengthMm: 58, travel: slot(up, 14), label: 'cage left, NATO rail' }))
+  if (c.rightRail)
+    mounts.push(
+      holds('rail-right', 'nato', [r + 4, 6, zBack - 7], right, { lengthMm: 60, travel: slot(up, 14), label: 'cage right, NATO rail' }),
+    )
+  if (c.dovetail)
+    mounts.push(
+      holds('dovetail', 'dovetail-38', [0, floor - 7, 3], down, {
+        lengthMm: 50,
+        travel: slot(ahead, 10),
+        label: 'cage base, 38 mm dovetail',
+      }),
+    )
   else mounts.push(holds('base', 'thread-1/4', [0, floor, 2], down, { label: 'cage base, 1/4"' }))
   return mounts
 }
@@ -76,7 +95,12 @@ const cageMounts = (b: BodyShape, c: CageFacts): Mount[] => {
 /** A cage cut for one body, drawn in that body's own frame. */
 export const cage = (body: BodyShape, c: CageFacts): Part =>
   part({
-    id: c.id, role: 'cage', name: c.name, maker: c.maker, massG: c.massG, price: c.price,
+    id: c.id,
+    role: 'cage',
+    name: c.name,
+    maker: c.maker,
+    massG: c.massG,
+    price: c.price,
     solids: cageSolids(body, c),
     mounts: cageMounts(body, c),
     fits: [body.family],

@@ -79,4 +79,3 @@ export const camera = (c: CameraFacts): Part =>
     price: c.price,
     facts: c.facts,
   })
-

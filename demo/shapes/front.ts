@@ -38,7 +38,18 @@ export const lens = (l: LensFacts): Part => {
     solids.push(block([-12, -radius - 14, -l.footAtMm - 22], [12, -radius + 3, -l.footAtMm + 22], 'metal', 2))
     mounts.push(holds('foot', 'thread-1/4', [0, -radius - 14, -l.footAtMm], down, { label: 'lens foot, 1/4"' }))
   }
-  return part({ id: l.id, role: 'lens', name: l.name, maker: l.maker, massG: l.massG, price: l.price, solids, mounts, provides: l.provides, facts: l.facts })
+  return part({
+    id: l.id,
+    role: 'lens',
+    name: l.name,
+    maker: l.maker,
+    massG: l.massG,
+    price: l.price,
+    solids,
+    mounts,
+    provides: l.provides,
+    facts: l.facts,
+  })
 }
 
 export interface FilterFacts extends Piece {
@@ -50,11 +61,19 @@ export interface FilterFacts extends Piece {
 /** A screw-in filter with a front thread of the same size. Origin: the middle of its rear face. */
 export const filter = (f: FilterFacts): Part =>
   part({
-    id: f.id, role: 'filter', name: f.name, maker: f.maker, massG: f.massG, price: f.price,
+    id: f.id,
+    role: 'filter',
+    name: f.name,
+    maker: f.maker,
+    massG: f.massG,
+    price: f.price,
     solids: [bar([0, 0, 0], ahead, f.thickMm, f.threadMm / 2 + 2.5, 'ribs')],
     mounts: [
       sits('rear', 'filter-thread', [0, 0, 0], back, { family: String(f.threadMm) }),
-      holds('front', 'filter-thread', [0, 0, -f.thickMm], ahead, { family: String(f.threadMm), label: `filter front, ${f.threadMm} mm thread` }),
+      holds('front', 'filter-thread', [0, 0, -f.thickMm], ahead, {
+        family: String(f.threadMm),
+        label: `filter front, ${f.threadMm} mm thread`,
+      }),
     ],
     provides: f.provides,
   })
@@ -62,7 +81,12 @@ export const filter = (f: FilterFacts): Part =>
 /** A ring from one thread to a larger one. Origin: the middle of its rear face. */
 export const stepRing = (r: Piece & { readonly fromMm: number; readonly toMm: number }): Part =>
   part({
-    id: r.id, role: 'step-ring', name: r.name, maker: r.maker, massG: r.massG, price: r.price,
+    id: r.id,
+    role: 'step-ring',
+    name: r.name,
+    maker: r.maker,
+    massG: r.massG,
+    price: r.price,
     solids: [bar([0, 0, 0], ahead, 3, r.toMm / 2 + 1.5, 'ribs')],
     mounts: [
       sits('rear', 'filter-thread', [0, 0, 0], back, { family: String(r.fromMm) }),
@@ -90,7 +114,13 @@ export const mic = (m: MicFacts): Part => {
   solids.push(tube)
   if (m.foam) solids.push(soft(bar([0, y, -m.tubeMm * 0.05], ahead, m.tubeMm * 0.66, m.radiusMm + 11, 'foam')))
   return part({
-    id: m.id, role: 'mic', name: m.name, maker: m.maker, massG: m.massG, price: m.price, solids,
+    id: m.id,
+    role: 'mic',
+    name: m.name,
+    maker: m.maker,
+    massG: m.massG,
+    price: m.price,
+    solids,
     mounts: [sits('foot', 'shoe-cold', [0, 0, 0], down)],
     provides: m.provides,
   })
@@ -112,7 +142,17 @@ export const device = (d: BoxFacts): Part => {
     block([-w / 2, 4, -t / 2], [w / 2, 4 + h, t / 2], 'plain', 3),
     block([-w / 2 + 4, 4 + h * 0.3, t / 2], [w / 2 - 4, 4 + h * 0.85, t / 2 + 1], d.face ?? 'screen', 1),
   ]
-  return part({ id: d.id, role: d.role, name: d.name, maker: d.maker, massG: d.massG, price: d.price, solids, mounts: [sits('foot', d.foot, [0, 0, 0], down)], provides: d.provides })
+  return part({
+    id: d.id,
+    role: d.role,
+    name: d.name,
+    maker: d.maker,
+    massG: d.massG,
+    price: d.price,
+    solids,
+    mounts: [sits('foot', d.foot, [0, 0, 0], down)],
+    provides: d.provides,
+  })
 }
 
 export interface PlateFacts extends Piece {
@@ -127,11 +167,24 @@ export interface PlateFacts extends Piece {
 export const plate = (p: PlateFacts): Part => {
   const [w, h, l] = p.size
   return part({
-    id: p.id, role: p.role, name: p.name, maker: p.maker, massG: p.massG, price: p.price,
+    id: p.id,
+    role: p.role,
+    name: p.name,
+    maker: p.maker,
+    massG: p.massG,
+    price: p.price,
     solids: [block([-w / 2, -h, -l / 2], [w / 2, 0, l / 2], 'metal', 1)],
     mounts: [
       sits('screw', 'thread-1/4', [0, 0, 0], up, { screws: p.screws, ...(p.slideMm ? { travel: slot(ahead, p.slideMm) } : {}) }),
-      holds('foot', p.foot, [0, -h, 0], down, p.foot === 'dovetail-38' ? { lengthMm: l, travel: slot(ahead, l / 2 - 20), label: `${p.name}, 38 mm dovetail` } : { label: `${p.name}, foot` }),
+      holds(
+        'foot',
+        p.foot,
+        [0, -h, 0],
+        down,
+        p.foot === 'dovetail-38'
+          ? { lengthMm: l, travel: slot(ahead, l / 2 - 20), label: `${p.name}, 38 mm dovetail` }
+          : { label: `${p.name}, foot` },
+      ),
     ],
     provides: p.foot === 'dovetail-38' ? ['quick-plate'] : [],
   })

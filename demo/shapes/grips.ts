@@ -40,13 +40,28 @@ export const topHandle = (h: TopHandleFacts): Part => {
   if (h.frontShoe) mounts.push(holds('shoe', 'shoe-cold', [0, top, front + 14], up, { label: 'handle top, cold shoe', limitG: 400 }))
   if (h.frontRail) {
     solids.push(block([-10.6, top, front + 30], [10.6, top + 4, front + 74], 'metal', 1))
-    mounts.push(holds('rail', 'nato', [0, top + 4, front + 52], up, { lengthMm: 44, travel: slot(ahead, 7), label: 'handle top, NATO rail' }))
+    mounts.push(
+      holds('rail', 'nato', [0, top + 4, front + 52], up, { lengthMm: 44, travel: slot(ahead, 7), label: 'handle top, NATO rail' }),
+    )
   }
   if (h.rearHole) mounts.push(holds('rear', 'thread-1/4', [0, top, rear - 12], up, { label: 'handle top, rear, 1/4"' }))
   const palm = (rear - 16 + front + 30) / 2
   return part({
-    id: h.id, role: 'top-handle', name: h.name, maker: h.maker, massG: h.massG, price: h.price, solids, mounts,
-    rooms: [{ kind: 'hand', shape: { kind: 'box', centre: [0, h.clearMm - 10, palm + 12], size: [80, 26, 76] }, lost: 'fingers do not fit under the handle' }],
+    id: h.id,
+    role: 'top-handle',
+    name: h.name,
+    maker: h.maker,
+    massG: h.massG,
+    price: h.price,
+    solids,
+    mounts,
+    rooms: [
+      {
+        kind: 'hand',
+        shape: { kind: 'box', centre: [0, h.clearMm - 10, palm + 12], size: [80, 26, 76] },
+        lost: 'fingers do not fit under the handle',
+      },
+    ],
     grips: [{ kind: 'top', at: [0, h.clearMm + 10, palm] }],
     provides: ['top-handle'],
     facts: { 'clear under the grip': `${h.clearMm} mm` },
@@ -66,12 +81,24 @@ export const sideHandle = (h: SideHandleFacts): Part => {
     bar([-7, 0, 15], back, 9, 7, 'knob'),
   ]
   return part({
-    id: h.id, role: 'side-handle', name: h.name, maker: h.maker, massG: h.massG, price: h.price, solids,
+    id: h.id,
+    role: 'side-handle',
+    name: h.name,
+    maker: h.maker,
+    massG: h.massG,
+    price: h.price,
+    solids,
     mounts: [
       sits('foot', h.foot, [0, 0, 0], right, h.foot === 'nato' ? { lengthMm: 28 } : {}),
       holds('top', 'thread-1/4', [-30, h.tallMm * 0.38, 0], up, { label: 'side grip top, 1/4"' }),
     ],
-    rooms: [{ kind: 'hand', shape: { kind: 'box', centre: [-30, -h.tallMm * 0.14, 0], size: [84, h.tallMm * 0.9, 84] }, lost: 'the hand does not close round the grip' }],
+    rooms: [
+      {
+        kind: 'hand',
+        shape: { kind: 'box', centre: [-30, -h.tallMm * 0.14, 0], size: [84, h.tallMm * 0.9, 84] },
+        lost: 'the hand does not close round the grip',
+      },
+    ],
     grips: [{ kind: 'side', at: [-30, -h.tallMm * 0.12, 0] }],
     provides: ['side-grip'],
   })
@@ -94,14 +121,39 @@ export const mountArm = (a: MountArmFacts): Part => {
   const base = a.aheadMm > 0 ? 19 : 9
   solids.push(bar([0, base, -a.aheadMm], up, a.tallMm - base - 3, 9, 'plain'))
   solids.push(bar([9, base + 8, -a.aheadMm], right, 13, 8, 'knob'))
-  const out = [0, Math.cos(lean), -Math.sin(lean)] as const
-  const head = [0, a.tallMm, -a.aheadMm] as const
-  solids.push({ kind: 'cylinder', centre: [0, a.tallMm - Math.cos(lean) * 2, -a.aheadMm + Math.sin(lean) * 2], axis: out, radius: 12, length: 4, matter: 'body', look: 'knob' })
+  const out = [0, Math.cos(lean), 0 - Math.sin(lean)] as const
+  const head = [0, a.tallMm, 0 - a.aheadMm] as const
+  solids.push({
+    kind: 'cylinder',
+    centre: [0, a.tallMm - Math.cos(lean) * 2, -a.aheadMm + Math.sin(lean) * 2],
+    axis: out,
+    radius: 12,
+    length: 4,
+    matter: 'body',
+    look: 'knob',
+  })
   return part({
-    id: a.id, role: a.role, name: a.name, maker: a.maker, massG: a.massG, price: a.price, solids,
+    id: a.id,
+    role: a.role,
+    name: a.name,
+    maker: a.maker,
+    massG: a.massG,
+    price: a.price,
+    solids,
     mounts: [
       sits('foot', a.foot, [0, 0, 0], down, a.foot === 'nato' ? { lengthMm: 26 } : {}),
-      { id: 'stud', standard: 'thread-1/4', side: 'sits', at: head, out, up: [0, -Math.sin(lean), -Math.cos(lean)], limitG: a.limitG, antiTwist: true, carries: true, label: `${a.name}, 1/4" screw` },
+      {
+        id: 'stud',
+        standard: 'thread-1/4',
+        side: 'sits',
+        at: head,
+        out,
+        up: [0, 0 - Math.sin(lean), 0 - Math.cos(lean)],
+        limitG: a.limitG,
+        antiTwist: true,
+        carries: true,
+        label: `${a.name}, 1/4" screw`,
+      },
     ],
     facts: { leans: `${a.leanDeg} degrees back` },
   })
@@ -124,7 +176,13 @@ export const monitor = (m: MonitorFacts): Part => {
     block([-28, 12, -m.deepMm - 8], [28, Math.min(tall - 6, 66), -m.deepMm], 'detail', 2),
   ]
   return part({
-    id: m.id, role: 'monitor', name: m.name, maker: m.maker, massG: m.massG, price: m.price, solids,
+    id: m.id,
+    role: 'monitor',
+    name: m.name,
+    maker: m.maker,
+    massG: m.massG,
+    price: m.price,
+    solids,
     mounts: [
       holds('bottom', 'thread-1/4', [0, 0, -m.deepMm / 2], down, { label: 'monitor base, 1/4"' }),
       holds('top', 'thread-1/4', [0, tall, -m.deepMm / 2], up, { label: 'monitor top, 1/4"' }),
@@ -134,4 +192,3 @@ export const monitor = (m: MonitorFacts): Part => {
     facts: { inches: m.inches, nits: m.nits },
   })
 }
-

@@ -8,7 +8,8 @@ export const down: Vec3 = [0, -1, 0]
 export const ahead: Vec3 = [0, 0, -1]
 export const back: Vec3 = [0, 0, 1]
 
-const tidy = (value: number): number => Math.round(value * 1000) / 1000
+/** To a thousandth of a millimetre, and never minus zero, which JSON does not keep. */
+const tidy = (value: number): number => Math.round(value * 1000) / 1000 + 0
 const tidied = ([x, y, z]: Vec3): Vec3 => [tidy(x), tidy(y), tidy(z)]
 
 /** A box from one corner to the other. */
@@ -38,7 +39,12 @@ export const soft = (solid: Solid): Solid => ({ ...solid, matter: 'soft' })
 /** The middle of some solids by volume: where the mass sits when nothing better is known. */
 export const middle = (solids: readonly Solid[]): Vec3 => {
   const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
-  return tidied(scale(solids.reduce<Vec3>((sum, solid) => add(sum, scale(solid.centre, volumeOf(solid))), [0, 0, 0]), 1 / total))
+  return tidied(
+    scale(
+      solids.reduce<Vec3>((sum, solid) => add(sum, scale(solid.centre, volumeOf(solid))), [0, 0, 0]),
+      1 / total,
+    ),
+  )
 }
 
 export type Price = readonly [low: number, usual: number, high: number]
@@ -63,7 +69,28 @@ type More = Partial<Omit<Mount, 'id' | 'standard' | 'side' | 'at' | 'out' | 'up'
 /** On level faces "up" of a mount points ahead; on upright faces it points up. */
 const upOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? ahead : up)
 
-export const holds = (id: string, standard: string, at: Vec3, out: Vec3, more: More = {}): Mount => ({ id, standard, side: 'holds', at: tidied(at), out, up: upOf(out), ...more })
-export const sits = (id: string, standard: string, at: Vec3, out: Vec3, more: More = {}): Mount => ({ id, standard, side: 'sits', at: tidied(at), out, up: upOf(out), ...more })
+export const holds = (id: string, standard: string, at: Vec3, out: Vec3, more: More = {}): Mount => ({
+  id,
+  standard,
+  side: 'holds',
+  at: tidied(at),
+  out,
+  up: upOf(out),
+  ...more,
+})
+export const sits = (id: string, standard: string, at: Vec3, out: Vec3, more: More = {}): Mount => ({
+  id,
+  standard,
+  side: 'sits',
+  at: tidied(at),
+  out,
+  up: upOf(out),
+  ...more,
+})
 
-export const slot = (along: Vec3, reachMm: number, stepMm = 1): NonNullable<Mount['travel']> => ({ along, minMm: -reachMm, maxMm: reachMm, stepMm })
+export const slot = (along: Vec3, reachMm: number, stepMm = 1): NonNullable<Mount['travel']> => ({
+  along,
+  minMm: -reachMm,
+  maxMm: reachMm,
+  stepMm,
+})

@@ -2,7 +2,13 @@
 import { computed } from 'vue'
 import type { Stroke } from './outlines.ts'
 
-const props = defineProps<{ strokes: readonly Stroke[]; hatchId: string; picked?: string; marked?: ReadonlyMap<string, string>; thin?: boolean }>()
+const props = defineProps<{
+  strokes: readonly Stroke[]
+  hatchId: string
+  picked?: string
+  marked?: ReadonlyMap<string, string>
+  thin?: boolean
+}>()
 defineEmits<{ pick: [instance: string] }>()
 
 const shown = computed(() =>
@@ -23,9 +29,23 @@ const shown = computed(() =>
         <path d="M0 0V5" stroke="var(--soft)" stroke-width="0.9" />
       </pattern>
     </defs>
-    <g v-for="stroke in shown" :key="stroke.key" class="cursor-pointer" :data-instance="stroke.instance" @click.stop="$emit('pick', stroke.instance)">
+    <g
+      v-for="stroke in shown"
+      :key="stroke.key"
+      class="cursor-pointer"
+      :data-instance="stroke.instance"
+      @click.stop="$emit('pick', stroke.instance)"
+    >
       <path :d="stroke.outline" :fill="stroke.fill" :stroke="stroke.line" :stroke-width="stroke.width" />
-      <path v-if="stroke.detail && !thin" :d="stroke.detail" fill="none" :stroke="stroke.line" stroke-width="0.55" opacity="0.55" pointer-events="none" />
+      <path
+        v-if="stroke.detail && !thin"
+        :d="stroke.detail"
+        fill="none"
+        :stroke="stroke.line"
+        stroke-width="0.55"
+        opacity="0.55"
+        pointer-events="none"
+      />
     </g>
   </g>
 </template>

@@ -35,5 +35,10 @@ export const plumbOf = (view: ViewId, assessment: Assessment, extent: Extent, fi
   const grip = onSheet(fit, flat(view, hang.grip))
   const centre = onSheet(fit, flat(view, mass.centre))
   const [, bottom] = onSheet(fit, [0, extent.bottom])
-  return { grip, centre, foot: [grip[0], Math.max(bottom + 12, centre[1] + 12)], offMm: flat(view, mass.centre)[0] - flat(view, hang.grip)[0] }
+  return {
+    grip,
+    centre,
+    foot: [grip[0], Math.max(bottom + 12, centre[1] + 12)],
+    offMm: flat(view, mass.centre)[0] - flat(view, hang.grip)[0],
+  }
 }

@@ -21,7 +21,11 @@ const num = (value: number): string => String(Math.round(value * 10) / 10)
 const at = (p: Point2): string => `${num(p[0])} ${num(p[1])}`
 
 const corners = (shape: Placed & { kind: 'box' }): Vec3[] =>
-  [-1, 1].flatMap((a) => [-1, 1].flatMap((b) => [-1, 1].map((c) => add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)))))
+  [-1, 1].flatMap((a) =>
+    [-1, 1].flatMap((b) =>
+      [-1, 1].map((c) => add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c))),
+    ),
+  )
 
 const rim = (centre: Vec3, axis: Vec3, radius: number): Vec3[] => {
   const side = unit(cross(axis, Math.abs(axis[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]))
@@ -69,13 +73,24 @@ const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fi
   const d: Point2 = [along[0] / half, along[1] / half]
   const n: Point2 = [-d[1], d[0]]
   const tick = (t: number, from: number, to: number) =>
-    line(onSheet(fit, [px + d[0] * t + n[0] * from, py + d[1] * t + n[1] * from]), onSheet(fit, [px + d[0] * t + n[0] * to, py + d[1] * t + n[1] * to]))
+    line(
+      onSheet(fit, [px + d[0] * t + n[0] * from, py + d[1] * t + n[1] * from]),
+      onSheet(fit, [px + d[0] * t + n[0] * to, py + d[1] * t + n[1] * to]),
+    )
   const r = shape.radius
   if (look === 'ribs') {
     const count = Math.floor((half * 2 - 4) / RIB_MM)
     return Array.from({ length: Math.max(0, count) }, (_, i) => tick(-half + 3.5 + i * RIB_MM, -r * 0.94, r * 0.94)).join('')
   }
-  if (look === 'grip') return [-0.55, -0.2, 0.2, 0.55].map((k) => line(onSheet(fit, [px - d[0] * half * 0.86 + n[0] * r * k, py - d[1] * half * 0.86 + n[1] * r * k]), onSheet(fit, [px + d[0] * half * 0.86 + n[0] * r * k, py + d[1] * half * 0.86 + n[1] * r * k]))).join('')
+  if (look === 'grip')
+    return [-0.55, -0.2, 0.2, 0.55]
+      .map((k) =>
+        line(
+          onSheet(fit, [px - d[0] * half * 0.86 + n[0] * r * k, py - d[1] * half * 0.86 + n[1] * r * k]),
+          onSheet(fit, [px + d[0] * half * 0.86 + n[0] * r * k, py + d[1] * half * 0.86 + n[1] * r * k]),
+        ),
+      )
+      .join('')
   if (look === 'metal' && half > 3) return tick(-half + 1.2, -r, r) + tick(half - 1.2, -r, r)
   return ''
 }
@@ -96,14 +111,22 @@ const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[],
   const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
   if (look === 'screen' && right - left > 14 && bottom - top > 14) {
     const inset = 1.6 * fit.scale
-    return `M${num(left + inset)} ${num(top + inset)}H${num(right - inset)}V${num(bottom - inset)}H${num(left + inset)}Z` + line([left + inset * 2.5, bottom - inset * 2.5], [left + (right - left) * 0.36, top + inset * 2.5])
+    return (
+      `M${num(left + inset)} ${num(top + inset)}H${num(right - inset)}V${num(bottom - inset)}H${num(left + inset)}Z` +
+      line([left + inset * 2.5, bottom - inset * 2.5], [left + (right - left) * 0.36, top + inset * 2.5])
+    )
   }
   if (look === 'grip' && right - left > 26) {
     const step = 3.4 * fit.scale
     const wide = right - left > bottom - top
     const [from, to] = wide ? [left + step * 2, right - step * 2] : [top + step * 2, bottom - step * 2]
     const lines: string[] = []
-    for (let t = from; t < to; t += step) lines.push(wide ? line([t, top + (bottom - top) * 0.24], [t - step * 0.5, bottom - (bottom - top) * 0.24]) : line([left + (right - left) * 0.24, t], [right - (right - left) * 0.24, t - step * 0.5]))
+    for (let t = from; t < to; t += step)
+      lines.push(
+        wide
+          ? line([t, top + (bottom - top) * 0.24], [t - step * 0.5, bottom - (bottom - top) * 0.24])
+          : line([left + (right - left) * 0.24, t], [right - (right - left) * 0.24, t - step * 0.5]),
+      )
     return lines.join('')
   }
   return ''
@@ -113,7 +136,12 @@ const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[],
 export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, index: number, fit: Fit): Stroke => {
   const { shape, solid } = placed
   const look = solid.look ?? 'plain'
-  const base = { key: `${piece.instance.id}:${index}`, instance: piece.instance.id, look, depth: nearness(view, shape.centre) + reach(shape, views[view].towards) }
+  const base = {
+    key: `${piece.instance.id}:${index}`,
+    instance: piece.instance.id,
+    look,
+    depth: nearness(view, shape.centre) + reach(shape, views[view].towards),
+  }
   if (shape.kind === 'cylinder') {
     const axis = unit(shape.half)
     const facing = Math.abs(nearness(view, axis))
@@ -122,7 +150,10 @@ export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, i
       return { ...base, outline: circle(onSheet(fit, centre), shape.radius * fit.scale), detail: endOnLines(centre, shape, fit, look) }
     }
     const round = look === 'foam' || look === 'grip' ? Math.min(shape.radius, lengthOf(shape.half)) * 0.9 : 1.2
-    const outline = roundedPath(silhouette(view, shape).map((p) => onSheet(fit, p)), round * fit.scale)
+    const outline = roundedPath(
+      silhouette(view, shape).map((p) => onSheet(fit, p)),
+      round * fit.scale,
+    )
     return { ...base, outline, detail: facing < SIDE_ON ? sideOnLines(view, shape, fit, look) : '' }
   }
   const outline = silhouette(view, shape).map((p) => onSheet(fit, p))

@@ -15,7 +15,9 @@ export const useBench = defineStore('bench', () => {
   const wanted = ref('')
 
   const openPoints = computed(() => rigStore.assessment?.points.filter((point) => point.open) ?? [])
-  const point = computed(() => openPoints.value.find((candidate) => `${candidate.piece.instance.id}/${candidate.mount.id}` === pointKey.value))
+  const point = computed(() =>
+    openPoints.value.find((candidate) => `${candidate.piece.instance.id}/${candidate.mount.id}` === pointKey.value),
+  )
   const piece = computed(() => rigStore.assessment?.assembly.byInstance.get(pieceId.value))
 
   const pickPoint = (key: string) => {
@@ -47,5 +49,21 @@ export const useBench = defineStore('bench', () => {
   const setView = (name: string) => {
     view.value = viewIds.find((id) => id === name) ?? 'side'
   }
-  return { view, pointKey, pieceId, station, showRooms, wanted, openPoints, point, piece, pickPoint, pickPiece, dropAll, stepPoint, stepPiece, setView }
+  return {
+    view,
+    pointKey,
+    pieceId,
+    station,
+    showRooms,
+    wanted,
+    openPoints,
+    point,
+    piece,
+    pickPoint,
+    pickPiece,
+    dropAll,
+    stepPoint,
+    stepPiece,
+    setView,
+  }
 })

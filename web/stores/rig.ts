@@ -169,8 +169,25 @@ export const useRig = defineStore('rig', () => {
   })
 
   return {
-    history, rig, setup, setupId, assessment, style, revision, savedAt, saveState, theirs, refused, canUndo, canRedo,
-    apply, open, takeTheirs, keepMine, keepBoth, look,
+    history,
+    rig,
+    setup,
+    setupId,
+    assessment,
+    style,
+    revision,
+    savedAt,
+    saveState,
+    theirs,
+    refused,
+    canUndo,
+    canRedo,
+    apply,
+    open,
+    takeTheirs,
+    keepMine,
+    keepBoth,
+    look,
     undo: () => walk(undo, 'undo'),
     redo: () => walk(redo, 'redo'),
   }

@@ -7,10 +7,16 @@ const settings = useSettings()
 </script>
 
 <template>
-  <header class="flex h-12 shrink-0 items-center gap-4 border-b border-line px-4">
+  <header class="flex min-h-12 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 max-[640px]:py-1.5">
     <RouterLink to="/" class="flex items-center gap-2 text-[16px] font-bold" aria-label="Zucchini, to the shelf">
       <svg viewBox="0 0 24 24" class="size-5 text-leaf" aria-hidden="true">
-        <path d="M3.5 20.5C4 13 8 7 20 4c.8 8-3 14.5-10.5 14.5-2.2 0-3.6-.6-4.4-1.5" fill="var(--leaf-tint)" stroke="currentColor" stroke-width="1.7" stroke-linejoin="round" />
+        <path
+          d="M3.5 20.5C4 13 8 7 20 4c.8 8-3 14.5-10.5 14.5-2.2 0-3.6-.6-4.4-1.5"
+          fill="var(--leaf-tint)"
+          stroke="currentColor"
+          stroke-width="1.7"
+          stroke-linejoin="round"
+        />
         <path d="M3.5 20.5C6 15.5 9.5 12 15 9.5" fill="none" stroke="currentColor" stroke-width="1.7" stroke-linecap="round" />
       </svg>
       Zucchini
@@ -18,10 +24,19 @@ const settings = useSettings()
     <slot />
     <div class="ml-auto flex items-center gap-2">
       <slot name="end" />
-      <button class="btn px-1.5" :title="settings.units === 'metric' ? 'Show ounces and inches' : 'Show grams and millimetres'" @click="settings.turnUnits()">
+      <button
+        class="btn px-1.5"
+        :title="settings.units === 'metric' ? 'Show ounces and inches' : 'Show grams and millimetres'"
+        @click="settings.turnUnits()"
+      >
         <Ruler class="size-4" aria-hidden="true" /><span class="tight">{{ settings.units === 'metric' ? 'mm' : 'in' }}</span>
       </button>
-      <button class="btn px-1.5" :title="settings.theme === 'dark' ? 'Light paper' : 'Dark slate'" :aria-label="settings.theme === 'dark' ? 'Light theme' : 'Dark theme'" @click="settings.turnTheme()">
+      <button
+        class="btn px-1.5"
+        :title="settings.theme === 'dark' ? 'Light paper' : 'Dark slate'"
+        :aria-label="settings.theme === 'dark' ? 'Light theme' : 'Dark theme'"
+        @click="settings.turnTheme()"
+      >
         <component :is="settings.theme === 'dark' ? Sun : Moon" class="size-4" aria-hidden="true" />
       </button>
     </div>

@@ -17,5 +17,11 @@ export const filterThread: MountStandard = {
   objections: (lens, filter) =>
     lens.mount.family === filter.mount.family
       ? []
-      : [{ code: 'filter-size-differs', path: filter.mount.id, numbers: { lensMm: Number(lens.mount.family ?? 0), filterMm: Number(filter.mount.family ?? 0) } }],
+      : [
+          {
+            code: 'filter-size-differs',
+            path: filter.mount.id,
+            numbers: { lensMm: Number(lens.mount.family ?? 0), filterMm: Number(filter.mount.family ?? 0) },
+          },
+        ],
 }

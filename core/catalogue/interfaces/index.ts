@@ -13,8 +13,17 @@ import { threadThreeEighths } from './thread-3-8.ts'
 
 /** Every mounting standard, in the order of their ids. A test holds this list to the directory and the docs. */
 export const standards: readonly MountStandard[] = [
-  body, dovetail38, filterThread, lensMount, nato, shoeCold, shoeHot,
-  threadQuarter, threadQuarterPinned, threadThreeEighths, threadThreeEighthsPinned,
+  body,
+  dovetail38,
+  filterThread,
+  lensMount,
+  nato,
+  shoeCold,
+  shoeHot,
+  threadQuarter,
+  threadQuarterPinned,
+  threadThreeEighths,
+  threadThreeEighthsPinned,
 ]
 
 const byId = new Map(standards.map((standard) => [standard.id, standard]))

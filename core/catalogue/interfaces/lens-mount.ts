@@ -17,5 +17,11 @@ export const lensMount: MountStandard = {
   objections: (camera, lens) =>
     camera.mount.family === lens.mount.family
       ? []
-      : [{ code: 'lens-mount-differs', path: lens.mount.id, names: { holds: camera.mount.family ?? 'unknown', wants: lens.mount.family ?? 'unknown' } }],
+      : [
+          {
+            code: 'lens-mount-differs',
+            path: lens.mount.id,
+            names: { holds: camera.mount.family ?? 'unknown', wants: lens.mount.family ?? 'unknown' },
+          },
+        ],
 }

@@ -43,7 +43,15 @@ export class RigService {
     const now = this.#now()
     try {
       await this.#db.transaction(async (manager) => {
-        await manager.insert(rigEntity, { id: rig.id, revision: 1, name: rig.name, doc: rig, createdAt: now, updatedAt: now, removedAt: null })
+        await manager.insert(rigEntity, {
+          id: rig.id,
+          revision: 1,
+          name: rig.name,
+          doc: rig,
+          createdAt: now,
+          updatedAt: now,
+          removedAt: null,
+        })
         await this.#keep(manager, rig, 1, note, now)
       })
     } catch (error) {
@@ -61,7 +69,11 @@ export class RigService {
     await this.#mustBeSound(rig)
     const now = this.#now()
     return this.#db.transaction(async (manager) => {
-      const { affected } = await manager.update(rigEntity, { id, revision: base, removedAt: IsNull() }, { revision: base + 1, name: rig.name, doc: rig, updatedAt: now })
+      const { affected } = await manager.update(
+        rigEntity,
+        { id, revision: base, removedAt: IsNull() },
+        { revision: base + 1, name: rig.name, doc: rig, updatedAt: now },
+      )
       if (affected !== 1) throw new Refusal('saved-elsewhere', { yours: { rig, base }, theirs: saved(await this.#row(manager, id)) })
       await this.#keep(manager, rig, base + 1, note, now)
       return { rig, revision: base + 1, updatedAt: now.toISOString() }
@@ -70,7 +82,9 @@ export class RigService {
 
   async revisions(id: string): Promise<Pick<RigRevisionRow, 'revision' | 'note' | 'savedAt'>[]> {
     await this.#row(this.#db.manager, id)
-    return this.#db.getRepository(rigRevisionEntity).find({ where: { rigId: id }, order: { revision: 'DESC' }, select: { revision: true, note: true, savedAt: true } })
+    return this.#db
+      .getRepository(rigRevisionEntity)
+      .find({ where: { rigId: id }, order: { revision: 'DESC' }, select: { revision: true, note: true, savedAt: true } })
   }
 
   /** @throws {Refusal} revision-unknown */

@@ -43,10 +43,16 @@ const open = async (id: string) => {
   if (word('point')) bench.pickPoint(word('point'))
   else if (word('piece')) bench.pickPiece(word('piece'))
 }
-watch(() => route.params['id'], (id) => void (typeof id === 'string' && open(id)), { immediate: true })
+watch(
+  () => route.params['id'],
+  (id) => void (typeof id === 'string' && open(id)),
+  { immediate: true },
+)
 watch([() => store.setup?.id, () => bench.view, () => bench.pointKey, () => bench.pieceId], ([setup, view, point, piece]) => {
   if (!store.rig || route.name !== 'bench') return
-  void router.replace({ query: { ...(setup ? { setup } : {}), ...(view === 'side' ? {} : { view }), ...(point ? { point } : {}), ...(piece ? { piece } : {}) } })
+  void router.replace({
+    query: { ...(setup ? { setup } : {}), ...(view === 'side' ? {} : { view }), ...(point ? { point } : {}), ...(piece ? { piece } : {}) },
+  })
 })
 useEventListener(window, 'focus', () => void store.look())
 useBenchKeys({
@@ -65,17 +71,47 @@ const saveWord = computed(() => {
     <TopBar>
       <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
         <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
-        <RouterLink v-if="store.rig" :to="{ name: 'brief', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline" title="To the brief">{{ store.rig.name }}</RouterLink>
+        <RouterLink
+          v-if="store.rig"
+          :to="{ name: 'brief', params: { id: store.rig.id } }"
+          class="truncate font-semibold hover:underline"
+          title="To the brief"
+          >{{ store.rig.name }}</RouterLink
+        >
       </nav>
       <div v-if="store.rig" class="flex items-center gap-1" role="group" aria-label="Set-ups">
-        <button v-for="setup in store.rig.setups" :key="setup.id" class="rounded-lg px-2.5 py-1" :class="setup.id === store.setup?.id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'" :aria-pressed="setup.id === store.setup?.id" @click="store.setupId = setup.id">{{ setup.name }}</button>
+        <button
+          v-for="setup in store.rig.setups"
+          :key="setup.id"
+          class="rounded-lg px-2.5 py-1"
+          :class="setup.id === store.setup?.id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
+          :aria-pressed="setup.id === store.setup?.id"
+          @click="store.setupId = setup.id"
+        >
+          {{ setup.name }}
+        </button>
       </div>
       <template #end>
-        <span class="label tight" :class="{ 'text-amber!': store.saveState === 'waiting' || store.saveState === 'conflict' }" role="status" data-testid="save-state">{{ saveWord }}</span>
-        <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="store.undo()"><Undo2 class="size-4" aria-hidden="true" /> Undo</button>
-        <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="store.redo()"><Redo2 class="size-4" aria-hidden="true" /></button>
-        <button class="btn px-2" title="Find (/)" @click="finding = true"><Search class="size-4" aria-hidden="true" /> <span class="key border-0 bg-transparent px-0">/</span><span class="sr-only">Find</span></button>
-        <button class="btn px-1.5" title="Keys (?)" aria-label="Keys" @click="helping = true"><CircleHelp class="size-4" aria-hidden="true" /></button>
+        <span
+          class="label tight"
+          :class="{ 'text-amber!': store.saveState === 'waiting' || store.saveState === 'conflict' }"
+          role="status"
+          data-testid="save-state"
+          >{{ saveWord }}</span
+        >
+        <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="store.undo()">
+          <Undo2 class="size-4" aria-hidden="true" /> Undo
+        </button>
+        <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="store.redo()">
+          <Redo2 class="size-4" aria-hidden="true" />
+        </button>
+        <button class="btn px-2" title="Find (/)" @click="finding = true">
+          <Search class="size-4" aria-hidden="true" /> <span class="key border-0 bg-transparent px-0">/</span
+          ><span class="sr-only">Find</span>
+        </button>
+        <button class="btn px-1.5" title="Keys (?)" aria-label="Keys" @click="helping = true">
+          <CircleHelp class="size-4" aria-hidden="true" />
+        </button>
       </template>
     </TopBar>
     <ConflictNotice />

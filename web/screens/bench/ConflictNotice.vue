@@ -19,9 +19,15 @@ const both = async () => {
 </script>
 
 <template>
-  <div v-if="store.saveState === 'conflict' && store.theirs" class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-blossom bg-blossom-tint px-4 py-2" role="alert">
+  <div
+    v-if="store.saveState === 'conflict' && store.theirs"
+    class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-blossom bg-blossom-tint px-4 py-2"
+    role="alert"
+  >
     <p>
-      <strong>Another window saved this rig</strong> {{ formatDistanceToNow(new Date(store.theirs.updatedAt), { addSuffix: true }) }} (revision {{ store.theirs.revision }}). Nothing is lost: choose which version goes on.
+      <strong>Another window saved this rig</strong>
+      {{ formatDistanceToNow(new Date(store.theirs.updatedAt), { addSuffix: true }) }} (revision {{ store.theirs.revision }}). Nothing is
+      lost: choose which version goes on.
       <span v-if="trouble" class="text-brick">{{ trouble }}</span>
     </p>
     <span class="ml-auto flex gap-2">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel } from '@headlessui/vue'
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -12,7 +12,10 @@ const store = useRig()
 const bench = useBench()
 const shelf = useShelf()
 const query = ref('')
-watch(() => props.open, () => (query.value = ''))
+watch(
+  () => props.open,
+  () => (query.value = ''),
+)
 
 const all = computed(() => (props.open && store.assessment && shelf.catalogue ? findablesOf(store.assessment, shelf.catalogue) : []))
 const found = computed(() => search(all.value, query.value))
@@ -33,12 +36,20 @@ const go = (entry: Findable | null) => {
     <div class="fixed inset-0 bg-black/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-6 pt-[12vh]">
       <DialogPanel class="w-full max-w-xl overflow-hidden rounded-xl border border-line bg-card shadow-xl">
+        <DialogTitle class="sr-only">Find a piece, a point, a part or a set-up</DialogTitle>
         <Combobox :model-value="null" @update:model-value="go">
-          <ComboboxInput class="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none" placeholder="A piece, an open point, a part, a set-up" aria-label="Find" autocomplete="off" @change="query = ($event.target as HTMLInputElement).value" />
+          <ComboboxInput
+            class="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
+            placeholder="A piece, an open point, a part, a set-up"
+            aria-label="Find"
+            autocomplete="off"
+            @change="query = ($event.target as HTMLInputElement).value"
+          />
           <ComboboxOptions static class="max-h-[50vh] overflow-y-auto p-1.5">
             <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
               <li class="flex cursor-pointer items-baseline gap-3 rounded-md px-2.5 py-1.5" :class="{ 'bg-blossom-tint': active }">
-                <span class="truncate">{{ entry.title }}</span><span class="label tight truncate">{{ entry.note }}</span><span class="label tight ml-auto shrink-0">{{ entry.kind }}</span>
+                <span class="truncate">{{ entry.title }}</span><span class="label tight truncate">{{ entry.note }}</span
+                ><span class="label tight ml-auto shrink-0">{{ entry.kind }}</span>
               </li>
             </ComboboxOption>
             <li v-if="found.length === 0" class="px-2.5 py-3 text-soft">Nothing of that name. Try a role, such as handle or microphone.</li>

@@ -21,7 +21,9 @@ const count = computed(() =>
 )
 const shown = computed(() => {
   const own = bench.station && props.assessment.stations.find(({ station }) => station === bench.station)
-  return props.assessment.findings.map((finding, i) => ({ finding, n: i + 1 })).filter(({ finding }) => !own || own.findings.includes(finding))
+  return props.assessment.findings
+    .map((finding, i) => ({ finding, n: i + 1 }))
+    .filter(({ finding }) => !own || own.findings.includes(finding))
 })
 const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) => fill(text, of.numbers, of.names, store.style)
 
@@ -32,7 +34,14 @@ watch(
   async ({ findings, assembly }) => {
     const turn = ++asked
     const remedies = findings.flatMap((finding) => finding.remedies)
-    const found = remedies.length === 0 ? [] : await benchWorker().effects(assembly.rig, assembly.setup.id, remedies.map(({ commands }) => commands))
+    const found =
+      remedies.length === 0
+        ? []
+        : await benchWorker().effects(
+            assembly.rig,
+            assembly.setup.id,
+            remedies.map(({ commands }) => commands),
+          )
     if (turn === asked) effects.value = new Map(remedies.map((remedy, i) => [remedy, found[i]]))
   },
   { immediate: true },
@@ -43,11 +52,16 @@ const consequence = (remedy: Remedy): string => {
   const parts = [
     effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units)),
     effect.toBuyMinor === 0 ? '' : signed(effect.toBuyMinor, (m) => money(m, store.style.currency)),
-    effect.gained.stop > 0 ? `${effect.gained.stop} new stop${effect.gained.stop > 1 ? 's' : ''}` : effect.gained.risk > 0 ? `${effect.gained.risk} new risk${effect.gained.risk > 1 ? 's' : ''}` : '',
+    effect.gained.stop > 0
+      ? `${effect.gained.stop} new stop${effect.gained.stop > 1 ? 's' : ''}`
+      : effect.gained.risk > 0
+        ? `${effect.gained.risk} new risk${effect.gained.risk > 1 ? 's' : ''}`
+        : '',
   ]
   return parts.filter(Boolean).join(', ')
 }
-const cure = (finding: Finding, remedy: Remedy) => store.apply(remedy.commands, `${say(remedy.text, remedy)}, for: ${headline(say(finding.text, finding)).head}`)
+const cure = (finding: Finding, remedy: Remedy) =>
+  store.apply(remedy.commands, `${say(remedy.text, remedy)}, for: ${headline(say(finding.text, finding)).head}`)
 const look = (finding: Finding) => {
   const [first] = finding.parts
   if (first && props.assessment.assembly.byInstance.has(first)) bench.pickPiece(first)
@@ -61,9 +75,17 @@ const look = (finding: Finding) => {
       <span class="ml-auto text-[12.5px]" aria-live="polite" data-testid="finding-count">{{ count || 'none' }}</span>
     </h2>
     <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
-      <li v-for="{ finding, n } in shown" :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}`" class="border-b border-line py-2.5" :data-check="finding.check" :data-level="finding.level">
+      <li
+        v-for="{ finding, n } in shown"
+        :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}`"
+        class="border-b border-line py-2.5"
+        :data-check="finding.check"
+        :data-level="finding.level"
+      >
         <div class="flex gap-2.5">
-          <span class="mt-1 flex flex-col items-center gap-0.5"><LevelMark :level="finding.level" /><span class="tight text-[11px] text-soft">{{ n }}</span></span>
+          <span class="mt-1 flex flex-col items-center gap-0.5"
+            ><LevelMark :level="finding.level" /><span class="tight text-[11px] text-soft">{{ n }}</span></span
+          >
           <div class="min-w-0">
             <button class="text-left leading-snug" :title="finding.why" @click="look(finding)">
               <span class="sr-only">{{ finding.level }}: </span>
@@ -72,14 +94,16 @@ const look = (finding: Finding) => {
             <ul v-if="finding.remedies.length" class="mt-1.5 flex flex-col items-start gap-1">
               <li v-for="(remedy, i) in finding.remedies" :key="i">
                 <button class="cure" @click="cure(finding, remedy)">
-                  {{ say(remedy.text, remedy) }}<span v-if="consequence(remedy)" class="tight opacity-85"> · {{ consequence(remedy) }}</span>
+                  {{ say(remedy.text, remedy) }}<span v-if="consequence(remedy)" class="tight"> · {{ consequence(remedy) }}</span>
                 </button>
               </li>
             </ul>
           </div>
         </div>
       </li>
-      <li v-if="shown.length === 0" class="py-4 text-soft">{{ bench.station ? 'Nothing to say about this station.' : 'Nothing to say. Balance it on a finger and shake it before you leave.' }}</li>
+      <li v-if="shown.length === 0" class="py-4 text-soft">
+        {{ bench.station ? 'Nothing to say about this station.' : 'Nothing to say. Balance it on a finger and shake it before you leave.' }}
+      </li>
     </ol>
   </section>
 </template>

@@ -51,15 +51,40 @@ defineExpose({ focus: () => input.value?.focus() })
     <div class="flex items-center gap-3 pb-1 whitespace-nowrap">
       <h2 class="flex items-center gap-2 font-semibold">
         Fits on
-        <svg viewBox="-9 -9 18 18" class="size-5 text-amber" aria-hidden="true"><MountGlyph :glyph="standardOf(point.mount.standard).glyph" /></svg>
+        <svg viewBox="-9 -9 18 18" class="size-5 text-amber" aria-hidden="true">
+          <MountGlyph :glyph="standardOf(point.mount.standard).glyph" />
+        </svg>
         {{ pointName(point) }}
       </h2>
       <span class="label tight truncate" aria-live="polite">{{ summary }}</span>
-      <label class="ml-auto flex cursor-pointer items-center gap-1.5 text-[12.5px] text-soft"><input v-model="showMisfits" type="checkbox" class="accent-leaf" /> what won’t go on</label>
-      <input ref="input" v-model="bench.wanted" type="search" placeholder="filter" aria-label="Filter the parts" class="field w-28 py-0.5" @keydown.down.prevent="table?.move(1)" @keydown.up.prevent="table?.move(-1)" @keydown.enter.prevent="table?.take()" />
-      <span class="hidden gap-1 min-[1360px]:flex" aria-hidden="true"><span class="key">↑↓ choose</span><span class="key">Enter put on</span></span>
+      <label class="ml-auto flex cursor-pointer items-center gap-1.5 text-[12.5px] text-soft"
+        ><input v-model="showMisfits" type="checkbox" class="accent-leaf" /> what won’t go on</label
+      >
+      <input
+        ref="input"
+        v-model="bench.wanted"
+        type="search"
+        placeholder="filter"
+        aria-label="Filter the parts"
+        class="field w-28 py-0.5"
+        @keydown.down.prevent="table?.move(1)"
+        @keydown.up.prevent="table?.move(-1)"
+        @keydown.enter.prevent="table?.take()"
+      />
+      <span class="hidden gap-1 min-[1360px]:flex" aria-hidden="true"
+        ><span class="key">↑↓ choose</span><span class="key">Enter put on</span></span
+      >
       <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
     </div>
-    <FitsTable v-if="found" ref="table" :fits="found.fits" :misfits="found.misfits" :filter="bench.wanted" :show-misfits="showMisfits" act="put on" @take="take" />
+    <FitsTable
+      v-if="found"
+      ref="table"
+      :fits="found.fits"
+      :misfits="found.misfits"
+      :filter="bench.wanted"
+      :show-misfits="showMisfits"
+      act="put on"
+      @take="take"
+    />
   </section>
 </template>

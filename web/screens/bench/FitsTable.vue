@@ -42,43 +42,94 @@ const take = (row = all.value[at.value]) => row && emit('take', row)
 defineExpose({ move, take })
 
 const tones: Record<Tone, string> = { better: 'text-leaf', worse: 'text-amber', same: 'text-soft' }
-const toneOf = (cell: { tone: Tone; text: string }) => (cell.text.includes('+') && cell.text.includes('stop') ? 'text-brick' : tones[cell.tone])
+const toneOf = (cell: { tone: Tone; text: string }) =>
+  cell.text.includes('+') && cell.text.includes('stop') ? 'text-brick' : tones[cell.tone]
 const fromWord = { kit: 'in the kit', owned: 'owned', catalogue: '' } as const
-const head = [['best', 'part'], ['mass', 'mass'], ['buy', 'to buy'], ['tilt', 'tilt'], ['height', 'height']] as const
+const head = [
+  ['best', 'part'],
+  ['mass', 'mass'],
+  ['buy', 'to buy'],
+  ['tilt', 'tilt'],
+  ['height', 'height'],
+] as const
 </script>
 
 <template>
-  <div ref="list" class="relative min-h-0 flex-1 overflow-y-auto" role="grid" aria-label="Parts that go here" :aria-rowcount="all.length" tabindex="0" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="take()">
-    <div role="row" class="tight sticky top-0 z-10 grid grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] gap-2 border-b border-line bg-card px-1 py-1 text-[12.5px] text-soft">
-      <span v-for="[key, title] in head" :key="key" role="columnheader" :class="key === 'best' ? '' : 'text-right'" :aria-sort="sortKey === key ? 'ascending' : 'none'">
-        <button class="hover:text-ink" :class="{ 'font-semibold text-ink': sortKey === key }" @click="sortKey = key">{{ title }}{{ sortKey === key ? ' ↓' : '' }}</button>
+  <div
+    ref="list"
+    class="relative min-h-0 flex-1 overflow-y-auto"
+    role="grid"
+    aria-label="Parts that go here"
+    :aria-rowcount="all.length"
+    tabindex="0"
+    @keydown.down.prevent="move(1)"
+    @keydown.up.prevent="move(-1)"
+    @keydown.enter.prevent="take()"
+  >
+    <div
+      role="row"
+      class="tight sticky top-0 z-10 grid grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] gap-2 border-b border-line bg-card px-1 py-1 text-[12.5px] text-soft"
+    >
+      <span
+        v-for="[key, title] in head"
+        :key="key"
+        role="columnheader"
+        :class="key === 'best' ? '' : 'text-right'"
+        :aria-sort="sortKey === key ? 'ascending' : 'none'"
+      >
+        <button class="hover:text-ink" :class="{ 'font-semibold text-ink': sortKey === key }" @click="sortKey = key">
+          {{ title }}{{ sortKey === key ? ' ↓' : '' }}
+        </button>
       </span>
       <span role="columnheader" class="text-right">findings</span>
     </div>
     <div
-      v-for="(fit, i) in rows" :key="fit.part.id" role="row" :aria-selected="i === at" :data-part="fit.part.id"
-      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] items-baseline gap-2 border-b border-line px-1 py-[5px]" :class="i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
-      @click="at = i" @dblclick="take(fit)"
+      v-for="(fit, i) in rows"
+      :key="fit.part.id"
+      role="row"
+      :aria-selected="i === at"
+      :data-part="fit.part.id"
+      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] items-baseline gap-2 border-b border-line px-1 py-[5px]"
+      :class="i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
+      @click="at = i"
+      @dblclick="take(fit)"
     >
-      <span role="gridcell" class="flex min-w-0 items-baseline gap-2"><span class="truncate">{{ fit.part.name }}</span><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span></span>
+      <span role="gridcell" class="flex min-w-0 items-baseline gap-2"
+        ><span class="truncate">{{ fit.part.name }}</span
+        ><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span></span
+      >
       <span role="gridcell" class="fig text-right font-normal!">{{ massCell(fit.effect, store.style) }}</span>
       <span role="gridcell" class="fig text-right font-normal!">{{ buyCell(fit.effect, store.style) }}</span>
       <span role="gridcell" class="fig text-right" :class="toneOf(tiltCell(fit.effect))">{{ tiltCell(fit.effect).text }}</span>
-      <span role="gridcell" class="fig text-right" :class="toneOf(heightCell(fit.effect, store.style))">{{ heightCell(fit.effect, store.style).text }}</span>
+      <span role="gridcell" class="fig text-right" :class="toneOf(heightCell(fit.effect, store.style))">{{
+        heightCell(fit.effect, store.style).text
+      }}</span>
       <span role="gridcell" class="flex items-baseline justify-end gap-2">
         <span class="fig truncate" :class="toneOf(findingsCell(fit.effect))">{{ findingsCell(fit.effect).text }}</span>
         <button v-if="i === at" class="cure shrink-0" @click.stop="take(fit)">{{ act }}</button>
       </span>
     </div>
     <div
-      v-for="(misfit, i) in refusedRows" :key="misfit.part.id" role="row" :aria-selected="rows.length + i === at" :data-misfit="misfit.part.id"
-      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto] items-baseline gap-3 border-b border-line px-1 py-[5px] text-soft" :class="rows.length + i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
-      @click="at = rows.length + i" @dblclick="take(misfit)"
+      v-for="(misfit, i) in refusedRows"
+      :key="misfit.part.id"
+      role="row"
+      :aria-selected="rows.length + i === at"
+      :data-misfit="misfit.part.id"
+      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto] items-baseline gap-3 border-b border-line px-1 py-[5px] text-soft"
+      :class="rows.length + i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
+      @click="at = rows.length + i"
+      @dblclick="take(misfit)"
     >
       <span role="gridcell" class="truncate">{{ misfit.part.name }}</span>
-      <span role="gridcell" class="tight truncate"><span class="text-brick">won’t go on:</span> {{ refusal(misfit.issue, store.style) }}</span>
-      <span role="gridcell"><button v-if="rows.length + i === at" class="btn px-2 py-0" @click.stop="take(misfit)">put on all the same</button></span>
+      <span role="gridcell" class="tight truncate"
+        ><span class="text-brick">won’t go on:</span> {{ refusal(misfit.issue, store.style) }}</span
+      >
+      <span role="gridcell"
+        ><button v-if="rows.length + i === at" class="btn px-2 py-0" @click.stop="take(misfit)">put on all the same</button></span
+      >
     </div>
-    <p v-if="all.length === 0" class="px-1 py-4 text-soft">{{ filter ? 'No part of that description goes here.' : 'Nothing in the catalogue goes here.' }}</p>
+    <p v-if="all.length === 0" class="px-1 py-4 text-soft">
+      {{ filter ? 'No part of that description goes here.' : 'Nothing in the catalogue goes here.' }}
+    </p>
   </div>
 </template>

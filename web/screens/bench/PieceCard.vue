@@ -34,7 +34,9 @@ const seat = computed(() => {
   const [hostMount, guestMount] = [host && mountOf(host.part, joint.value?.hostMount ?? ''), mountOf(part, joint.value?.guestMount ?? '')]
   if (!host || !hostMount || !guestMount) return 'carries everything else'
   const by = `${endName({ part, mount: guestMount })} on ${host.part.name}, ${hostMount.label ?? hostMount.id}`
-  return mate?.ok ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}` : by
+  return mate?.ok
+    ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}`
+    : by
 })
 const pieces = computed(() => shelf.owned.get(props.piece.part.id) ?? 0)
 const swaps = shallowRef<readonly Fit[]>([])
@@ -49,10 +51,16 @@ watch(
   },
   { immediate: true },
 )
-const set = (change: { slideMm?: number; turnDeg?: number }, note: string) => store.setup && store.apply([{ do: 'set', setup: store.setup.id, instance: props.piece.instance.id, ...change }], `${note} ${props.piece.part.name}`)
+const set = (change: { slideMm?: number; turnDeg?: number }, note: string) =>
+  store.setup &&
+  store.apply([{ do: 'set', setup: store.setup.id, instance: props.piece.instance.id, ...change }], `${note} ${props.piece.part.name}`)
 const swap = (fit: Fit | Misfit) => store.apply(fit.commands, `swap ${props.piece.part.name} for ${fit.part.name}`)
 const takeOff = () => {
-  if (store.setup && store.apply([{ do: 'take-off', setup: store.setup.id, instance: props.piece.instance.id }], `take off ${props.piece.part.name}`)) bench.dropAll()
+  if (
+    store.setup &&
+    store.apply([{ do: 'take-off', setup: store.setup.id, instance: props.piece.instance.id }], `take off ${props.piece.part.name}`)
+  )
+    bench.dropAll()
 }
 </script>
 
@@ -65,19 +73,43 @@ const takeOff = () => {
       <p class="label leading-snug">{{ roles[piece.part.role].title }}; {{ seat }}</p>
       <p class="fig text-[13px]">
         {{ grams(piece.part.massG, store.style.units) }} · {{ pieces > 0 ? 'owned' : money(piece.part.price.usual, store.style.currency) }}
-        <span v-if="pieces === 0" class="label tight font-normal">({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span>
+        <span v-if="pieces === 0" class="label tight font-normal"
+          >({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span
+        >
       </p>
       <label v-if="travel && joint" class="mt-0.5 block">
-        <span class="label flex"><span>slide, {{ ways?.less }} to {{ ways?.more }}</span><span class="fig ml-auto text-ink">{{ millimetres(joint.slideMm, store.style.units) }}</span></span>
-        <input type="range" class="w-full accent-leaf" :min="travel.minMm" :max="travel.maxMm" :step="travel.stepMm" :value="joint.slideMm" @input="set({ slideMm: Number(($event.target as HTMLInputElement).value) }, 'slide')" />
+        <span class="label flex"
+          ><span>slide, {{ ways?.less }} to {{ ways?.more }}</span
+          ><span class="fig ml-auto text-ink">{{ millimetres(joint.slideMm, store.style.units) }}</span></span
+        >
+        <input
+          type="range"
+          class="w-full accent-leaf"
+          :min="travel.minMm"
+          :max="travel.maxMm"
+          :step="travel.stepMm"
+          :value="joint.slideMm"
+          @input="set({ slideMm: Number(($event.target as HTMLInputElement).value) }, 'slide')"
+        />
       </label>
       <div v-if="turns.length && joint" class="flex items-center gap-1" role="group" aria-label="Turn">
         <span class="label mr-1">turned</span>
-        <button v-for="turn in turns" :key="turn" class="btn px-2 py-0" :class="{ 'border-leaf! bg-leaf-tint!': turn === joint.turnDeg }" :aria-pressed="turn === joint.turnDeg" @click="set({ turnDeg: turn }, 'turn')">{{ turn }}°</button>
+        <button
+          v-for="turn in turns"
+          :key="turn"
+          class="btn px-2 py-0"
+          :class="{ 'border-leaf! bg-leaf-tint!': turn === joint.turnDeg }"
+          :aria-pressed="turn === joint.turnDeg"
+          @click="set({ turnDeg: turn }, 'turn')"
+        >
+          {{ turn }}°
+        </button>
       </div>
       <div class="mt-auto flex flex-wrap gap-1.5 pt-1">
         <button v-if="joint" class="btn py-0.5" @click="takeOff"><Trash2 class="size-3.5" aria-hidden="true" /> take off</button>
-        <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">{{ pieces > 0 ? 'not mine' : 'I own this' }}</button>
+        <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
+          {{ pieces > 0 ? 'not mine' : 'I own this' }}
+        </button>
       </div>
     </div>
     <div class="flex min-w-0 flex-1 flex-col">

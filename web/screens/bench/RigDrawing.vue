@@ -25,7 +25,9 @@ const { width, height } = useElementSize(sheet, { width: 780, height: 500 })
 const INSET = { width: 132, height: 190 }
 const companion = computed<ViewId>(() => (bench.view === 'side' ? 'front' : 'side'))
 const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly))
-const fit = computed(() => fitTo(extent.value, width.value, height.value, { left: 66, right: width.value > 620 ? INSET.width + 26 : 30, top: 46, bottom: 50 }))
+const fit = computed(() =>
+  fitTo(extent.value, width.value, height.value, { left: 66, right: width.value > 620 ? INSET.width + 26 : 30, top: 46, bottom: 50 }),
+)
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
 const points = computed(() => pointMarks(bench.view, props.assessment.points, fit.value))
 const dimensions = computed(() => overall(extent.value, fit.value))
@@ -37,7 +39,8 @@ const ratio = computed(() => (96 / 25.4 / fit.value.scale).toFixed(1))
 const tone: Record<string, string> = { stop: 'var(--brick)', risk: 'var(--ink)', hint: 'var(--ink)' }
 const marked = computed(() => {
   const found = new Map<string, string>()
-  for (const finding of props.assessment.findings) if (finding.level === 'stop' && finding.parts[0] && !found.has(finding.parts[0])) found.set(finding.parts[0], tone[finding.level] ?? '')
+  for (const finding of props.assessment.findings)
+    if (finding.level === 'stop' && finding.parts[0] && !found.has(finding.parts[0])) found.set(finding.parts[0], tone[finding.level] ?? '')
   return found
 })
 
@@ -50,18 +53,29 @@ const badges = computed(() => {
   return spread(placed, () => [1, 0], 22, points.value)
 })
 
+const leaders = computed(() =>
+  points.value
+    .filter(({ from, x, y }) => from[0] !== x || from[1] !== y)
+    .map(({ from, x, y }) => `M${from[0]} ${from[1]}L${x} ${y}`)
+    .join(''),
+)
+
 const rooms = computed(() => {
   if (!bench.showRooms) return []
   return props.assessment.assembly.placed.flatMap((piece) =>
     piece.part.rooms.map((room, i) => ({
       key: `${piece.instance.id}${i}`,
       title: `${piece.part.name}: if this room is taken, ${room.lost}`,
-      d: roundedPath(silhouette(bench.view, placeShape(room.shape, piece.frame)).map((p): Point2 => onSheet(fit.value, p)), 3),
+      d: roundedPath(
+        silhouette(bench.view, placeShape(room.shape, piece.frame)).map((p): Point2 => onSheet(fit.value, p)),
+        3,
+      ),
     })),
   )
 })
 
-const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id: string } } }) => `${mark.point.piece.instance.id}/${mark.point.mount.id}`
+const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id: string } } }) =>
+  `${mark.point.piece.instance.id}/${mark.point.mount.id}`
 const arrow = (d: { from: readonly [number, number]; to: readonly [number, number]; upright: boolean }) => {
   const [x1, y1] = d.from
   const [x2, y2] = d.to
@@ -72,18 +86,35 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
 <template>
   <section class="relative flex min-h-0 flex-col" aria-label="The rig, drawn to scale">
     <div class="absolute top-2.5 left-4 z-10 flex items-center gap-1" role="group" aria-label="View">
-      <button v-for="(id, i) in viewIds" :key="id" class="rounded-md px-2.5 py-1 font-medium" :class="bench.view === id ? 'bg-ink text-paper' : 'text-soft hover:text-ink'" :aria-pressed="bench.view === id" :title="`${views[id].title} elevation (${i + 1})`" @click="bench.setView(id)">
+      <button
+        v-for="(id, i) in viewIds"
+        :key="id"
+        class="rounded-md px-2.5 py-1 font-medium"
+        :class="bench.view === id ? 'bg-ink text-paper' : 'text-soft hover:text-ink'"
+        :aria-pressed="bench.view === id"
+        :title="`${views[id].title} elevation (${i + 1})`"
+        @click="bench.setView(id)"
+      >
         {{ views[id].title }}
       </button>
     </div>
     <div class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft">
       <span>1 : {{ ratio }}</span>
-      <label class="flex cursor-pointer items-center gap-1.5"><input v-model="bench.showRooms" type="checkbox" class="accent-leaf" /> rooms</label>
+      <label class="flex cursor-pointer items-center gap-1.5"
+        ><input v-model="bench.showRooms" type="checkbox" class="accent-leaf" /> rooms</label
+      >
     </div>
     <div ref="sheet" class="min-h-0 flex-1">
       <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" class="block select-none" @click="bench.dropAll()">
         <title>{{ views[bench.view].title }} elevation of the rig</title>
-        <path v-if="bench.view !== 'front' && bench.view !== 'rear'" :d="`M46 ${axis[1]}H${width - 24}`" stroke="var(--soft)" stroke-width="0.7" stroke-dasharray="14 3 2 3" opacity="0.7" />
+        <path
+          v-if="bench.view !== 'front' && bench.view !== 'rear'"
+          :d="`M46 ${axis[1]}H${width - 24}`"
+          stroke="var(--soft)"
+          stroke-width="0.7"
+          stroke-dasharray="14 3 2 3"
+          opacity="0.7"
+        />
         <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
         <g v-for="room in rooms" :key="room.key" pointer-events="none">
           <path :d="room.d" fill="var(--blossom)" fill-opacity="0.1" stroke="var(--amber)" stroke-width="1.1" stroke-dasharray="4 3" />
@@ -92,15 +123,41 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           <path v-for="(d, i) in dimensions" :key="i" :d="arrow(d)" />
         </g>
         <g v-for="(d, i) in dimensions" :key="`t${i}`" class="fig" font-size="12.5" text-anchor="middle">
-          <text :x="(d.from[0] + d.to[0]) / 2" :y="(d.from[1] + d.to[1]) / 2 + 4" fill="var(--ink)" stroke="var(--paper)" stroke-width="5" paint-order="stroke">{{ millimetres(Math.round(d.lengthMm), settings.units) }}</text>
+          <text
+            :x="(d.from[0] + d.to[0]) / 2"
+            :y="(d.from[1] + d.to[1]) / 2 + 4"
+            fill="var(--ink)"
+            stroke="var(--paper)"
+            stroke-width="5"
+            paint-order="stroke"
+          >
+            {{ millimetres(Math.round(d.lengthMm), settings.units) }}
+          </text>
         </g>
         <g v-if="plumb" pointer-events="none">
-          <path :d="`M${plumb.grip[0]} ${plumb.grip[1]}V${plumb.foot[1]}`" stroke="var(--leaf)" stroke-width="1.4" stroke-dasharray="6 3.5" />
+          <path
+            :d="`M${plumb.grip[0]} ${plumb.grip[1]}V${plumb.foot[1]}`"
+            stroke="var(--leaf)"
+            stroke-width="1.4"
+            stroke-dasharray="6 3.5"
+          />
           <circle :cx="plumb.grip[0]" :cy="plumb.grip[1]" r="4" fill="var(--leaf)" stroke="var(--paper)" />
           <path :d="`M${plumb.foot[0]} ${plumb.foot[1] + 9}l-5 -10h10z`" fill="var(--leaf)" />
           <template v-if="Math.abs(plumb.offMm) >= 1">
             <path :d="`M${plumb.grip[0]} ${plumb.centre[1]}H${plumb.centre[0]}`" stroke="var(--amber)" stroke-width="2" />
-            <text :x="(plumb.grip[0] + plumb.centre[0]) / 2" :y="plumb.centre[1] + 22" font-size="12.5" text-anchor="middle" class="fig" fill="var(--amber)" stroke="var(--card)" stroke-width="4" paint-order="stroke">{{ millimetres(Math.round(Math.abs(plumb.offMm)), settings.units) }}</text>
+            <text
+              :x="(plumb.grip[0] + plumb.centre[0]) / 2"
+              :y="plumb.centre[1] + 22"
+              font-size="12.5"
+              text-anchor="middle"
+              class="fig"
+              fill="var(--amber)"
+              stroke="var(--card)"
+              stroke-width="4"
+              paint-order="stroke"
+            >
+              {{ millimetres(Math.round(Math.abs(plumb.offMm)), settings.units) }}
+            </text>
           </template>
         </g>
         <g :transform="`translate(${centre[0]} ${centre[1]})`" pointer-events="none">
@@ -108,24 +165,61 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           <circle r="8" fill="var(--card)" stroke="var(--ink)" stroke-width="1.2" />
           <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" fill="var(--ink)" />
         </g>
+        <path :d="leaders" stroke="var(--leaf)" stroke-width="0.8" pointer-events="none" />
         <g
-          v-for="mark in points" :key="keyOf(mark)" role="button" tabindex="0" class="point cursor-pointer" :data-point="keyOf(mark)"
-          :aria-label="`Open point: ${pointName(mark.point)}`" :aria-pressed="bench.pointKey === keyOf(mark)"
-          @click.stop="bench.pickPoint(keyOf(mark))" @keydown.enter.stop.prevent="bench.pickPoint(keyOf(mark))" @keydown.space.stop.prevent="bench.pickPoint(keyOf(mark))"
+          v-for="mark in points"
+          :key="keyOf(mark)"
+          role="button"
+          tabindex="0"
+          class="point cursor-pointer"
+          :data-point="keyOf(mark)"
+          :aria-label="`Open point: ${pointName(mark.point)}`"
+          :aria-pressed="bench.pointKey === keyOf(mark)"
+          @click.stop="bench.pickPoint(keyOf(mark))"
+          @keydown.enter.stop.prevent="bench.pickPoint(keyOf(mark))"
+          @keydown.space.stop.prevent="bench.pickPoint(keyOf(mark))"
         >
           <title>{{ pointName(mark.point) }}</title>
-          <path v-if="mark.from[0] !== mark.x || mark.from[1] !== mark.y" :d="`M${mark.from[0]} ${mark.from[1]}L${mark.x} ${mark.y}`" stroke="var(--leaf)" stroke-width="0.8" />
-          <circle :cx="mark.x" :cy="mark.y" r="9.5" class="halo" :fill="bench.pointKey === keyOf(mark) ? 'var(--blossom)' : 'var(--card)'" :fill-opacity="bench.pointKey === keyOf(mark) ? 1 : 0.88" :stroke="bench.pointKey === keyOf(mark) ? 'var(--amber)' : 'transparent'" stroke-width="1.5" />
-          <g :transform="`translate(${mark.x} ${mark.y}) rotate(${mark.turn})`" :style="{ color: bench.pointKey === keyOf(mark) ? '#20261f' : 'var(--leaf)' }"><MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" /></g>
+          <circle
+            :cx="mark.x"
+            :cy="mark.y"
+            r="9.5"
+            class="halo"
+            :fill="bench.pointKey === keyOf(mark) ? 'var(--blossom)' : 'var(--card)'"
+            :fill-opacity="bench.pointKey === keyOf(mark) ? 1 : 0.88"
+            :stroke="bench.pointKey === keyOf(mark) ? 'var(--amber)' : 'transparent'"
+            stroke-width="1.5"
+          />
+          <g
+            :transform="`translate(${mark.x} ${mark.y}) rotate(${mark.turn})`"
+            :style="{ color: bench.pointKey === keyOf(mark) ? '#20261f' : 'var(--leaf)' }"
+          >
+            <MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" />
+          </g>
         </g>
         <g v-for="badge in badges" :key="badge.key" pointer-events="none" :transform="`translate(${badge.x} ${badge.y})`">
-          <rect v-if="badge.level === 'stop'" x="-8" y="-8" width="16" height="16" rx="2" fill="var(--brick)" stroke="var(--paper)" stroke-width="1.5" />
+          <rect
+            v-if="badge.level === 'stop'"
+            x="-8"
+            y="-8"
+            width="16"
+            height="16"
+            rx="2"
+            fill="var(--brick)"
+            stroke="var(--paper)"
+            stroke-width="1.5"
+          />
           <path v-else d="M0 -10 10.5 8H-10.5Z" fill="var(--amber)" stroke="var(--paper)" stroke-width="1.5" />
           <text y="4.5" text-anchor="middle" font-size="10.5" font-weight="700" fill="var(--paper)">{{ badge.n }}</text>
         </g>
       </svg>
     </div>
-    <button v-if="width > 620" class="absolute right-3 bottom-3 rounded-md border border-transparent p-1 hover:border-line" :title="`To the ${views[companion].title.toLowerCase()} elevation`" @click="bench.setView(companion)">
+    <button
+      v-if="width > 620"
+      class="absolute right-3 bottom-3 rounded-md border border-transparent p-1 hover:border-line"
+      :title="`To the ${views[companion].title.toLowerCase()} elevation`"
+      @click="bench.setView(companion)"
+    >
       <RigSketch :assembly="assessment.assembly" :view="companion" :width="INSET.width" :height="INSET.height" :pad="6" />
       <span class="label tight block text-center">{{ views[companion].title }}</span>
     </button>

@@ -5,9 +5,34 @@ defineProps<{ open: boolean }>()
 defineEmits<{ close: [] }>()
 
 const groups = [
-  ['Look', [['1 2 3 4', 'side, front, top, rear'], ['R', 'rooms on or off'], ['Esc', 'let go of everything']]],
-  ['Choose', [['O  Shift O', 'next, previous open point'], ['P  Shift P', 'next, previous piece'], ['/', 'find anything'], ['F', 'filter what fits']]],
-  ['Do', [['↑ ↓  Enter', 'choose a part, put it on'], [', .', 'slide the piece by a step'], ['T', 'turn the piece'], ['Delete', 'take the piece off'], ['C', 'first cure of the worst finding'], ['Ctrl Z  Ctrl Shift Z', 'undo, redo']]],
+  [
+    'Look',
+    [
+      ['1 2 3 4', 'side, front, top, rear'],
+      ['R', 'rooms on or off'],
+      ['Esc', 'let go of everything'],
+    ],
+  ],
+  [
+    'Choose',
+    [
+      ['O  Shift O', 'next, previous open point'],
+      ['P  Shift P', 'next, previous piece'],
+      ['/', 'find anything'],
+      ['F', 'filter what fits'],
+    ],
+  ],
+  [
+    'Do',
+    [
+      ['↑ ↓  Enter', 'choose a part, put it on'],
+      [', .', 'slide the piece by a step'],
+      ['T', 'turn the piece'],
+      ['Delete', 'take the piece off'],
+      ['C', 'first cure of the worst finding'],
+      ['Ctrl Z  Ctrl Shift Z', 'undo, redo'],
+    ],
+  ],
 ] as const
 </script>
 
@@ -21,7 +46,10 @@ const groups = [
           <section v-for="[title, keys] in groups" :key="title">
             <h3 class="label mb-1.5">{{ title }}</h3>
             <dl class="flex flex-col gap-1.5">
-              <div v-for="[key, what] in keys" :key="key"><dt class="key inline-block">{{ key }}</dt><dd class="text-[13px]">{{ what }}</dd></div>
+              <div v-for="[key, what] in keys" :key="key">
+                <dt class="key inline-block">{{ key }}</dt>
+                <dd class="text-[13px]">{{ what }}</dd>
+              </div>
             </dl>
           </section>
         </div>

@@ -14,15 +14,20 @@ const noteOf = (state: StationState) => {
   if (state.instances.length > 0) return state.instances.length === 1 ? '1 part' : `${state.instances.length} parts`
   return state.advice.verdict === 'leave out' ? 'leave out' : ''
 }
-const wordOf = (state: StationState) => ({ stop: 'has a stop', risk: 'has a risk', hint: 'has a hint', ok: 'in order', open: 'open' })[markOf(state)]
+const wordOf = (state: StationState) =>
+  ({ stop: 'has a stop', risk: 'has a risk', hint: 'has a hint', ok: 'in order', open: 'open' })[markOf(state)]
 </script>
 
 <template>
   <nav class="flex w-[164px] shrink-0 flex-col gap-0.5 border-r border-line p-1.5" aria-label="Stations, in working order">
     <button
-      v-for="state in stations" :key="state.station" class="flex items-center gap-2.5 rounded-lg border px-2.5 py-[7px] text-left"
-      :class="bench.station === state.station ? 'border-line bg-card' : 'border-transparent hover:bg-card'" :aria-pressed="bench.station === state.station"
-      :title="`${title(state.station)}: ${state.advice.verdict}, ${state.advice.reason}`" @click="bench.station = bench.station === state.station ? undefined : state.station"
+      v-for="state in stations"
+      :key="state.station"
+      class="flex items-center gap-2.5 rounded-lg border px-2.5 py-[7px] text-left"
+      :class="bench.station === state.station ? 'border-line bg-card' : 'border-transparent hover:bg-card'"
+      :aria-pressed="bench.station === state.station"
+      :title="`${title(state.station)}: ${state.advice.verdict}, ${state.advice.reason}`"
+      @click="bench.station = bench.station === state.station ? undefined : state.station"
     >
       <LevelMark :level="markOf(state)" /><span class="sr-only">{{ wordOf(state) }}</span>
       <span class="font-semibold">{{ title(state.station) }}</span>

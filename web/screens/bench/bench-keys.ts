@@ -6,7 +6,12 @@ import { useRig } from '../../stores/rig.ts'
 
 const inField = (event: KeyboardEvent): boolean => {
   const target = event.target as HTMLElement | null
-  return target !== null && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) && (target as HTMLInputElement).type !== 'checkbox' && (target as HTMLInputElement).type !== 'range'
+  return (
+    target !== null &&
+    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) &&
+    (target as HTMLInputElement).type !== 'checkbox' &&
+    (target as HTMLInputElement).type !== 'range'
+  )
 }
 
 /** Moves on through the turns a joint allows, by quarter or half. */
@@ -36,17 +41,33 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
   }
   const takeOff = () => {
     const { piece } = bench
-    if (piece?.joint && store.setup && store.apply([{ do: 'take-off', setup: store.setup.id, instance: piece.instance.id }], `take off ${piece.part.name}`)) bench.dropAll()
+    if (
+      piece?.joint &&
+      store.setup &&
+      store.apply([{ do: 'take-off', setup: store.setup.id, instance: piece.instance.id }], `take off ${piece.part.name}`)
+    )
+      bench.dropAll()
   }
   const cureWorst = () => {
     const remedy = store.assessment?.findings.find((finding) => finding.remedies.length > 0)?.remedies[0]
     if (remedy) store.apply(remedy.commands, 'first cure of the worst finding')
   }
   const plain: Record<string, (event: KeyboardEvent) => void> = {
-    o: () => bench.stepPoint(1), O: () => bench.stepPoint(-1), p: () => bench.stepPiece(1), P: () => bench.stepPiece(-1),
-    '/': find, '?': help, f: focusFits, r: () => (bench.showRooms = !bench.showRooms), c: cureWorst,
-    ',': () => slide(-1), '.': () => slide(1), t: () => bench.piece?.joint && change(bench.piece, { turnDeg: nextTurn(bench.piece) }, 'turn'),
-    Delete: takeOff, Backspace: takeOff, Escape: () => bench.dropAll(),
+    o: () => bench.stepPoint(1),
+    O: () => bench.stepPoint(-1),
+    p: () => bench.stepPiece(1),
+    P: () => bench.stepPiece(-1),
+    '/': find,
+    '?': help,
+    f: focusFits,
+    r: () => (bench.showRooms = !bench.showRooms),
+    c: cureWorst,
+    ',': () => slide(-1),
+    '.': () => slide(1),
+    t: () => bench.piece?.joint && change(bench.piece, { turnDeg: nextTurn(bench.piece) }, 'turn'),
+    Delete: takeOff,
+    Backspace: takeOff,
+    Escape: () => bench.dropAll(),
   }
   viewIds.forEach((id, i) => (plain[String(i + 1)] = () => bench.setView(id)))
   onKeyStroke(true, (event) => {

@@ -16,15 +16,33 @@ const MOST = 12
 /** Every piece, open point, set-up and catalogue part, in that order. A part leads to the first open point it goes on. */
 export const findablesOf = (assessment: Assessment, catalogue: Catalogue): readonly Findable[] => {
   const open = assessment.points.filter((point) => point.open)
-  const pieces = assessment.assembly.placed.map(({ instance, part }): Findable => ({ id: `piece ${instance.id}`, title: part.name, kind: 'piece', note: roles[part.role].title, target: instance.id }))
+  const pieces = assessment.assembly.placed.map(({ instance, part }): Findable => ({
+    id: `piece ${instance.id}`,
+    title: part.name,
+    kind: 'piece',
+    note: roles[part.role].title,
+    target: instance.id,
+  }))
   const points = open.map((point): Findable => {
     const key = `${point.piece.instance.id}/${point.mount.id}`
     return { id: `point ${key}`, title: pointName(point), kind: 'open point', note: point.piece.part.name, target: key }
   })
-  const setups = assessment.assembly.rig.setups.map(({ id, name }): Findable => ({ id: `set-up ${id}`, title: name, kind: 'set-up', note: '', target: id }))
+  const setups = assessment.assembly.rig.setups.map(({ id, name }): Findable => ({
+    id: `set-up ${id}`,
+    title: name,
+    kind: 'set-up',
+    note: '',
+    target: id,
+  }))
   const parts = [...catalogue.parts.values()].map((part): Findable => {
     const point = open.find(({ piece, mount }) => part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok))
-    return { id: `part ${part.id}`, title: part.name, kind: 'part', note: point ? `goes on ${pointName(point)}` : 'no open point takes it', target: point ? `${point.piece.instance.id}/${point.mount.id}` : '' }
+    return {
+      id: `part ${part.id}`,
+      title: part.name,
+      kind: 'part',
+      note: point ? `goes on ${pointName(point)}` : 'no open point takes it',
+      target: point ? `${point.piece.instance.id}/${point.mount.id}` : '',
+    }
   })
   return [...pieces, ...points, ...setups, ...parts]
 }
@@ -35,5 +53,9 @@ export const search = (all: readonly Findable[], query: string): readonly Findab
   const found = all.filter(({ title, note, kind }) => wanted.every((word) => `${title} ${note} ${kind}`.toLowerCase().includes(word)))
   const first = wanted[0] ?? ''
   const rank = ({ title }: Findable) => (first && title.toLowerCase().startsWith(first) ? 0 : 1)
-  return found.map((entry, i) => ({ entry, i })).sort((a, b) => rank(a.entry) - rank(b.entry) || a.i - b.i).slice(0, MOST).map(({ entry }) => entry)
+  return found
+    .map((entry, i) => ({ entry, i }))
+    .sort((a, b) => rank(a.entry) - rank(b.entry) || a.i - b.i)
+    .slice(0, MOST)
+    .map(({ entry }) => entry)
 }

@@ -14,7 +14,9 @@ const lacks = computed(() => (camera.value ? unmet(needs.value, [camera.value]) 
 const advice = computed(() => adviceFor(props.brief))
 const light = computed(() => lightOf(props.brief))
 const skipped = computed(() => capabilityIds.filter((id) => props.brief.wishes[id] === 'skip'))
-const addable = computed(() => capabilityIds.filter((id) => !needs.value.some((need) => need.capability === id) && !skipped.value.includes(id)))
+const addable = computed(() =>
+  capabilityIds.filter((id) => !needs.value.some((need) => need.capability === id) && !skipped.value.includes(id)),
+)
 const met = (need: Need) => !props.assessment.unmet.some(({ capability }) => capability === need.capability)
 
 const wish = (capability: Capability, value: 'want' | 'skip' | undefined) => {
@@ -26,20 +28,55 @@ const tone = { 'worth it': 'text-leaf', 'if it earns its place': 'text-soft', 'l
 </script>
 
 <template>
-  <section class="flex flex-col gap-5 border-line bg-card px-7 py-6 min-[900px]:overflow-y-auto min-[900px]:border-l" aria-label="What follows from it" aria-live="polite">
+  <section
+    class="flex flex-col gap-5 border-line bg-card px-7 py-6 min-[900px]:overflow-y-auto min-[900px]:border-l"
+    aria-label="What follows from it"
+    aria-live="polite"
+  >
     <div>
-      <h2 class="font-semibold">The {{ camera?.name }} lacks {{ lacks.length === 0 ? 'nothing for this' : `${lacks.length} of ${needs.length} things this job asks for` }}</h2>
+      <h2 class="font-semibold">
+        The {{ camera?.name }} lacks
+        {{ lacks.length === 0 ? 'nothing for this' : `${lacks.length} of ${needs.length} things this job asks for` }}
+      </h2>
       <ul class="mt-2">
-        <li v-for="need in lacks" :key="need.capability" class="flex items-baseline gap-2.5 border-b border-line py-1.5" :data-lack="need.capability">
+        <li
+          v-for="need in lacks"
+          :key="need.capability"
+          class="flex items-baseline gap-2.5 border-b border-line py-1.5"
+          :data-lack="need.capability"
+        >
           <LevelMark :level="met(need) ? 'ok' : 'risk'" />
-          <span class="min-w-0 flex-1"><strong class="font-semibold">{{ upper(capabilities[need.capability].title) }}</strong><span class="label"> – {{ need.because.reason }}</span></span>
+          <span class="min-w-0 flex-1"
+            ><strong class="font-semibold">{{ upper(capabilities[need.capability].title) }}</strong
+            ><span class="label"> – {{ need.because.reason }}</span></span
+          >
           <span class="label tight shrink-0">{{ met(need) ? 'the rig has it' : 'still missing' }}</span>
-          <button class="label shrink-0 underline decoration-line underline-offset-3 hover:decoration-ink" :aria-label="`Do without ${capabilities[need.capability].title}`" @click="wish(need.capability, need.because.from === 'operator' ? undefined : 'skip')">do without</button>
+          <button
+            class="label shrink-0 underline decoration-line underline-offset-3 hover:decoration-ink"
+            :aria-label="`Do without ${capabilities[need.capability].title}`"
+            @click="wish(need.capability, need.because.from === 'operator' ? undefined : 'skip')"
+          >
+            do without
+          </button>
         </li>
       </ul>
-      <p v-if="skipped.length" class="label mt-2">Done without: <button v-for="id in skipped" :key="id" class="mr-2 underline decoration-line underline-offset-3 hover:decoration-ink" @click="wish(id, undefined)">{{ capabilities[id].title }}</button></p>
-      <label class="label mt-2 flex items-center gap-2">Ask for more
-        <select class="field py-0.5" value="" @change="wish(($event.target as HTMLSelectElement).value as Capability, 'want')"><option value="" disabled>choose</option><option v-for="id in addable" :key="id" :value="id">{{ capabilities[id].title }}</option></select>
+      <p v-if="skipped.length" class="label mt-2">
+        Done without:
+        <button
+          v-for="id in skipped"
+          :key="id"
+          class="mr-2 underline decoration-line underline-offset-3 hover:decoration-ink"
+          @click="wish(id, undefined)"
+        >
+          {{ capabilities[id].title }}
+        </button>
+      </p>
+      <label class="label mt-2 flex items-center gap-2"
+        >Ask for more
+        <select class="field py-0.5" value="" @change="wish(($event.target as HTMLSelectElement).value as Capability, 'want')">
+          <option value="" disabled>choose</option>
+          <option v-for="id in addable" :key="id" :value="id">{{ capabilities[id].title }}</option>
+        </select>
       </label>
     </div>
     <div>
@@ -55,11 +92,18 @@ const tone = { 'worth it': 'text-leaf', 'if it earns its place': 'text-soft', 'l
     </div>
     <div>
       <h2 class="font-semibold">Light to expect</h2>
-      <p class="mt-1">From <span class="fig">EV {{ light.lowEv }}</span> to <span class="fig">EV {{ light.highEv }}</span> at ISO 100, <span class="fig">{{ light.highEv - light.lowEv }}</span> stops apart <span class="label">({{ light.scenes.join(', ') }})</span></p>
+      <p class="mt-1">
+        From <span class="fig">EV {{ light.lowEv }}</span> to <span class="fig">EV {{ light.highEv }}</span> at ISO 100,
+        <span class="fig">{{ light.highEv - light.lowEv }}</span> stops apart <span class="label">({{ light.scenes.join(', ') }})</span>
+      </p>
     </div>
     <p v-if="brief.conditions.includes('flight') || brief.conditions.includes('spray')" class="label border-l-2 border-blossom pl-3">
-      <template v-if="brief.conditions.includes('flight')">Spare lithium packs travel in the cabin with their terminals covered; ask the airline and the regulator about sizes and numbers. </template>
-      <template v-if="brief.conditions.includes('spray')">Over water, tether what can fall, and follow the crew’s and local rules.</template>
+      <template v-if="brief.conditions.includes('flight')"
+        >Spare lithium packs travel in the cabin with their terminals covered; ask the airline and the regulator about sizes and numbers.
+      </template>
+      <template v-if="brief.conditions.includes('spray')"
+        >Over water, tether what can fall, and follow the crew’s and local rules.</template
+      >
     </p>
   </section>
 </template>

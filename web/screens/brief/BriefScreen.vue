@@ -34,7 +34,11 @@ const change = (part: Partial<Brief>) => {
   const keys = new Set(Object.keys(part))
   wrong.value = Object.fromEntries(Object.entries(wrong.value).filter(([key]) => !keys.has(key)))
   if (parsed.success) store.apply([{ do: 'brief', brief: parsed.data }], `brief: ${[...keys].join(', ')}`)
-  else wrong.value = { ...wrong.value, ...Object.fromEntries(parsed.error.issues.map((issue) => [[...keys][0] ?? String(issue.path[0] ?? ''), sentence(issue)])) }
+  else
+    wrong.value = {
+      ...wrong.value,
+      ...Object.fromEntries(parsed.error.issues.map((issue) => [[...keys][0] ?? String(issue.path[0] ?? ''), sentence(issue)])),
+    }
 }
 const limits: Readonly<Record<string, string>> = {
   hoursOnLocation: 'Hours run from 0 to 24, and not fewer than the rolling hours.',
@@ -53,9 +57,23 @@ const toggle = (condition: Condition) => {
 const figures = computed(() =>
   brief.value
     ? [
-        { key: 'hoursOnLocation', title: 'Hours on location', unit: 'h', value: brief.value.hoursOnLocation, step: 0.5, of: (v: number) => v },
+        {
+          key: 'hoursOnLocation',
+          title: 'Hours on location',
+          unit: 'h',
+          value: brief.value.hoursOnLocation,
+          step: 0.5,
+          of: (v: number) => v,
+        },
         { key: 'hoursRolling', title: 'of them rolling', unit: 'h', value: brief.value.hoursRolling, step: 0.1, of: (v: number) => v },
-        { key: 'budgetMinor', title: 'Still to spend', unit: brief.value.currency, value: brief.value.budgetMinor / 100, step: 10, of: (v: number) => Math.round(v * 100) },
+        {
+          key: 'budgetMinor',
+          title: 'Still to spend',
+          unit: brief.value.currency,
+          value: brief.value.budgetMinor / 100,
+          step: 10,
+          of: (v: number) => Math.round(v * 100),
+        },
         { key: 'inHandG', title: 'At most in the hand', unit: 'g', value: brief.value.inHandG, step: 50, of: (v: number) => v },
         { key: 'tallMm', title: 'At most tall', unit: 'mm', value: brief.value.tallMm, step: 10, of: (v: number) => v },
       ]
@@ -68,34 +86,55 @@ const figures = computed(() =>
     <TopBar>
       <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
         <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
-        <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{ store.rig.name }}</RouterLink>
+        <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{
+          store.rig.name
+        }}</RouterLink>
         <span class="text-soft">/ Brief</span>
       </nav>
       <template #end>
-        <span class="label tight" role="status" data-testid="save-state">{{ { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState] }}</span>
+        <span class="label tight" role="status" data-testid="save-state">{{
+          { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState]
+        }}</span>
         <button class="btn" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
         <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
       </template>
     </TopBar>
     <ConflictNotice />
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
-    <main v-if="brief && store.assessment" class="mx-auto grid min-h-0 w-full max-w-[1280px] flex-1 grid-cols-1 overflow-y-auto min-[900px]:grid-cols-[minmax(0,1fr)_minmax(0,0.95fr)] min-[900px]:overflow-hidden">
+    <main
+      v-if="brief && store.assessment"
+      class="mx-auto grid min-h-0 w-full max-w-[1280px] flex-1 grid-cols-1 overflow-y-auto min-[900px]:grid-cols-[minmax(0,1fr)_minmax(0,0.95fr)] min-[900px]:overflow-hidden"
+    >
       <section class="flex flex-col gap-5 px-7 py-6 min-[900px]:overflow-y-auto" aria-label="Questions">
         <h1 class="text-xl font-semibold">What is this rig for?</h1>
         <fieldset>
           <legend class="label mb-1.5">What kind of shoot is it?</legend>
           <div class="grid grid-cols-2 gap-1.5 min-[1100px]:grid-cols-4">
-            <label v-for="kind in shootKinds" :key="kind" class="cursor-pointer rounded-lg border px-3 py-2 has-focus-visible:outline-2 has-focus-visible:outline-leaf" :class="brief.kind === kind ? 'border-leaf bg-leaf-tint' : 'border-line bg-card hover:border-soft'">
+            <label
+              v-for="kind in shootKinds"
+              :key="kind"
+              class="cursor-pointer rounded-lg border px-3 py-2 has-focus-visible:outline-2 has-focus-visible:outline-leaf"
+              :class="brief.kind === kind ? 'border-leaf bg-leaf-tint' : 'border-line bg-card hover:border-soft'"
+            >
               <input type="radio" name="kind" class="sr-only" :checked="brief.kind === kind" @change="change({ kind })" />
-              <span class="block font-semibold">{{ kindWords[kind][0] }}</span><span class="tight text-[12.5px] text-soft">{{ kindWords[kind][1] }}</span>
+              <span class="block font-semibold">{{ kindWords[kind][0] }}</span><span class="tight text-[12.5px] text-soft">{{
+                kindWords[kind][1]
+              }}</span>
             </label>
           </div>
         </fieldset>
         <fieldset>
           <legend class="label mb-1.5">What will it meet?</legend>
           <div class="flex flex-wrap gap-1.5">
-            <label v-for="condition in conditionIds" :key="condition" class="flex cursor-pointer items-center gap-2 rounded-lg border px-3 py-1.5 has-focus-visible:outline-2 has-focus-visible:outline-leaf" :class="brief.conditions.includes(condition) ? 'border-leaf bg-leaf-tint' : 'border-line bg-card hover:border-soft'">
-              <input type="checkbox" class="accent-leaf" :checked="brief.conditions.includes(condition)" @change="toggle(condition)" />{{ conditionWords[condition] }}
+            <label
+              v-for="condition in conditionIds"
+              :key="condition"
+              class="flex cursor-pointer items-center gap-2 rounded-lg border px-3 py-1.5 has-focus-visible:outline-2 has-focus-visible:outline-leaf"
+              :class="brief.conditions.includes(condition) ? 'border-leaf bg-leaf-tint' : 'border-line bg-card hover:border-soft'"
+            >
+              <input type="checkbox" class="accent-leaf" :checked="brief.conditions.includes(condition)" @change="toggle(condition)" />{{
+                conditionWords[condition]
+              }}
             </label>
           </div>
         </fieldset>
@@ -104,12 +143,32 @@ const figures = computed(() =>
           <div class="grid grid-cols-2 gap-x-4 gap-y-3 min-[1100px]:grid-cols-5">
             <label v-for="entry in figures" :key="entry.key" class="flex flex-col gap-1">
               <span class="text-[12.5px]">{{ entry.title }}</span>
-              <span class="flex items-center gap-1.5"><input type="number" class="field fig w-full min-w-0" :class="{ 'border-brick!': wrong[entry.key] }" min="0" :step="entry.step" :value="entry.value" :aria-invalid="Boolean(wrong[entry.key])" :aria-describedby="`wrong-${entry.key}`" @change="change({ [entry.key]: entry.of(numberOf($event)) })" /><span class="label">{{ entry.unit }}</span></span>
+              <span class="flex items-center gap-1.5"
+                ><input
+                  type="number"
+                  class="field fig w-full min-w-0"
+                  :class="{ 'border-brick!': wrong[entry.key] }"
+                  min="0"
+                  :step="entry.step"
+                  :value="entry.value"
+                  :aria-invalid="Boolean(wrong[entry.key])"
+                  :aria-describedby="`wrong-${entry.key}`"
+                  @change="change({ [entry.key]: entry.of(numberOf($event)) })"
+                /><span class="label">{{ entry.unit }}</span></span
+              >
               <span :id="`wrong-${entry.key}`" class="text-[12px] leading-snug text-brick">{{ wrong[entry.key] }}</span>
             </label>
           </div>
         </fieldset>
-        <label class="flex flex-col gap-1"><span class="label">In a few words</span><textarea class="field min-h-24 leading-relaxed" maxlength="600" :value="brief.about" @change="change({ about: ($event.target as HTMLTextAreaElement).value })" /></label>
+        <label class="flex flex-col gap-1"
+          ><span class="label">In a few words</span
+          ><textarea
+            class="field min-h-24 leading-relaxed"
+            maxlength="600"
+            :value="brief.about"
+            @change="change({ about: ($event.target as HTMLTextAreaElement).value })"
+          />
+        </label>
       </section>
       <BriefAnswer :assessment="store.assessment" :brief="brief" @change="change" />
     </main>

@@ -14,10 +14,18 @@ const router = useRouter()
 const name = ref('')
 const chosen = ref('')
 const trouble = ref('')
-const cameras = computed(() => [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort((a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0)))
+const cameras = computed(() =>
+  [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort((a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0)),
+)
 const camera = computed(() => chosen.value || cameras.value[0]?.id || '')
 
-const slug = (text: string) => text.toLowerCase().normalize('NFKD').replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-+|-+$/g, '').slice(0, 40) || 'rig'
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^-+|-+$/g, '')
+    .slice(0, 40) || 'rig'
 const make = async () => {
   const title = name.value.trim()
   if (!title) {
@@ -45,16 +53,30 @@ const make = async () => {
       <DialogPanel class="w-full max-w-md rounded-xl border border-line bg-card p-6 shadow-xl">
         <DialogTitle class="text-lg font-semibold">New rig</DialogTitle>
         <form class="mt-4 flex flex-col gap-4" @submit.prevent="make">
-          <label class="flex flex-col gap-1"><span class="label">What is it for?</span><input v-model="name" class="field" maxlength="80" placeholder="Two days on the ferry" autofocus /></label>
+          <label class="flex flex-col gap-1"
+            ><span class="label">What is it for?</span
+            ><input v-model="name" class="field" maxlength="80" placeholder="Two days on the ferry" autofocus
+          /></label>
           <fieldset>
             <legend class="label mb-1">Which camera?</legend>
             <label v-for="part in cameras" :key="part.id" class="flex cursor-pointer items-baseline gap-2 border-b border-line py-1.5">
-              <input type="radio" name="camera" class="accent-leaf" :value="part.id" :checked="part.id === camera" @change="chosen = part.id" />
-              <span>{{ part.name }}</span><span v-if="shelf.owned.get(part.id)" class="tag">owned</span><span class="label ml-auto">{{ grams(part.massG) }}</span>
+              <input
+                type="radio"
+                name="camera"
+                class="accent-leaf"
+                :value="part.id"
+                :checked="part.id === camera"
+                @change="chosen = part.id"
+              />
+              <span>{{ part.name }}</span><span v-if="shelf.owned.get(part.id)" class="tag">owned</span
+              ><span class="label ml-auto">{{ grams(part.massG) }}</span>
             </label>
           </fieldset>
           <p v-if="trouble" class="text-brick" role="alert">{{ trouble }}</p>
-          <div class="flex gap-2"><button class="btn btn-do" type="submit">Start</button><button class="btn" type="button" @click="$emit('close')">Not now</button></div>
+          <div class="flex gap-2">
+            <button class="btn btn-do" type="submit">Start</button
+            ><button class="btn" type="button" @click="$emit('close')">Not now</button>
+          </div>
         </form>
       </DialogPanel>
     </div>

@@ -1,0 +1,61 @@
+import { expect, saved, scale, test } from './harness.ts'
+
+test('a rig is built with the keyboard alone', async ({ page, app }) => {
+  const keys = async (...list: string[]) => {
+    for (const key of list) await page.keyboard.press(key)
+  }
+  const tabTo = async (name: string) => {
+    for (let i = 0; i < 80; i++) {
+      await page.keyboard.press('Tab')
+      const focused = await page.evaluate(
+        () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent?.trim() ?? '',
+      )
+      if (focused.includes(name)) return
+    }
+    throw new Error(`${name} is not reached by Tab`)
+  }
+  await page.goto(app.url)
+  await expect(page.locator('[data-rig]')).toHaveCount(2)
+  await tabTo('New rig')
+  await keys('Enter')
+  await expect(page.getByRole('heading', { name: 'New rig' })).toBeVisible()
+  await page.getByLabel('What is it for?').focus()
+  await page.keyboard.type('By keys')
+  await keys('Enter')
+  await tabTo('To the bench')
+  await keys('Enter')
+  await expect(scale(page, 'In the hand')).toContainText('658 g')
+
+  // Walk the open points until the camera's base, filter, choose, put on.
+  for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: /camera base, cage seat/ }).isVisible()); i++) await keys('o')
+  await expect(page.getByRole('grid')).toBeVisible()
+  await keys('f')
+  await page.keyboard.type('half')
+  await expect(page.getByRole('row', { name: /Sedgewick half cage/ })).toBeVisible()
+  await keys('Enter')
+  await expect(scale(page, 'In the hand')).toContainText('826 g')
+
+  // Find a handle by name, put it on, slide it, turn it, undo the lot, redo, take it off.
+  await keys('Escape', '/')
+  await page.keyboard.type('Sedgewick small top handle')
+  await keys('Enter')
+  await expect(page.getByRole('row', { name: /Sedgewick small top handle/ })).toBeVisible()
+  await keys('f', 'Enter')
+  await expect(scale(page, 'In the hand')).toContainText('974 g')
+  const before = await scale(page, 'Hangs').textContent()
+  await keys('.', '.', '.')
+  await expect(scale(page, 'Hangs')).not.toHaveText(before ?? '')
+  await keys('Control+z', 'Control+z', 'Control+z')
+  await expect(scale(page, 'Hangs')).toHaveText(before ?? '')
+  await keys('Control+Shift+z', '2')
+  await expect(page).toHaveURL(/view=front/)
+  await keys('Delete')
+  await expect(scale(page, 'In the hand')).toContainText('826 g')
+  await keys('?')
+  await expect(page.getByRole('heading', { name: 'Keys at the bench' })).toBeVisible()
+  await keys('Escape')
+  await expect(page.getByRole('heading', { name: 'Keys at the bench' })).toBeHidden()
+  await keys('c')
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
+  await saved(page)
+})

@@ -1,0 +1,94 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { AxeBuilder } from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, scale, test } from './harness.ts'
+
+const screens = [
+  ['shelf', '/', async (page: Page) => expect(page.locator('[data-rig]')).toHaveCount(2)],
+  [
+    'brief',
+    '/rigs/winter-ferry-1/brief',
+    async (page: Page) => expect(page.getByRole('heading', { name: 'What is this rig for?' })).toBeVisible(),
+  ],
+  ['bench', '/rigs/winter-ferry-1', async (page: Page) => expect(scale(page, 'Tall')).toBeVisible()],
+  ['fits here', '/rigs/winter-ferry-2?point=cage%2Ftop-left', async (page: Page) => expect(page.getByRole('grid')).toBeVisible()],
+  ['piece', '/rigs/winter-ferry-2?piece=handle', async (page: Page) => expect(page.getByRole('slider')).toBeVisible()],
+  ['nowhere', '/nowhere', async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()],
+] as const
+
+for (const theme of ['light', 'dark'] as const)
+  for (const [name, path, ready] of screens)
+    test(`${name}, ${theme}: no serious barrier`, async ({ page, app }) => {
+      await page.addInitScript((value) => localStorage.setItem('zucchini:theme', value), theme)
+      await page.goto(app.url + path)
+      await ready(page)
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+      expect(
+        violations.map(
+          ({ id, impact, nodes }) =>
+            `${impact} ${id}: ${nodes
+              .map((node) => `${node.target.join(' ')} ${node.any[0]?.message ?? ''}`)
+              .slice(0, 3)
+              .join('; ')}`,
+        ),
+      ).toEqual([])
+    })
+
+test('dialogues have no serious barrier', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2`)
+  await expect(scale(page, 'Tall')).toBeVisible()
+  for (const key of ['?', '/']) {
+    await page.keyboard.press(key)
+    await expect(page.getByRole('dialog')).toHaveCount(1)
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(
+      violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id} ${nodes[0]?.html}`),
+    ).toEqual([])
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+})
+
+test('the bench fits 1280 x 800 without scrolling the page, and nothing jumps', async ({ page, app }) => {
+  await page.addInitScript(() => {
+    const sums = ((window as unknown as { shifts: number }).shifts = 0)
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries() as unknown as { value: number; hadRecentInput: boolean }[])
+        if (!entry.hadRecentInput) (window as unknown as { shifts: number }).shifts += entry.value
+    }).observe({ type: 'layout-shift', buffered: true })
+    return sums
+  })
+  await page.goto(`${app.url}/rigs/winter-ferry-1`)
+  await expect(scale(page, 'Tall')).toBeVisible()
+  await page.locator('[data-point="camera/lens"], [data-point="cage/top-rear"]').first().locator('.halo').click()
+  await expect(page.getByRole('grid')).toBeVisible()
+  const size = await page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.scrollHeight])
+  expect(size).toEqual([1280, 800])
+  expect(await page.evaluate(() => (window as unknown as { shifts: number }).shifts)).toBeLessThan(0.02)
+})
+
+test('what the first page loads is 250 kB of script at most, and nothing comes from elsewhere', async ({ page, app }) => {
+  const loaded = new Set<string>()
+  page.on('request', (request) => loaded.add(request.url()))
+  await page.goto(app.url)
+  await expect(page.locator('[data-rig]')).toHaveCount(2)
+  expect([...loaded].filter((url) => !url.startsWith(app.url) && !url.startsWith('data:'))).toEqual([])
+  const dist = join(import.meta.dirname, '../web/dist/assets')
+  const scripts = readdirSync(dist).filter(
+    (name) => name.endsWith('.js') && !name.includes('worker') && [...loaded].some((url) => url.endsWith(name)),
+  )
+  expect(scripts.length).toBeGreaterThan(1)
+  const bytes = scripts.reduce((sum, name) => sum + gzipSync(readFileSync(join(dist, name))).length, 0)
+  expect(bytes).toBeLessThanOrEqual(250_000)
+})
+
+test('the shelf and the brief work at 390 wide', async ({ page, app }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const path of ['/', '/rigs/winter-ferry-1/brief']) {
+    await page.goto(app.url + path)
+    await expect(page.getByRole('heading').first()).toBeVisible()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  }
+})

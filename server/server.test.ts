@@ -1,0 +1,90 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Part } from '@zucchini/core/catalogue'
+import { demoParts } from '@zucchini/demo/catalogue'
+import { demoLocker } from '@zucchini/demo/scenario'
+import { loadDemo } from './demo.ts'
+import { errorTable } from './errors.ts'
+import { type Kit, startKit } from './testing/kit.ts'
+
+let kit: Kit
+beforeAll(async () => {
+  kit = await startKit()
+})
+afterAll(() => kit.close())
+
+test('health says whether the database is there', async () => {
+  expect((await kit.ask('GET', '/api/health')).body).toEqual({ ok: true, database: 'up' })
+})
+
+test('the catalogue is served whole, and not twice', async () => {
+  const first = await kit.ask('GET', '/api/catalogue')
+  const byId = (parts: readonly Part[]) => new Map(parts.map((part) => [part.id, part]))
+  expect(byId((first.body as { parts: Part[] }).parts)).toEqual(byId(demoParts))
+  const again = await kit.ask('GET', '/api/catalogue', undefined, { 'if-none-match': String(first.headers['etag']) })
+  expect(again.status).toBe(304)
+  expect((await kit.ask('GET', '/api/catalogue/calabash-h1')).body).toMatchObject({ role: 'camera' })
+  expect((await kit.ask('GET', '/api/catalogue/nothing')).body).toMatchObject({ error: { code: 'part-unknown' } })
+})
+
+test('the locker: counts, changes, and a change somebody else made first', async () => {
+  expect((await kit.ask('GET', '/api/locker')).body).toEqual({ pieces: demoLocker })
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 0, pieces: 1 })).status).toBe(200)
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 0, pieces: 3 })).body).toMatchObject({
+    error: { code: 'locker-changed', pieces: 1 },
+  })
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 1, pieces: 0 })).status).toBe(200)
+  expect((await kit.ask('GET', '/api/locker')).body).toEqual({ pieces: demoLocker })
+  expect((await kit.ask('PUT', '/api/locker/nothing', { was: 0, pieces: 1 })).status).toBe(404)
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 0, pieces: -1 })).status).toBe(400)
+})
+
+test('loading the demo again changes nothing, loading it fresh puts it back', async () => {
+  await kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 0, pieces: 1 })
+  await loadDemo(kit.db, false)
+  expect((await kit.ask('GET', '/api/locker')).body).toMatchObject({ pieces: { 'papyr-shotgun': 1 } })
+  await loadDemo(kit.db, true)
+  expect((await kit.ask('GET', '/api/locker')).body).toEqual({ pieces: demoLocker })
+})
+
+test('a request under a foreign name, or an edit from a foreign page, is turned away', async () => {
+  expect((await kit.ask('GET', '/api/rigs', undefined, { host: 'evil.example' })).body).toMatchObject({ error: { code: 'wrong-place' } })
+  const edit = { was: 0, pieces: 1 }
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', edit, { origin: 'http://evil.example' })).status).toBe(403)
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', edit, { origin: 'http://127.0.0.1:4310' })).status).toBe(200)
+  expect((await kit.ask('GET', '/api/rigs', undefined, { host: 'localhost:9' })).status).toBe(200)
+})
+
+test('strict headers on every answer', async () => {
+  const { headers } = await kit.ask('GET', '/api/health')
+  expect(headers['content-security-policy']).toContain("default-src 'self'")
+  expect(headers['content-security-policy']).not.toContain("unsafe-eval'; ")
+  expect(headers['x-content-type-options']).toBe('nosniff')
+  expect(headers['strict-transport-security']).toBeUndefined()
+})
+
+test('the API describes itself', async () => {
+  const { body } = await kit.ask('GET', '/api/openapi.json')
+  expect(Object.keys((body as { paths: object }).paths)).toEqual(
+    expect.arrayContaining(['/api/rigs', '/api/rigs/{id}', '/api/rigs/{id}/revisions', '/api/catalogue', '/api/locker', '/api/health']),
+  )
+})
+
+test('an unknown address is said to be one', async () => {
+  expect((await kit.ask('GET', '/api/nonsense')).body).toMatchObject({ error: { code: 'not-found' } })
+  expect((await kit.ask('GET', '/api/rigs/..%2F..%2Fetc')).status).toBe(400)
+})
+
+test('every refusal of the table is in the docs with its status', () => {
+  const docs = readFileSync(join(import.meta.dirname, '../docs/architecture.md'), 'utf8')
+  for (const [code, [status]] of Object.entries(errorTable)) expect(docs).toContain(`| \`${code}\` | ${status} |`)
+})
+
+test('behind a passphrase nobody gets in without it', async () => {
+  const guarded = await startKit({ passphrase: 'a long walk by the reeds' })
+  const basic = (word: string) => ({ authorization: `Basic ${Buffer.from(`me:${word}`).toString('base64')}` })
+  expect((await guarded.ask('GET', '/api/health')).status).toBe(401)
+  expect((await guarded.ask('GET', '/api/health', undefined, basic('a short walk'))).status).toBe(401)
+  expect((await guarded.ask('GET', '/api/health', undefined, basic('a long walk by the reeds'))).status).toBe(200)
+  await guarded.close()
+})

@@ -1,0 +1,49 @@
+import type { FastifyInstance } from 'fastify'
+import type { DataSource } from 'typeorm'
+import { buildApp } from '../app.ts'
+import { dataSourceFor } from '../database.ts'
+import { loadDemo } from '../demo.ts'
+
+export interface Kit {
+  readonly db: DataSource
+  readonly app: FastifyInstance
+  readonly ask: (
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+    url: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ) => Promise<{ status: number; body: never; headers: Record<string, unknown> }>
+  readonly close: () => Promise<void>
+}
+
+/** A server on the real test database with the demo freshly loaded. */
+export const startKit = async (more: { passphrase?: string } = {}): Promise<Kit> => {
+  const url = process.env['TEST_DATABASE_URL']
+  if (!url) throw new Error('TEST_DATABASE_URL is missing: Jest’s global set-up of the server project sets it')
+  const db = dataSourceFor(url)
+  await db.initialize()
+  await db.runMigrations()
+  await loadDemo(db, true)
+  const app = await buildApp({ db, ...more })
+  return {
+    db,
+    app,
+    ask: async (method, path, body, headers = {}) => {
+      const answer = await app.inject({
+        method,
+        url: path,
+        headers: { host: '127.0.0.1:4310', ...headers },
+        ...(body === undefined ? {} : { payload: body as object }),
+      })
+      return {
+        status: answer.statusCode,
+        body: (answer.body && answer.headers['content-type']?.toString().includes('json') ? answer.json() : answer.body) as never,
+        headers: answer.headers,
+      }
+    },
+    close: async () => {
+      await app.close()
+      await db.destroy()
+    },
+  }
+}

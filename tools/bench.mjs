@@ -1,0 +1,15 @@
+// npm run bench: medians and p95 of what has to be quick. Numbers are told, never asserted.
+import { spawnSync } from 'node:child_process'
+import { join } from 'node:path'
+import { root } from './build.mjs'
+import { ensurePackages } from './packages.mjs'
+import { fail } from './say.mjs'
+
+try {
+  ensurePackages(root)
+  const core = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'tools/bench-core.ts')], { cwd: root, stdio: 'inherit' })
+  const page = spawnSync(process.execPath, [join(root, 'tools/bench-page.mjs')], { cwd: root, stdio: 'inherit' })
+  process.exit(core.status || page.status || 0)
+} catch (error) {
+  fail(error)
+}

@@ -1,0 +1,76 @@
+import { evaluate, type Effect } from '@zucchini/core/assess'
+import { mount } from '@vue/test-utils'
+import { on, plug, tinyPart, tinyRig } from '../../../core/testing/index.ts'
+import LevelMark from '../../widgets/LevelMark.vue'
+import ScaleBar from '../../widgets/ScaleBar.vue'
+import { findablesOf, search } from './findables.ts'
+import { buyCell, findingsCell, heightCell, massCell, tiltCell } from './fit-rows.ts'
+
+const style = { currency: 'EUR', units: 'metric' as const }
+const effect = (given: Partial<Effect>): Effect => ({
+  massG: 0,
+  toBuyMinor: 0,
+  tiltFromDeg: undefined,
+  tiltToDeg: undefined,
+  tallMm: 0,
+  gained: { stop: 0, risk: 0, hint: 0 },
+  lost: { stop: 0, risk: 0, hint: 0 },
+  worstGained: undefined,
+  ...given,
+})
+
+test('tilt: nearer to level is better, within three degrees nobody minds', () => {
+  expect(tiltCell(effect({ tiltFromDeg: 4.6, tiltToDeg: 3.9 }))).toEqual({ text: '4.6° → 3.9°', tone: 'better' })
+  expect(tiltCell(effect({ tiltFromDeg: -4, tiltToDeg: 9 })).tone).toBe('worse')
+  expect(tiltCell(effect({ tiltFromDeg: -0.3, tiltToDeg: 2.9 })).tone).toBe('same')
+  expect(tiltCell(effect({ tiltFromDeg: 4, tiltToDeg: 4.02 }))).toEqual({ text: '4.0°', tone: 'same' })
+  expect(tiltCell(effect({ tiltToDeg: 5 }))).toEqual({ text: '5.0°', tone: 'worse' })
+  expect(tiltCell(effect({})).text).toBe('–')
+})
+
+test('mass, money and height carry their sign', () => {
+  expect([
+    massCell(effect({ massG: 64 }), style),
+    buyCell(effect({ toBuyMinor: -3400 }), style),
+    buyCell(effect({}), style),
+    heightCell(effect({ tallMm: -22 }), style).text,
+    heightCell(effect({ tallMm: 0.2 }), style).text,
+  ]).toEqual(['+64 g', '−€34.00', '0', '−22 mm', '–'])
+})
+
+test('findings: what is gained and lost, the heavier one decides', () => {
+  expect(findingsCell(effect({ gained: { stop: 1, risk: 0, hint: 0 }, lost: { stop: 0, risk: 2, hint: 0 } }))).toEqual({
+    text: '+1 stop, −2 risks',
+    tone: 'worse',
+  })
+  expect(findingsCell(effect({ lost: { stop: 0, risk: 1, hint: 0 } }))).toEqual({ text: '−1 risk', tone: 'better' })
+  expect(findingsCell(effect({}))).toEqual({ text: 'no change', tone: 'same' })
+})
+
+const cube = tinyPart({ id: 'cube', name: 'Blue cube', mounts: [plug('foot', 'thread-1/4')] })
+
+test('search finds pieces, points, set-ups and parts, and says where a part goes', () => {
+  const { rig, shelf } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')], {
+    extra: [tinyPart({ id: 'clamp', name: 'Red clamp', mounts: [plug('foot', 'nato')] })],
+  })
+  const all = findablesOf(evaluate(rig, 'main', shelf), shelf.catalogue)
+  expect(search(all, 'blue cu').map(({ kind }) => kind)).toEqual(['piece', 'part'])
+  expect(search(all, 'red')[0]).toMatchObject({ kind: 'part', target: 'camera/rail' })
+  expect(search(all, 'main')[0]?.kind).toBe('set-up')
+  expect(search(all, 'nothing such')).toEqual([])
+})
+
+test('a scale over its cap says so in words, and shows where the cap was', () => {
+  const over = mount(ScaleBar, { props: { label: 'In the hand', figure: '2,800 g', of: 'of 2,600 g', share: 2800 / 2600, state: 'over' } })
+  expect(over.text()).toContain('over')
+  expect(over.findAll('.h-full')).toHaveLength(2)
+  const within = mount(ScaleBar, { props: { label: 'In the hand', figure: '1,300 g', share: 0.5, state: 'good' } })
+  expect(within.find('.h-full').attributes('style')).toContain('50%')
+})
+
+test('levels differ in shape, not only in colour', () => {
+  const shapes = (['stop', 'risk', 'hint', 'ok', 'open'] as const).map(
+    (level) => mount(LevelMark, { props: { level } }).find('svg').element.innerHTML,
+  )
+  expect(new Set(shapes.map((shape) => shape.replaceAll(/var\(--\w+\)/g, ''))).size).toBe(5)
+})

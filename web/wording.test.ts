@@ -1,0 +1,53 @@
+import { degrees, figure, fill, grams, headline, hoursMinutes, millimetres, money, refusal, signed } from './wording.ts'
+
+const style = { currency: 'EUR', units: 'metric' as const }
+
+test.each([
+  [grams(2214), '2,214 g'],
+  [grams(28.349523125 * 78.1, 'imperial'), '78.1 oz'],
+  [millimetres(4.25), '4.3 mm'],
+  [millimetres(14.4), '14 mm'],
+  [millimetres(25.4, 'imperial'), '1.00 in'],
+  [degrees(-4.64), '−4.6°'],
+  [money(41200, 'EUR'), '€412.00'],
+  [money(-900, 'EUR'), '−€9.00'],
+  [signed(64, grams), '+64 g'],
+  [signed(-22, millimetres), '−22 mm'],
+  [signed(0, grams), '0 g'],
+  [hoursMinutes(45), '45 s'],
+  [hoursMinutes(175), '2 min 55 s'],
+])('%s', (got, wanted) => {
+  expect(got).toBe(wanted)
+})
+
+test('a number takes its unit from the end of its name', () => {
+  expect(['massG', 'twistNm', 'offMm', 'tiltDeg', 'overMinor', 'count'].map((name) => figure(name, 12, style))).toEqual([
+    '12 g',
+    '12.00 N m',
+    '12 mm',
+    '12.0°',
+    '€0.12',
+    '12',
+  ])
+})
+
+test('messages are filled with names and measured numbers; what is missing stays visible', () => {
+  expect(fill('{part} weighs {massG}, not {otherG}.', { massG: 1200 }, { part: 'Cage' }, style)).toBe('Cage weighs 1,200 g, not {otherG}.')
+})
+
+test('a name is never read as a pattern', () => {
+  expect(fill('{part}', {}, { part: '$& {massG}' }, style)).toBe('$& {massG}')
+})
+
+test('the first sentence is the headline', () => {
+  expect(headline('Too tall by 3 mm. It is 343 mm.')).toEqual({ head: 'Too tall by 3 mm.', rest: 'It is 343 mm.' })
+  expect(headline('Nothing more')).toEqual({ head: 'Nothing more', rest: '' })
+  expect(headline('Over by 2.5 mm. Cut it.').head).toBe('Over by 2.5 mm.')
+})
+
+test('a refusal is worded, an unknown one too', () => {
+  expect(refusal({ code: 'rail-too-short', path: '', numbers: { railMm: 20, clampMm: 30 } }, style)).toBe(
+    'the rail is 20 mm long, its clamp needs 30 mm',
+  )
+  expect(refusal({ code: 'odd', path: '' }, style)).toContain('odd')
+})
