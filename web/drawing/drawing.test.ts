@@ -1,8 +1,8 @@
 import { placeSetup, type Setup, pointsOf } from '@zucchini/core/assembly'
 import { cross, placeShape, identity } from '@zucchini/core/kernel'
-import { on, plug, tinyPart, tinyRig } from '../../core/testing/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../../core/testing/index.ts'
 import { overall } from './dimensions.ts'
-import { pointMarks, spread } from './marks.ts'
+import { isCovered, pointMarks, spread } from './marks.ts'
 import { extentOfRig, roundedPath, silhouette, strokesOf } from './outlines.ts'
 import { fitTo, flat, onSheet, viewIds, views } from './views.ts'
 
@@ -62,9 +62,9 @@ test('nearer solids are drawn over farther ones', () => {
   const fit = fitTo(extentOfRig('side', assembly), 600, 400, { left: 0, right: 0, top: 0, bottom: 0 })
   const order = strokesOf('side', assembly, fit).map(({ instance }) => instance)
   expect(order.indexOf('near')).toBeGreaterThan(order.indexOf('far'))
-  const marks = pointMarks('rear', pointsOf(assembly), fit)
+  const marks = pointMarks('rear', pointsOf(assembly), fit, assembly)
   expect(marks.some(({ point }) => point.mount.id === 'lens')).toBe(false)
-  expect(pointMarks('front', pointsOf(assembly), fit).some(({ point }) => point.mount.id === 'lens')).toBe(true)
+  expect(pointMarks('front', pointsOf(assembly), fit, assembly).some(({ point }) => point.mount.id === 'lens')).toBe(true)
 })
 
 test('marks never cover each other', () => {
@@ -74,4 +74,17 @@ test('marks never cover each other', () => {
     17,
   )
   marks.forEach((a, i) => marks.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThanOrEqual(17)))
+})
+
+test('a point behind a taller part is covered from that side only', () => {
+  const low = tinyPart({ id: 'low', mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
+  const tall = tinyPart({
+    id: 'tall',
+    solids: [{ kind: 'box', centre: [0, 20, 0], size: [20, 40, 20], matter: 'body' }],
+    mounts: [plug('foot', 'thread-1/4')],
+  })
+  const { rig, shelf } = tinyRig([low, tall], [on('low', 'foot', 'camera', 'hole'), on('tall', 'foot', 'camera', 'pinned')])
+  const assembly = placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+  const point = pointsOf(assembly).find(({ piece, mount }) => piece.instance.id === 'low' && mount.id === 'top')
+  expect(viewIds.map((view) => isCovered(view, point as never, assembly))).toEqual([true, false, false, false])
 })

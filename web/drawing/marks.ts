@@ -1,6 +1,7 @@
-import type { Point } from '@zucchini/core/assembly'
-import type { Point2 } from '@zucchini/core/kernel'
-import { type Fit, flat, nearness, onSheet, type ViewId } from './views.ts'
+import type { Assembly, Point } from '@zucchini/core/assembly'
+import { type Point2, reach } from '@zucchini/core/kernel'
+import { silhouette } from './outlines.ts'
+import { type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
 
 /** An open mounting point as a button on the sheet. */
 export interface PointMark {
@@ -11,10 +12,14 @@ export interface PointMark {
   readonly from: Point2
   /** Degrees by which an upright glyph turns to lie along the surface. */
   readonly turn: number
+  /** Something stands before it in this view. */
+  readonly covered: boolean
 }
 
 const AWAY = -0.35
 const CLEAR_PX = 17
+/** A solid counts as standing before a point when it is nearer to the eye by more than this, mm. */
+const BEFORE_MM = 1.5
 const MOST_STEPS = 8
 
 /** Keeps marks from covering each other: each steps outwards along its own direction until it stands free. */
@@ -35,8 +40,27 @@ export const spread = <T extends { readonly x: number; readonly y: number }>(
   return done
 }
 
+const inside = (outline: readonly Point2[], p: Point2): boolean =>
+  outline.length > 2 &&
+  outline.every((a, i) => {
+    const b = outline[(i + 1) % outline.length] ?? a
+    return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-6
+  })
+
+/** Is a point of the rig hidden behind some solid in a view? */
+export const isCovered = (view: ViewId, point: Point, assembly: Assembly): boolean => {
+  const near = nearness(view, point.at)
+  const spot = flat(view, point.at)
+  return assembly.placed.some((piece) =>
+    piece.solids.some(
+      ({ shape }) =>
+        nearness(view, shape.centre) + reach(shape, views[view].towards) > near + BEFORE_MM && inside(silhouette(view, shape), spot),
+    ),
+  )
+}
+
 /** The open points that face the eye or are seen edge-on in a view. */
-export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit): readonly PointMark[] => {
+export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit, assembly: Assembly): readonly PointMark[] => {
   const marks = points
     .filter((point) => point.open && nearness(view, point.out) > AWAY)
     .map((point): PointMark & { readonly way: Point2 } => {
@@ -44,7 +68,16 @@ export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit): re
       const out = flat(view, point.out)
       const length = Math.hypot(...out)
       const way: Point2 = length < 0.3 ? [1, 0] : [out[0] / length, -out[1] / length]
-      return { point, x, y, from: [x, y], turn: length < 0.3 ? 0 : (Math.atan2(way[0], -way[1]) * 180) / Math.PI, way }
+      return {
+        point,
+        x,
+        y,
+        from: [x, y],
+        turn: length < 0.3 ? 0 : (Math.atan2(way[0], -way[1]) * 180) / Math.PI,
+        covered: isCovered(view, point, assembly),
+        way,
+      }
     })
+    .sort((a, b) => Number(a.covered) - Number(b.covered))
   return spread(marks, (mark) => mark.way)
 }

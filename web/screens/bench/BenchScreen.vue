@@ -121,7 +121,7 @@ const saveWord = computed(() => {
       <StationsRail :stations="store.assessment.stations" />
       <div class="flex min-w-0 flex-1 flex-col">
         <RigDrawing :assessment="store.assessment" class="flex-1" />
-        <div class="flex h-[212px] shrink-0 border-t border-line bg-card">
+        <div class="flex h-[224px] shrink-0 border-t border-line bg-card">
           <FitsHere v-if="bench.point" ref="fits" :point="bench.point" />
           <PieceCard v-else-if="bench.piece" :piece="bench.piece" />
           <KitTable v-else :assessment="store.assessment" />

@@ -5,7 +5,14 @@ import { useRig } from '../../stores/rig.ts'
 import { refusal } from '../../wording.ts'
 import { buyCell, findingsCell, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
 
-const props = defineProps<{ fits: readonly Fit[]; misfits: readonly Misfit[]; filter: string; showMisfits: boolean; act: string }>()
+const props = defineProps<{
+  fits: readonly Fit[]
+  misfits: readonly Misfit[]
+  filter: string
+  showMisfits: boolean
+  act: string
+  compact?: boolean
+}>()
 const emit = defineEmits<{ take: [row: Fit | Misfit] }>()
 const store = useRig()
 const list = useTemplateRef<HTMLElement>('list')
@@ -44,6 +51,10 @@ defineExpose({ move, take })
 const tones: Record<Tone, string> = { better: 'text-leaf', worse: 'text-amber', same: 'text-soft' }
 const toneOf = (cell: { tone: Tone; text: string }) =>
   cell.text.includes('+') && cell.text.includes('stop') ? 'text-brick' : tones[cell.tone]
+const columns = computed(() =>
+  props.compact ? 'grid-cols-[minmax(0,1fr)_52px_66px_50px_140px]' : 'grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px]',
+)
+const tiltText = (fit: Fit) => (props.compact ? tiltCell(fit.effect).text.replace(/^.*→ /, '') : tiltCell(fit.effect).text)
 const fromWord = { kit: 'in the kit', owned: 'owned', catalogue: '' } as const
 const head = [
   ['best', 'part'],
@@ -52,6 +63,7 @@ const head = [
   ['tilt', 'tilt'],
   ['height', 'height'],
 ] as const
+const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'height'))
 </script>
 
 <template>
@@ -68,10 +80,11 @@ const head = [
   >
     <div
       role="row"
-      class="tight sticky top-0 z-10 grid grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] gap-2 border-b border-line bg-card px-1 py-1 text-[12.5px] text-soft"
+      class="tight sticky top-0 z-10 grid gap-2 border-b border-line bg-card px-1 py-1 text-[12.5px] text-soft"
+      :class="columns"
     >
       <span
-        v-for="[key, title] in head"
+        v-for="[key, title] in heads"
         :key="key"
         role="columnheader"
         :class="key === 'best' ? '' : 'text-right'"
@@ -89,19 +102,19 @@ const head = [
       role="row"
       :aria-selected="i === at"
       :data-part="fit.part.id"
-      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] items-baseline gap-2 border-b border-line px-1 py-[5px]"
-      :class="i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
+      class="grid cursor-pointer items-baseline gap-2 border-b border-line px-1 py-[5px]"
+      :class="[columns, i === at ? 'bg-blossom-tint' : 'hover:bg-paper']"
       @click="at = i"
       @dblclick="take(fit)"
     >
       <span role="gridcell" class="flex min-w-0 items-baseline gap-2"
-        ><span class="truncate">{{ fit.part.name }}</span
+        ><span class="truncate" :title="fit.part.name">{{ fit.part.name }}</span
         ><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span></span
       >
       <span role="gridcell" class="fig text-right font-normal!">{{ massCell(fit.effect, store.style) }}</span>
       <span role="gridcell" class="fig text-right font-normal!">{{ buyCell(fit.effect, store.style) }}</span>
-      <span role="gridcell" class="fig text-right" :class="toneOf(tiltCell(fit.effect))">{{ tiltCell(fit.effect).text }}</span>
-      <span role="gridcell" class="fig text-right" :class="toneOf(heightCell(fit.effect, store.style))">{{
+      <span role="gridcell" class="fig text-right" :class="toneOf(tiltCell(fit.effect))">{{ tiltText(fit) }}</span>
+      <span v-if="!compact" role="gridcell" class="fig text-right" :class="toneOf(heightCell(fit.effect, store.style))">{{
         heightCell(fit.effect, store.style).text
       }}</span>
       <span role="gridcell" class="flex items-baseline justify-end gap-2">

@@ -66,7 +66,7 @@ const takeOff = () => {
 
 <template>
   <section class="flex min-h-0 flex-1 gap-5 px-4 pt-2.5" :aria-label="piece.part.name">
-    <div class="relative flex w-[272px] shrink-0 flex-col gap-1.5 overflow-y-auto pb-2">
+    <div class="relative flex w-[250px] shrink-0 flex-col gap-1.5 overflow-y-auto pb-2">
       <div class="flex items-start">
         <h2 class="leading-tight font-semibold">{{ piece.part.name }}</h2>
       </div>
@@ -77,6 +77,12 @@ const takeOff = () => {
           >({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span
         >
       </p>
+      <div class="flex flex-wrap gap-1.5">
+        <button v-if="joint" class="btn py-0.5" @click="takeOff"><Trash2 class="size-3.5" aria-hidden="true" /> take off</button>
+        <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
+          {{ pieces > 0 ? 'not mine' : 'I own this' }}
+        </button>
+      </div>
       <label v-if="travel && joint" class="mt-0.5 block">
         <span class="label flex"
           ><span>slide, {{ ways?.less }} to {{ ways?.more }}</span
@@ -105,12 +111,6 @@ const takeOff = () => {
           {{ turn }}°
         </button>
       </div>
-      <div class="mt-auto flex flex-wrap gap-1.5 pt-1">
-        <button v-if="joint" class="btn py-0.5" @click="takeOff"><Trash2 class="size-3.5" aria-hidden="true" /> take off</button>
-        <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
-          {{ pieces > 0 ? 'not mine' : 'I own this' }}
-        </button>
-      </div>
     </div>
     <div class="flex min-w-0 flex-1 flex-col">
       <div class="flex items-center gap-3">
@@ -119,7 +119,7 @@ const takeOff = () => {
         <input v-model="filter" type="search" placeholder="filter" aria-label="Filter the swaps" class="field ml-auto w-28 py-0.5" />
         <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
       </div>
-      <FitsTable :fits="swaps" :misfits="[]" :filter="filter" :show-misfits="false" act="swap" @take="swap" />
+      <FitsTable :fits="swaps" :misfits="[]" :filter="filter" :show-misfits="false" compact act="swap" @take="swap" />
     </div>
   </section>
 </template>

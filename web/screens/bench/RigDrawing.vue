@@ -29,7 +29,7 @@ const fit = computed(() =>
   fitTo(extent.value, width.value, height.value, { left: 66, right: width.value > 620 ? INSET.width + 26 : 30, top: 46, bottom: 50 }),
 )
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
-const points = computed(() => pointMarks(bench.view, props.assessment.points, fit.value))
+const points = computed(() => pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly))
 const dimensions = computed(() => overall(extent.value, fit.value))
 const plumb = computed(() => plumbOf(bench.view, props.assessment, extent.value, fit.value))
 const centre = computed(() => onSheet(fit.value, flat(bench.view, props.assessment.mass.centre)))
@@ -183,15 +183,16 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           <circle
             :cx="mark.x"
             :cy="mark.y"
-            r="9.5"
+            :r="mark.covered ? 7 : 9.5"
             class="halo"
             :fill="bench.pointKey === keyOf(mark) ? 'var(--blossom)' : 'var(--card)'"
-            :fill-opacity="bench.pointKey === keyOf(mark) ? 1 : 0.88"
+            :fill-opacity="bench.pointKey === keyOf(mark) ? 1 : mark.covered ? 0.45 : 0.88"
             :stroke="bench.pointKey === keyOf(mark) ? 'var(--amber)' : 'transparent'"
             stroke-width="1.5"
           />
           <g
-            :transform="`translate(${mark.x} ${mark.y}) rotate(${mark.turn})`"
+            :transform="`translate(${mark.x} ${mark.y}) rotate(${mark.turn}) scale(${mark.covered ? 0.72 : 1})`"
+            :opacity="mark.covered && bench.pointKey !== keyOf(mark) ? 0.6 : 1"
             :style="{ color: bench.pointKey === keyOf(mark) ? '#20261f' : 'var(--leaf)' }"
           >
             <MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" />
