@@ -101,7 +101,7 @@ const main = async () => {
   chmodSync(scratch, 0o755)
   const database =
     wanted('unit') || wanted('browser')
-      ? await runDatabase({ dir: join(scratch, 'db'), databases: ['zucchini_test', 'zucchini_e2e'] })
+      ? await runDatabase({ dir: join(scratch, 'db'), databases: ['zucchini_test_1', 'zucchini_test_2', 'zucchini_e2e'] })
       : undefined
   const end = async () => {
     await database?.stop()

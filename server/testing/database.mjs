@@ -9,7 +9,7 @@ export default async () => {
   const dir = mkdtempSync(join(tmpdir(), 'zucchini-test-db-'))
   const { chmodSync } = await import('node:fs')
   chmodSync(dir, 0o755)
-  const database = await runDatabase({ dir, databases: ['zucchini_test'] })
+  const database = await runDatabase({ dir, databases: ['zucchini_test_1', 'zucchini_test_2'] })
   process.env.TEST_DATABASE_URL = database.url('zucchini_test')
   globalThis.__stopDatabase = async () => {
     await database.stop()
