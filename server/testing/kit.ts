@@ -17,16 +17,16 @@ export interface Kit {
 }
 
 /** A server on the real test database with the demo freshly loaded. */
-export const startKit = async (more: { passphrase?: string } = {}): Promise<Kit> => {
+export const startKit = async (more: { passphrase?: string; url?: string; keep?: boolean } = {}): Promise<Kit> => {
   // Test files run side by side, each worker on a database of its own.
   const base = process.env['TEST_DATABASE_URL']
-  const url = base && `${base}_${process.env['JEST_WORKER_ID'] ?? '1'}`
+  const url = more.url ?? (base && `${base}_${process.env['JEST_WORKER_ID'] ?? '1'}`)
   if (!url) throw new Error('TEST_DATABASE_URL is missing: Jest’s global set-up of the server project sets it')
   const db = dataSourceFor(url)
   await db.initialize()
   await db.runMigrations()
-  await loadDemo(db, true)
-  const app = await buildApp({ db, ...more })
+  await loadDemo(db, !more.keep)
+  const app = await buildApp({ db, passphrase: more.passphrase })
   return {
     db,
     app,
