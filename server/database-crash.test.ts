@@ -12,7 +12,11 @@ test('a database killed right after a confirmed save has every revision when it 
   const first = await runDatabase({ dir, databases: ['crash'] })
   const before = await startKit({ url: first.url('crash') })
   for (let base = 1; base <= 25; base++) {
-    const { status } = await before.ask('PUT', `/api/rigs/${secondMark.id}`, { base, rig: { ...secondMark, name: `edit ${base}` }, note: `edit ${base}` })
+    const { status } = await before.ask('PUT', `/api/rigs/${secondMark.id}`, {
+      base,
+      rig: { ...secondMark, name: `edit ${base}` },
+      note: `edit ${base}`,
+    })
     expect(status).toBe(200)
   }
   first.kill()

@@ -128,7 +128,7 @@ const runningAlready = async (dir) => {
  * @returns {Promise<{ url(name: string): string, pid: number, port: number, stop(): Promise<void>, kill(): void }>}
  * @throws {Stop} with the log's last lines when it will not come up.
  */
-export const runDatabase = async ({ dir, wishedPort, databases }) => {
+export const runDatabase = async ({ dir, wishedPort = 0, databases }) => {
   mkdirSync(dir, { recursive: true })
   const data = join(dir, 'data')
   const secret = readSecret(dir)
