@@ -1,4 +1,4 @@
-import { type Mount, standardOf } from '../catalogue/index.ts'
+import { type Mount, type Part, standardOf } from '../catalogue/index.ts'
 import { direction, point, type Vec3 } from '../kernel/index.ts'
 import type { Assembly, PlacedPart } from './place.ts'
 
@@ -14,9 +14,10 @@ export interface Point {
   readonly open: boolean
 }
 
-const railFree = (mount: Mount, used: number): boolean =>
-  standardOf(mount.standard).takesMm !== undefined && (mount.lengthMm ?? 0) - used >= MIN_CLAMP_MM
-const MIN_CLAMP_MM = 20
+/** The shortest clamp there is; a rail with less room than this is full. mm */
+const MIN_CLAMP_MM = 12
+
+const isRail = (mount: Mount): boolean => standardOf(mount.standard).along?.rail === mount.side
 
 /** Every mounting point of the rig with what sits on it. */
 export const pointsOf = (assembly: Assembly): readonly Point[] => {
@@ -26,13 +27,15 @@ export const pointsOf = (assembly: Assembly): readonly Point[] => {
     const key = `${instance}/${mount}`
     takers.set(key, [...(takers.get(key) ?? []), by])
   }
-  for (const { joint, mate } of assembly.placed) {
+  for (const { joint, mate, host } of assembly.placed) {
     if (!joint) continue
     note(joint.host, joint.hostMount, joint.guest)
     note(joint.guest, joint.guestMount, joint.host)
-    const takes = mate?.ok ? mate.value.standard.takesMm?.(mate.value.plug) : undefined
-    if (takes !== undefined)
-      railUsed.set(`${joint.host}/${joint.hostMount}`, (railUsed.get(`${joint.host}/${joint.hostMount}`) ?? 0) + takes)
+    if (!mate?.ok || !mate.value.along) continue
+    const { rail, takesMm } = mate.value.along
+    const onHost = mountOf(host?.part, joint.hostMount)?.side === rail
+    const key = onHost ? `${joint.host}/${joint.hostMount}` : `${joint.guest}/${joint.guestMount}`
+    railUsed.set(key, (railUsed.get(key) ?? 0) + takesMm)
   }
   return assembly.placed.flatMap((piece) =>
     piece.part.mounts.map((mount): Point => {
@@ -40,8 +43,10 @@ export const pointsOf = (assembly: Assembly): readonly Point[] => {
       const taken = takers.get(key) ?? []
       const blocked = (mount.shares ?? []).some((other) => takers.has(`${piece.instance.id}/${other}`))
       const used = railUsed.get(key)
-      const open = !blocked && (taken.length === 0 || (used !== undefined && mount.side === 'holds' && railFree(mount, used)))
+      const open = !blocked && (taken.length === 0 || (isRail(mount) && (mount.lengthMm ?? 0) - (used ?? 0) >= MIN_CLAMP_MM))
       return { piece, mount, at: point(piece.frame, mount.at), out: direction(piece.frame, mount.out), taken, open }
     }),
   )
 }
+
+const mountOf = (part: Part | undefined, id: string): Mount | undefined => part?.mounts.find((mount) => mount.id === id)

@@ -14,6 +14,10 @@ export interface Mate {
   readonly mayLift: boolean
   readonly tool: Tool
   readonly seconds: number
+  /** On a rail: which side is the rail, and how much of it is taken, mm. */
+  readonly along?: { readonly rail: 'holds' | 'sits'; readonly takesMm: number }
+  /** It goes on, but not as it should: "does not latch". */
+  readonly fault?: string
 }
 
 /** An end in words: `pinned 3/8" screw`, `cold shoe`. */
@@ -35,7 +39,11 @@ export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate> => {
   if (!socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names })
   const objections: readonly Issue[] = socketStandard.objections(socket, plug)
   if (objections.length > 0) return { ok: false, issues: objections }
+  const { along } = standard
+  const fault = socketStandard.fault?.(socket, plug)
   return good({
+    ...(along ? { along: { rail: along.rail, takesMm: along.takesMm(along.rail === 'holds' ? plug : socket) } } : {}),
+    ...(fault === undefined ? {} : { fault }),
     socket,
     plug,
     standard,

@@ -46,6 +46,11 @@ export const mountSchema = z.strictObject({
     .optional(),
   lengthMm: lengthMm.optional(),
   family: text(40).optional(),
+  /** Families this mount takes with a fault, such as a pack that seats but does not latch. */
+  almost: z.array(text(40)).max(12).readonly().optional(),
+  /** Distance between two screws, and how far a slot lets them wander. */
+  spacingMm: lengthMm.optional(),
+  slotMm: z.number().min(0).max(200).optional(),
   /** Meant to hold something else: the part itself is never hung up by it. */
   carries: z.boolean().optional(),
   screws: z.int().min(1).max(8).optional(),

@@ -8,7 +8,11 @@ export interface MountEnd {
 }
 
 /** The shapes an open point is drawn with. */
-export type Glyph = 'ring' | 'ring-pins' | 'shoe' | 'rail' | 'dovetail' | 'seat' | 'bayonet' | 'filter'
+export type Glyph =
+  'ring' | 'ring-pins' | 'shoe' | 'rail' | 'dovetail' | 'seat' | 'bayonet' | 'filter' | 'rods' | 'rosette' | 'brick' | 'pad' | 'gear'
+
+export type Kind =
+  'thread' | 'shoe' | 'rail' | 'plate' | 'seat' | 'bayonet' | 'filter' | 'rods' | 'rosette' | 'battery' | 'pad' | 'clamp' | 'gear'
 
 /** A way two parts hold on to each other. Everything particular to it lives in its own file. */
 export interface MountStandard {
@@ -16,7 +20,8 @@ export interface MountStandard {
   readonly title: string
   /** What the two ends are called at the bench. */
   readonly ends: { readonly holds: string; readonly sits: string }
-  readonly kind: 'thread' | 'shoe' | 'rail' | 'plate' | 'seat' | 'bayonet' | 'filter'
+  /** What sort of joint it is; checks that care ask for this, never for an id. */
+  readonly kind: Kind
   readonly glyph: Glyph
   /** Standards of a plug (`sits`) that this one's socket (`holds`) takes. */
   readonly accepts: readonly string[]
@@ -32,8 +37,10 @@ export interface MountStandard {
   readonly seconds: number
   /** Reasons beyond the standard's name why this socket and plug do not go together; empty when they do. */
   readonly objections: (socket: MountEnd, plug: MountEnd) => readonly Issue[]
-  /** How much of a rail or plate the plug takes up, mm; undefined when it takes the whole mount. */
-  readonly takesMm?: (plug: MountEnd) => number
+  /** For joints along a length: which side is the rail, and how much of it the other side takes up, mm. */
+  readonly along?: { readonly rail: 'holds' | 'sits'; readonly takesMm: (clamp: MountEnd) => number }
+  /** Goes together, but with this fault. */
+  readonly fault?: (socket: MountEnd, plug: MountEnd) => string | undefined
 }
 
 export const noObjections = (): readonly Issue[] => []

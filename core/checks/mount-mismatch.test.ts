@@ -13,6 +13,20 @@ const filtered = tinyPart({
   id: 'ring',
   mounts: [plug('foot', 'thread-1/4'), socket('thread', 'filter-thread', [0, 20, 0], [0, 1, 0], { family: '67' })],
 })
+const pairPart = (id: string, spacingMm: number) => tinyPart({ id, mounts: [plug('foot', 'two-screw', { spacingMm, slotMm: 2 })] })
+const holder = tinyPart({
+  id: 'holder',
+  mounts: [
+    plug('foot', 'thread-1/4'),
+    socket('pair', 'two-screw', [0, 20, 0], [0, 1, 0], { spacingMm: 30 }),
+    socket('bay', 'pack', [0, 20, 0], [0, 1, 0], { family: 'p72', almost: ['p72-old'] }),
+    socket('front', 'clamp-on', [0, 20, 0], [0, 1, 0], { family: '95' }),
+    socket('tray', 'tray', [0, 20, 0], [0, 1, 0], { family: '4x5.65' }),
+  ],
+})
+const held = (guest: ReturnType<typeof tinyPart>, mount: string, hostMount: string) =>
+  tinyRig([holder, guest], [on('holder', 'foot', 'camera', 'hole'), on(guest.id, mount, 'holder', hostMount)])
+const packPart = (family: string) => tinyPart({ id: 'pack', mounts: [plug('back', 'pack', { family })] })
 const filter = tinyPart({ id: 'filter', mounts: [plug('rear', 'filter-thread', { family: '82' })] })
 
 testCheck(mountMismatch, {
@@ -45,8 +59,31 @@ testCheck(mountMismatch, {
       numbers: { lensMm: 67, filterMm: 82 },
       ...tinyRig([filtered, filter], [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')]),
     },
+    {
+      name: 'screws 33 mm apart',
+      message: 'spacing-differs',
+      numbers: { screwsMm: 33, holesMm: 30, slotMm: 2 },
+      ...held(pairPart('pair', 33), 'foot', 'pair'),
+    },
+    { name: 'another pack', message: 'pack-differs', ...held(packPart('q80'), 'back', 'bay') },
+    {
+      name: 'a clamp ring of another size',
+      message: 'clamp-size-differs',
+      ...held(tinyPart({ id: 'box', mounts: [plug('ring', 'clamp-on', { family: '80' })] }), 'ring', 'front'),
+    },
+    {
+      name: 'a square filter in the wide tray',
+      message: 'tray-differs',
+      ...held(tinyPart({ id: 'glass', mounts: [plug('edge', 'tray', { family: '4x4' })] }), 'edge', 'tray'),
+    },
   ],
   silent: [
+    { name: 'screws 32 mm apart in holes at 30 with 2 mm of slot', message: 'fits', ...held(pairPart('pair', 32), 'foot', 'pair') },
+    {
+      name: 'a pack that goes in without latching is another check’s business',
+      message: 'fits',
+      ...held(packPart('p72-old'), 'back', 'bay'),
+    },
     { name: 'a clamp exactly as long as the rail', message: 'fits', ...tinyRig([fitClamp], [on('clamp-60', 'foot', 'camera', 'rail')]) },
     { name: 'a plain screw in a pinned hole', message: 'fits', ...tinyRig([bridge], [on('bridge', 'below', 'camera', 'pinned')]) },
   ],

@@ -23,7 +23,7 @@ const pairsOn = ({ assembly }: Facts): Pair[] =>
 /** The stretch of a rail or plate that a guest takes up, mm along its travel; undefined when it takes the whole mount. */
 const stretch = (piece: PlacedPart): { from: number; to: number } | undefined => {
   if (!piece.mate?.ok || !piece.joint) return undefined
-  const takes = piece.mate.value.standard.takesMm?.(piece.mate.value.plug)
+  const takes = piece.mate.value.along?.takesMm
   return takes === undefined ? undefined : { from: piece.joint.slideMm - takes / 2, to: piece.joint.slideMm + takes / 2 }
 }
 

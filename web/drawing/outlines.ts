@@ -104,8 +104,16 @@ const endOnLines = (centre: Point2, shape: Placed & { kind: 'cylinder' }, fit: F
   return ''
 }
 
+/** Does an outline stand square to the sheet, so that lines within it may run along its box? */
+const isSquare = (outline: readonly Point2[]): boolean =>
+  outline.every((a, i) => {
+    const b = outline[(i + 1) % outline.length] ?? a
+    return Math.abs(a[0] - b[0]) < 0.5 || Math.abs(a[1] - b[1]) < 0.5
+  })
+
 const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[], fit: Fit): string => {
   const { look } = placed.solid
+  if (!isSquare(outline)) return ''
   const xs = outline.map((p) => p[0])
   const ys = outline.map((p) => p[1])
   const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]

@@ -20,6 +20,17 @@ defineProps<{ glyph: Glyph }>()
       <circle r="5" />
       <path d="M-5 0h2M5 0h-2M0 5v-2" />
     </template>
+    <template v-else-if="glyph === 'rods'">
+      <circle cx="-4" r="2.8" />
+      <circle cx="4" r="2.8" />
+    </template>
+    <template v-else-if="glyph === 'rosette'">
+      <circle r="5.2" stroke-dasharray="1.2 1.1" stroke-width="2" />
+      <circle r="1.6" />
+    </template>
+    <path v-else-if="glyph === 'brick'" d="M-5.5 -4h11L2 4.5h-4z" />
+    <path v-else-if="glyph === 'pad'" d="M-5 -4h10v8h-10zM-5 0h10M0 -4v8" />
+    <circle v-else-if="glyph === 'gear'" r="4.8" stroke-dasharray="2 1" stroke-width="2.4" />
     <template v-else>
       <circle r="5" stroke-dasharray="2 1.5" />
       <circle r="2.6" />

@@ -17,5 +17,5 @@ export const dovetail38: MountStandard = {
   tool: 'lever',
   seconds: 5,
   objections: noObjections,
-  takesMm: (clamp) => clamp.mount.lengthMm ?? CLAMP_MM,
+  along: { rail: 'holds', takesMm: (clamp) => clamp.mount.lengthMm ?? CLAMP_MM },
 }

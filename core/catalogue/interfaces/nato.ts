@@ -21,5 +21,5 @@ export const nato: MountStandard = {
     const clampMm = clamp.mount.lengthMm ?? CLAMP_MM
     return railMm >= clampMm ? [] : [{ code: 'rail-too-short', path: rail.mount.id, numbers: { railMm, clampMm } }]
   },
-  takesMm: (clamp) => clamp.mount.lengthMm ?? CLAMP_MM,
+  along: { rail: 'holds', takesMm: (clamp) => clamp.mount.lengthMm ?? CLAMP_MM },
 }

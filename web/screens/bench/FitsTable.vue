@@ -118,7 +118,9 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
         heightCell(fit.effect, store.style).text
       }}</span>
       <span role="gridcell" class="flex items-baseline justify-end gap-2">
-        <span class="fig truncate" :class="toneOf(findingsCell(fit.effect))">{{ findingsCell(fit.effect).text }}</span>
+        <span class="fig truncate" :class="toneOf(findingsCell(fit.effect))" :title="findingsCell(fit.effect).text">{{
+          findingsCell(fit.effect).text
+        }}</span>
         <button v-if="i === at" class="cure shrink-0" @click.stop="take(fit)">{{ act }}</button>
       </span>
     </div>

@@ -1,0 +1,19 @@
+import { sameFamily } from '../families.ts'
+import type { MountStandard } from '../standard.ts'
+
+/** A matte box clamped on a lens front by its outer diameter. It turns when the ring under it turns. */
+export const clampOn: MountStandard = {
+  id: 'clamp-on',
+  title: 'clamp-on front',
+  ends: { holds: 'lens front', sits: 'clamp-on ring' },
+  kind: 'clamp',
+  glyph: 'filter',
+  accepts: ['clamp-on'],
+  holdsTwist: false,
+  turnStepDeg: 1,
+  mayLift: false,
+  limitG: 600,
+  tool: 'fingers',
+  seconds: 15,
+  objections: sameFamily('clamp-size-differs'),
+}

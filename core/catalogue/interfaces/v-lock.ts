@@ -1,0 +1,18 @@
+import { type MountStandard, noObjections } from '../standard.ts'
+
+/** The wedge plate of V-mount bricks. Plate up or plate down are both allowed. */
+export const vLock: MountStandard = {
+  id: 'v-lock',
+  title: 'V-mount',
+  ends: { holds: 'V-mount plate', sits: 'V-mount brick' },
+  kind: 'battery',
+  glyph: 'brick',
+  accepts: ['v-lock'],
+  holdsTwist: true,
+  turnStepDeg: 360,
+  mayLift: false,
+  limitG: 2500,
+  tool: 'fingers',
+  seconds: 4,
+  objections: noObjections,
+}
