@@ -99,6 +99,8 @@ test('the first mark has its honest problems', () => {
     'single-screw',
     'shoe-overload',
     'over-budget',
+    'joint-overload',
+    'hang-roll',
     'over-mass',
     'too-tall',
     'hang-tilt',
@@ -109,10 +111,11 @@ test('the first mark has its honest problems', () => {
   expect(found.filter(({ level }) => level === 'stop').length).toBeGreaterThanOrEqual(4)
 })
 
-test('the second mark solves them: nothing is left to say, and every cap is kept', () => {
+test('the second mark solves them: no stop and no risk is left, and every cap is kept', () => {
   for (const setup of secondMark.setups) {
     const { findings, mass, cost, size } = evaluate(secondMark, setup.id, shelf)
-    expect(findings.map(({ check, names }) => `${check} ${JSON.stringify(names)}`)).toEqual([])
+    expect(findings.filter(({ level }) => level !== 'hint').map(({ check }) => check)).toEqual([])
+    expect(findings.map(({ check }) => check).filter((check) => check !== 'hang-roll')).toEqual([])
     expect(mass.inHandG).toBeLessThanOrEqual(2600)
     expect(cost.usual).toBeLessThanOrEqual(90_000)
     expect(size.tallMm).toBeLessThanOrEqual(340)

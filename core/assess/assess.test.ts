@@ -22,6 +22,7 @@ test('one assessment holds the figures, the findings worst first, and the statio
     'risk need-unmet',
     'risk over-mass',
     'hint loose-part',
+    'hint not-needed',
   ])
   const sound = assessment.stations.find(({ station }) => station === 'sound')
   expect(sound).toMatchObject({ worst: 'risk', openNeeds: [{ capability: 'scratch-sound' }], instances: [] })

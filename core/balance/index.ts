@@ -1,3 +1,7 @@
 export * from './hang.ts'
 export * from './mass.ts'
 export * from './twist.ts'
+export * from './grips.ts'
+export * from './hold.ts'
+export * from './inertia.ts'
+export * from './stand.ts'

@@ -29,6 +29,17 @@ export const solidSchema = z.discriminatedUnion('kind', [boxSchema.extend(drawn)
 export const roomSchema = z.strictObject({
   kind: z.enum(['swing', 'door', 'hand', 'plug', 'lever', 'turn', 'view']),
   shape: z.discriminatedUnion('kind', [boxSchema, cylinderSchema]),
+  /** A room that is swept: the shape turns about this hinge, from the pose it is given in. */
+  hinge: z
+    .strictObject({
+      at: vec,
+      axis: unitVec,
+      fromDeg: z.number().min(0).max(360),
+      toDeg: z.number().min(0).max(360),
+      stepDeg: z.number().min(1).max(90),
+    })
+    .refine((h) => h.fromDeg <= h.toDeg, 'a swing must run from a smaller to a larger angle')
+    .optional(),
   lost: text(120),
 })
 

@@ -1,8 +1,8 @@
 import { type Assembly, type Point, pointsOf } from '../assembly/index.ts'
-import { type Hang, hangOf, inHand, type Mass, massOf } from '../balance/index.ts'
+import { type Hang, hangOf, inHand, type Mass, massOf, type Stand, standOf, type TwoHands, twoHandsOf } from '../balance/index.ts'
 import { type Need, needsOf, unmet } from '../brief/index.ts'
 import type { Catalogue } from '../catalogue/index.ts'
-import { type Clash, clashesOf, type Size, sizeOf } from '../clearance/index.ts'
+import { type Clash, clashesOf, type Invasion, invasionsOf, type Size, sizeOf } from '../clearance/index.ts'
 import { type Cost, costOf } from '../money/index.ts'
 
 /** What surrounds a rig: all known parts, and how many of each lie in the locker. */
@@ -11,7 +11,7 @@ export interface Shelf {
   readonly owned: ReadonlyMap<string, number>
 }
 
-export const factNames = ['points', 'mass', 'hang', 'cost', 'clashes', 'size', 'needs', 'unmet'] as const
+export const factNames = ['points', 'mass', 'hang', 'cost', 'clashes', 'size', 'needs', 'unmet', 'rooms', 'stand', 'hands'] as const
 export type FactName = (typeof factNames)[number]
 
 /** The figures of one placed set-up, each worked out when first asked for, then kept. */
@@ -26,7 +26,14 @@ export interface Facts {
   readonly size: Size
   readonly needs: readonly Need[]
   readonly unmet: readonly Need[]
+  /** The first invasion of each swing and hand room; hands are taken with gloves when the brief is cold. */
+  readonly invasions: readonly Invasion[]
+  readonly stand: Stand
+  readonly hands: TwoHands | undefined
 }
+
+/** What a glove adds under a grip, mm. */
+export const GLOVE_MM = 8
 
 const lazily = <T>(make: () => T): (() => T) => {
   let made: { value: T } | undefined
@@ -47,6 +54,12 @@ export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
       assembly.placed.map((piece) => piece.part),
     ),
   )
+  const gloveMm = assembly.rig.brief.conditions.includes('cold') ? GLOVE_MM : 0
+  const invasions = lazily(() =>
+    assembly.placed.flatMap((piece) => [...invasionsOf(assembly, piece, 'swing'), ...invasionsOf(assembly, piece, 'hand', gloveMm)]),
+  )
+  const stand = lazily(() => standOf(assembly, mass()))
+  const hands = lazily(() => twoHandsOf(assembly, mass()))
   return {
     assembly,
     shelf,
@@ -73,6 +86,15 @@ export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
     },
     get unmet() {
       return open()
+    },
+    get invasions() {
+      return invasions()
+    },
+    get stand() {
+      return stand()
+    },
+    get hands() {
+      return hands()
     },
   }
 }

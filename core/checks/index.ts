@@ -1,17 +1,29 @@
-import { bodyUnfit } from './body-unfit.ts'
 import { type Check, type Finding, levels } from './check.ts'
 import { type Facts } from './facts.ts'
+import { bodyUnfit } from './body-unfit.ts'
+import { duplicateOwned } from './duplicate-owned.ts'
+import { handRoom } from './hand-room.ts'
+import { hangRoll } from './hang-roll.ts'
 import { hangTilt } from './hang-tilt.ts'
+import { jointOverload } from './joint-overload.ts'
 import { liftByShoe } from './lift-by-shoe.ts'
 import { loosePart } from './loose-part.ts'
 import { mountMismatch } from './mount-mismatch.ts'
+import { mountMoment } from './mount-moment.ts'
 import { mountTaken } from './mount-taken.ts'
+import { mountsShared } from './mounts-shared.ts'
+import { needTwice } from './need-twice.ts'
 import { needUnmet } from './need-unmet.ts'
+import { notNeeded } from './not-needed.ts'
 import { overBudget } from './over-budget.ts'
 import { overMass } from './over-mass.ts'
+import { overPayload } from './over-payload.ts'
+import { partialFit } from './partial-fit.ts'
+import { screenSwing } from './screen-swing.ts'
 import { shoeOverload } from './shoe-overload.ts'
 import { singleScrew } from './single-screw.ts'
 import { solidClash } from './solid-clash.ts'
+import { standsCrooked } from './stands-crooked.ts'
 import { tooTall } from './too-tall.ts'
 
 export * from './check.ts'
@@ -21,17 +33,29 @@ export { byReadiness, pointName, spareOwned } from './places.ts'
 /** Every check, in the order of their ids. A test holds this list to the directory and the docs. */
 export const checks: readonly Check[] = [
   bodyUnfit,
+  duplicateOwned,
+  handRoom,
+  hangRoll,
   hangTilt,
+  jointOverload,
   liftByShoe,
   loosePart,
   mountMismatch,
+  mountMoment,
   mountTaken,
+  mountsShared,
+  needTwice,
   needUnmet,
+  notNeeded,
   overBudget,
   overMass,
+  overPayload,
+  partialFit,
+  screenSwing,
   shoeOverload,
   singleScrew,
   solidClash,
+  standsCrooked,
   tooTall,
 ]
 

@@ -26,13 +26,15 @@ const isUnder = (piece: PlacedPart, above: PlacedPart): boolean => {
   return false
 }
 
+const sitsOn = (piece: PlacedPart, point: Point): boolean => piece.host === point.piece && piece.joint?.hostMount === point.mount.id
+
 /** Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none. */
 export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Point) => boolean): Remedy | undefined => {
   const { setup } = facts.assembly
   const others = facts.assembly.placed.filter((other) => !isUnder(other, piece))
   const near = (point: Point) => Math.hypot(...point.at.map((value, i) => value - (piece.centre[i] ?? 0)))
   const points = facts.points
-    .filter((point) => point.open && !isUnder(point.piece, piece) && wanted(point))
+    .filter((point) => point.open && !isUnder(point.piece, piece) && !sitsOn(piece, point) && wanted(point))
     .sort((a, b) => near(a) - near(b))
   for (const point of points)
     for (const seating of seatingsAt(point, piece.instance, piece.part))

@@ -1,2 +1,3 @@
 export * from './clashes.ts'
 export * from './size.ts'
+export * from './rooms.ts'

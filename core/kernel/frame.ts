@@ -53,5 +53,18 @@ export const turnAboutZ = (degrees: number): Frame => {
   return { x: [c, s, 0], y: [-s, c, 0], z: [0, 0, 1], at: zero }
 }
 
+/** A turn by `degrees` about a unit axis through `at`, right-handed (Rodrigues' formula). */
+export const turnAbout = (axis: Vec3, degrees: number, at: Vec3): Frame => {
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)]
+  const turned = (v: Vec3): Vec3 => {
+    const side = cross(axis, v)
+    const along = dot(axis, v) * (1 - c)
+    return [v[0] * c + side[0] * s + axis[0] * along, v[1] * c + side[1] * s + axis[1] * along, v[2] * c + side[2] * s + axis[2] * along]
+  }
+  const [x, y, z] = [turned([1, 0, 0]), turned([0, 1, 0]), turned([0, 0, 1])]
+  const moved = turned(at)
+  return { x, y, z, at: [at[0] - moved[0], at[1] - moved[1], at[2] - moved[2]] }
+}
+
 /** Half a turn about y: brings two mounts face to face. */
 export const faceToFace: Frame = { x: [-1, 0, 0], y: [0, 1, 0], z: [0, 0, -1], at: zero }

@@ -103,8 +103,8 @@ export const secondMark = rig(
     piece('mic', 'rushlight-onboard'),
     piece('block', 'typha-shoe-block'),
     piece('receiver', 'luffa-receiver'),
-    piece('side', 'sedgewick-side-wood'),
-    piece('plate', 'reedsmith-plate-38'),
+    piece('side', 'typha-side-short'),
+    piece('plate', 'cushaw-plate-long'),
     piece('head', 'gourdwell-head-4'),
   ],
   [

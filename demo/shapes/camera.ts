@@ -44,18 +44,28 @@ const bodySolids = (c: CameraFacts): Solid[] => {
   return solids
 }
 
+/** The way of the screen, sampled from just off the body to fully open. It must clear everything but the camera itself. */
 const screenRoom = (c: CameraFacts): Room[] => {
   if (c.screen === 'fixed') return []
-  const swing: Room = {
-    kind: 'swing',
-    shape: {
-      kind: 'box',
-      centre: c.screen === 'flip' ? [-c.wideMm / 2 - 38, 0, c.backMm + 3] : [-2, -4, c.backMm + 32],
-      size: c.screen === 'flip' ? [74, 56, 74] : [76, 52, 54],
-    },
-    lost: c.screen === 'flip' ? 'the screen can not swing out' : 'the screen can not tilt',
-  }
-  return [swing]
+  const [low, high] = [8 - c.downMm, c.upMm - 10]
+  const shape = { kind: 'box', centre: [-2, (low + high) / 2, c.backMm + 2.5], size: [76, high - low, 5] } as const
+  return c.screen === 'flip'
+    ? [
+        {
+          kind: 'swing',
+          shape,
+          hinge: { at: [-40, 0, c.backMm + 2.5], axis: [0, -1, 0], fromDeg: 12, toDeg: 180, stepDeg: 12 },
+          lost: 'the screen can not swing out',
+        },
+      ]
+    : [
+        {
+          kind: 'swing',
+          shape,
+          hinge: { at: [0, low, c.backMm + 2.5], axis: [1, 0, 0], fromDeg: 12, toDeg: 84, stepDeg: 12 },
+          lost: 'the screen can not tilt',
+        },
+      ]
 }
 
 /** A camera body with its seat, tripod hole, shoe and lens mount. */

@@ -21,6 +21,8 @@ export interface TopHandleFacts extends Piece {
 }
 
 const GRIP_MM = 24
+/** Four fingers under a grip, without gloves. */
+const FINGERS_MM = 28
 
 /** A handle on one post near its rear, the palm ahead of it. Origin: the middle of its foot. */
 export const topHandle = (h: TopHandleFacts): Part => {
@@ -58,7 +60,7 @@ export const topHandle = (h: TopHandleFacts): Part => {
     rooms: [
       {
         kind: 'hand',
-        shape: { kind: 'box', centre: [0, h.clearMm - 10, palm + 12], size: [80, 26, 76] },
+        shape: { kind: 'box', centre: [0, h.clearMm + 2 - FINGERS_MM / 2, palm - 8], size: [GRIP_MM, FINGERS_MM, 70] },
         lost: 'fingers do not fit under the handle',
       },
     ],
@@ -91,13 +93,6 @@ export const sideHandle = (h: SideHandleFacts): Part => {
     mounts: [
       sits('foot', h.foot, [0, 0, 0], right, h.foot === 'nato' ? { lengthMm: 28 } : {}),
       holds('top', 'thread-1/4', [-30, h.tallMm * 0.38, 0], up, { label: 'side grip top, 1/4"' }),
-    ],
-    rooms: [
-      {
-        kind: 'hand',
-        shape: { kind: 'box', centre: [-30, -h.tallMm * 0.14, 0], size: [84, h.tallMm * 0.9, 84] },
-        lost: 'the hand does not close round the grip',
-      },
     ],
     grips: [{ kind: 'side', at: [-30, -h.tallMm * 0.12, 0] }],
     provides: ['side-grip'],

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
 import { type Finding, pointName } from '@zucchini/core/checks'
-import { placeShape, type Point2 } from '@zucchini/core/kernel'
+import { roomPoses } from '@zucchini/core/clearance'
+import type { Point2 } from '@zucchini/core/kernel'
 import { standardOf } from '@zucchini/core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
@@ -62,14 +63,20 @@ const leaders = computed(() =>
 
 const rooms = computed(() => {
   if (!bench.showRooms) return []
-  return props.assessment.assembly.placed.flatMap((piece) =>
+  const { assembly } = props.assessment
+  const invaded = new Set(props.assessment.facts.invasions.map(({ piece, room }) => `${piece.instance.id} ${room.kind}`))
+  return assembly.placed.flatMap((piece) =>
     piece.part.rooms.map((room, i) => ({
       key: `${piece.instance.id}${i}`,
-      title: `${piece.part.name}: if this room is taken, ${room.lost}`,
-      d: roundedPath(
-        silhouette(bench.view, placeShape(room.shape, piece.frame)).map((p): Point2 => onSheet(fit.value, p)),
-        3,
-      ),
+      tone: invaded.has(`${piece.instance.id} ${room.kind}`) ? 'var(--brick)' : 'var(--amber)',
+      d: roomPoses(piece, room)
+        .map(({ shape }) =>
+          roundedPath(
+            silhouette(bench.view, shape).map((p): Point2 => onSheet(fit.value, p)),
+            2,
+          ),
+        )
+        .join(''),
     })),
   )
 })
@@ -117,7 +124,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
         />
         <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
         <g v-for="room in rooms" :key="room.key" pointer-events="none">
-          <path :d="room.d" fill="var(--blossom)" fill-opacity="0.1" stroke="var(--amber)" stroke-width="1.1" stroke-dasharray="4 3" />
+          <path :d="room.d" :fill="room.tone" fill-opacity="0.05" :stroke="room.tone" stroke-width="1" stroke-dasharray="4 3" />
         </g>
         <g stroke="var(--soft)" fill="none" stroke-width="0.9">
           <path v-for="(d, i) in dimensions" :key="i" :d="arrow(d)" />

@@ -1,0 +1,143 @@
+import { GRAVITY } from '../kernel/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { hangRoll } from './hang-roll.ts'
+import { jointOverload } from './joint-overload.ts'
+import { mountMoment } from './mount-moment.ts'
+import { overPayload } from './over-payload.ts'
+import { standsCrooked } from './stands-crooked.ts'
+import { testCheck } from './tester.ts'
+
+const handle = (besideMm: number) =>
+  tinyPart({
+    id: 'handle',
+    role: 'top-handle',
+    massG: 1e-9,
+    grips: [{ kind: 'top', at: [besideMm, 60, 0] }],
+    mounts: [plug('foot', 'thread-1/4')],
+  })
+const held = (besideMm: number) => tinyRig([handle(besideMm)], [on('handle', 'foot', 'camera', 'hole')])
+const deg = (offMm: number) => (Math.atan2(offMm, 100) * 180) / Math.PI
+
+testCheck(hangRoll, {
+  speaks: [
+    { name: 'palm 10 mm right of the centre', message: 'leans', level: 'hint', numbers: { rollDeg: deg(10), offMm: 10 }, ...held(10) },
+    { name: 'palm 20 mm left of it', message: 'leans', level: 'risk', numbers: { rollDeg: deg(20) }, ...held(-20) },
+  ],
+  silent: [{ name: 'exactly three degrees', message: 'upright', numbers: { rollDeg: 3 }, ...held(100 * Math.tan((3 * Math.PI) / 180)) }],
+})
+
+/** A plate under the camera, `longMm` from front to back, with a block of 1 kg `aheadMm` in front. */
+const plate = (longMm: number) =>
+  tinyPart({
+    id: 'plate',
+    massG: 1e-9,
+    solids: [{ kind: 'box', centre: [0, -5, 0], size: [60, 10, longMm], matter: 'body' }],
+    centre: [0, -5, 0],
+    mounts: [plug('seat', 'body', { out: [0, 1, 0] })],
+    fits: ['tiny'],
+  })
+const lens = (massG: number, aheadMm: number, more = {}) =>
+  tinyPart({
+    id: 'lens',
+    role: 'lens',
+    massG,
+    centre: [0, 0, -aheadMm],
+    solids: [{ kind: 'box', centre: [0, 0, -20], size: [20, 20, 40], matter: 'body' }],
+    mounts: [plug('bayonet', 'lens-mount', { out: [0, 0, 1], up: [0, 1, 0], family: 'stem' })],
+    ...more,
+  })
+const standing = (longMm: number, aheadMm: number) =>
+  tinyRig([plate(longMm), lens(1000, aheadMm)], [on('plate', 'seat', 'camera', 'seat'), on('lens', 'bayonet', 'camera', 'lens')])
+
+// Camera 1 kg at z 0, lens 1 kg at z -30 - ahead: the centre lies (30 + ahead) / 2 ahead of the plate's middle.
+testCheck(standsCrooked, {
+  speaks: [
+    {
+      name: 'centre 20 mm ahead on a plate that ends at 15',
+      message: 'falls',
+      level: 'hint',
+      numbers: { outMm: 5 },
+      parts: ['plate'],
+      ...standing(30, 10),
+    },
+    {
+      name: 'centre 20 mm ahead on a plate that ends at 25',
+      message: 'barely',
+      numbers: { marginMm: 5, wantedMm: 10 },
+      ...standing(50, 10),
+    },
+  ],
+  silent: [{ name: 'exactly 10 mm inside', message: 'stands', numbers: { marginMm: 10 }, ...standing(60, 10) }],
+})
+
+const onMount = (massG: number, aheadMm: number) => tinyRig([lens(massG, aheadMm)], [on('lens', 'bayonet', 'camera', 'lens')])
+const atLimitMm = (1 / (1 * GRAVITY)) * 1000
+
+testCheck(mountMoment, {
+  speaks: [
+    {
+      name: '1.2 kg 100 mm ahead: 1.18 N m',
+      message: 'support',
+      level: 'risk',
+      numbers: { momentNm: 1.176798 },
+      parts: ['lens'],
+      ...onMount(1200, 100),
+    },
+    { name: '2.5 kg 100 mm ahead: 2.45 N m', message: 'harm', level: 'stop', numbers: { momentNm: 2.4516625 }, ...onMount(2500, 100) },
+  ],
+  silent: [{ name: 'exactly 1 N m', message: 'fine', numbers: { momentNm: 1 }, ...onMount(1000, atLimitMm) }],
+})
+
+const head = (id: string, limitG: number) =>
+  tinyPart({
+    id,
+    role: 'head',
+    massG: 900,
+    solids: [{ kind: 'box', centre: [0, -10, 0], size: [20, 20, 20], matter: 'body' }],
+    centre: [0, -10, 0],
+    mounts: [plug('clamp', 'dovetail-38', { out: [0, 1, 0], limitG })],
+  })
+const foot = tinyPart({
+  id: 'foot',
+  massG: 100,
+  solids: [{ kind: 'box', centre: [0, -5, 0], size: [40, 10, 40], matter: 'body' }],
+  centre: [0, -5, 0],
+  fits: ['tiny'],
+  mounts: [plug('seat', 'body', { out: [0, 1, 0] }), socket('dovetail', 'dovetail-38', [0, -10, 0], [0, -1, 0], { lengthMm: 40 })],
+})
+const onHead = (limitG: number, extra: ReturnType<typeof head>[] = []) =>
+  tinyRig([foot, head('head', limitG)], [on('foot', 'seat', 'camera', 'seat'), on('head', 'clamp', 'foot', 'dovetail')], { extra })
+
+testCheck(overPayload, {
+  speaks: [
+    {
+      name: 'a gram too much; a stronger head is known',
+      message: 'over',
+      level: 'stop',
+      numbers: { payloadG: 1100, limitG: 1099 },
+      parts: ['head'],
+      remedies: 2,
+      ...onHead(1099, [head('strong', 4000)]),
+    },
+    { name: 'no stronger one', message: 'over', remedies: 1, ...onHead(1000) },
+  ],
+  silent: [{ name: 'exactly its rating', message: 'within', numbers: { payloadG: 1100, limitG: 1100 }, ...onHead(1100) }],
+})
+
+const load = (massG: number) =>
+  tinyRig([tinyPart({ id: 'load', massG, mounts: [plug('foot', 'thread-1/4', { limitG: 400 })] })], [on('load', 'foot', 'camera', 'hole')])
+
+testCheck(jointOverload, {
+  speaks: [
+    {
+      name: 'a gram over the screw’s rating',
+      message: 'over',
+      level: 'stop',
+      numbers: { carriedG: 401, limitG: 400 },
+      parts: ['load'],
+      remedies: 1,
+      ...load(401),
+    },
+  ],
+  silent: [{ name: 'exactly its rating', message: 'within', numbers: { carriedG: 400, limitG: 400 }, ...load(400) }],
+})

@@ -1,0 +1,38 @@
+import { z } from 'zod'
+import { carriedBy, type PlacedPart } from '../assembly/index.ts'
+import { centreOfMass, inHand } from '../balance/index.ts'
+import { exceeds } from '../kernel/index.ts'
+import { defineCheck } from './check.ts'
+import { takeOffRemedy } from './places.ts'
+
+/** More mass on a joint than either of its ends is rated for. Shoes and stands have checks of their own. */
+export const jointOverload = defineCheck<PlacedPart, object>({
+  id: 'joint-overload',
+  title: 'Too heavy for its joint',
+  why: 'The arm droops during the shot, or the clamp lets go.',
+  level: 'stop',
+  source: 'The lower of the two parts’ ratings, else the usual figure of the standard.',
+  options: z.object({}),
+  defaults: {},
+  needs: [],
+  limit: { measured: 'carriedG', allowed: 'limitG' },
+  messages: {
+    speaks: { over: '{part} is too heavy for {host}. {carriedG} hangs there; it takes {limitG}.' },
+    silent: { within: '{part} puts {carriedG} on a joint that takes {limitG}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) =>
+    assembly.placed.filter(
+      (piece) => piece.mate?.ok && piece.mate.value.standard.kind !== 'shoe' && inHand(piece) && Number.isFinite(piece.mate.value.limitG),
+    ),
+  judge: (piece, { assembly }) => {
+    const carriedG = centreOfMass(carriedBy(assembly, piece).filter(inHand)).massG
+    const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
+    const names = { part: piece.part.name, host: piece.host?.part.name ?? '' }
+    const numbers = { carriedG, limitG }
+    return exceeds(carriedG, limitG)
+      ? { group: 'speaks', message: 'over', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      : { group: 'silent', message: 'within', names, numbers }
+  },
+  remedies: (piece, facts) => [takeOffRemedy(facts, piece)],
+})

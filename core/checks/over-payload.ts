@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../assembly/index.ts'
+import { inHand } from '../balance/index.ts'
+import { exceeds } from '../kernel/index.ts'
+import { defineCheck } from './check.ts'
+import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from './places.ts'
+
+/** More on a head or gimbal than it carries. */
+export const overPayload = defineCheck<PlacedPart, object>({
+  id: 'over-payload',
+  title: 'Too heavy for what it stands on',
+  why: 'The head sinks in every tilt, the gimbal shakes and then switches off.',
+  level: 'stop',
+  source: 'The rating of the head, gimbal or clamp.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['mass'],
+  limit: { measured: 'payloadG', allowed: 'limitG' },
+  messages: {
+    speaks: { over: '{stand} carries too much. {payloadG} sits on it; it takes {limitG}.' },
+    silent: { within: '{stand} carries {payloadG} of {limitG}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate?.ok && !inHand(piece) && piece.host !== undefined && inHand(piece.host)),
+  judge: (stand, { mass }) => {
+    const limitG = stand.mate?.ok ? stand.mate.value.limitG : Infinity
+    const names = { stand: stand.part.name }
+    const numbers = { payloadG: mass.inHandG, limitG }
+    return exceeds(mass.inHandG, limitG)
+      ? { group: 'speaks', message: 'over', names, numbers, parts: [stand.instance.id], at: stand.centre }
+      : { group: 'silent', message: 'within', names, numbers }
+  },
+  remedies: (stand, facts) => {
+    const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
+    const stronger = [...(facts.shelf.catalogue.byRole.get(stand.part.role) ?? [])]
+      .filter((part) => part !== stand.part && part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
+      .sort(byReadiness(facts))
+    return [
+      ...firstOf(
+        1,
+        eachOf(stronger, (part) => swapRemedy(facts, stand, part)),
+      ),
+      takeOffRemedy(facts, stand),
+    ]
+  },
+})

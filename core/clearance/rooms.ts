@@ -1,0 +1,122 @@
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import type { Room } from '../catalogue/index.ts'
+import {
+  boundsOf,
+  CLASH_MM,
+  compose,
+  overlap,
+  penetration,
+  type Placed,
+  placeShape,
+  type Shape,
+  turnAbout,
+  type Vec3,
+} from '../kernel/index.ts'
+
+/** One sampled pose of a room: how far it is swung, and where it then is. */
+export interface RoomPose {
+  readonly deg: number
+  readonly shape: Placed
+}
+
+/** A room that something solid reaches into. */
+export interface Invasion {
+  readonly piece: PlacedPart
+  readonly room: Room
+  readonly by: PlacedPart
+  /** For a swing: the last angle that is still free. 0 for rooms that do not swing. */
+  readonly freeDeg: number
+  readonly fullDeg: number
+  readonly depthMm: number
+}
+
+/** The poses of a room on its placed piece, in the order of the swing; a room without a hinge has one. */
+export const roomPoses = (piece: PlacedPart, room: Room, grownMm = 0): readonly RoomPose[] => {
+  const shape = grownMm > 0 ? taller(room.shape, grownMm) : room.shape
+  const { hinge } = room
+  if (!hinge) return [{ deg: 0, shape: placeShape(shape, piece.frame) }]
+  const poses: RoomPose[] = []
+  for (let deg = hinge.fromDeg; deg < hinge.toDeg + hinge.stepDeg; deg += hinge.stepDeg) {
+    const at = Math.min(deg, hinge.toDeg)
+    poses.push({ deg: at, shape: placeShape(shape, compose(piece.frame, turnAbout(hinge.axis, at, hinge.at))) })
+  }
+  return poses
+}
+
+/** The same shape reaching further down, as a gloved hand does. */
+const taller = (shape: Shape, byMm: number): Shape => {
+  if (shape.kind !== 'box') return shape
+  const centre: Vec3 = [shape.centre[0], shape.centre[1] - byMm / 2, shape.centre[2]]
+  return { ...shape, centre, size: [shape.size[0], shape.size[1] + byMm, shape.size[2]] }
+}
+
+/** Where another piece first stops a room, and how deep it reaches in there. */
+interface Stop {
+  readonly pose: number
+  readonly depthMm: number
+}
+
+const posesKnown = new WeakMap<PlacedPart, Map<string, readonly RoomPose[]>>()
+const stopsKnown = new WeakMap<PlacedPart, WeakMap<PlacedPart, Map<string, Stop | undefined>>>()
+
+/** Remembers an answer in a map that lives as long as what it is about. */
+const remembered = <T>(map: Map<string, T>, key: string, make: () => T): T => {
+  const known = map.get(key)
+  if (known !== undefined || map.has(key)) return known as T
+  const made = make()
+  map.set(key, made)
+  return made
+}
+
+const within = <K extends WeakKey, V>(map: WeakMap<K, V>, key: K, make: () => V): V => {
+  const known = map.get(key)
+  if (known !== undefined) return known
+  const made = make()
+  map.set(key, made)
+  return made
+}
+
+const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined => {
+  for (const [pose, { shape }] of poses.entries()) {
+    const bounds = boundsOf(shape)
+    if (!overlap(bounds, by.bounds, CLASH_MM)) continue
+    let depthMm = 0
+    for (const solid of by.solids) {
+      if (solid.solid.matter === 'soft' || !overlap(bounds, solid.bounds, CLASH_MM)) continue
+      const depth = penetration(shape, solid.shape, Math.max(CLASH_MM, depthMm))
+      if (depth > CLASH_MM && depth > depthMm) depthMm = depth
+    }
+    if (depthMm > 0) return { pose, depthMm }
+  }
+  return undefined
+}
+
+/**
+ * The first invasion of each of a piece's rooms of one kind; a swing is followed until something solid stops it. Soft solids give way.
+ * Answers are remembered for each pair of placed pieces, since an edit leaves most of them as they were.
+ */
+export const invasionsOf = (assembly: Assembly, piece: PlacedPart, kind: Room['kind'], grownMm = 0): readonly Invasion[] =>
+  piece.part.rooms.flatMap((room, i): Invasion[] => {
+    if (room.kind !== kind) return []
+    const key = `${i} ${grownMm}`
+    const poses = remembered(
+      within(posesKnown, piece, () => new Map<string, readonly RoomPose[]>()),
+      key,
+      () => roomPoses(piece, room, grownMm),
+    )
+    let worst: (Stop & { by: PlacedPart }) | undefined
+    for (const by of assembly.placed) {
+      if (by === piece) continue
+      const pair = within(
+        within(stopsKnown, piece, () => new WeakMap<PlacedPart, Map<string, Stop | undefined>>()),
+        by,
+        () => new Map<string, Stop | undefined>(),
+      )
+      const stop = remembered(pair, key, () => firstStop(poses, by))
+      if (stop && (!worst || stop.pose < worst.pose || (stop.pose === worst.pose && stop.depthMm > worst.depthMm))) worst = { ...stop, by }
+    }
+    if (!worst) return []
+    return [
+      { piece, room, by: worst.by, freeDeg: poses[worst.pose - 1]?.deg ?? 0, fullDeg: room.hinge?.toDeg ?? 0, depthMm: worst.depthMm },
+    ]
+  })
