@@ -10,8 +10,9 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   balance: ['kernel', 'catalogue', 'assembly'],
   money: ['kernel', 'catalogue', 'assembly'],
   clearance: ['kernel', 'catalogue', 'assembly'],
+  'build-order': ['kernel', 'catalogue', 'assembly', 'balance'],
   checks: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance'],
-  assess: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance', 'checks'],
+  assess: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance', 'build-order', 'checks'],
 }
 const core = import.meta.dirname
 const root = dirname(core)

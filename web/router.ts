@@ -6,6 +6,7 @@ export const router = createRouter({
     { path: '/', name: 'shelf', component: () => import('./screens/shelf/ShelfScreen.vue'), meta: { title: 'Shelf' } },
     { path: '/rigs/:id/brief', name: 'brief', component: () => import('./screens/brief/BriefScreen.vue'), meta: { title: 'Brief' } },
     { path: '/rigs/:id', name: 'bench', component: () => import('./screens/bench/BenchScreen.vue'), meta: { title: 'Bench' } },
+    { path: '/rigs/:id/set-ups', name: 'setups', component: () => import('./screens/setups/SetupsScreen.vue'), meta: { title: 'Set-ups' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./screens/NowhereScreen.vue'), meta: { title: 'Nothing here' } },
   ],
 })

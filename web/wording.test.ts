@@ -1,4 +1,4 @@
-import { degrees, figure, fill, grams, headline, hoursMinutes, millimetres, money, refusal, signed } from './wording.ts'
+import { degrees, figure, fill, grams, headline, holdWords, hoursMinutes, millimetres, money, refusal, signed } from './wording.ts'
 
 const style = { currency: 'EUR', units: 'metric' as const }
 
@@ -50,4 +50,8 @@ test('a refusal is worded, an unknown one too', () => {
     'the rail is 20 mm long, its clamp needs 30 mm',
   )
   expect(refusal({ code: 'odd', path: '' }, style)).toContain('odd')
+})
+
+test('holding times are rounded as far as they are known', () => {
+  expect([holdWords(Infinity), holdWords(12.4), holdWords(1.1), holdWords(0)]).toEqual(['long', '12 min', '66 s', '0 s'])
 })

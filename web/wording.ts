@@ -81,3 +81,7 @@ export const refusal = (issue: Issue, style: Style): string =>
 
 export const hoursMinutes = (seconds: number): string =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`
+
+/** How long something can be held, for people: "long", "12 min", "40 s". */
+export const holdWords = (minutes: number): string =>
+  minutes === Infinity ? 'long' : minutes >= 1.5 ? `${Math.round(minutes)} min` : `${Math.round(minutes * 60)} s`

@@ -17,6 +17,8 @@ test('one assessment holds the figures, the findings worst first, and the statio
   expect(assessment.cost.usual).toBe(2000)
   expect(assessment.size.tallMm).toBe(100)
   expect(assessment.setupSeconds).toBe(25)
+  expect(assessment.holdMinutes).toBe(Infinity)
+  expect(assessment.steadiness?.shift).toBeCloseTo(1000 / 1100, 9)
   expect(assessment.findings.map(({ check, level }) => `${level} ${check}`)).toEqual([
     'stop over-budget',
     'risk need-unmet',

@@ -1,5 +1,5 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
-import type { Hang, Mass } from '../balance/index.ts'
+import { type Hang, holdMinutes, inHand, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
 import { type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
 import type { Size } from '../clearance/index.ts'
@@ -18,8 +18,28 @@ export interface Assessment {
   readonly needs: readonly Need[]
   readonly unmet: readonly Need[]
   readonly setupSeconds: number
+  /** Shake against the bare camera; undefined on a stand. */
+  readonly steadiness: Steadiness | undefined
+  /** How long it can be held still, minutes; Infinity for "long", undefined on a stand. An estimate. */
+  readonly holdMinutes: number | undefined
   readonly findings: readonly Finding[]
   readonly stations: readonly StationState[]
+}
+
+const postureOf = (assembly: Assembly): Posture | undefined => {
+  const { support } = assembly.setup
+  return support === 'tripod' || support === 'gimbal' ? undefined : support
+}
+
+const steadiness = (facts: Facts): Steadiness | undefined => {
+  const [camera] = facts.assembly.placed
+  if (!camera || !postureOf(facts.assembly)) return undefined
+  return steadinessOf(facts.assembly.placed.filter(inHand), facts.hang?.grip ?? facts.mass.centre, camera)
+}
+
+const holding = (facts: Facts): number | undefined => {
+  const posture = postureOf(facts.assembly)
+  return posture && holdMinutes(facts.mass.inHandG, posture)
 }
 
 const secondsOf = (assembly: Assembly): number =>
@@ -62,6 +82,12 @@ export const evaluate = (rig: Rig, setupId: string, shelf: Shelf, withRemedies =
     },
     get setupSeconds() {
       return secondsOf(assembly)
+    },
+    get steadiness() {
+      return steadiness(facts)
+    },
+    get holdMinutes() {
+      return holding(facts)
     },
     findings,
     get stations() {

@@ -12,6 +12,7 @@ export const useBench = defineStore('bench', () => {
   const pieceId = ref('')
   const station = ref<Station>()
   const showRooms = ref(false)
+  const hanging = ref(false)
   const wanted = ref('')
 
   const openPoints = computed(() => rigStore.assessment?.points.filter((point) => point.open) ?? [])
@@ -55,6 +56,7 @@ export const useBench = defineStore('bench', () => {
     pieceId,
     station,
     showRooms,
+    hanging,
     wanted,
     openPoints,
     point,

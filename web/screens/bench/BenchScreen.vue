@@ -90,6 +90,12 @@ const saveWord = computed(() => {
         >
           {{ setup.name }}
         </button>
+        <RouterLink
+          :to="{ name: 'setups', params: { id: store.rig.id } }"
+          class="rounded-lg px-2 py-1 text-soft hover:text-ink"
+          title="All set-ups side by side"
+          >all …</RouterLink
+        >
       </div>
       <template #end>
         <span

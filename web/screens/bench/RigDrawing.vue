@@ -30,8 +30,8 @@ const fit = computed(() =>
   fitTo(extent.value, width.value, height.value, { left: 66, right: width.value > 620 ? INSET.width + 26 : 30, top: 46, bottom: 50 }),
 )
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
-const points = computed(() => pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly))
-const dimensions = computed(() => overall(extent.value, fit.value))
+const points = computed(() => (bench.hanging ? [] : pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly)))
+const dimensions = computed(() => (bench.hanging ? [] : overall(extent.value, fit.value)))
 const plumb = computed(() => plumbOf(bench.view, props.assessment, extent.value, fit.value))
 const centre = computed(() => onSheet(fit.value, flat(bench.view, props.assessment.mass.centre)))
 const axis = computed(() => onSheet(fit.value, flat(bench.view, [0, 0, 0])))
@@ -46,12 +46,22 @@ const marked = computed(() => {
 })
 
 const badges = computed(() => {
+  if (bench.hanging) return []
   const placed = props.assessment.findings.flatMap((finding: Finding, i) => {
     if (!finding.at || finding.level === 'hint') return []
     const [x, y] = onSheet(fit.value, flat(bench.view, finding.at))
     return [{ n: i + 1, level: finding.level, x, y, key: `${finding.check}${i}` }]
   })
   return spread(placed, () => [1, 0], 22, points.value)
+})
+
+/** How far the drawing turns about the palm to hang as the rig would: the nose's tilt from the side, the roll from front and rear. */
+const hangStyle = computed(() => {
+  const { hang } = props.assessment
+  if (!bench.hanging || !hang || bench.view === 'top') return {}
+  const [x, y] = onSheet(fit.value, flat(bench.view, hang.grip))
+  const turn = { side: hang.tiltDeg, rear: hang.rollDeg, front: -hang.rollDeg }[bench.view]
+  return { transform: `rotate(${turn}deg)`, transformOrigin: `${x}px ${y}px` }
 })
 
 const leaders = computed(() =>
@@ -107,6 +117,9 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
     </div>
     <div class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft">
       <span>1 : {{ ratio }}</span>
+      <label v-if="assessment.hang" class="flex cursor-pointer items-center gap-1.5"
+        ><input v-model="bench.hanging" type="checkbox" class="accent-leaf" /> as it hangs</label
+      >
       <label class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.showRooms" type="checkbox" class="accent-leaf" /> rooms</label
       >
@@ -122,8 +135,10 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           stroke-dasharray="14 3 2 3"
           opacity="0.7"
         />
-        <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
-        <g v-for="room in rooms" :key="room.key" pointer-events="none">
+        <g class="hang" :style="hangStyle">
+          <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
+        </g>
+        <g v-for="room in rooms" :key="room.key" class="hang" :style="hangStyle" pointer-events="none">
           <path :d="room.d" :fill="room.tone" fill-opacity="0.05" :stroke="room.tone" stroke-width="1" stroke-dasharray="4 3" />
         </g>
         <g stroke="var(--soft)" fill="none" stroke-width="0.9">
@@ -150,7 +165,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           />
           <circle :cx="plumb.grip[0]" :cy="plumb.grip[1]" r="4" fill="var(--leaf)" stroke="var(--paper)" />
           <path :d="`M${plumb.foot[0]} ${plumb.foot[1] + 9}l-5 -10h10z`" fill="var(--leaf)" />
-          <template v-if="Math.abs(plumb.offMm) >= 1">
+          <template v-if="Math.abs(plumb.offMm) >= 1 && !bench.hanging">
             <path :d="`M${plumb.grip[0]} ${plumb.centre[1]}H${plumb.centre[0]}`" stroke="var(--amber)" stroke-width="2" />
             <text
               :x="(plumb.grip[0] + plumb.centre[0]) / 2"
@@ -167,10 +182,12 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
             </text>
           </template>
         </g>
-        <g :transform="`translate(${centre[0]} ${centre[1]})`" pointer-events="none">
-          <title>Centre of mass</title>
-          <circle r="8" fill="var(--card)" stroke="var(--ink)" stroke-width="1.2" />
-          <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" fill="var(--ink)" />
+        <g class="hang" :style="hangStyle" pointer-events="none">
+          <g :transform="`translate(${centre[0]} ${centre[1]})`">
+            <title>Centre of mass</title>
+            <circle r="8" fill="var(--card)" stroke="var(--ink)" stroke-width="1.2" />
+            <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" fill="var(--ink)" />
+          </g>
         </g>
         <path :d="leaders" stroke="var(--leaf)" stroke-width="0.8" pointer-events="none" />
         <g
@@ -235,6 +252,14 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
 </template>
 
 <style scoped>
+.hang {
+  transition: transform 0.35s ease-in-out;
+}
+@media (prefers-reduced-motion: reduce) {
+  .hang {
+    transition: none;
+  }
+}
 .point {
   outline: none;
 }

@@ -3,7 +3,7 @@ import type { Assessment } from '@zucchini/core/assess'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
-import { degrees, grams, hoursMinutes, millimetres, money } from '../../wording.ts'
+import { degrees, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -15,6 +15,7 @@ const against = (value: number, cap: number) => ({
   state: cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : value > cap * 0.95 ? ('look' as const) : ('good' as const),
 })
 const hangState = (tilt: number) => (Math.abs(tilt) <= 3 ? ('good' as const) : Math.abs(tilt) <= 8 ? ('look' as const) : ('over' as const))
+const times = (value: number) => `${value.toFixed(2)} ×`
 const hang = computed(() => props.assessment.hang)
 </script>
 
@@ -47,8 +48,25 @@ const hang = computed(() => props.assessment.hang)
       :of="brief.tallMm ? `of ${millimetres(brief.tallMm, units)}` : ''"
       v-bind="against(assessment.size.tallMm, brief.tallMm)"
     />
-    <p class="flex text-[12.5px] text-soft">
-      <span>Set up in</span><span class="fig ml-auto text-ink">{{ hoursMinutes(assessment.setupSeconds) }}</span>
-    </p>
+    <dl class="grid grid-cols-3 gap-x-3 text-[12px] leading-tight text-soft">
+      <div>
+        <dt>set up in</dt>
+        <dd class="fig text-[13px] text-ink">{{ hoursMinutes(assessment.setupSeconds) }}</dd>
+      </div>
+      <div
+        v-if="assessment.steadiness"
+        :title="`Turning shake against the bare camera: pitch ${times(assessment.steadiness.pitch)}, yaw ${times(assessment.steadiness.yaw)}, roll ${times(assessment.steadiness.roll)}`"
+      >
+        <dt>yaw shake</dt>
+        <dd class="fig text-[13px] text-ink">{{ times(assessment.steadiness.yaw) }}</dd>
+      </div>
+      <div
+        v-if="assessment.holdMinutes !== undefined"
+        title="Estimate for an average arm (Rohmert 1960), not medical advice. Stop when it hurts."
+      >
+        <dt>held still for</dt>
+        <dd class="fig text-[13px] text-ink">{{ holdWords(assessment.holdMinutes) }}</dd>
+      </div>
+    </dl>
   </div>
 </template>

@@ -10,6 +10,7 @@ const groups = [
     [
       ['1 2 3 4', 'side, front, top, rear'],
       ['R', 'rooms on or off'],
+      ['H', 'as it hangs'],
       ['Esc', 'let go of everything'],
     ],
   ],

@@ -1,0 +1,45 @@
+import fc from 'fast-check'
+import { type Joint, placeSetup, type Setup } from '../assembly/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { changeoverOf } from './index.ts'
+
+const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
+const pinned = tinyPart({ id: 'pinned', mounts: [plug('foot', 'thread-1/4-pin')] })
+const parts = [cube('a'), cube('b'), pinned]
+
+const between = (from: readonly Joint[], to: readonly Joint[]) => {
+  const tiny = tinyRig(parts, from)
+  const other: Setup = { ...(tiny.rig.setups[0] as Setup), id: 'other', joints: to }
+  return changeoverOf(
+    placeSetup(tiny.rig, tiny.rig.setups[0] as Setup, tiny.shelf.catalogue),
+    placeSetup(tiny.rig, other, tiny.shelf.catalogue),
+  )
+}
+const a = on('a', 'foot', 'camera', 'hole')
+const b = on('b', 'foot', 'a', 'top')
+
+test('the same set-up takes nothing', () => {
+  expect(between([a, b], [a, b])).toEqual({ steps: [], seconds: 0, tools: [] })
+})
+
+test('two screws off: the outer one first, 25 s each with a coin', () => {
+  const { steps, seconds, tools } = between([a, b], [])
+  expect(steps.map(({ do: what, piece }) => `${what} ${piece.instance.id}`)).toEqual(['undo b', 'undo a'])
+  expect([seconds, tools]).toEqual([50, ['coin']])
+})
+
+test('put on: hosts before guests; a pinned foot wants a hex key and 40 s', () => {
+  const { steps, seconds, tools } = between([], [a, b, on('pinned', 'foot', 'camera', 'pinned')])
+  expect(steps.map(({ piece }) => piece.instance.id)).toEqual(['a', 'pinned', 'b'])
+  expect([seconds, tools]).toEqual([90, ['coin', 'hex key']])
+})
+
+test('a moved piece is undone and done; a turned one only set', () => {
+  expect(between([a], [on('a', 'foot', 'camera', 'pinned')]).seconds).toBe(50)
+  expect(between([a], [{ ...a, turnDeg: 90 }]).steps.map(({ do: what, seconds }) => [what, seconds])).toEqual([['slide', 4]])
+})
+
+test('going there takes as long as coming back', () => {
+  const set = fc.subarray([a, on('b', 'foot', 'camera', 'pinned'), on('pinned', 'foot', 'camera', 'pinned')])
+  fc.assert(fc.property(set, set, (from, to) => between(from, to).seconds === between(to, from).seconds))
+})

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { evaluate } from '@zucchini/core/assess'
+import type { Support } from '@zucchini/core/assembly'
+import { changeoverOf } from '@zucchini/core/build-order'
+import { computed, ref, watch } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { useRig } from '../../stores/rig.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import TopBar from '../../widgets/TopBar.vue'
+import ConflictNotice from '../bench/ConflictNotice.vue'
+import ChangeoverList from './ChangeoverList.vue'
+import SetupCard from './SetupCard.vue'
+
+const route = useRoute()
+const store = useRig()
+const shelf = useShelf()
+const trouble = ref('')
+const picked = ref<readonly string[]>([])
+
+watch(
+  () => route.params['id'],
+  async (id) => {
+    if (typeof id !== 'string') return
+    try {
+      await store.open(id)
+      picked.value = store.rig?.setups.slice(0, 2).map((setup) => setup.id) ?? []
+    } catch (error) {
+      trouble.value = error instanceof Error ? error.message : 'The rig could not be opened.'
+    }
+  },
+  { immediate: true },
+)
+const cards = computed(() => {
+  const around = shelf.shelf
+  const { rig } = store
+  return rig && around ? rig.setups.map((setup) => ({ setup, assessment: evaluate(rig, setup.id, around, false) })) : []
+})
+const pair = computed(() => {
+  const [a, b] = picked.value.map((id) => cards.value.find(({ setup }) => setup.id === id))
+  if (!a || !b) return undefined
+  return {
+    a,
+    b,
+    there: changeoverOf(a.assessment.assembly, b.assessment.assembly),
+    back: changeoverOf(b.assessment.assembly, a.assessment.assembly),
+  }
+})
+/** Two at a time: a third pick lets go of the first. */
+const pick = (id: string) => {
+  picked.value = picked.value.includes(id) ? picked.value.filter((other) => other !== id) : [...picked.value, id].slice(-2)
+}
+const copy = (id: string, name: string) => {
+  const taken = new Set(store.rig?.setups.map((setup) => setup.id))
+  let n = 2
+  while (taken.has(`${id.slice(0, 50)}-${n}`)) n++
+  store.apply(
+    [{ do: 'copy-setup', setup: id, id: `${id.slice(0, 50)}-${n}`, name: `${name.slice(0, 34)} ${n}` }],
+    `copy the set-up ${name}`,
+  )
+}
+const rename = (id: string, name: string) => {
+  const tidy = name.trim()
+  if (tidy) store.apply([{ do: 'change-setup', setup: id, name: tidy }], `rename a set-up ${tidy}`)
+}
+const hold = (id: string, support: Support) => store.apply([{ do: 'change-setup', setup: id, support }], `hold it: ${support}`)
+</script>
+
+<template>
+  <div class="flex h-full min-h-0 flex-col">
+    <TopBar>
+      <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
+        <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
+        <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{
+          store.rig.name
+        }}</RouterLink>
+        <span class="text-soft">/ Set-ups</span>
+      </nav>
+      <template #end>
+        <span class="label tight" role="status" data-testid="save-state">{{
+          { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState]
+        }}</span>
+        <button class="btn" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
+        <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
+      </template>
+    </TopBar>
+    <ConflictNotice />
+    <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
+    <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
+    <main class="min-h-0 flex-1 overflow-y-auto px-6 py-5">
+      <div class="mx-auto max-w-6xl">
+        <h1 class="text-xl font-semibold">Set-ups</h1>
+        <p class="mt-0.5 text-soft">
+          One kit, several forms. Copy one, change it on the bench, and see what it takes to get from one to the other.
+        </p>
+        <div class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2 min-[1060px]:grid-cols-3">
+          <SetupCard
+            v-for="{ setup, assessment } in cards"
+            :key="setup.id"
+            :setup="setup"
+            :assessment="assessment"
+            :only="cards.length === 1"
+            :picked="picked.includes(setup.id)"
+            @copy="copy(setup.id, setup.name)"
+            @drop="store.apply([{ do: 'drop-setup', setup: setup.id }], `drop the set-up ${setup.name}`)"
+            @pick="pick(setup.id)"
+            @rename="rename(setup.id, $event)"
+            @support="hold(setup.id, $event)"
+          />
+        </div>
+        <div v-if="pair" class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2">
+          <ChangeoverList :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`" :changeover="pair.there" />
+          <ChangeoverList :title="`From ${pair.b.setup.name} to ${pair.a.setup.name}`" :changeover="pair.back" />
+        </div>
+        <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to see the changeover between them.</p>
+        <p class="label mt-4">
+          Seconds are the usual ones for each kind of joint. Holding times are estimates for an average arm, not medical advice: stop when
+          it hurts.
+        </p>
+      </div>
+    </main>
+  </div>
+</template>
