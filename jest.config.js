@@ -12,6 +12,8 @@ const project = (name, more = {}) => ({
 })
 
 export default {
+  // A database that has to start and stop takes its time on a busy machine.
+  testTimeout: 60_000,
   maxWorkers: 2,
   projects: [
     project('core'),
@@ -19,7 +21,6 @@ export default {
     project('server', {
       globalSetup: '<rootDir>/server/testing/database.mjs',
       globalTeardown: '<rootDir>/server/testing/stop-database.mjs',
-      testTimeout: 30000,
     }),
     project('web', {
       testEnvironment: 'jsdom',

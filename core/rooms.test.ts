@@ -11,6 +11,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   money: ['kernel', 'catalogue', 'assembly'],
   clearance: ['kernel', 'catalogue', 'assembly'],
   'build-order': ['kernel', 'catalogue', 'assembly', 'balance'],
+  formats: ['kernel', 'catalogue', 'assembly'],
   checks: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance'],
   assess: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance', 'build-order', 'checks'],
 }

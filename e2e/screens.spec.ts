@@ -15,6 +15,7 @@ const screens = [
   ['bench', '/rigs/winter-ferry-1', async (page: Page) => expect(scale(page, 'Tall')).toBeVisible()],
   ['fits here', '/rigs/winter-ferry-2?point=cage%2Ftop-left', async (page: Page) => expect(page.getByRole('grid')).toBeVisible()],
   ['piece', '/rigs/winter-ferry-2?piece=handle', async (page: Page) => expect(page.getByRole('slider')).toBeVisible()],
+  ['set-ups', '/rigs/winter-ferry-2/set-ups', async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(2)],
   ['nowhere', '/nowhere', async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()],
 ] as const
 
@@ -86,7 +87,7 @@ test('what the first page loads is 250 kB of script at most, and nothing comes f
 
 test('the shelf and the brief work at 390 wide', async ({ page, app }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  for (const path of ['/', '/rigs/winter-ferry-1/brief']) {
+  for (const path of ['/', '/rigs/winter-ferry-1/brief', '/rigs/winter-ferry-1/set-ups']) {
     await page.goto(app.url + path)
     await expect(page.getByRole('heading').first()).toBeVisible()
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)

@@ -84,7 +84,7 @@ test('the first mark shows its troubles, and pressing cures makes them fewer', a
 
 test('a piece slides along its travel and the tilt follows at once; it can be swapped, owned and taken off', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2?piece=handle`)
-  await expect(scale(page, 'Hangs')).toContainText('0.3°')
+  await expect(scale(page, 'Hangs')).toContainText('0.4°')
   await page.getByRole('slider').fill('-8')
   await expect(page.locator('[data-check="hang-tilt"]')).toContainText('Tail heavy')
   await page
@@ -128,4 +128,41 @@ test('a rig taken off the shelf can be put back', async ({ page, app }) => {
   await expect(page.locator('[data-rig]')).toHaveCount(1)
   await page.getByRole('button', { name: 'Put it back' }).click()
   await expect(page.locator('[data-rig]')).toHaveCount(2)
+})
+
+test('a set-up is copied, held another way, and the changeover counted', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2`)
+  await page.getByRole('link', { name: 'all …' }).click()
+  await expect(page.getByRole('region', { name: 'From crossing to slip' })).toContainText('5 s')
+  await page.getByRole('button', { name: 'Copy crossing' }).click()
+  const copy = page.locator('[data-setup="crossing-2"]')
+  await copy.getByRole('textbox').fill('wheelhouse')
+  await copy.getByRole('textbox').blur()
+  await copy.getByRole('combobox').selectOption('two-hand')
+  await expect(copy).toContainText('min')
+  await copy.getByRole('link').click()
+  await expect(page).toHaveURL(/setup=crossing-2/)
+  await expect(page.getByRole('button', { name: 'wheelhouse' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('checkbox', { name: 'as it hangs' }).check()
+  await expect(page.locator('[data-point]')).toHaveCount(0)
+})
+
+test('a rig goes out as a file and comes back as a rig of its own; a spoilt file changes nothing', async ({ page, app }) => {
+  await page.goto(app.url)
+  const download = page.waitForEvent('download')
+  await page.locator('li', { hasText: 'second mark' }).getByRole('link', { name: 'file' }).click()
+  const path = await (await download).path()
+  await page.getByLabel('Read a rig file').setInputFiles(path)
+  await expect(page.getByText('Nothing has been changed yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await expect(page).toHaveURL(/winter-ferry-2-2/)
+  await expect(scale(page, 'In the hand')).toContainText('1,972 g')
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+  await expect(page.locator('[data-rig]')).toHaveCount(3)
+  await page
+    .getByLabel('Read a rig file')
+    .setInputFiles({ name: 'junk.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"zucchini-rig-file","version":1}') })
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed.')
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(page.locator('[data-rig]')).toHaveCount(3)
 })

@@ -13,6 +13,7 @@ import { CatalogueService } from './features/catalogue/service.ts'
 import { healthRoutes } from './features/health/routes.ts'
 import { lockerRoutes } from './features/locker/routes.ts'
 import { LockerService } from './features/locker/service.ts'
+import { RigFileService } from './features/rigs/files.ts'
 import { rigRoutes } from './features/rigs/routes.ts'
 import { RigService } from './features/rigs/service.ts'
 import { installHostGuard, installPassphrase } from './guards.ts'
@@ -86,7 +87,8 @@ export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false
   await app.register(healthRoutes(db))
   await app.register(catalogueRoutes(catalogue))
   await app.register(lockerRoutes(new LockerService(db)))
-  await app.register(rigRoutes(new RigService(db, catalogue)))
+  const rigs = new RigService(db, catalogue)
+  await app.register(rigRoutes(rigs, new RigFileService(db, rigs, catalogue)))
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger())
   if (webDir && existsSync(join(webDir, 'index.html'))) await servePages(app, webDir)
   return app

@@ -34,6 +34,11 @@ export class Refusal extends Error {
 }
 
 const words: Readonly<Record<string, (names: Readonly<Record<string, string>>) => string>> = {
+  'file-too-long': () => 'a rig file may have two million characters at most',
+  'not-json': ({ reason }) => `this is not JSON: ${reason}`,
+  'not-a-rig-file': ({ found }) => `this is not a rig file; its format says "${found}" instead of "zucchini-rig-file"`,
+  'file-too-new': () => 'this file was made by a newer version of the program; update this one first',
+  'not-as-expected': ({ reason }) => reason ?? 'not as expected',
   'id-repeated': ({ id }) => `the id "${id}" is used twice; give each its own`,
   'part-unknown': ({ part }) => `the catalogue has no part "${part}"; add it first or choose another`,
   'root-missing': ({ instance }) => `the set-up hangs on "${instance}", which is not in the kit`,

@@ -138,3 +138,45 @@ test('what is no JSON, or too much of it, is refused', async () => {
   })
   expect([huge.statusCode, huge.json<{ error: { code: string } }>().error.code]).toEqual([413, 'too-large'])
 })
+
+describe('rig files', () => {
+  const exported = async (id: string) =>
+    (await kit.app.inject({ method: 'GET', url: `/api/rigs/${id}/file`, headers: { host: 'localhost' } })).body
+  const read = (text: string, dry: boolean) => kit.ask('POST', '/api/rig-files', { text, dry })
+
+  test('a dry run says what would happen and changes nothing; reading it in puts a second rig on the shelf', async () => {
+    const text = await exported(secondMark.id)
+    const before = ((await kit.ask('GET', '/api/rigs')).body as { rigs: unknown[] }).rigs.length
+    expect((await read(text, true)).body).toMatchObject({ ok: true, newParts: [], differing: [], rigId: `${secondMark.id}-2` })
+    expect(((await kit.ask('GET', '/api/rigs')).body as { rigs: unknown[] }).rigs).toHaveLength(before)
+    expect((await read(text, false)).body).toMatchObject({ ok: true, rigId: `${secondMark.id}-2` })
+    expect((await kit.ask('GET', `/api/rigs/${secondMark.id}-2`)).body).toMatchObject({
+      revision: 1,
+      rig: { ...secondMark, id: `${secondMark.id}-2` },
+    })
+    expect((await exported(`${secondMark.id}-2`)).replaceAll(`${secondMark.id}-2`, secondMark.id)).toBe(text)
+  })
+
+  test('a part the catalogue does not know comes along', async () => {
+    const text = (await exported(secondMark.id)).replaceAll('crookneck-m5', 'somebodys-own-monitor')
+    expect((await read(text, false)).body).toMatchObject({ ok: true, newParts: ['Crookneck 5 in monitor, 1,000 nit'] })
+    expect((await kit.ask('GET', '/api/catalogue/somebodys-own-monitor')).status).toBe(200)
+  })
+
+  test('a bad file changes nothing and says where and why', async () => {
+    const text = (await exported(secondMark.id)).replaceAll('"host": "cage"', '"host": "ghost"').replaceAll('crookneck-m5', 'never-stored')
+    const { status, body } = await read(text, false)
+    expect(status).toBe(200)
+    expect(body).toMatchObject({
+      ok: false,
+      issues: expect.arrayContaining([
+        { path: expect.stringContaining('rig.setups[0].joints') as string, message: '"ghost" is not in the kit' },
+      ]) as unknown,
+    })
+    expect((await kit.ask('GET', '/api/catalogue/never-stored')).status).toBe(404)
+    expect((await read('{"a":', false)).body).toMatchObject({
+      ok: false,
+      issues: [{ message: expect.stringContaining('not JSON') as string }],
+    })
+  })
+})

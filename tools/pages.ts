@@ -1,4 +1,4 @@
-import { rigSchema } from '@zucchini/core/assembly'
+import { rigFileSchema } from '@zucchini/core/formats'
 import { standards } from '@zucchini/core/catalogue'
 import { checks } from '@zucchini/core/checks'
 import { z } from 'zod'
@@ -49,4 +49,4 @@ export const standardsPage = (): string =>
   ].join('\n')
 
 /** JSON Schema (draft 2020-12) of the rig file, from the Zod schema the program itself reads with. */
-export const rigSchemaText = (): string => `${JSON.stringify(z.toJSONSchema(rigSchema, { io: 'input' }), null, 2)}\n`
+export const rigSchemaText = (): string => `${JSON.stringify(z.toJSONSchema(rigFileSchema, { io: 'input' }), null, 2)}\n`

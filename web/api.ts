@@ -7,6 +7,16 @@ export interface SavedRig {
   readonly updatedAt: string
 }
 
+/** What reading a rig file did, or would do. */
+export interface FileAnswer {
+  readonly ok: boolean
+  readonly name: string
+  readonly newParts: readonly string[]
+  readonly differing: readonly string[]
+  readonly issues: readonly { readonly path: string; readonly message: string }[]
+  readonly rigId: string
+}
+
 /** What the server said no to: its code, its words, and whatever else it sent along. */
 export class ApiRefusal extends Error {
   readonly status: number
@@ -43,5 +53,6 @@ export const api = {
   create: (rig: Rig, note: string) => call<SavedRig>('POST', '/rigs', { rig, note }),
   save: (rig: Rig, base: number, note: string) => call<SavedRig>('PUT', `/rigs/${id(rig.id)}`, { base, rig, note }),
   remove: (rig: string) => call<void>('DELETE', `/rigs/${id(rig)}`),
+  readFile: (text: string, dry: boolean) => call<FileAnswer>('POST', '/rig-files', { text, dry }),
   putBack: (rig: string) => call<SavedRig>('POST', `/rigs/${id(rig)}/put-back`),
 }

@@ -12,7 +12,7 @@ export interface Step {
 export interface Changeover {
   readonly steps: readonly Step[]
   readonly seconds: number
-  /** What has to be in the pocket; fingers not counted. */
+  /** What has to be in the pocket; fingers and levers are always there. */
   readonly tools: readonly Tool[]
 }
 
@@ -50,6 +50,6 @@ export const changeoverOf = (from: Assembly, to: Assembly): Changeover => {
   return {
     steps,
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
-    tools: [...new Set(steps.map(({ tool }) => tool))].filter((tool) => tool !== 'fingers').sort(),
+    tools: [...new Set(steps.map(({ tool }) => tool))].filter((tool) => tool !== 'fingers' && tool !== 'lever').sort(),
   }
 }

@@ -44,5 +44,11 @@ export const useShelf = defineStore('shelf', () => {
     await tellWorker()
   }
 
-  return { catalogue, owned, shelf, load, setOwned }
+  /** Reads everything again, after parts came in from elsewhere. */
+  const reload = (): Promise<void> => {
+    loading = undefined
+    return load()
+  }
+
+  return { catalogue, owned, shelf, load, reload, setOwned }
 })

@@ -3,6 +3,7 @@ import { idSchema } from '@zucchini/core/catalogue'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import type { RigFileService } from './files.ts'
 import type { RigService } from './service.ts'
 
 const params = z.object({ id: idSchema })
@@ -10,7 +11,7 @@ const note = z.string().max(200).default('')
 const saved = z.object({ rig: rigSchema, revision: z.int(), updatedAt: z.string() })
 
 export const rigRoutes =
-  (rigs: RigService): FastifyPluginCallbackZod =>
+  (rigs: RigService, files: RigFileService): FastifyPluginCallbackZod =>
   (app, _, done) => {
     app.get(
       '/api/rigs',
@@ -87,6 +88,36 @@ export const rigRoutes =
         const row = await rigs.revision(id, revision)
         return { rig: row.doc, revision: row.revision, note: row.note, savedAt: row.savedAt.toISOString() }
       },
+    )
+    app.get(
+      '/api/rigs/:id/file',
+      { schema: { summary: 'The rig as a file that stands alone', params } },
+      async ({ params: { id } }, reply) =>
+        reply
+          .header('content-type', 'application/json; charset=utf-8')
+          .header('content-disposition', `attachment; filename="${id}.rig.json"`)
+          .send(await files.write(id)),
+    )
+
+    const issue = z.object({ path: z.string(), message: z.string() })
+    const report = z.object({
+      ok: z.boolean(),
+      name: z.string(),
+      newParts: z.array(z.string()),
+      differing: z.array(z.string()),
+      issues: z.array(issue),
+      rigId: z.string(),
+    })
+    app.post(
+      '/api/rig-files',
+      {
+        schema: {
+          summary: 'Read a rig file; with dry it only says what would happen',
+          body: z.strictObject({ text: z.string(), dry: z.boolean() }),
+          response: { 200: report },
+        },
+      },
+      async ({ body }) => files.read(body.text, body.dry),
     )
     done()
   }

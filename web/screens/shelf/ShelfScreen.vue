@@ -13,12 +13,19 @@ import LevelMark from '../../widgets/LevelMark.vue'
 import TopBar from '../../widgets/TopBar.vue'
 import { grams, money } from '../../wording.ts'
 import NewRigDialog from './NewRigDialog.vue'
+import ReadFileDialog from './ReadFileDialog.vue'
 
 const shelf = useShelf()
 const settings = useSettings()
 const rigs = shallowRef<readonly SavedRig[]>()
 const trouble = ref('')
 const making = ref(false)
+const file = shallowRef<File>()
+const chooseFile = (event: Event) => {
+  const input = event.target as HTMLInputElement
+  file.value = input.files?.[0]
+  input.value = ''
+}
 const removed = shallowRef<SavedRig>()
 
 const load = async () => {
@@ -65,7 +72,10 @@ const putBack = async () => {
   <TopBar>
     <span class="text-soft">Shelf</span>
     <template #end
-      ><button class="btn btn-do" @click="making = true"><Plus class="size-4" aria-hidden="true" /> New rig</button></template
+      ><label class="btn cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-leaf"
+        >Read a file<input type="file" accept=".json,application/json" class="sr-only" aria-label="Read a rig file" @change="chooseFile"
+      /></label>
+      <button class="btn btn-do" @click="making = true"><Plus class="size-4" aria-hidden="true" /> New rig</button></template
     >
   </TopBar>
   <main class="mx-auto max-w-6xl px-6 py-6">
@@ -117,6 +127,12 @@ const putBack = async () => {
             class="ml-auto underline decoration-line underline-offset-3 hover:decoration-ink"
             >brief</RouterLink
           >
+          <a
+            class="ml-3 underline decoration-line underline-offset-3 hover:decoration-ink"
+            :href="`/api/rigs/${card.rig.id}/file`"
+            :download="`${card.rig.id}.rig.json`"
+            >file</a
+          >
           <button
             class="ml-3 rounded p-1 hover:text-brick"
             :aria-label="`Take ${card.rig.name} off the shelf`"
@@ -136,6 +152,7 @@ const putBack = async () => {
         <button class="btn btn-do mt-3" @click="making = true">New rig</button>
       </li>
     </ul>
+    <ReadFileDialog :file="file" @close="file = undefined" />
     <NewRigDialog :open="making" @close="making = false" />
   </main>
 </template>

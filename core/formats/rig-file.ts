@@ -1,0 +1,100 @@
+import { z } from 'zod'
+import { type Rig, rigSchema, soundnessIssues } from '../assembly/index.ts'
+import { type Catalogue, catalogueOf, type Part, partSchema } from '../catalogue/index.ts'
+import type { Issue } from '../kernel/index.ts'
+
+export const FILE_FORMAT = 'zucchini-rig-file'
+export const FILE_VERSION = 1
+
+/** The largest rig file that is read, characters. */
+export const LONGEST_FILE = 2_000_000
+
+/** A rig with every part it uses, so that the file stands alone. */
+export const rigFileSchema = z.strictObject({
+  format: z.literal(FILE_FORMAT),
+  version: z.literal(FILE_VERSION),
+  rig: rigSchema,
+  parts: z.array(partSchema).max(400).readonly(),
+})
+
+const sorted = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(sorted)
+  if (value === null || typeof value !== 'object') return value
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, inner]) => inner !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, inner]) => [key, sorted(inner)]),
+  )
+}
+
+/**
+ * Writes a rig as a file: keys sorted, parts by id, two spaces, one line feed at the end, so that equal rigs give equal bytes.
+ * @param rig sound for this catalogue
+ */
+export const writeRigFile = (rig: Rig, catalogue: Catalogue): string => {
+  const used = [...new Set(rig.kit.map(({ partId }) => partId))].sort()
+  const parts = used.flatMap((id): Part[] => {
+    const part = catalogue.parts.get(id)
+    return part ? [part] : []
+  })
+  return `${JSON.stringify(sorted({ format: FILE_FORMAT, version: FILE_VERSION, rig, parts }), null, 2)}\n`
+}
+
+/** What a file holds and what reading it in would do; nothing is changed by asking. */
+export interface FileReport {
+  readonly ok: boolean
+  readonly rig?: Rig
+  /** Parts the catalogue does not have yet. */
+  readonly newParts: readonly Part[]
+  /** Parts the catalogue knows with other data; the catalogue's own are kept. */
+  readonly differing: readonly string[]
+  readonly issues: readonly Issue[]
+}
+
+const refused = (issues: readonly Issue[]): FileReport => ({ ok: false, newParts: [], differing: [], issues })
+const pathOf = (path: readonly PropertyKey[]): string =>
+  path
+    .map((key) => (typeof key === 'number' ? `[${key}]` : `.${String(key)}`))
+    .join('')
+    .replace(/^\./, '')
+
+/** The version a file claims, before anything else of it is believed. */
+const claimed = (data: unknown): { format: unknown; version: unknown } => {
+  const object = data !== null && typeof data === 'object' ? (data as Record<string, unknown>) : {}
+  return { format: object['format'], version: object['version'] }
+}
+
+/**
+ * Reads a rig file against a catalogue. @returns a report with issues `file-too-long`, `not-json` (with the place), `not-a-rig-file`,
+ * `file-too-new`, `not-as-expected` (path and the schema's words), or those of an unsound rig.
+ */
+export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
+  if (text.length > LONGEST_FILE) return refused([{ code: 'file-too-long', path: '', numbers: { count: text.length, most: LONGEST_FILE } }])
+  let data: unknown
+  try {
+    data = JSON.parse(text)
+  } catch (error) {
+    return refused([{ code: 'not-json', path: '', names: { reason: error instanceof Error ? error.message.slice(0, 160) : '' } }])
+  }
+  const { format, version } = claimed(data)
+  if (format !== FILE_FORMAT) return refused([{ code: 'not-a-rig-file', path: 'format', names: { found: String(format).slice(0, 40) } }])
+  if (typeof version === 'number' && version > FILE_VERSION)
+    return refused([{ code: 'file-too-new', path: 'version', numbers: { version, known: FILE_VERSION } }])
+  const parsed = rigFileSchema.safeParse(data)
+  if (!parsed.success)
+    return refused(
+      parsed.error.issues
+        .slice(0, 40)
+        .map((issue) => ({ code: 'not-as-expected', path: pathOf(issue.path), names: { reason: issue.message } })),
+    )
+  const { rig, parts } = parsed.data
+  const newParts = parts.filter((part) => !catalogue.parts.has(part.id))
+  const differing = parts.filter((part) => {
+    const own = catalogue.parts.get(part.id)
+    return own !== undefined && JSON.stringify(sorted(own)) !== JSON.stringify(sorted(part))
+  })
+  const together = catalogueOf([...parts, ...catalogue.parts.values()])
+  const issues = soundnessIssues(rig, together).map((issue) => ({ ...issue, path: `rig.${issue.path}` }))
+  return issues.length > 0 ? refused(issues) : { ok: true, rig, newParts, differing: differing.map(({ id }) => id), issues: [] }
+}
