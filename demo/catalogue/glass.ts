@@ -8,6 +8,7 @@ export const lenses = [
     massG: 695,
     family: 'tendril',
     threadMm: 82,
+    frontMm: 95,
     price: [1090, 1250, 1400],
     sections: [
       [6, 31, 'metal'],
@@ -15,7 +16,7 @@ export const lenses = [
       [34, 38, 'ribs'],
       [14, 40, 'plain'],
       [30, 43, 'ribs'],
-      [14, 44, 'plain'],
+      [14, 47.5, 'plain'],
     ],
     provides: ['wide-view'],
     facts: { focal: '24–70 mm', 'f-number': 2.8, autofocus: true },
@@ -44,6 +45,7 @@ export const lenses = [
     massG: 545,
     family: 'bud',
     threadMm: 77,
+    frontMm: 80,
     price: [480, 560, 640],
     sections: [
       [8, 33, 'metal'],

@@ -4,6 +4,7 @@ import { cages } from './cages.ts'
 import { cameras } from './cameras.ts'
 import { filters, lensAdapters, lenses } from './glass.ts'
 import { sideHandles, topHandles } from './grips.ts'
+import { powerParts, rodParts } from './rods.ts'
 import { sound } from './sound.ts'
 import { monitors, viewMounts } from './view.ts'
 
@@ -25,4 +26,6 @@ export const demoParts: readonly Part[] = [
   ...stands,
   ...smallAdapters,
   ...bagThings,
+  ...rodParts,
+  ...powerParts,
 ]

@@ -17,6 +17,8 @@ export interface LensFacts extends Piece {
   readonly provides: readonly Capability[]
   readonly facts: Readonly<Record<string, string | number | boolean>>
   readonly footAtMm?: number
+  /** Outer diameter of the front, when a matte box can clamp on it. */
+  readonly frontMm?: number
 }
 
 /** A lens as a stack of round sections. Origin: the middle of its flange. */
@@ -33,6 +35,14 @@ export const lens = (l: LensFacts): Part => {
     sits('bayonet', 'lens-mount', [0, 0, 0], back, { family: l.family }),
     holds('thread', 'filter-thread', [0, 0, z], ahead, { family: String(l.threadMm), label: `lens front, ${l.threadMm} mm thread` }),
   ]
+  if (l.frontMm !== undefined)
+    mounts.push(
+      holds('front', 'clamp-on', [0, 0, z], ahead, {
+        family: String(l.frontMm),
+        shares: ['thread'],
+        label: `lens front, ${l.frontMm} mm outside`,
+      }),
+    )
   if (l.footAtMm !== undefined) {
     const radius = Math.max(...l.sections.map((section) => section[1]))
     solids.push(block([-12, -radius - 14, -l.footAtMm - 22], [12, -radius + 3, -l.footAtMm + 22], 'metal', 2))
