@@ -15,6 +15,11 @@ const screens = [
   ['bench', '/rigs/winter-ferry-1', async (page: Page) => expect(scale(page, 'Tall')).toBeVisible()],
   ['fits here', '/rigs/winter-ferry-2?point=cage%2Ftop-left', async (page: Page) => expect(page.getByRole('grid')).toBeVisible()],
   ['piece', '/rigs/winter-ferry-2?piece=handle', async (page: Page) => expect(page.getByRole('slider')).toBeVisible()],
+  [
+    'turntable',
+    '/rigs/winter-ferry-2?view=turntable',
+    async (page: Page) => expect(page.getByTestId('turntable').locator('canvas')).toBeVisible(),
+  ],
   ['set-ups', '/rigs/winter-ferry-2/set-ups', async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(2)],
   ['nowhere', '/nowhere', async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()],
 ] as const

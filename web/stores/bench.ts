@@ -13,6 +13,7 @@ export const useBench = defineStore('bench', () => {
   const station = ref<Station>()
   const showRooms = ref(false)
   const hanging = ref(false)
+  const turning = ref(false)
   const wanted = ref('')
 
   const openPoints = computed(() => rigStore.assessment?.points.filter((point) => point.open) ?? [])
@@ -48,7 +49,8 @@ export const useBench = defineStore('bench', () => {
     pickPiece(ids[(now < 0 ? (by > 0 ? 0 : ids.length - 1) : now + by + ids.length) % ids.length] ?? '')
   }
   const setView = (name: string) => {
-    view.value = viewIds.find((id) => id === name) ?? 'side'
+    turning.value = name === 'turntable'
+    if (!turning.value) view.value = viewIds.find((id) => id === name) ?? 'side'
   }
   return {
     view,
@@ -57,6 +59,7 @@ export const useBench = defineStore('bench', () => {
     station,
     showRooms,
     hanging,
+    turning,
     wanted,
     openPoints,
     point,

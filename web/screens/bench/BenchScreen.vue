@@ -48,12 +48,20 @@ watch(
   (id) => void (typeof id === 'string' && open(id)),
   { immediate: true },
 )
-watch([() => store.setup?.id, () => bench.view, () => bench.pointKey, () => bench.pieceId], ([setup, view, point, piece]) => {
-  if (!store.rig || route.name !== 'bench') return
-  void router.replace({
-    query: { ...(setup ? { setup } : {}), ...(view === 'side' ? {} : { view }), ...(point ? { point } : {}), ...(piece ? { piece } : {}) },
-  })
-})
+watch(
+  [() => store.setup?.id, () => (bench.turning ? 'turntable' : bench.view), () => bench.pointKey, () => bench.pieceId],
+  ([setup, view, point, piece]) => {
+    if (!store.rig || route.name !== 'bench') return
+    void router.replace({
+      query: {
+        ...(setup ? { setup } : {}),
+        ...(view === 'side' ? {} : { view }),
+        ...(point ? { point } : {}),
+        ...(piece ? { piece } : {}),
+      },
+    })
+  },
+)
 useEventListener(window, 'focus', () => void store.look())
 useBenchKeys({
   find: () => (finding.value = true),

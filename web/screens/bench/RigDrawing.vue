@@ -5,7 +5,7 @@ import { roomPoses } from '@zucchini/core/clearance'
 import type { Point2 } from '@zucchini/core/kernel'
 import { standardOf } from '@zucchini/core/catalogue'
 import { useElementSize } from '@vueuse/core'
-import { computed, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { overall, plumbOf } from '../../drawing/dimensions.ts'
 import { pointMarks, spread } from '../../drawing/marks.ts'
 import { extentOfRig, roundedPath, silhouette, strokesOf } from '../../drawing/outlines.ts'
@@ -17,11 +17,20 @@ import { useSettings } from '../../stores/settings.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { millimetres } from '../../wording.ts'
 
+const TurnTable = defineAsyncComponent(() => import('../../turntable/TurnTable.vue'))
+
 const props = defineProps<{ assessment: Assessment }>()
 const bench = useBench()
 const settings = useSettings()
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet, { width: 780, height: 500 })
+
+/** Without WebGL the elevations stay, and the button says why it is grey. */
+const unable = ref(false)
+const giveUp = () => {
+  unable.value = true
+  bench.setView(bench.view)
+}
 
 const INSET = { width: 132, height: 190 }
 const companion = computed<ViewId>(() => (bench.view === 'side' ? 'front' : 'side'))
@@ -107,24 +116,35 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
         v-for="(id, i) in viewIds"
         :key="id"
         class="rounded-md px-2.5 py-1 font-medium"
-        :class="bench.view === id ? 'bg-ink text-paper' : 'text-soft hover:text-ink'"
-        :aria-pressed="bench.view === id"
+        :class="bench.view === id && !bench.turning ? 'bg-ink text-paper' : 'text-soft hover:text-ink'"
+        :aria-pressed="bench.view === id && !bench.turning"
         :title="`${views[id].title} elevation (${i + 1})`"
         @click="bench.setView(id)"
       >
         {{ views[id].title }}
       </button>
+      <button
+        class="rounded-md px-2.5 py-1 font-medium"
+        :class="bench.turning ? 'bg-ink text-paper' : 'text-soft hover:text-ink disabled:opacity-50'"
+        :aria-pressed="bench.turning"
+        :disabled="unable"
+        :title="unable ? 'This browser can not draw in space' : 'Turn it round (5)'"
+        @click="bench.setView('turntable')"
+      >
+        Turntable
+      </button>
     </div>
     <div class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft">
-      <span>1 : {{ ratio }}</span>
-      <label v-if="assessment.hang" class="flex cursor-pointer items-center gap-1.5"
+      <span v-if="!bench.turning">1 : {{ ratio }}</span>
+      <label v-if="assessment.hang && !bench.turning" class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.hanging" type="checkbox" class="accent-leaf" /> as it hangs</label
       >
       <label class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.showRooms" type="checkbox" class="accent-leaf" /> rooms</label
       >
     </div>
-    <div ref="sheet" class="min-h-0 flex-1">
+    <TurnTable v-if="bench.turning && !unable" :assessment="assessment" @unable="giveUp" />
+    <div v-show="!bench.turning" ref="sheet" class="min-h-0 flex-1">
       <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" class="block select-none" @click="bench.dropAll()">
         <title>{{ views[bench.view].title }} elevation of the rig</title>
         <path
@@ -240,7 +260,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
       </svg>
     </div>
     <button
-      v-if="width > 620"
+      v-if="width > 620 && !bench.turning"
       class="absolute right-3 bottom-3 rounded-md border border-transparent p-1 hover:border-line"
       :title="`To the ${views[companion].title.toLowerCase()} elevation`"
       @click="bench.setView(companion)"

@@ -8,7 +8,7 @@ const groups = [
   [
     'Look',
     [
-      ['1 2 3 4', 'side, front, top, rear'],
+      ['1 2 3 4 5', 'side, front, top, rear, turntable'],
       ['R', 'rooms on or off'],
       ['H', 'as it hangs'],
       ['Esc', 'let go of everything'],

@@ -70,6 +70,7 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
     Backspace: takeOff,
     Escape: () => bench.dropAll(),
   }
+  plain['5'] = () => bench.setView('turntable')
   viewIds.forEach((id, i) => (plain[String(i + 1)] = () => bench.setView(id)))
   onKeyStroke(true, (event) => {
     if (document.querySelector('[role="dialog"]')) return
