@@ -8,7 +8,10 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
     for (let i = 0; i < 80; i++) {
       await page.keyboard.press('Tab')
       const focused = await page.evaluate(
-        () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent?.trim() ?? '',
+        () =>
+          document.querySelector('a:focus, button:focus')?.getAttribute('aria-label') ??
+          document.querySelector('a:focus, button:focus')?.textContent?.trim() ??
+          '',
       )
       if (focused.includes(name)) return
     }
@@ -22,6 +25,7 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
   await page.getByLabel('What is it for?').focus()
   await page.keyboard.type('By keys')
   await keys('Enter')
+  await expect(page.getByRole('heading', { name: 'What is this rig for?' })).toBeVisible()
   await tabTo('To the bench')
   await keys('Enter')
   await expect(scale(page, 'In the hand')).toContainText('658 g')

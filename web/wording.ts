@@ -85,3 +85,6 @@ export const hoursMinutes = (seconds: number): string =>
 /** How long something can be held, for people: "long", "12 min", "40 s". */
 export const holdWords = (minutes: number): string =>
   minutes === Infinity ? 'long' : minutes >= 1.5 ? `${Math.round(minutes)} min` : `${Math.round(minutes * 60)} s`
+
+/** How the saving of the open rig stands. */
+export const saveWords = { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' } as const

@@ -14,6 +14,9 @@ interface Server {
   rig: Rig
   revision: number
   down: boolean
+  /** Saves, but its answer is lost on the way. */
+  deaf: boolean
+  slowMs: number
 }
 let server: Server
 
@@ -27,13 +30,17 @@ const serve = async (path: string, init: { method: string; body?: string }) => {
   const body = JSON.parse(init.body ?? '{}') as { base: number; rig: Rig }
   if (body.base !== server.revision) return answer(409, { error: { code: 'saved-elsewhere', message: 'saved elsewhere', theirs: now() } })
   server = { ...server, rig: body.rig, revision: server.revision + 1 }
+  if (server.deaf) throw new TypeError('connection lost')
+  const saved = now()
+  if (server.slowMs > 0) await new Promise((resolve) => setTimeout(resolve, server.slowMs))
+  if (server.slowMs > 0) return answer(200, saved)
   return answer(200, now())
 }
 
 beforeEach(() => {
   setActivePinia(createPinia())
   localStorage.clear()
-  server = { rig, revision: 1, down: false }
+  server = { rig, revision: 1, down: false, deaf: false, slowMs: 0 }
   globalThis.fetch = serve as unknown as typeof fetch
   jest.useFakeTimers()
 })
@@ -111,4 +118,26 @@ test('going on with mine saves over the newer revision, which stays in the histo
   store.keepMine()
   await settle()
   expect([store.saveState, server.rig.name, server.revision]).toEqual(['saved', 'mine', 3])
+})
+
+test('a save whose answer was lost is recognised as our own when it is tried again', async () => {
+  const store = await open()
+  server.deaf = true
+  store.apply([{ do: 'rename', name: 'heard' }], 'rename')
+  await settle()
+  expect([store.saveState, server.revision]).toEqual(['waiting', 2])
+  server.deaf = false
+  await settle(4000)
+  expect([store.saveState, store.revision, server.revision, store.theirs]).toEqual(['saved', 2, 2, undefined])
+})
+
+test('going from one screen to another while a save is under way is no conflict', async () => {
+  const store = await open()
+  server.slowMs = 500
+  store.apply([{ do: 'rename', name: 'one' }], 'rename')
+  await settle(300)
+  await store.open('tiny')
+  store.apply([{ do: 'rename', name: 'two' }], 'rename')
+  await settle(3000)
+  expect([store.saveState, server.rig.name, server.revision, store.canUndo]).toEqual(['saved', 'two', 3, true])
 })

@@ -1,5 +1,5 @@
 import { evaluate } from '@zucchini/core/assess'
-import { type Command, edit, type History, redo, type Rig, startHistory, step, undo } from '@zucchini/core/assembly'
+import { type Command, edit, type History, redo, type Rig, rigSchema, startHistory, step, undo } from '@zucchini/core/assembly'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, ApiRefusal, type SavedRig } from '../api.ts'
@@ -12,6 +12,10 @@ const QUIET_MS = 250
 const RETRY_MS = 3000
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
+
+/** Do two rigs say the same, whatever the order of their keys? */
+const sameRig = (a: Rig | undefined, b: Rig): boolean =>
+  a !== undefined && JSON.stringify(rigSchema.parse(a)) === JSON.stringify(rigSchema.parse(b))
 
 /** The rig being worked on: its history of edits, its saving, and its assessment. */
 export const useRig = defineStore('rig', () => {
@@ -51,6 +55,18 @@ export const useRig = defineStore('rig', () => {
     saveState.value = 'conflict'
   }
 
+  /** An edit is safe on the server. It may be that of a rig that is no longer open here. */
+  const arrived = (saved: SavedRig) => {
+    if (rig.value?.id !== saved.rig.id) {
+      if (sameRig(readDraft(saved.rig.id)?.rig, saved.rig)) dropDraft(saved.rig.id)
+      return
+    }
+    adopt(saved)
+    if (rig.value !== saved.rig) return
+    saveState.value = 'saved'
+    dropDraft(saved.rig.id)
+  }
+
   const send = async () => {
     const now = rig.value
     if (!now || sending || saveState.value === 'conflict' || now === savedRig) return
@@ -58,22 +74,22 @@ export const useRig = defineStore('rig', () => {
     saveState.value = 'saving'
     try {
       const saved = await api.save(now, revision.value, lastEdit.value)
-      adopt({ ...saved, rig: now })
+      arrived({ ...saved, rig: now })
       channel?.postMessage({ id: now.id, revision: saved.revision })
-      if (rig.value === now) {
-        saveState.value = 'saved'
-        dropDraft(now.id)
-      }
     } catch (error) {
-      if (error instanceof ApiRefusal && error.code === 'saved-elsewhere') meetTheirs(error.more['theirs'] as SavedRig)
-      else {
+      if (error instanceof ApiRefusal && error.code === 'saved-elsewhere') {
+        const newest = error.more['theirs'] as SavedRig
+        // The answer to an earlier try was lost on its way: what stands there is our own edit.
+        if (sameRig(newest.rig, now)) arrived({ ...newest, rig: now })
+        else if (rig.value?.id === now.id) meetTheirs(newest)
+      } else if (rig.value?.id === now.id) {
         saveState.value = 'waiting'
         if (error instanceof ApiRefusal && error.status < 500) refused.value = error.message
         timer = setTimeout(() => void send(), RETRY_MS)
       }
     } finally {
       sending = false
-      if (rig.value !== now && saveState.value === 'saving') void send()
+      if (rig.value !== savedRig && saveState.value === 'saving') void send()
     }
   }
 
@@ -112,10 +128,18 @@ export const useRig = defineStore('rig', () => {
     changed()
   }
 
-  /** Opens a rig; edits the server never confirmed are taken up again. */
+  /** Opens a rig; edits the server never confirmed are taken up again. The rig that is open already stays as it is. */
   const open = async (id: string): Promise<void> => {
+    if (rig.value?.id === id) {
+      await shelfStore.load()
+      void look()
+      return
+    }
     clearTimeout(timer)
+    // What is still unsaved of the rig open till now goes off first; its draft stays in the browser until it has arrived.
+    if (rig.value && rig.value !== savedRig) void send()
     history.value = undefined
+    theirs.value = undefined
     refused.value = ''
     const [saved] = await Promise.all([api.rig(id), shelfStore.load()])
     adopt(saved)

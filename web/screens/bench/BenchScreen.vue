@@ -7,6 +7,7 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import TopBar from '../../widgets/TopBar.vue'
+import { saveWords } from '../../wording.ts'
 import { useBenchKeys } from './bench-keys.ts'
 import ConflictNotice from './ConflictNotice.vue'
 import FindDialog from './FindDialog.vue'
@@ -70,7 +71,7 @@ useBenchKeys({
 })
 const saveWord = computed(() => {
   if (store.saveState === 'saved') return store.savedAt ? `saved ${format(new Date(store.savedAt), 'HH:mm')}` : 'saved'
-  return { saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState]
+  return saveWords[store.saveState]
 })
 </script>
 

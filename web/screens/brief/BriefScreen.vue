@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { type Brief, briefSchema, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
 import { computed, ref, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { useRoute } from 'vue-router'
 import { useRig } from '../../stores/rig.ts'
-import TopBar from '../../widgets/TopBar.vue'
-import ConflictNotice from '../bench/ConflictNotice.vue'
+import RigBar from '../../widgets/RigBar.vue'
 import BriefAnswer from './BriefAnswer.vue'
 import { conditionWords, kindWords } from './brief-words.ts'
 
@@ -83,23 +82,7 @@ const figures = computed(() =>
 
 <template>
   <div class="flex h-full min-h-0 flex-col">
-    <TopBar>
-      <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
-        <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
-        <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{
-          store.rig.name
-        }}</RouterLink>
-        <span class="text-soft">/ Brief</span>
-      </nav>
-      <template #end>
-        <span class="label tight" role="status" data-testid="save-state">{{
-          { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState]
-        }}</span>
-        <button class="btn" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
-        <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
-      </template>
-    </TopBar>
-    <ConflictNotice />
+    <RigBar here="Brief" />
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
     <main
       v-if="brief && store.assessment"

@@ -3,11 +3,10 @@ import { evaluate } from '@zucchini/core/assess'
 import type { Support } from '@zucchini/core/assembly'
 import { changeoverOf } from '@zucchini/core/build-order'
 import { computed, ref, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { useRoute } from 'vue-router'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
-import TopBar from '../../widgets/TopBar.vue'
-import ConflictNotice from '../bench/ConflictNotice.vue'
+import RigBar from '../../widgets/RigBar.vue'
 import ChangeoverList from './ChangeoverList.vue'
 import SetupCard from './SetupCard.vue'
 
@@ -67,25 +66,8 @@ const hold = (id: string, support: Support) => store.apply([{ do: 'change-setup'
 
 <template>
   <div class="flex h-full min-h-0 flex-col">
-    <TopBar>
-      <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
-        <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
-        <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{
-          store.rig.name
-        }}</RouterLink>
-        <span class="text-soft">/ Set-ups</span>
-      </nav>
-      <template #end>
-        <span class="label tight" role="status" data-testid="save-state">{{
-          { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' }[store.saveState]
-        }}</span>
-        <button class="btn" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
-        <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
-      </template>
-    </TopBar>
-    <ConflictNotice />
+    <RigBar here="Set-ups" />
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
-    <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
     <main class="min-h-0 flex-1 overflow-y-auto px-6 py-5">
       <div class="mx-auto max-w-6xl">
         <h1 class="text-xl font-semibold">Set-ups</h1>

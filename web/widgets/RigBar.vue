@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router'
+import ConflictNotice from '../screens/bench/ConflictNotice.vue'
+import { useRig } from '../stores/rig.ts'
+import { saveWords } from '../wording.ts'
+import TopBar from './TopBar.vue'
+
+defineProps<{ here: string }>()
+const store = useRig()
+</script>
+
+<template>
+  <TopBar>
+    <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
+      <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
+      <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{
+        store.rig.name
+      }}</RouterLink>
+      <span class="text-soft">/ {{ here }}</span>
+    </nav>
+    <template #end>
+      <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>
+      <button class="btn" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
+      <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
+    </template>
+  </TopBar>
+  <ConflictNotice />
+  <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
+</template>
