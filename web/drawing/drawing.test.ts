@@ -64,6 +64,8 @@ test('nearer solids are drawn over farther ones', () => {
   expect(order.indexOf('near')).toBeGreaterThan(order.indexOf('far'))
   const marks = pointMarks('rear', pointsOf(assembly), fit, assembly)
   expect(marks.some(({ point }) => point.mount.id === 'lens')).toBe(false)
+  const lens = pointsOf(assembly).find(({ mount }) => mount.id === 'lens')
+  expect(pointMarks('rear', lens ? [lens] : [], fit, assembly, lens)).toHaveLength(1)
   expect(pointMarks('front', pointsOf(assembly), fit, assembly).some(({ point }) => point.mount.id === 'lens')).toBe(true)
 })
 

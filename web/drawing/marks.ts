@@ -59,10 +59,10 @@ export const isCovered = (view: ViewId, point: Point, assembly: Assembly): boole
   )
 }
 
-/** The open points that face the eye or are seen edge-on in a view. */
-export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit, assembly: Assembly): readonly PointMark[] => {
+/** The open points that face the eye or are seen edge-on in a view, and the picked one even when it faces away. */
+export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit, assembly: Assembly, picked?: Point): readonly PointMark[] => {
   const marks = points
-    .filter((point) => point.open && nearness(view, point.out) > AWAY)
+    .filter((point) => point.open && (nearness(view, point.out) > AWAY || point === picked))
     .map((point): PointMark & { readonly way: Point2 } => {
       const [x, y] = onSheet(fit, flat(view, point.at))
       const out = flat(view, point.out)

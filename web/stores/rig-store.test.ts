@@ -141,3 +141,13 @@ test('going from one screen to another while a save is under way is no conflict'
   await settle(3000)
   expect([store.saveState, server.rig.name, server.revision, store.canUndo]).toEqual(['saved', 'two', 3, true])
 })
+
+test('undone and redone in one breath, there is nothing to send and it is saved', async () => {
+  const store = await open()
+  store.apply([{ do: 'rename', name: 'kept' }], 'rename')
+  await settle()
+  store.undo()
+  store.redo()
+  await settle()
+  expect([store.saveState, server.rig.name, server.revision, readDraft('tiny')]).toEqual(['saved', 'kept', 2, undefined])
+})

@@ -69,7 +69,13 @@ export const useRig = defineStore('rig', () => {
 
   const send = async () => {
     const now = rig.value
-    if (!now || sending || saveState.value === 'conflict' || now === savedRig) return
+    if (!now || sending || saveState.value === 'conflict') return
+    if (now === savedRig) {
+      // Undone and redone before anything was sent: what stands on the server is what is here.
+      saveState.value = 'saved'
+      dropDraft(now.id)
+      return
+    }
     sending = true
     saveState.value = 'saving'
     try {

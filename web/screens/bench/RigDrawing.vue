@@ -39,7 +39,9 @@ const fit = computed(() =>
   fitTo(extent.value, width.value, height.value, { left: 66, right: width.value > 620 ? INSET.width + 26 : 30, top: 46, bottom: 50 }),
 )
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
-const points = computed(() => (bench.hanging ? [] : pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly)))
+const points = computed(() =>
+  bench.hanging ? [] : pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly, bench.point),
+)
 const dimensions = computed(() => (bench.hanging ? [] : overall(extent.value, fit.value)))
 const plumb = computed(() => plumbOf(bench.view, props.assessment, extent.value, fit.value))
 const centre = computed(() => onSheet(fit.value, flat(bench.view, props.assessment.mass.centre)))
