@@ -26,7 +26,6 @@ describe.each(demoParts.map((part) => [part.id, part] as const))('%s', (_, part)
   test('has its mounts on its skin, of standards that exist', () => {
     for (const mount of part.mounts) {
       expect(isStandard(mount.standard)).toBe(true)
-      expect([mount.id, Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))]).toEqual([mount.id, expect.any(Number)])
       expect(Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))).toBeLessThanOrEqual(
         standardOf(mount.standard).kind === 'rods' ? BETWEEN_RODS_MM : SURFACE_MM,
       )

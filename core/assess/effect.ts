@@ -12,8 +12,6 @@ export interface Effect {
   readonly tallMm: number
   readonly gained: Readonly<Record<Level, number>>
   readonly lost: Readonly<Record<Level, number>>
-  /** The worst new trouble, if any. */
-  readonly worstGained: Finding | undefined
 }
 
 const count = (findings: readonly Finding[]): Record<Level, number> => ({
@@ -34,7 +32,6 @@ const compare = (before: Assessment, after: Assessment): Effect => {
     tallMm: after.size.tallMm - before.size.tallMm,
     gained: count(gained),
     lost: count(before.findings.filter((finding) => !has.has(findingKey(finding)))),
-    worstGained: gained[0],
   }
 }
 

@@ -1,4 +1,4 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, carriedBy, type PlacedPart } from '../assembly/index.ts'
 import {
   add,
   boundsOf,
@@ -13,7 +13,6 @@ import {
   unit,
   type Vec3,
 } from '../kernel/index.ts'
-import { carriedBy } from '../assembly/index.ts'
 import { centreOfMass, inHand, type Mass } from './mass.ts'
 
 /** How the rig stands when it is put down on a table. */

@@ -74,3 +74,11 @@ export const getOutOfTheWay = (facts: Facts, piece: PlacedPart, cleared: (after:
     takeOffRemedy(facts, piece),
   ]
 }
+
+const GENTLEST = ['slide', 'turn', 'move', 'take off'] as const
+
+/** The gentlest ways to part several pieces, whichever of them moves: one slide, one turn, one other point, one coming off. */
+export const oneOutOfTheWay = (facts: Facts, pieces: readonly PlacedPart[], cleared: (after: Facts) => boolean): readonly Remedy[] => {
+  const all = pieces.flatMap((piece) => getOutOfTheWay(facts, piece, cleared))
+  return GENTLEST.flatMap((way) => all.find(({ text }) => text.startsWith(way)) ?? [])
+}

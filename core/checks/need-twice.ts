@@ -4,14 +4,12 @@ import { inHand } from '../balance/index.ts'
 import { bagRoles } from '../catalogue/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
-import { takeOffRemedy } from './places.ts'
+import { isLeaf, takeOffRemedy } from './places.ts'
 
 interface Double {
   readonly spare: PlacedPart
   readonly other: PlacedPart | undefined
 }
-
-const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
 
 const candidates = (facts: Facts): PlacedPart[] =>
   facts.assembly.placed.filter(

@@ -4,7 +4,7 @@ import { inHand } from '../balance/index.ts'
 import { joiningRoles, type Role } from '../catalogue/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
-import { takeOffRemedy } from './places.ts'
+import { isLeaf, takeOffRemedy } from './places.ts'
 
 const carriers: ReadonlySet<Role> = new Set([
   ...joiningRoles,
@@ -16,8 +16,6 @@ const carriers: ReadonlySet<Role> = new Set([
   'drive-holder',
   'lens-support',
 ])
-
-const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
 
 /** Parts that can be left out: they end a branch, and are there either to carry something or to give something. */
 const candidates = (facts: Facts): PlacedPart[] =>

@@ -21,6 +21,9 @@ export const byReadiness =
 /** Is this set-up borne by the operator, not by a stand? */
 export const carried = ({ assembly }: Facts): boolean => assembly.setup.support !== 'tripod' && assembly.setup.support !== 'gimbal'
 
+/** Does nothing sit on this piece? */
+export const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
+
 const isUnder = (piece: PlacedPart, above: PlacedPart): boolean => {
   for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === above) return true
   return false

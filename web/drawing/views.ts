@@ -32,13 +32,6 @@ export interface Extent {
   readonly top: number
 }
 
-export const extentOf = (points: readonly Point2[]): Extent => ({
-  left: Math.min(...points.map((p) => p[0])),
-  right: Math.max(...points.map((p) => p[0])),
-  bottom: Math.min(...points.map((p) => p[1])),
-  top: Math.max(...points.map((p) => p[1])),
-})
-
 export interface Margins {
   readonly left: number
   readonly right: number

@@ -15,7 +15,6 @@ const effect = (given: Partial<Effect>): Effect => ({
   tallMm: 0,
   gained: { stop: 0, risk: 0, hint: 0 },
   lost: { stop: 0, risk: 0, hint: 0 },
-  worstGained: undefined,
   ...given,
 })
 
