@@ -29,10 +29,14 @@ export const degrees = (value: number): string => `${number(value, 1)}°`
 /** With a sign that is always there: "+64 g", "−22 mm", "0". */
 export const signed = (value: number, write: (value: number) => string): string => (value > 0 ? `+${write(value)}` : write(value))
 
+/** A span in words: "2.5 min", "long" without an end. */
+export const minutes = (value: number): string => (Number.isFinite(value) ? `${number(value, value < 10 ? 1 : 0)} min` : 'long')
+
 const endings: readonly (readonly [RegExp, (value: number, style: Style) => string])[] = [
   [/Minor$/, (value, { currency }) => money(value, currency)],
   [/Mm$/, (value, { units }) => millimetres(value, units)],
   [/Nm$/, (value) => `${number(value, 2)} N m`],
+  [/Minutes$/, (value) => minutes(value)],
   [/Deg$/, (value) => degrees(value)],
   [/G$/, (value, { units }) => grams(value, units)],
 ]

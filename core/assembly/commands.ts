@@ -2,7 +2,18 @@ import { z } from 'zod'
 import { briefSchema } from '../brief/index.ts'
 import { type Catalogue, idSchema } from '../catalogue/index.ts'
 import { bad, good, type Outcome } from '../kernel/index.ts'
-import { type Instance, instanceSchema, type Joint, jointSchema, type Rig, type Setup, supports } from './rig.ts'
+import {
+  type Instance,
+  instanceSchema,
+  type Joint,
+  jointSchema,
+  orientations,
+  poseSchema,
+  type Rig,
+  type Setup,
+  setupSchema,
+  supports,
+} from './rig.ts'
 import { soundnessIssues } from './soundness.ts'
 
 const inSetup = { setup: idSchema }
@@ -32,8 +43,13 @@ export const commandSchema = z.discriminatedUnion('do', [
     ...inSetup,
     name: z.string().min(1).max(40).optional(),
     support: z.enum(supports).optional(),
+    orientation: z.enum(orientations).optional(),
+    capG: setupSchema.shape.capG.optional(),
   }),
   z.strictObject({ do: z.literal('drop-setup'), ...inSetup }),
+  z.strictObject({ do: z.literal('pose'), ...inSetup, ...poseSchema.shape }),
+  z.strictObject({ do: z.literal('brace'), ...inSetup, joint: jointSchema }),
+  z.strictObject({ do: z.literal('unbrace'), ...inSetup, guest: idSchema, host: idSchema }),
 ])
 export type Command = z.infer<typeof commandSchema>
 
@@ -47,6 +63,9 @@ const withInstance = (rig: Rig, id: string, change: (instance: Instance) => Inst
   return good({ ...rig, kit: rig.kit.map((instance) => (instance.id === id ? change(instance) : instance)) })
 }
 
+const sameEnds = (a: { guest: string; host: string }, b: { guest: string; host: string }): boolean =>
+  a.guest === b.guest && a.host === b.host
+
 /** The joints left when a piece comes off: whatever hung on it comes off with it. */
 const without = (joints: readonly Joint[], instance: string): Joint[] => {
   const gone = new Set([instance])
@@ -55,6 +74,22 @@ const without = (joints: readonly Joint[], instance: string): Joint[] => {
     for (const joint of joints) if (gone.has(joint.host)) gone.add(joint.guest)
   }
   return joints.filter((joint) => !gone.has(joint.guest))
+}
+
+/** A set-up without some pieces: their joints, all that hung on them, and every brace to what came off. */
+const stripped = (setup: Setup, instance: string): Setup => {
+  const joints = without(setup.joints, instance)
+  if (joints.length === setup.joints.length) return setup
+  const on = new Set([setup.root, ...joints.map((joint) => joint.guest)])
+  const braces = setup.braces.filter((brace) => on.has(brace.guest) && on.has(brace.host))
+  return { ...setup, joints, braces: braces.length === setup.braces.length ? setup.braces : braces }
+}
+
+/** A set-up in which nothing is remembered of how a piece was posed or braced. */
+const forgotten = (setup: Setup, instance: string): Setup => {
+  const poses = setup.poses.filter((pose) => pose.instance !== instance)
+  const braces = setup.braces.filter((brace) => brace.guest !== instance && brace.host !== instance)
+  return poses.length === setup.poses.length && braces.length === setup.braces.length ? setup : { ...setup, poses, braces }
 }
 
 const carry = (rig: Rig, command: Command): Outcome<Rig> => {
@@ -67,10 +102,7 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       return good({
         ...rig,
         kit: rig.kit.filter((instance) => instance.id !== command.instance),
-        setups: rig.setups.map((setup) => {
-          const joints = without(setup.joints, command.instance)
-          return joints.length === setup.joints.length ? setup : { ...setup, joints }
-        }),
+        setups: rig.setups.map((setup) => forgotten(stripped(setup, command.instance), command.instance)),
       })
     case 'place':
       return withSetup(rig, command.setup, (setup) => ({
@@ -80,7 +112,7 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
           : [...setup.joints, command.joint],
       }))
     case 'take-off':
-      return withSetup(rig, command.setup, (setup) => ({ ...setup, joints: without(setup.joints, command.instance) }))
+      return withSetup(rig, command.setup, (setup) => stripped(setup, command.instance))
     case 'set':
       return withSetup(rig, command.setup, (setup) => ({
         ...setup,
@@ -91,7 +123,14 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
         ),
       }))
     case 'swap':
-      return withInstance(rig, command.instance, (instance) => ({ ...instance, partId: command.partId }))
+      return withInstance(
+        { ...rig, setups: rig.setups.map((setup) => forgotten(setup, command.instance)) },
+        command.instance,
+        (instance) => ({
+          ...instance,
+          partId: command.partId,
+        }),
+      )
     case 'note':
       return withInstance(rig, command.instance, ({ notes: _, ...rest }) => (command.notes ? { ...rest, notes: command.notes } : rest))
     case 'status':
@@ -111,7 +150,23 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
         ...setup,
         name: command.name ?? setup.name,
         support: command.support ?? setup.support,
+        orientation: command.orientation ?? setup.orientation,
+        capG: command.capG ?? setup.capG,
       }))
+    case 'pose': {
+      const { instance, hinge, position } = command
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        poses: [...setup.poses.filter((pose) => pose.instance !== instance || pose.hinge !== hinge), { instance, hinge, position }],
+      }))
+    }
+    case 'brace':
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        braces: [...setup.braces.filter((brace) => !sameEnds(brace, command.joint)), command.joint],
+      }))
+    case 'unbrace':
+      return withSetup(rig, command.setup, (setup) => ({ ...setup, braces: setup.braces.filter((brace) => !sameEnds(brace, command)) }))
     case 'drop-setup':
       return rig.setups.length > 1
         ? good({ ...rig, setups: rig.setups.filter((setup) => setup.id !== command.setup) })

@@ -10,16 +10,19 @@ import {
   type Frame,
   identity,
   invert,
+  lengthOf,
   type Outcome,
   type Placed,
   placeShape,
   point,
   scale,
+  subtract,
   turnAboutZ,
   unite,
   type Vec3,
 } from '../kernel/index.ts'
-import type { Instance, Joint, Rig, Setup } from './rig.ts'
+import { hingeDegrees, posedPart } from './pose.ts'
+import type { Instance, Joint, Orientation, Rig, Setup } from './rig.ts'
 
 /** A solid where it really is. */
 export interface PlacedSolid {
@@ -41,12 +44,23 @@ export interface PlacedPart {
   readonly bounds: Bounds
 }
 
+/** A second hold between two placed pieces. */
+export interface Brace {
+  readonly joint: Joint
+  readonly guest: PlacedPart
+  readonly host: PlacedPart
+  readonly mate: Outcome<Mate>
+  /** How far apart the two mounts are, mm; a slot or rail may make that up. */
+  readonly gapMm: number
+}
+
 /** One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. */
 export interface Assembly {
   readonly rig: Rig
   readonly setup: Setup
   readonly placed: readonly PlacedPart[]
   readonly byInstance: ReadonlyMap<string, PlacedPart>
+  readonly braces: readonly Brace[]
   readonly loose: readonly { readonly instance: Instance; readonly part: Part }[]
 }
 
@@ -79,6 +93,22 @@ const put = (instance: Instance, part: Part, frame: Frame, joint?: Joint, host?:
   }
 }
 
+const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
+  const hostMount = mountOf(host.part, joint.hostMount)
+  const guestMount = mountOf(guest.part, joint.guestMount)
+  if (!hostMount || !guestMount)
+    throw new RangeError(`Brace ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
+  const there = point(host.frame, mountFrame(hostMount, hostMount.travel ? joint.slideMm : 0).at)
+  const here = point(guest.frame, mountFrame(guestMount, hostMount.travel ? 0 : joint.slideMm).at)
+  return {
+    joint,
+    guest,
+    host,
+    mate: mate({ part: host.part, mount: hostMount }, { part: guest.part, mount: guestMount }),
+    gapMm: lengthOf(subtract(there, here)),
+  }
+}
+
 /** Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is not worked out again. */
 export const seat = (host: PlacedPart, joint: Joint, instance: Instance, part: Part): PlacedPart => {
   const known = seated.get(host)?.get(joint)
@@ -94,19 +124,32 @@ export const seat = (host: PlacedPart, joint: Joint, instance: Instance, part: P
   return made
 }
 const seated = new WeakMap<PlacedPart, WeakMap<Joint, PlacedPart>>()
-const roots = new WeakMap<Instance, PlacedPart>()
+/** The camera as each orientation holds it: upright is a quarter turn about the optical axis, right side up. */
+const rootFrames: Readonly<Record<Orientation, Frame>> = { level: identity, upright: turnAboutZ(90) }
+const roots = new WeakMap<Instance, Map<Orientation, PlacedPart>>()
+
+const rootOf = (instance: Instance, part: Part, orientation: Orientation): PlacedPart => {
+  const known = roots.get(instance) ?? new Map<Orientation, PlacedPart>()
+  roots.set(instance, known)
+  const before = known.get(orientation)
+  if (before?.part === part) return before
+  const made = put(instance, part, rootFrames[orientation])
+  known.set(orientation, made)
+  return made
+}
 
 /**
  * Places every piece of a set-up by one walk of its joints from the camera.
+ * @param at where the camera stands in the world; its place by the set-up's orientation when left out
  * @param rig must be sound for this catalogue (`soundnessIssues` empty). @throws {RangeError} when it is not.
  */
-export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue): Assembly => {
+export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue, at?: Frame): Assembly => {
   const instances = new Map(rig.kit.map((instance) => [instance.id, instance]))
   const look = (id: string): { instance: Instance; part: Part } => {
     const instance = instances.get(id)
     const part = instance && catalogue.parts.get(instance.partId)
     if (!instance || !part) throw new RangeError(`"${id}" is not a piece of this rig with a known part; check soundness first`)
-    return { instance, part }
+    return { instance, part: setup.poses.length > 0 ? posedPart(part, hingeDegrees(part, id, setup)) : part }
   }
   const guests = new Map<string, Joint[]>()
   for (const joint of setup.joints) {
@@ -115,9 +158,7 @@ export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue): Assemb
     else guests.set(joint.host, [joint])
   }
   const root = look(setup.root)
-  let first = roots.get(root.instance)
-  if (!first || first.part !== root.part) roots.set(root.instance, (first = put(root.instance, root.part, identity)))
-  const placed: PlacedPart[] = [first]
+  const placed: PlacedPart[] = [at ? put(root.instance, root.part, at) : rootOf(root.instance, root.part, setup.orientation)]
   for (const host of placed)
     for (const joint of guests.get(host.instance.id) ?? []) {
       const { instance, part } = look(joint.guest)
@@ -125,7 +166,11 @@ export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue): Assemb
     }
   const byInstance = new Map(placed.map((piece) => [piece.instance.id, piece]))
   const loose = rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
-  return { rig, setup, placed, byInstance, loose }
+  const braces = setup.braces.flatMap((joint): Brace[] => {
+    const [guest, host] = [byInstance.get(joint.guest), byInstance.get(joint.host)]
+    return guest && host ? [braceOf(joint, guest, host)] : []
+  })
+  return { rig, setup, placed, byInstance, loose, braces }
 }
 
 /** A piece and everything that hangs on it. */

@@ -3,7 +3,7 @@ import { briefSchema, emptyBrief } from '../brief/index.ts'
 import { idSchema } from '../catalogue/index.ts'
 
 export const RIG_FORMAT = 'zucchini-rig'
-export const RIG_VERSION = 1
+export const RIG_VERSION = 2
 
 /** One piece of the kit. Whether it is owned is the locker's knowledge, not the rig's. */
 export const instanceSchema = z.strictObject({
@@ -24,15 +24,27 @@ export const jointSchema = z.strictObject({
   turnDeg: z.number().min(-360).max(360),
 })
 
-export const supports = ['hand-low', 'two-hand', 'shoulder', 'tripod', 'gimbal'] as const
+export const supports = ['hand-low', 'two-hand', 'chest', 'shoulder', 'lap', 'tripod', 'gimbal'] as const
+
+/** upright: the camera is turned a quarter, its right side up, for tall pictures. */
+export const orientations = ['level', 'upright'] as const
+
+/** A hinge of one piece, set to something other than its first position. */
+export const poseSchema = z.strictObject({ instance: idSchema, hinge: idSchema, position: idSchema })
 
 export const setupSchema = z.strictObject({
   id: idSchema,
   name: z.string().min(1).max(40),
   support: z.enum(supports),
+  orientation: z.enum(orientations),
+  /** The most this set-up may weigh in the hand or on its stand, g; 0: the brief's own cap. */
+  capG: z.number().min(0).max(60_000),
   /** The instance everything else hangs on: the camera. */
   root: idSchema,
   joints: z.array(jointSchema).max(200).readonly(),
+  /** Second holds between pieces that already sit somewhere: they place nothing, they keep it from turning or sagging. */
+  braces: z.array(jointSchema).max(60).readonly(),
+  poses: z.array(poseSchema).max(200).readonly(),
 })
 
 export const rigSchema = z.strictObject({
@@ -46,10 +58,25 @@ export const rigSchema = z.strictObject({
 })
 
 export type Instance = z.infer<typeof instanceSchema>
+export type Pose = z.infer<typeof poseSchema>
+export type Orientation = (typeof orientations)[number]
 export type Joint = z.infer<typeof jointSchema>
 export type Setup = z.infer<typeof setupSchema>
 export type Rig = z.infer<typeof rigSchema>
 export type Support = (typeof supports)[number]
+
+/** A set-up of the bare camera in one low hand. */
+export const emptySetup: Setup = {
+  id: 'main',
+  name: 'main',
+  support: 'hand-low',
+  orientation: 'level',
+  capG: 0,
+  root: 'camera',
+  joints: [],
+  braces: [],
+  poses: [],
+}
 
 /** A rig with one camera and nothing on it. */
 export const newRig = (id: string, name: string, cameraPartId: string): Rig => ({
@@ -59,7 +86,7 @@ export const newRig = (id: string, name: string, cameraPartId: string): Rig => (
   name,
   brief: emptyBrief,
   kit: [{ id: 'camera', partId: cameraPartId, status: 'in' }],
-  setups: [{ id: 'main', name: 'main', support: 'hand-low', root: 'camera', joints: [] }],
+  setups: [{ ...emptySetup, joints: [] }],
 })
 
 export const setupOf = (rig: Rig, id: string): Setup | undefined => rig.setups.find((setup) => setup.id === id)

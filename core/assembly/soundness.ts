@@ -23,6 +23,23 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
         issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
     }
   })
+  const jointed = new Set([setup.root, ...setup.joints.map((joint) => joint.guest)])
+  setup.braces.forEach((brace, i) => {
+    const at = `${path}.braces[${i}]`
+    for (const [instance, mount, end] of [
+      [brace.host, brace.hostMount, 'host'],
+      [brace.guest, brace.guestMount, 'guest'],
+    ] as const) {
+      const part = partOf.get(instance)
+      if (!jointed.has(instance) || !part) issues.push({ code: 'brace-loose', path: `${at}.${end}`, names: { instance } })
+      else if (!mountOf(part, mount)) issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
+    }
+  })
+  setup.poses.forEach((pose, i) => {
+    const hinge = partOf.get(pose.instance)?.hinges?.find(({ id }) => id === pose.hinge)
+    if (!hinge?.positions.some(({ id }) => id === pose.position))
+      issues.push({ code: 'pose-unknown', path: `${path}.poses[${i}]`, names: { ...pose } })
+  })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
   for (const guest of hostOf.keys()) {
     const seen = new Set<string>()

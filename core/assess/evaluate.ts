@@ -1,5 +1,5 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
-import { type Hang, holdMinutes, inHand, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
+import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
 import { type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
 import type { Size } from '../clearance/index.ts'
@@ -26,10 +26,7 @@ export interface Assessment {
   readonly stations: readonly StationState[]
 }
 
-const postureOf = (assembly: Assembly): Posture | undefined => {
-  const { support } = assembly.setup
-  return support === 'tripod' || support === 'gimbal' ? undefined : support
-}
+const postureOf = ({ setup }: Assembly): Posture | undefined => (isPosture(setup.support) ? setup.support : undefined)
 
 const steadiness = (facts: Facts): Steadiness | undefined => {
   const [camera] = facts.assembly.placed
@@ -39,7 +36,7 @@ const steadiness = (facts: Facts): Steadiness | undefined => {
 
 const holding = (facts: Facts): number | undefined => {
   const posture = postureOf(facts.assembly)
-  return posture && holdMinutes(facts.mass.inHandG, posture)
+  return posture && holdMinutes(facts.mass.inHandG, posture, facts.shelf.operator)
 }
 
 const secondsOf = (assembly: Assembly): number =>

@@ -9,7 +9,7 @@ export const swapsFor = (rig: Rig, setupId: string, instance: string, shelf: She
   const before = evaluate(rig, setupId, shelf, false)
   const piece = before.assembly.byInstance.get(instance)
   if (!piece) return []
-  const others = (shelf.catalogue.byRole.get(piece.part.role) ?? []).filter((part) => part !== piece.part)
+  const others = (shelf.catalogue.byRole.get(piece.part.role) ?? []).filter((part) => part.id !== piece.part.id)
   const fits = others.flatMap((part): Fit[] => {
     const commands: readonly Command[] = swapCommands(rig, instance, part, shelf.catalogue)
     if (commands.some((command) => command.do === 'take-off')) return []

@@ -1,16 +1,26 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { lengthOf, point, subtract, type Vec3 } from '../kernel/index.ts'
+import { direction, lengthOf, point, subtract, type Vec3 } from '../kernel/index.ts'
+import type { Part } from '../catalogue/index.ts'
 import type { Mass } from './mass.ts'
 
 /** A place to take hold of the rig. */
 export interface Grip {
   readonly piece: PlacedPart
-  readonly kind: 'top' | 'side'
+  readonly kind: Part['grips'][number]['kind']
   readonly at: Vec3
+  /** Along the bar the fingers close round; undefined when the data does not say. */
+  readonly axis: Vec3 | undefined
 }
 
 export const gripsOf = (assembly: Assembly): readonly Grip[] =>
-  assembly.placed.flatMap((piece) => piece.part.grips.map(({ kind, at }): Grip => ({ piece, kind, at: point(piece.frame, at) })))
+  assembly.placed.flatMap((piece) =>
+    piece.part.grips.map(({ kind, at, axis }): Grip => ({
+      piece,
+      kind,
+      at: point(piece.frame, at),
+      axis: axis && direction(piece.frame, axis),
+    })),
+  )
 
 /** How two hands share a rig: each one's part of the mass, and how far apart they are. */
 export interface TwoHands {
@@ -27,7 +37,7 @@ export interface TwoHands {
  * @returns undefined with fewer than two grips.
  */
 export const twoHandsOf = (assembly: Assembly, mass: Mass): TwoHands | undefined => {
-  const grips = gripsOf(assembly)
+  const grips = gripsOf(assembly).filter(({ kind }) => kind === 'top' || kind === 'side')
   let best: [Grip, Grip] | undefined
   let spreadMm = -1
   grips.forEach((a, i) =>

@@ -9,21 +9,29 @@ export interface Operator {
 
 export const averageOperator: Operator = { strengthNm: 60, armMassG: 3500 }
 
-/** How far in front of the shoulder the hand holds the rig, mm, and how many arms share it. */
+/** How far in front of the shoulder the hand holds the rig, mm, how many arms share it, and how much of it they bear. */
 export const postures = {
-  'hand-low': { reachMm: 120, arms: 1 },
-  'two-hand': { reachMm: 320, arms: 2 },
-  shoulder: { reachMm: 180, arms: 2 },
+  'hand-low': { reachMm: 120, arms: 1, share: 1 },
+  'two-hand': { reachMm: 320, arms: 2, share: 1 },
+  // Elbows in, the rig leaning on the breastbone.
+  chest: { reachMm: 200, arms: 2, share: 0.7 },
+  // The pad bears most of it; the hands steady the rest.
+  shoulder: { reachMm: 180, arms: 2, share: 0.3 },
+  // Sitting, the rig on the knees: the hands only guide it.
+  lap: { reachMm: 250, arms: 2, share: 0.15 },
 } as const
 export type Posture = keyof typeof postures
+
+/** Is this way of holding one that tires the arms? */
+export const isPosture = (support: string): support is Posture => support in postures
 
 /** The share of its strength below which a muscle goes on for long (Rohmert 1960). */
 export const LONG_SHARE = 0.15
 
 /** Shoulder moment of one arm, N m: its part of the rig at the hand, its own mass half way. */
 export const shoulderNm = (rigG: number, posture: Posture, operator: Operator = averageOperator): number => {
-  const { reachMm, arms } = postures[posture]
-  return ((rigG / 1000 / arms) * GRAVITY * reachMm) / 1000 + ((operator.armMassG / 1000) * GRAVITY * (reachMm / 2)) / 1000
+  const { reachMm, arms, share } = postures[posture]
+  return (((rigG * share) / 1000 / arms) * GRAVITY * reachMm) / 1000 + ((operator.armMassG / 1000) * GRAVITY * (reachMm / 2)) / 1000
 }
 
 /**

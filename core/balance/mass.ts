@@ -2,10 +2,11 @@ import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { Role } from '../catalogue/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 
-const standsUnder: ReadonlySet<Role> = new Set(['tripod', 'head', 'gimbal', 'slider'])
+/** What stands under a rig and is not in the hand. */
+export const standRoles: ReadonlySet<Role> = new Set(['tripod', 'head', 'gimbal', 'slider'])
 
 /** Is this piece held by the hand, rather than standing under the rig? */
-export const inHand = (piece: PlacedPart): boolean => !standsUnder.has(piece.part.role)
+export const inHand = (piece: PlacedPart): boolean => !standRoles.has(piece.part.role)
 
 export interface Mass {
   readonly totalG: number

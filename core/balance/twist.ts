@@ -14,6 +14,8 @@ export const twistNm = (assembly: Assembly, piece: PlacedPart): number => {
   if (!mount) return 0
   const { massG, centre } = centreOfMass(carriedBy(assembly, piece))
   const arm = subtract(centre, point(host.frame, mount.at))
-  const offMm = lengthOf(cross(arm, direction(host.frame, mount.out)))
+  // A clamp turns about the rod it runs along; anything else about its screw.
+  const axis = piece.mate?.ok && piece.mate.value.along && mount.travel ? mount.travel.along : mount.out
+  const offMm = lengthOf(cross(arm, direction(host.frame, axis)))
   return (massG / 1000) * GRAVITY * (offMm / 1000)
 }

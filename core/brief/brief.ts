@@ -4,7 +4,7 @@ import { capabilityIds } from '../catalogue/index.ts'
 export const shootKinds = ['desk', 'promo', 'run-and-gun', 'event', 'upright', 'narrative', 'gimbal'] as const
 export type ShootKind = (typeof shootKinds)[number]
 
-export const conditionIds = ['sun', 'spray', 'cold', 'dark', 'wind', 'running', 'interviews', 'flight'] as const
+export const conditionIds = ['sun', 'spray', 'cold', 'dark', 'wind', 'running', 'interviews', 'flight', 'overhead'] as const
 export type Condition = (typeof conditionIds)[number]
 
 const hours = z.number().min(0).max(24)
@@ -21,6 +21,8 @@ export const briefSchema = z
     currency: z.string().regex(/^[A-Z]{3}$/, 'use a three-letter currency code such as EUR'),
     inHandG: z.number().min(0).max(60_000),
     tallMm: z.number().min(0).max(3000),
+    /** 0: as wide as it likes. */
+    wideMm: z.number().min(0).max(3000),
     /** The operator's own word on a need, over what the shoot suggests. */
     wishes: z.partialRecord(z.enum(capabilityIds), z.enum(['want', 'skip'])),
   })
@@ -41,5 +43,6 @@ export const emptyBrief: Brief = {
   currency: 'EUR',
   inHandG: 2600,
   tallMm: 340,
+  wideMm: 0,
   wishes: {},
 }

@@ -62,6 +62,7 @@ const byCondition: Readonly<Record<Condition, Wants>> = {
     'quick-plate': 'the interview stands on the tripod',
   },
   flight: {},
+  overhead: {},
 }
 
 /**

@@ -15,6 +15,7 @@ export const capabilities = {
   xlr: { title: 'XLR inputs', station: 'sound' },
   headphones: { title: 'a headphone jack', station: 'sound' },
   'wind-cover': { title: 'wind protection for the mic', station: 'sound' },
+  tether: { title: 'a safety tether', station: 'grip' },
   stabiliser: { title: 'a stabilised picture', station: 'grip' },
 } as const satisfies Record<string, { title: string; station: Station }>
 

@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { UNIT } from '../kernel/index.ts'
 import { capabilityIds } from './capabilities.ts'
+import { opticsSchema } from './optics.ts'
 import { roleIds } from './roles.ts'
+import { connectorIds } from './connectors.ts'
 
 const LARGEST_MM = 3000
 const mm = z.number().min(-LARGEST_MM).max(LARGEST_MM)
@@ -16,7 +18,13 @@ const unitVec = z
 export const idSchema = z.string().regex(/^[a-z0-9][a-z0-9.-]{0,63}$/, 'use lower-case letters, digits, dots and hyphens, 64 at most')
 const text = (max: number) => z.string().max(max)
 
-const boxSchema = z.strictObject({ kind: z.literal('box'), centre: vec, size: z.tuple([lengthMm, lengthMm, lengthMm]).readonly() })
+const boxSchema = z.strictObject({
+  kind: z.literal('box'),
+  centre: vec,
+  size: z.tuple([lengthMm, lengthMm, lengthMm]).readonly(),
+  /** Directions of its width and height, for a box that is not square to the part. */
+  axes: z.tuple([unitVec, unitVec]).readonly().optional(),
+})
 const cylinderSchema = z.strictObject({ kind: z.literal('cylinder'), centre: vec, axis: unitVec, radius: lengthMm, length: lengthMm })
 
 /** How a solid is drawn; it changes nothing that is computed. */
@@ -43,6 +51,40 @@ export const roomSchema = z.strictObject({
   lost: text(120),
 })
 
+/** A place where the part itself bends: a screen on its hinge, an arm at its joint. It rests in the first position, at 0 degrees. */
+export const hingeSchema = z.strictObject({
+  id: idSchema,
+  label: text(60),
+  at: vec,
+  axis: unitVec,
+  /** Which solids, rooms (by index), mounts and sockets (by id) go along. A later hinge rides on an earlier one that moves the same things. */
+  solids: z.array(z.int().min(0).max(59)).max(60).readonly(),
+  rooms: z.array(z.int().min(0).max(19)).max(20).readonly().optional(),
+  mounts: z.array(idSchema).max(60).readonly(),
+  positions: z
+    .array(z.strictObject({ id: idSchema, label: text(40), deg: z.number().min(-360).max(360) }))
+    .min(2)
+    .max(24)
+    .readonly()
+    .refine((list) => list[0]?.deg === 0, 'the first position is the one the part is drawn in: 0 degrees'),
+})
+
+/** What only a stand has: how wide its feet are, or where its axes meet and how far its arms slide to bring a centre there. */
+export const underSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('legs'), feetMm: lengthMm }),
+  z.strictObject({ kind: z.literal('gimbal'), at: vec, reachMm: z.tuple([mm, mm, mm]).readonly() }),
+])
+
+/** Where a plug goes in: its place and the way the plug stands out. */
+export const socketSchema = z.strictObject({
+  id: idSchema,
+  connector: z.enum(connectorIds),
+  direction: z.enum(['in', 'out', 'both']),
+  at: vec,
+  out: unitVec,
+  label: text(60).optional(),
+})
+
 export const mountSchema = z.strictObject({
   id: idSchema,
   standard: z.string().min(1).max(40),
@@ -62,6 +104,14 @@ export const mountSchema = z.strictObject({
   /** Distance between two screws, and how far a slot lets them wander. */
   spacingMm: lengthMm.optional(),
   slotMm: z.number().min(0).max(200).optional(),
+  /** How far a screw stands out, or how deep a blind hole is, mm. */
+  screwMm: z.number().positive().max(60).optional(),
+  deepMm: z.number().positive().max(60).optional(),
+  /** A clamp that can't open: it has to be slid on over an end of the rail. */
+  slidesOn: z.boolean().optional(),
+  /** The least it can be balanced with, g; and the moment it holds still, N m. */
+  fromG: z.number().min(0).max(100_000).optional(),
+  momentNm: z.number().positive().max(1000).optional(),
   /** Meant to hold something else: the part itself is never hung up by it. */
   carries: z.boolean().optional(),
   screws: z.int().min(1).max(8).optional(),
@@ -88,12 +138,25 @@ export const partSchema = z.strictObject({
   mounts: z.array(mountSchema).max(60).readonly(),
   /** Where a hand takes hold: the middle of the palm. */
   grips: z
-    .array(z.strictObject({ kind: z.enum(['top', 'side']), at: vec }))
+    .array(
+      z.strictObject({
+        kind: z.enum(['top', 'side', 'shoulder', 'chest']),
+        at: vec,
+        /** Along the bar the fingers close round, towards its upper or front end. */
+        axis: unitVec.optional(),
+      }),
+    )
     .max(6)
     .readonly(),
+  hinges: z.array(hingeSchema).max(6).readonly().optional(),
+  sockets: z.array(socketSchema).max(30).readonly().optional(),
+  optics: opticsSchema.optional(),
+  under: underSchema.optional(),
   provides: z.array(z.enum(capabilityIds)).readonly(),
   /** Camera families this part's `body` seat was made for. */
   fits: z.array(idSchema).max(40).readonly(),
+  /** Parts it does not work without: any one of them on the same rig will do. */
+  needsOneOf: z.array(idSchema).max(12).readonly().optional(),
   price: priceSchema,
   facts: z.record(z.string().max(30), z.union([z.number(), z.string().max(80), z.boolean()])).optional(),
   notes: text(400).optional(),
@@ -102,6 +165,8 @@ export const partSchema = z.strictObject({
 export type Part = z.infer<typeof partSchema>
 export type Solid = z.infer<typeof solidSchema>
 export type Room = z.infer<typeof roomSchema>
+export type Hinge = z.infer<typeof hingeSchema>
+export type Socket = z.infer<typeof socketSchema>
 export type Mount = z.infer<typeof mountSchema>
 export type Look = (typeof looks)[number]
 export type Tool = NonNullable<Mount['tool']>

@@ -73,6 +73,13 @@ testCheck(standsCrooked, {
 const onMount = (massG: number, aheadMm: number) => tinyRig([lens(massG, aheadMm)], [on('lens', 'bayonet', 'camera', 'lens')])
 const atLimitMm = (1 / (1 * GRAVITY)) * 1000
 
+/** The heavy lens, its foot screwed to the pinned hole of the camera as well. */
+const supported = tinyRig(
+  [lens(2500, 100, { mounts: [...lens(1, 0).mounts, plug('foot', 'thread-1/4', { at: [25, 40, 30] })] })],
+  [on('lens', 'bayonet', 'camera', 'lens')],
+  { setup: { braces: [on('lens', 'foot', 'camera', 'pinned')] } },
+)
+
 testCheck(mountMoment, {
   speaks: [
     {
@@ -85,7 +92,10 @@ testCheck(mountMoment, {
     },
     { name: '2.5 kg 100 mm ahead: 2.45 N m', message: 'harm', level: 'stop', numbers: { momentNm: 2.4516625 }, ...onMount(2500, 100) },
   ],
-  silent: [{ name: 'exactly 1 N m', message: 'fine', numbers: { momentNm: 1 }, ...onMount(1000, atLimitMm) }],
+  silent: [
+    { name: 'exactly 1 N m', message: 'fine', numbers: { momentNm: 1 }, ...onMount(1000, atLimitMm) },
+    { name: '2.5 kg on a second hold', message: 'supported', ...supported },
+  ],
 })
 
 const head = (id: string, limitG: number) =>

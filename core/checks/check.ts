@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts } from './facts.ts'
@@ -73,6 +73,9 @@ export interface Check extends Omit<CheckDefinition<never, never>, 'subjects' | 
   readonly judgements: (facts: Facts) => readonly Judgement[]
   readonly run: (facts: Facts, withRemedies?: boolean) => readonly Finding[]
 }
+
+/** For rules without a number of their own. */
+export const noOptions = { options: z.object({}), defaults: {} }
 
 const messageOf = (check: { id: string; messages: Messages }, judgement: Judgement): string => {
   const text = check.messages[judgement.group][judgement.message]

@@ -20,7 +20,7 @@ const sitsAsFirmly = (piece: PlacedPart, part: Part): boolean => {
 const fromLocker = (facts: Facts, piece: PlacedPart) => {
   const alike = (facts.shelf.catalogue.byRole.get(piece.part.role) ?? []).filter(
     (part) =>
-      part !== piece.part &&
+      part.id !== piece.part.id &&
       spareOwned(facts, part) &&
       piece.part.provides.every((gift) => part.provides.includes(gift)) &&
       sitsAsFirmly(piece, part),

@@ -1,100 +1,116 @@
 import { type Assembly, type Point, pointsOf } from '../assembly/index.ts'
-import { type Hang, hangOf, inHand, type Mass, massOf, type Stand, standOf, type TwoHands, twoHandsOf } from '../balance/index.ts'
+import {
+  beyondGimbal,
+  gripsOf,
+  type Grip,
+  type Hang,
+  hangOf,
+  inHand,
+  type Mass,
+  massOf,
+  type OnPlate,
+  onPlateOf,
+  type Operator,
+  type Shoulder,
+  shoulderOf,
+  type Stand,
+  standOf,
+  type Tip,
+  tipOf,
+  type TwoHands,
+  twoHandsOf,
+} from '../balance/index.ts'
 import { type Need, needsOf, unmet } from '../brief/index.ts'
-import type { Catalogue } from '../catalogue/index.ts'
-import { type Clash, clashesOf, type Invasion, invasionsOf, type Size, sizeOf } from '../clearance/index.ts'
+import type { Catalogue, Part, Room } from '../catalogue/index.ts'
+import {
+  type Clash,
+  clashesOf,
+  entriesOf,
+  type Entry,
+  inShotOf,
+  type Intruder,
+  type Invasion,
+  invasionsOf,
+  type PlugRoom,
+  plugRoomsOf,
+  type Size,
+  sizeOf,
+  type Watched,
+  watchedScreens,
+} from '../clearance/index.ts'
 import { type Cost, costOf } from '../money/index.ts'
 
 /** What surrounds a rig: all known parts, and how many of each lie in the locker. */
 export interface Shelf {
   readonly catalogue: Catalogue
   readonly owned: ReadonlyMap<string, number>
+  /** Who holds the rig; without it an average adult. */
+  readonly operator?: Operator
 }
 
-export const factNames = ['points', 'mass', 'hang', 'cost', 'clashes', 'size', 'needs', 'unmet', 'rooms', 'stand', 'hands'] as const
-export type FactName = (typeof factNames)[number]
-
-/** The figures of one placed set-up, each worked out when first asked for, then kept. */
-export interface Facts {
-  readonly assembly: Assembly
-  readonly shelf: Shelf
-  readonly points: readonly Point[]
+/** Figures that others are made from. */
+interface Earlier {
   readonly mass: Mass
-  readonly hang: Hang | undefined
-  readonly cost: Cost
-  readonly clashes: readonly Clash[]
-  readonly size: Size
   readonly needs: readonly Need[]
-  readonly unmet: readonly Need[]
-  /** The first invasion of each swing and hand room; hands are taken with gloves when the brief is cold. */
-  readonly invasions: readonly Invasion[]
-  readonly stand: Stand
-  readonly hands: TwoHands | undefined
 }
 
-/** What a glove adds under a grip, mm. */
-export const GLOVE_MM = 8
-
-const lazily = <T>(make: () => T): (() => T) => {
-  let made: { value: T } | undefined
-  return () => (made ??= { value: make() }).value
-}
-
-export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
-  const points = lazily(() => pointsOf(assembly))
-  const mass = lazily(() => massOf(assembly))
-  const hang = lazily(() => hangOf(assembly, mass()))
-  const cost = lazily(() => costOf(assembly.rig, shelf.catalogue, shelf.owned))
-  const clashes = lazily(() => clashesOf(assembly))
-  const size = lazily(() => sizeOf(assembly.placed.filter(inHand)))
-  const needs = lazily(() => needsOf(assembly.rig.brief))
-  const open = lazily(() =>
+/** The figures a check can ask for, each worked out when first asked for, then kept. */
+const makers = {
+  points: (assembly: Assembly): readonly Point[] => pointsOf(assembly),
+  mass: (assembly: Assembly): Mass => massOf(assembly),
+  hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
+  cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
+  clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),
+  size: (assembly: Assembly): Size => sizeOf(assembly.placed.filter(inHand)),
+  needs: (assembly: Assembly): readonly Need[] => needsOf(assembly.rig.brief),
+  unmet: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Need[] =>
     unmet(
-      needs(),
+      facts.needs,
       assembly.placed.map((piece) => piece.part),
     ),
-  )
-  const gloveMm = assembly.rig.brief.conditions.includes('cold') ? GLOVE_MM : 0
-  const invasions = lazily(() =>
-    assembly.placed.flatMap((piece) => [...invasionsOf(assembly, piece, 'swing'), ...invasionsOf(assembly, piece, 'hand', gloveMm)]),
-  )
-  const stand = lazily(() => standOf(assembly, mass()))
-  const hands = lazily(() => twoHandsOf(assembly, mass()))
-  return {
-    assembly,
-    shelf,
-    get points() {
-      return points()
-    },
-    get mass() {
-      return mass()
-    },
-    get hang() {
-      return hang()
-    },
-    get cost() {
-      return cost()
-    },
-    get clashes() {
-      return clashes()
-    },
-    get size() {
-      return size()
-    },
-    get needs() {
-      return needs()
-    },
-    get unmet() {
-      return open()
-    },
-    get invasions() {
-      return invasions()
-    },
-    get stand() {
-      return stand()
-    },
-    get hands() {
-      return hands()
-    },
+  /** The first invasion of every room; hands are taken with gloves when the brief is cold. */
+  invasions: (assembly: Assembly): readonly Invasion[] =>
+    assembly.placed.flatMap((piece) =>
+      kindsOf(piece.part).flatMap((kind) => invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0)),
+    ),
+  /** Levers and knobs that a gloved hand can not reach; empty when it is warm. */
+  gloved: (assembly: Assembly): readonly Invasion[] =>
+    gloveMm(assembly) > 0 ? assembly.placed.flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly))) : [],
+  stand: (assembly: Assembly, _: Shelf, facts: Earlier): Stand => standOf(assembly, facts.mass),
+  hands: (assembly: Assembly, _: Shelf, facts: Earlier): TwoHands | undefined => twoHandsOf(assembly, facts.mass),
+  grips: (assembly: Assembly): readonly Grip[] => gripsOf(assembly),
+  onPlate: (assembly: Assembly, _: Shelf, facts: Earlier): OnPlate | undefined => onPlateOf(assembly, facts.mass),
+  gimbal: (assembly: Assembly, _: Shelf, facts: Earlier): ReturnType<typeof beyondGimbal> => beyondGimbal(assembly, facts.mass),
+  shoulder: (assembly: Assembly, _: Shelf, facts: Earlier): Shoulder | undefined => shoulderOf(assembly, facts.mass),
+  tip: (assembly: Assembly): Tip | undefined => tipOf(assembly),
+  inShot: (assembly: Assembly): readonly Intruder[] => inShotOf(assembly),
+  screens: (assembly: Assembly): readonly Watched[] => watchedScreens(assembly),
+  plugs: (assembly: Assembly): readonly PlugRoom[] => plugRoomsOf(assembly),
+  entries: (assembly: Assembly): readonly Entry[] => entriesOf(assembly),
+} satisfies Record<string, (assembly: Assembly, shelf: Shelf, facts: Earlier) => unknown>
+
+export type FactName = keyof typeof makers
+export const factNames = Object.keys(makers) as readonly FactName[]
+
+/** One placed set-up, what surrounds it, and its figures. */
+export type Facts = { readonly assembly: Assembly; readonly shelf: Shelf } & {
+  readonly [K in FactName]: ReturnType<(typeof makers)[K]>
+}
+
+/** What a glove adds under a grip and round a knob, mm. */
+export const GLOVE_MM = 8
+const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('cold') ? GLOVE_MM : 0)
+
+const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
+
+export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
+  const facts = { assembly, shelf } as Facts
+  for (const name of factNames) {
+    let made: { value: unknown } | undefined
+    Object.defineProperty(facts, name, {
+      enumerable: true,
+      get: () => (made ??= { value: makers[name](assembly, shelf, facts) }).value,
+    })
   }
+  return facts
 }

@@ -18,7 +18,7 @@ export const handRoom = defineCheck<PlacedPart, object>({
   source: 'Four fingers want 28 mm under a grip, 8 mm more in gloves (measured on working hands).',
   options: z.object({}),
   defaults: {},
-  needs: ['rooms'],
+  needs: ['invasions'],
   limit: { measured: 'lackMm', allowed: 'allowedMm' },
   messages: {
     speaks: { pinched: 'No room for fingers. {by} reaches {lackMm} into the {wantedMm} they want under {handle}.' },

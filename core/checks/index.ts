@@ -1,30 +1,69 @@
 import { type Check, type Finding, levels } from './check.ts'
 import { type Facts } from './facts.ts'
+import { adapterLoad } from './adapter-load.ts'
+import { adapterStack } from './adapter-stack.ts'
+import { bagSize } from './bag-size.ts'
 import { bodyUnfit } from './body-unfit.ts'
+import { braceGap } from './brace-gap.ts'
+import { doorBlocked } from './door-blocked.ts'
+import { dovetailEntry } from './dovetail-entry.ts'
 import { duplicateOwned } from './duplicate-owned.ts'
+import { eyeBlocked } from './eye-blocked.ts'
+import { frictionHolder } from './friction-holder.ts'
+import { gloveRoom } from './glove-room.ts'
+import { gripSpread } from './grip-spread.ts'
 import { handRoom } from './hand-room.ts'
 import { hangRoll } from './hang-roll.ts'
 import { hangTilt } from './hang-tilt.ts'
+import { headMoment } from './head-moment.ts'
+import { holdTime } from './hold-time.ts'
+import { inShot } from './in-shot.ts'
 import { jointOverload } from './joint-overload.ts'
+import { leverRoom } from './lever-room.ts'
 import { liftByShoe } from './lift-by-shoe.ts'
 import { loosePart } from './loose-part.ts'
+import { mixedRods } from './mixed-rods.ts'
+import { monitorTooFar } from './monitor-too-far.ts'
+import { monitorTooHigh } from './monitor-too-high.ts'
 import { mountMismatch } from './mount-mismatch.ts'
 import { mountMoment } from './mount-moment.ts'
 import { mountTaken } from './mount-taken.ts'
 import { mountsShared } from './mounts-shared.ts'
 import { needTwice } from './need-twice.ts'
 import { needUnmet } from './need-unmet.ts'
+import { needsPart } from './needs-part.ts'
+import { noCommonPlate } from './no-common-plate.ts'
 import { notNeeded } from './not-needed.ts'
 import { overBudget } from './over-budget.ts'
 import { overMass } from './over-mass.ts'
 import { overPayload } from './over-payload.ts'
+import { padOverload } from './pad-overload.ts'
 import { partialFit } from './partial-fit.ts'
+import { plateOffset } from './plate-offset.ts'
+import { plugRoom } from './plug-room.ts'
+import { portraitMonitor } from './portrait-monitor.ts'
+import { railEntry } from './rail-entry.ts'
+import { railTooShort } from './rail-too-short.ts'
+import { ringRoom } from './ring-room.ts'
+import { rodSingle } from './rod-single.ts'
+import { rodsOverlong } from './rods-overlong.ts'
+import { rodsShort } from './rods-short.ts'
 import { screenSwing } from './screen-swing.ts'
+import { screwTooLong } from './screw-too-long.ts'
 import { shoeOverload } from './shoe-overload.ts'
+import { shoulderFrontHeavy } from './shoulder-front-heavy.ts'
 import { singleScrew } from './single-screw.ts'
+import { slipsOutward } from './slips-outward.ts'
+import { socketBlocked } from './socket-blocked.ts'
 import { solidClash } from './solid-clash.ts'
 import { standsCrooked } from './stands-crooked.ts'
+import { tipOver } from './tip-over.ts'
 import { tooTall } from './too-tall.ts'
+import { tooWide } from './too-wide.ts'
+import { twoScrewSpacing } from './two-screw-spacing.ts'
+import { underPayload } from './under-payload.ts'
+import { untetheredOverhead } from './untethered-overhead.ts'
+import { viewBlocked } from './view-blocked.ts'
 
 export * from './check.ts'
 export { type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
@@ -32,31 +71,70 @@ export { byReadiness, pointName, spareOwned } from './places.ts'
 
 /** Every check, in the order of their ids. A test holds this list to the directory and the docs. */
 export const checks: readonly Check[] = [
+  adapterLoad,
+  adapterStack,
+  bagSize,
   bodyUnfit,
+  braceGap,
+  doorBlocked,
+  dovetailEntry,
   duplicateOwned,
+  eyeBlocked,
+  frictionHolder,
+  gloveRoom,
+  gripSpread,
   handRoom,
   hangRoll,
   hangTilt,
+  headMoment,
+  holdTime,
+  inShot,
   jointOverload,
+  leverRoom,
   liftByShoe,
   loosePart,
+  mixedRods,
+  monitorTooFar,
+  monitorTooHigh,
   mountMismatch,
   mountMoment,
   mountTaken,
   mountsShared,
   needTwice,
   needUnmet,
+  needsPart,
+  noCommonPlate,
   notNeeded,
   overBudget,
   overMass,
   overPayload,
+  padOverload,
   partialFit,
+  plateOffset,
+  plugRoom,
+  portraitMonitor,
+  railEntry,
+  railTooShort,
+  ringRoom,
+  rodSingle,
+  rodsOverlong,
+  rodsShort,
   screenSwing,
+  screwTooLong,
   shoeOverload,
+  shoulderFrontHeavy,
   singleScrew,
+  slipsOutward,
+  socketBlocked,
   solidClash,
   standsCrooked,
+  tipOver,
   tooTall,
+  tooWide,
+  twoScrewSpacing,
+  underPayload,
+  untetheredOverhead,
+  viewBlocked,
 ]
 
 /** All that the checks have to say, worst first; within a level in the order of the registry. */
@@ -67,4 +145,4 @@ export const findingsOf = (facts: Facts, withRemedies = true): readonly Finding[
 
 /** What makes two findings of different assessments the same trouble. */
 export const findingKey = (finding: Finding): string =>
-  [finding.check, finding.level, finding.names['capability'] ?? '', ...[...finding.parts].sort()].join(' ')
+  [finding.check, finding.level, finding.names['capability'] ?? '', finding.names['room'] ?? '', ...[...finding.parts].sort()].join(' ')

@@ -5,7 +5,7 @@ import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import { takeOffRemedy } from './places.ts'
 
-/** More mass on a joint than either of its ends is rated for. Shoes and stands have checks of their own. */
+/** More mass on a joint than either of its ends is rated for. Shoes, pads and stands have checks of their own. */
 export const jointOverload = defineCheck<PlacedPart, object>({
   id: 'joint-overload',
   title: 'Too heavy for its joint',
@@ -23,7 +23,11 @@ export const jointOverload = defineCheck<PlacedPart, object>({
   },
   subjects: ({ assembly }) =>
     assembly.placed.filter(
-      (piece) => piece.mate?.ok && piece.mate.value.standard.kind !== 'shoe' && inHand(piece) && Number.isFinite(piece.mate.value.limitG),
+      (piece) =>
+        piece.mate?.ok &&
+        !['shoe', 'pad'].includes(piece.mate.value.standard.kind) &&
+        inHand(piece) &&
+        Number.isFinite(piece.mate.value.limitG),
     ),
   judge: (piece, { assembly }) => {
     const carriedG = centreOfMass(carriedBy(assembly, piece).filter(inHand)).massG

@@ -1,4 +1,4 @@
-import { placeSetup, type Rig } from '../assembly/index.ts'
+import { emptySetup, placeSetup, type Rig } from '../assembly/index.ts'
 import { factsOf } from './facts.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
 import { loosePart } from './loose-part.ts'
@@ -30,7 +30,7 @@ testCheck(needUnmet, {
   silent: [{ name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) }],
 })
 
-const second = { id: 'other', name: 'other', support: 'hand-low' as const, root: 'camera', joints: [on('mic', 'foot', 'camera', 'shoe')] }
+const second = { ...emptySetup, id: 'other', name: 'other', joints: [on('mic', 'foot', 'camera', 'shoe')] }
 const withOther = (() => {
   const tiny = tinyRig([mic], [])
   return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }

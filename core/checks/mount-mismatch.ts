@@ -25,6 +25,9 @@ const bridges = function* (piece: PlacedPart, facts: Facts): Generator<Remedy> {
     }
 }
 
+/** Objections that have a check of their own. */
+const elsewhere: ReadonlySet<string> = new Set(['body-unfit', 'rail-too-short', 'spacing-differs'])
+
 /** Two mounts that were put together but do not go together. */
 export const mountMismatch = defineCheck<PlacedPart, object>({
   id: 'mount-mismatch',
@@ -39,9 +42,7 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
     speaks: {
       'standards-differ': "{guest} won't go on. It has a {guestEnd}; {host} offers a {hostEnd}.",
       'same-gender': "{guest} won't go on. Its {guestEnd} meets a {hostEnd}: one of them must be the other half.",
-      'rail-too-short': '{guest} finds no hold. The rail is {railMm} long; its clamp needs {clampMm}.',
       'filter-size-differs': "{guest} won't go in. It is made for {filterMm}; the lens has {lensMm}.",
-      'spacing-differs': "{guest} won't go on. Its screws stand {screwsMm} apart, the holes {holesMm}; the slots give {slotMm}.",
       'pack-differs': "{guest} won't go in. The bay takes {holds}; this is {wants}.",
       'clamp-size-differs': "{guest} won't clamp on. It is made for {wants} mm; the lens front is {holds} mm.",
       'tray-differs': "{guest} won't go in. The tray takes {holds}; this is {wants}.",
@@ -51,7 +52,7 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || piece.mate.issues[0]?.code !== 'body-unfit')),
+    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || !elsewhere.has(piece.mate.issues[0]?.code ?? ''))),
   judge: (piece) => {
     const pair = ends(piece)
     const names = {

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../assembly/index.ts'
 import { jointMomentNm } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { takeOffRemedy } from './places.ts'
+import { isBraced, takeOffRemedy } from './places.ts'
 
 /** What hangs on the camera's lens mount pulls harder at it than it should. */
 export const mountMoment = defineCheck<PlacedPart, { supportNm: number; stopNm: number }>({
@@ -21,7 +21,7 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; stopNm: 
       support: '{lens} wants a support. It pulls at the mount with {momentNm}; {supportNm} is fine without one.',
       harm: '{lens} may bend the mount. It pulls with {momentNm}; {stopNm} is the end.',
     },
-    silent: { fine: '{lens} pulls with {momentNm} of {supportNm}.' },
+    silent: { fine: '{lens} pulls with {momentNm} of {supportNm}.', supported: '{lens} rests on a second hold.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
@@ -30,6 +30,7 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; stopNm: 
     const momentNm = jointMomentNm(assembly, lens)
     const names = { lens: lens.part.name }
     const numbers = { momentNm, supportNm, stopNm }
+    if (isBraced(assembly, lens)) return { group: 'silent', message: 'supported', names, numbers }
     if (!exceeds(momentNm, supportNm)) return { group: 'silent', message: 'fine', names, numbers }
     const harm = exceeds(momentNm, stopNm)
     return {

@@ -14,7 +14,7 @@ const cheaper = (facts: Facts, instance: string): readonly Part[] => {
   const host = { part: piece.host.part, mount }
   return [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
     .filter((part) => part.price.usual < piece.part.price.usual || (facts.shelf.owned.get(part.id) ?? 0) > 0)
-    .filter((part) => part !== piece.part && piece.part.provides.every((gift) => part.provides.includes(gift)))
+    .filter((part) => part.id !== piece.part.id && piece.part.provides.every((gift) => part.provides.includes(gift)))
     .filter((part) => part.mounts.some((own) => mate(host, { part, mount: own }).ok))
     .sort(byReadiness(facts))
 }

@@ -2,7 +2,11 @@ import { z } from 'zod'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
-import { carried, dispensable, firstOf, takeOffRemedy } from './places.ts'
+import { dispensable, firstOf, isCarried, takeOffRemedy } from './places.ts'
+
+/** A set-up's own cap; without one, what is carried has the brief's. */
+const capOf = ({ assembly }: Pick<Facts, 'assembly'>): number =>
+  assembly.setup.capG || (isCarried(assembly.setup.support) ? assembly.rig.brief.inHandG : 0)
 
 /** More in the hand than the brief allows. */
 export const overMass = defineCheck<Facts, object>({
@@ -10,19 +14,19 @@ export const overMass = defineCheck<Facts, object>({
   title: 'Too heavy for the brief',
   why: 'The arm gives up before the light does; shots get shorter and shakier through the day. Stop when it hurts.',
   level: 'risk',
-  source: 'The cap in the brief.',
+  source: 'The cap of the set-up, else of the brief.',
   options: z.object({}),
   defaults: {},
   needs: ['mass', 'needs'],
   limit: { measured: 'inHandG', allowed: 'capG' },
   messages: {
-    speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; the brief allows {capG}.' },
+    speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; {capG} is allowed.' },
     silent: { within: '{inHandG} in the hand of {capG} allowed.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.assembly.rig.brief.inHandG > 0 && carried(facts) ? [facts] : []),
+  subjects: (facts) => (capOf(facts) > 0 ? [facts] : []),
   judge: ({ mass, assembly }) => {
-    const capG = assembly.rig.brief.inHandG
+    const capG = capOf({ assembly })
     const numbers = { inHandG: mass.inHandG, capG, overG: mass.inHandG - capG }
     return exceeds(mass.inHandG, capG)
       ? { group: 'speaks', message: 'over', numbers, at: mass.centre }

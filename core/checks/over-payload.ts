@@ -34,7 +34,7 @@ export const overPayload = defineCheck<PlacedPart, object>({
   remedies: (stand, facts) => {
     const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
     const stronger = [...(facts.shelf.catalogue.byRole.get(stand.part.role) ?? [])]
-      .filter((part) => part !== stand.part && part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
+      .filter((part) => part.id !== stand.part.id && part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
       .sort(byReadiness(facts))
     return [
       ...firstOf(

@@ -1,5 +1,17 @@
-import { type Command, edit, freshId, type PlacedPart, placeSetup, type Point, seatingsAt, swapCommands } from '../assembly/index.ts'
-import { inHand } from '../balance/index.ts'
+import {
+  type Assembly,
+  carriedBy,
+  type Command,
+  edit,
+  freshId,
+  type PlacedPart,
+  placeSetup,
+  type Point,
+  seatingsAt,
+  type Support,
+  swapCommands,
+} from '../assembly/index.ts'
+import { centreOfMass, inHand } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import type { Remedy } from './check.ts'
@@ -19,7 +31,8 @@ export const byReadiness =
     (a.id < b.id ? -1 : 1)
 
 /** Is this set-up borne by the operator, not by a stand? */
-export const carried = ({ assembly }: Facts): boolean => assembly.setup.support !== 'tripod' && assembly.setup.support !== 'gimbal'
+export const isCarried = (support: Support): boolean => support !== 'tripod' && support !== 'gimbal'
+export const carried = ({ assembly }: Facts): boolean => isCarried(assembly.setup.support)
 
 /** Does nothing sit on this piece? */
 export const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
@@ -122,3 +135,41 @@ export const dispensable = (facts: Facts): readonly PlacedPart[] => {
 export const eachOf = function* <T>(list: readonly T[], propose: (item: T) => Remedy | undefined): Generator<Remedy | undefined> {
   for (const item of list) yield propose(item)
 }
+
+/** Two mounts of a brace meet when they stand no farther apart than this: a washer, a turn of the screw. mm */
+export const BRACE_MM = 3
+
+/** Does a second hold, at a brace that fits, keep a piece or something it carries from moving? */
+export const isBraced = (assembly: Assembly, piece: PlacedPart): boolean =>
+  assembly.braces.some(
+    ({ guest, host, mate: made, gapMm }) => made.ok && gapMm <= BRACE_MM && isUnder(guest, piece) !== isUnder(host, piece),
+  )
+
+/** Mass of a piece and all that hangs on it, g, without what stands under the rig. */
+export const hungG = (facts: Facts, piece: PlacedPart): number => centreOfMass(carriedBy(facts.assembly, piece).filter(inHand)).massG
+
+/** Is the rig used on the move? */
+export const onTheRun = ({ assembly }: Facts): boolean =>
+  assembly.setup.support !== 'tripod' && (assembly.rig.brief.kind === 'run-and-gun' || assembly.rig.brief.conditions.includes('running'))
+
+/** Parts that could take a piece's place, the readiest first. */
+export const rivals = (facts: Facts, piece: PlacedPart, wanted: (part: Part) => boolean): readonly Part[] =>
+  [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
+    .filter((part) => part.id !== piece.part.id && wanted(part))
+    .sort(byReadiness(facts))
+
+/** The first few swaps of a piece that can be done and clear the trouble. */
+export const swapsThat = (
+  facts: Facts,
+  piece: PlacedPart,
+  count: number,
+  wanted: (part: Part) => boolean,
+  cleared: (commands: readonly Command[]) => boolean = () => true,
+): readonly Remedy[] =>
+  firstOf(
+    count,
+    eachOf(rivals(facts, piece, wanted).slice(0, 12), (part) => {
+      const remedy = swapRemedy(facts, piece, part)
+      return remedy && cleared(remedy.commands) ? remedy : undefined
+    }),
+  )

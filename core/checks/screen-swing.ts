@@ -16,7 +16,7 @@ export const screenSwing = defineCheck<PlacedPart, object>({
   source: 'The way of the screen in the camera’s data, sampled every few degrees.',
   options: z.object({}),
   defaults: {},
-  needs: ['rooms'],
+  needs: ['invasions'],
   limit: { measured: 'shortDeg', allowed: 'allowedDeg' },
   messages: {
     speaks: { stopped: "The screen can't open. It opens {freeDeg} of {fullDeg}; then {by} is in its way." },

@@ -4,7 +4,10 @@ import { twistNm } from '../balance/index.ts'
 import { mate, mountOf } from '../catalogue/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { byReadiness, eachOf, firstOf, moveRemedy, swapRemedy } from './places.ts'
+import { byReadiness, eachOf, firstOf, moveRemedy, isBraced, swapRemedy } from './places.ts'
+
+/** Joints that never were meant to hold a twist: they have checks of their own. */
+const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
 
 /** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
 export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: number }>({
@@ -25,7 +28,11 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     silent: { light: '{part} sits on one screw, but only {twistNm} of {riskNm} pulls at it.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && !piece.mate.value.holdsTwist),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter(
+      (piece) =>
+        piece.mate?.ok && !piece.mate.value.holdsTwist && !byFriction.has(piece.mate.value.standard.kind) && !isBraced(assembly, piece),
+    ),
   judge: (piece, facts, { riskNm, stopNm }) => {
     const { brief } = facts.assembly.rig
     const turning = twistNm(facts.assembly, piece)
@@ -49,7 +56,7 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
       })
     const rivals = [...(facts.shelf.catalogue.byRole.get(part.role) ?? [])].filter(
       (other) =>
-        other !== part &&
+        other.id !== part.id &&
         firm({ part: host.part, mount: hostMount }, other) &&
         part.provides.every((gift) => other.provides.includes(gift)),
     )

@@ -32,7 +32,7 @@ export interface Invasion {
 
 /** The poses of a room on its placed piece, in the order of the swing; a room without a hinge has one. */
 export const roomPoses = (piece: PlacedPart, room: Room, grownMm = 0): readonly RoomPose[] => {
-  const shape = grownMm > 0 ? taller(room.shape, grownMm) : room.shape
+  const shape = grownMm > 0 ? (room.kind === 'hand' ? taller(room.shape, grownMm) : wider(room.shape, grownMm)) : room.shape
   const { hinge } = room
   if (!hinge) return [{ deg: 0, shape: placeShape(shape, piece.frame) }]
   const poses: RoomPose[] = []
@@ -49,6 +49,12 @@ const taller = (shape: Shape, byMm: number): Shape => {
   const centre: Vec3 = [shape.centre[0], shape.centre[1] - byMm / 2, shape.centre[2]]
   return { ...shape, centre, size: [shape.size[0], shape.size[1] + byMm, shape.size[2]] }
 }
+
+/** The same shape with more room all round. */
+const wider = (shape: Shape, byMm: number): Shape =>
+  shape.kind === 'box'
+    ? { ...shape, size: [shape.size[0] + 2 * byMm, shape.size[1] + 2 * byMm, shape.size[2] + 2 * byMm] }
+    : { ...shape, radius: shape.radius + byMm, length: shape.length + byMm }
 
 /** Where another piece first stops a room, and how deep it reaches in there. */
 interface Stop {

@@ -77,6 +77,30 @@ test.each<[string, string, string, string]>([
   expect([report.issues[0]?.code, report.issues[0]?.path]).toEqual([code, path])
 })
 
+test('a file of the first version is brought up to date: level, nothing braced, nothing posed', () => {
+  const first = spoilt((file) => {
+    file.version = 1
+    const rig = file.rig as unknown as { version: number; brief: Record<string, unknown>; setups: Record<string, unknown>[] }
+    rig.version = 1
+    delete rig.brief['wideMm']
+    for (const setup of rig.setups) for (const field of ['orientation', 'capG', 'braces', 'poses']) delete setup[field]
+  })
+  const report = readRigFile(first, catalogue)
+  expect(report.issues).toEqual([])
+  expect(report.rig?.version).toBe(2)
+  expect(report.rig?.brief.wideMm).toBe(0)
+  expect(report.rig?.setups[0]).toMatchObject({ orientation: 'level', capG: 0, braces: [], poses: [] })
+})
+
+test('what is older than any version ever written is refused, not guessed at', () => {
+  expect(
+    readRigFile(
+      spoilt((file) => (file.version = 0)),
+      catalogue,
+    ),
+  ).toMatchObject({ ok: false, issues: [{ path: 'version' }] })
+})
+
 test('the longest file is named in the refusal', () => {
   expect(readRigFile('x'.repeat(LONGEST_FILE + 1), catalogue).issues[0]?.numbers).toEqual({ count: LONGEST_FILE + 1, most: LONGEST_FILE })
 })

@@ -1,10 +1,10 @@
 import { z } from 'zod'
-import { type Rig, rigSchema, soundnessIssues } from '../assembly/index.ts'
+import { liftRig, type Rig, rigSchema, soundnessIssues } from '../assembly/index.ts'
 import { type Catalogue, catalogueOf, type Part, partSchema } from '../catalogue/index.ts'
 import type { Issue } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
-export const FILE_VERSION = 1
+export const FILE_VERSION = 2
 
 /** The largest rig file that is read, characters. */
 export const LONGEST_FILE = 2_000_000
@@ -59,6 +59,14 @@ const pathOf = (path: readonly PropertyKey[]): string =>
     .join('')
     .replace(/^\./, '')
 
+/** Brings a file of an older version up to the present one: its rig is lifted; parts have only ever gained optional fields. */
+const liftFile = (data: unknown): unknown => {
+  const { version } = claimed(data)
+  if (typeof version !== 'number' || version >= FILE_VERSION || version < 1) return data
+  const file = data as Record<string, unknown>
+  return { ...file, version: FILE_VERSION, rig: liftRig(file['rig']) }
+}
+
 /** The version a file claims, before anything else of it is believed. */
 const claimed = (data: unknown): { format: unknown; version: unknown } => {
   const object = data !== null && typeof data === 'object' ? (data as Record<string, unknown>) : {}
@@ -81,7 +89,7 @@ export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
   if (format !== FILE_FORMAT) return refused([{ code: 'not-a-rig-file', path: 'format', names: { found: String(format).slice(0, 40) } }])
   if (typeof version === 'number' && version > FILE_VERSION)
     return refused([{ code: 'file-too-new', path: 'version', numbers: { version, known: FILE_VERSION } }])
-  const parsed = rigFileSchema.safeParse(data)
+  const parsed = rigFileSchema.safeParse(liftFile(data))
   if (!parsed.success)
     return refused(
       parsed.error.issues

@@ -1,11 +1,12 @@
 import { direction, type Frame, point } from './frame.ts'
-import { dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
+import { cross, dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
 
-/** A box square to its own frame: centre and full edge lengths in mm. */
+/** A box: centre and full edge lengths in mm; square to its frame unless `axes` give the directions of its width and height. */
 export interface Box {
   readonly kind: 'box'
   readonly centre: Vec3
   readonly size: Vec3
+  readonly axes?: readonly [Vec3, Vec3] | undefined
 }
 
 /** A round bar about the unit `axis`: centre, radius and full length in mm. */
@@ -27,14 +28,39 @@ export type Placed =
 export const volumeOf = (shape: Shape): number =>
   shape.kind === 'box' ? shape.size[0] * shape.size[1] * shape.size[2] : Math.PI * shape.radius ** 2 * shape.length
 
-export const placeShape = (shape: Shape, f: Frame): Placed =>
-  shape.kind === 'box'
-    ? {
-        kind: 'box',
-        centre: point(f, shape.centre),
-        edges: [scale(f.x, shape.size[0] / 2), scale(f.y, shape.size[1] / 2), scale(f.z, shape.size[2] / 2)],
-      }
-    : { kind: 'cylinder', centre: point(f, shape.centre), half: scale(direction(f, shape.axis), shape.length / 2), radius: shape.radius }
+/** The unit directions of a box's width, height and depth in its frame. */
+const boxAxes = ({ axes }: Box): readonly [Vec3, Vec3, Vec3] =>
+  axes
+    ? [axes[0], axes[1], cross(axes[0], axes[1])]
+    : [
+        [1, 0, 0],
+        [0, 1, 0],
+        [0, 0, 1],
+      ]
+
+export const placeShape = (shape: Shape, f: Frame): Placed => {
+  if (shape.kind === 'cylinder')
+    return {
+      kind: 'cylinder',
+      centre: point(f, shape.centre),
+      half: scale(direction(f, shape.axis), shape.length / 2),
+      radius: shape.radius,
+    }
+  const [x, y, z] = shape.axes ? boxAxes(shape).map((axis) => direction(f, axis)) : [f.x, f.y, f.z]
+  return {
+    kind: 'box',
+    centre: point(f, shape.centre),
+    edges: [scale(x ?? f.x, shape.size[0] / 2), scale(y ?? f.y, shape.size[1] / 2), scale(z ?? f.z, shape.size[2] / 2)],
+  }
+}
+
+/** The same shape carried by a rigid move of its own frame. A box that was square to the frame gets axes of its own. */
+export const moveShape = <S extends Shape>(shape: S, f: Frame): S => {
+  const centre = point(f, shape.centre)
+  if (shape.kind === 'cylinder') return { ...shape, centre, axis: direction(f, shape.axis) }
+  const [x, y] = boxAxes(shape)
+  return { ...shape, centre, axes: [direction(f, x), direction(f, y)] }
+}
 
 /** How far a placed shape reaches from its centre along the unit direction `d`, in mm. */
 export const reach = (shape: Placed, d: Vec3): number => {
@@ -48,7 +74,7 @@ export const reach = (shape: Placed, d: Vec3): number => {
 export const distanceToSkin = (shape: Shape, p: Vec3): number => {
   const q = subtract(p, shape.centre)
   if (shape.kind === 'box') {
-    const gaps = q.map((value, i) => Math.abs(value) - (shape.size[i] ?? 0) / 2)
+    const gaps = boxAxes(shape).map((axis, i) => Math.abs(dot(q, axis)) - (shape.size[i] ?? 0) / 2)
     const outside = Math.hypot(...gaps.map((gap) => Math.max(0, gap)))
     return outside > 0 ? outside : -Math.max(...gaps)
   }

@@ -1,4 +1,4 @@
-import { type Instance, type Joint, type Rig, RIG_FORMAT, RIG_VERSION, type Setup } from '../assembly/index.ts'
+import { emptySetup, type Instance, type Joint, type Rig, RIG_FORMAT, RIG_VERSION, type Setup } from '../assembly/index.ts'
 import { type Brief, emptyBrief } from '../brief/index.ts'
 import { catalogueOf, type Mount, type Part } from '../catalogue/index.ts'
 import type { Shelf } from '../checks/index.ts'
@@ -60,7 +60,15 @@ export const tinyCamera: Part = tinyPart({
 })
 
 /** No wishes, no conditions, no caps: a brief that asks for nothing but a scratch track. */
-export const quietBrief: Brief = { ...emptyBrief, kind: 'desk', budgetMinor: 0, inHandG: 0, tallMm: 0, wishes: { 'scratch-sound': 'skip' } }
+export const quietBrief: Brief = {
+  ...emptyBrief,
+  kind: 'desk',
+  budgetMinor: 0,
+  inHandG: 0,
+  tallMm: 0,
+  wideMm: 0,
+  wishes: { 'scratch-sound': 'skip' },
+}
 
 export interface TinyRig {
   readonly rig: Rig
@@ -100,7 +108,7 @@ export const tinyRig = (
       name: 'tiny',
       brief: { ...quietBrief, ...more.brief },
       kit: [{ id: 'camera', partId: 'tiny-camera', status: 'in' }, ...kit],
-      setups: [{ id: 'main', name: 'main', support: 'hand-low', root: 'camera', joints, ...more.setup }],
+      setups: [{ ...emptySetup, joints, ...more.setup }],
     },
     shelf: { catalogue: catalogueOf(known), owned: new Map(Object.entries({ 'tiny-camera': 1, ...more.owned })) },
   }

@@ -1,5 +1,5 @@
 import { type Brief } from '@zucchini/core/brief'
-import { type Instance, type Joint, type Rig, RIG_FORMAT, RIG_VERSION } from '@zucchini/core/assembly'
+import { emptySetup, type Instance, type Joint, type Rig, RIG_FORMAT, RIG_VERSION } from '@zucchini/core/assembly'
 
 /** What the operator already has. */
 export const demoLocker: Readonly<Record<string, number>> = {
@@ -30,6 +30,7 @@ const brief: Brief = {
   currency: 'EUR',
   inHandG: 2600,
   tallMm: 340,
+  wideMm: 0,
   wishes: {},
 }
 
@@ -51,8 +52,8 @@ const rig = (id: string, name: string, kit: Instance[], joints: Joint[], tripod:
   brief,
   kit,
   setups: [
-    { id: 'crossing', name: 'crossing', support: 'hand-low', root: 'camera', joints },
-    { id: 'slip', name: 'slip', support: 'tripod', root: 'camera', joints: [...joints, ...tripod] },
+    { ...emptySetup, id: 'crossing', name: 'crossing', joints },
+    { ...emptySetup, id: 'slip', name: 'slip', support: 'tripod', joints: [...joints, ...tripod] },
   ],
 })
 

@@ -1,4 +1,4 @@
-import { rigSchema } from '@zucchini/core/assembly'
+import { liftRig, rigSchema } from '@zucchini/core/assembly'
 import { z } from 'zod'
 
 const schema = z.object({ base: z.int().min(1), rig: rigSchema })
@@ -26,8 +26,10 @@ export const dropDraft = (id: string): void => {
 export const readDraft = (id: string): Draft | undefined => {
   try {
     const text = localStorage.getItem(key(id))
-    const parsed = text === null ? undefined : schema.safeParse(JSON.parse(text))
-    return parsed?.success ? parsed.data : undefined
+    if (text === null) return undefined
+    const kept = JSON.parse(text) as { rig?: unknown }
+    const parsed = schema.safeParse({ ...kept, rig: liftRig(kept.rig) })
+    return parsed.success ? parsed.data : undefined
   } catch {
     return undefined
   }

@@ -1,4 +1,4 @@
-import { type Rig, soundnessIssues } from '@zucchini/core/assembly'
+import { liftRig, type Rig, soundnessIssues } from '@zucchini/core/assembly'
 import { type DataSource, type EntityManager, IsNull } from 'typeorm'
 import { Refusal, wordedIssues } from '../../errors.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
@@ -13,7 +13,8 @@ export interface SavedRig {
 
 const DUPLICATE_KEY = 'ER_DUP_ENTRY'
 
-const saved = (row: RigRow): SavedRig => ({ rig: row.doc, revision: row.revision, updatedAt: row.updatedAt.toISOString() })
+/** Rigs stored by an older version of the program come out as today's. */
+const saved = (row: RigRow): SavedRig => ({ rig: liftRig(row.doc) as Rig, revision: row.revision, updatedAt: row.updatedAt.toISOString() })
 
 /** Rigs and all their revisions. Every save adds a revision; none is ever changed or lost. */
 export class RigService {
@@ -91,7 +92,7 @@ export class RigService {
   async revision(id: string, revision: number): Promise<RigRevisionRow> {
     const row = await this.#db.getRepository(rigRevisionEntity).findOneBy({ rigId: id, revision })
     if (!row) throw new Refusal('revision-unknown')
-    return row
+    return { ...row, doc: liftRig(row.doc) as Rig }
   }
 
   /** Takes a rig off the shelf, or puts it back; its history stays. */

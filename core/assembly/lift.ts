@@ -1,0 +1,32 @@
+import { RIG_VERSION } from './rig.ts'
+
+type Raw = Record<string, unknown>
+
+const isRaw = (value: unknown): value is Raw => value !== null && typeof value === 'object' && !Array.isArray(value)
+const each = (value: unknown, change: (item: Raw) => Raw): unknown =>
+  Array.isArray(value) ? value.map((item: unknown) => (isRaw(item) ? change(item) : item)) : value
+
+/** What each older version lacks, by the version it starts from. */
+const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
+  // Set-ups were always level, without braces, poses or a cap of their own, and the brief knew no width.
+  1: (rig) => ({
+    ...rig,
+    version: 2,
+    brief: isRaw(rig['brief']) ? { wideMm: 0, ...rig['brief'] } : rig['brief'],
+    setups: each(rig['setups'], (setup) => ({ orientation: 'level', capG: 0, braces: [], poses: [], ...setup })),
+  }),
+}
+
+/**
+ * Brings a rig written by an older version of the program up to the present one; anything else comes back as it is, for the schema to judge.
+ * @example a version 1 set-up comes out level, with no braces and no poses
+ */
+export const liftRig = (rig: unknown): unknown => {
+  let now = rig
+  while (isRaw(now) && typeof now['version'] === 'number' && now['version'] < RIG_VERSION) {
+    const lift = lifts[now['version']]
+    if (!lift) return now
+    now = lift(now)
+  }
+  return now
+}

@@ -1,0 +1,68 @@
+import type { Hinge, Part } from '../catalogue/index.ts'
+import { compose, direction, type Frame, identity, moveShape, point, turnAbout } from '../kernel/index.ts'
+import type { Setup } from './rig.ts'
+
+/** How far each hinge of a piece is turned in a set-up, degrees, in the order of the part's hinges; hinges at rest give 0. */
+export const hingeDegrees = (part: Part, instance: string, setup: Setup): readonly number[] =>
+  (part.hinges ?? []).map((hinge) => {
+    const pose = setup.poses.find((candidate) => candidate.instance === instance && candidate.hinge === hinge.id)
+    return hinge.positions.find(({ id }) => id === pose?.position)?.deg ?? 0
+  })
+
+const posed = new WeakMap<Part, Map<string, Part>>()
+
+/**
+ * The part as it is with its hinges turned: solids, rooms, mounts and grips go along. A part at rest is the same object, and so is
+ * the same part in the same pose. Hinges that move the same thing are nested: the later rides on the earlier.
+ */
+export const posedPart = (part: Part, degrees: readonly number[]): Part => {
+  if (!part.hinges || degrees.every((deg) => deg === 0)) return part
+  const key = degrees.join()
+  const known = posed.get(part) ?? new Map<string, Part>()
+  posed.set(part, known)
+  const before = known.get(key)
+  if (before) return before
+  const made = turned(part, part.hinges, degrees)
+  known.set(key, made)
+  return made
+}
+
+const turned = (part: Part, hinges: readonly Hinge[], degrees: readonly number[]): Part => {
+  const moves = hinges.map((hinge, i) => turnAbout(hinge.axis, degrees[i] ?? 0, hinge.at))
+  const through = (moved: (hinge: Hinge) => boolean): Frame | undefined => {
+    let frame: Frame | undefined
+    hinges.forEach((hinge, i) => {
+      if (moved(hinge) && (degrees[i] ?? 0) !== 0) frame = compose(frame ?? identity, moves[i] ?? identity)
+    })
+    return frame
+  }
+  return {
+    ...part,
+    solids: part.solids.map((solid, i) => {
+      const frame = through((hinge) => hinge.solids.includes(i))
+      return frame ? moveShape(solid, frame) : solid
+    }),
+    rooms: part.rooms.map((room, i) => {
+      const frame = through((hinge) => hinge.rooms?.includes(i) ?? false)
+      if (!frame) return room
+      const { hinge } = room
+      return {
+        ...room,
+        shape: moveShape(room.shape, frame),
+        ...(hinge ? { hinge: { ...hinge, at: point(frame, hinge.at), axis: direction(frame, hinge.axis) } } : {}),
+      }
+    }),
+    mounts: part.mounts.map((mount) => {
+      const frame = through((hinge) => hinge.mounts.includes(mount.id))
+      if (!frame) return mount
+      const { travel } = mount
+      return {
+        ...mount,
+        at: point(frame, mount.at),
+        out: direction(frame, mount.out),
+        up: direction(frame, mount.up),
+        ...(travel ? { travel: { ...travel, along: direction(frame, travel.along) } } : {}),
+      }
+    }),
+  }
+}

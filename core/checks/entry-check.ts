@@ -1,0 +1,42 @@
+import type { Kind } from '../catalogue/index.ts'
+import type { Entry } from '../clearance/index.ts'
+import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
+import { getOutOfTheWay } from './cures.ts'
+
+type Words = Pick<CheckDefinition<Entry, object>, 'id' | 'title' | 'why' | 'level' | 'source'>
+
+/** What the rules about sliding on have in common; rails and dovetails differ in their words. */
+export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }): Check =>
+  defineCheck<Entry, object>({
+    ...words,
+    ...noOptions,
+    needs: ['entries'],
+    messages: {
+      speaks: { shut: '{part} can not be slid on. It has no jaw that opens, and {first} and {second} shut both ends of its {railMm}.' },
+      silent: { open: '{part} slides on over an open end.' },
+      cannotTell: {},
+    },
+    subjects: (facts) => facts.entries.filter(({ piece }) => piece.mate?.ok && piece.mate.value.standard.kind === kind),
+    judge: ({ piece, railMm, clampMm, ends: [first, second] }) => {
+      const names = { part: piece.part.name, first: first?.part.name ?? '', second: second?.part.name ?? '' }
+      const numbers = { railMm, clampMm }
+      return first && second
+        ? {
+            group: 'speaks',
+            message: 'shut',
+            names,
+            numbers,
+            parts: [piece.instance.id, first.instance.id, second.instance.id],
+            at: piece.centre,
+          }
+        : { group: 'silent', message: 'open', names, numbers }
+    },
+    remedies: ({ piece, ends }, facts) => {
+      const open = (after: typeof facts) =>
+        after.entries.every((entry) => entry.piece.instance.id !== piece.instance.id || !entry.ends[0] || !entry.ends[1])
+      const movable = ends.find((end) => end?.joint && end !== piece.host) ?? piece
+      return getOutOfTheWay(facts, movable, open)
+        .filter(({ text }) => movable === piece || !text.startsWith('take off'))
+        .slice(0, 2)
+    },
+  })

@@ -1,0 +1,36 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../assembly/index.ts'
+import { exceeds } from '../kernel/index.ts'
+import { defineCheck } from './check.ts'
+import { hungG, isBraced, onTheRun, takeOffRemedy } from './places.ts'
+
+const FRICTION: ReadonlySet<string> = new Set(['pad', 'clamp'])
+
+/** Held by friction alone while running. */
+export const frictionHolder = defineCheck<PlacedPart, { safeG: number }>({
+  id: 'friction-holder',
+  title: 'Held by friction on the run',
+  why: 'It shakes loose between two takes, and is found by somebody else.',
+  level: 'hint',
+  source: 'Workshop practice: 150 g stays put on a pad or a ring clamp while you walk fast.',
+  options: z.object({ safeG: z.number().positive() }),
+  defaults: { safeG: 150 },
+  needs: [],
+  limit: { measured: 'carriedG', allowed: 'safeG' },
+  messages: {
+    speaks: { loose: 'Only friction holds {part}. {carriedG} hangs there while you move; {safeG} stays put. Tether it or screw it on.' },
+    silent: { light: '{part} is held by friction, and light: {carriedG} of {safeG}.', braced: '{part} has a second hold.' },
+    cannotTell: {},
+  },
+  subjects: (facts) =>
+    onTheRun(facts) ? facts.assembly.placed.filter((piece) => piece.mate?.ok && FRICTION.has(piece.mate.value.standard.kind)) : [],
+  judge: (piece, facts, { safeG }) => {
+    const numbers = { carriedG: hungG(facts, piece), safeG }
+    const names = { part: piece.part.name }
+    if (isBraced(facts.assembly, piece)) return { group: 'silent', message: 'braced', names, numbers }
+    return exceeds(numbers.carriedG, safeG)
+      ? { group: 'speaks', message: 'loose', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      : { group: 'silent', message: 'light', names, numbers }
+  },
+  remedies: (piece, facts) => [takeOffRemedy(facts, piece)],
+})

@@ -1,0 +1,45 @@
+import { connectors } from '../catalogue/index.ts'
+import type { PlugRoom } from '../clearance/index.ts'
+import { exceeds } from '../kernel/index.ts'
+import { defineCheck, noOptions } from './check.ts'
+import { getOutOfTheWay } from './cures.ts'
+
+/** The flattest plug still goes in, a straight one does not. */
+const FLAT_MM = 12
+
+/** A socket without room for a straight plug and its bend. */
+export const plugRoom = defineCheck<PlugRoom, object>({
+  id: 'plug-room',
+  title: 'No room for a straight plug',
+  why: 'The plug is bent over the edge until its socket breaks.',
+  level: 'hint',
+  source: 'The plug’s body and a bend of five cable thicknesses.',
+  ...noOptions,
+  needs: ['plugs'],
+  limit: { measured: 'missingMm', allowed: 'allowedMm' },
+  messages: {
+    speaks: {
+      angled: '{by} leaves {freeMm} before the {connector} socket of {part}. A straight plug needs {wantedMm}; take an angled one.',
+    },
+    silent: { straight: 'A straight plug fits the {connector} socket of {part}.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => facts.plugs.filter(({ freeMm }) => freeMm >= FLAT_MM),
+  judge: ({ piece, socket, freeMm, wantedMm, by }) => {
+    const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '', room: socket.id }
+    const numbers = { freeMm, wantedMm, missingMm: wantedMm - freeMm, allowedMm: 0 }
+    return by && exceeds(wantedMm, freeMm)
+      ? { group: 'speaks', message: 'angled', names, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
+      : { group: 'silent', message: 'straight', names, numbers }
+  },
+  remedies: ({ by, piece, socket, wantedMm }, facts) =>
+    by?.joint
+      ? getOutOfTheWay(facts, by, (after) =>
+          after.plugs.every(
+            (room) => room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= wantedMm,
+          ),
+        )
+          .filter(({ text }) => !text.startsWith('take off'))
+          .slice(0, 2)
+      : [],
+})

@@ -1,0 +1,58 @@
+import type { PlacedPart } from '../assembly/index.ts'
+import type { Room } from '../catalogue/index.ts'
+import type { Invasion } from '../clearance/index.ts'
+import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
+import { getOutOfTheWay } from './cures.ts'
+import type { Facts } from './facts.ts'
+
+interface RoomSubject {
+  readonly piece: PlacedPart
+  readonly room: Room
+  readonly index: number
+}
+
+type Words = Pick<CheckDefinition<RoomSubject, object>, 'id' | 'title' | 'why' | 'level' | 'source'>
+
+/** What the rules about one kind of room have in common: they differ in the room, the words, and how far the hand reaches. */
+export const roomCheck = (
+  words: Words & {
+    readonly kind: Room['kind']
+    readonly among?: (facts: Facts) => readonly Invasion[]
+    readonly when?: (facts: Facts) => boolean
+  },
+): Check => {
+  const { kind, among = (facts: Facts) => facts.invasions, when = () => true, ...fields } = words
+  const found = (facts: Facts, { piece, index }: RoomSubject) =>
+    among(facts).find((one) => one.piece.instance.id === piece.instance.id && one.piece.part.rooms.indexOf(one.room) === index)
+  return defineCheck<RoomSubject, object>({
+    ...fields,
+    ...noOptions,
+    needs: ['invasions'],
+    limit: { measured: 'intoMm', allowed: 'allowedMm' },
+    messages: {
+      speaks: { blocked: '{by} is in the way: {lost}. It reaches {intoMm} into the room {part} wants there.' },
+      silent: { free: '{part} has its room.' },
+      cannotTell: {},
+    },
+    subjects: (facts) =>
+      when(facts)
+        ? facts.assembly.placed.flatMap((piece) =>
+            piece.part.rooms.flatMap((room, index) => (room.kind === kind ? [{ piece, room, index }] : [])),
+          )
+        : [],
+    judge: (subject, facts) => {
+      const one = found(facts, subject)
+      const names = { part: subject.piece.part.name, by: one?.by.part.name ?? '', lost: subject.room.lost, room: subject.room.lost }
+      const numbers = { intoMm: one?.depthMm ?? 0, allowedMm: 0 }
+      return one
+        ? { group: 'speaks', message: 'blocked', names, numbers, parts: [one.by.instance.id, subject.piece.instance.id], at: one.by.centre }
+        : { group: 'silent', message: 'free', names, numbers }
+    },
+    remedies: (subject, facts) => {
+      const one = found(facts, subject)
+      if (!one) return []
+      const mover = subject.piece.host === one.by || !one.by.joint ? subject.piece : one.by
+      return getOutOfTheWay(facts, mover, (after) => found(after, subject) === undefined)
+    },
+  })
+}

@@ -1,0 +1,57 @@
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { direction, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
+
+/** What the lens sees at its widest: where the picture opens and how wide. */
+export interface Sight {
+  readonly lens: PlacedPart
+  readonly focalMm: number
+  readonly pyramid: Pyramid
+}
+
+/** Standing into the picture by less than this goes unnoticed at the very edge. mm */
+const EDGE_MM = 0.5
+
+/**
+ * The view of the lens on the camera at its shortest focal length: half angles `atan(wide / 2f)` and `atan(tall / 2f)` from the
+ * entrance pupil (pinhole model; distortion is not counted).
+ * @returns undefined when the sensor or the lens has no optical data.
+ */
+export const sightOf = (assembly: Assembly): Sight | undefined => {
+  const [camera] = assembly.placed
+  const sensor = camera?.part.optics
+  const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
+  const glass = lens?.part.optics
+  if (!lens || sensor?.kind !== 'sensor' || glass?.kind !== 'lens') return undefined
+  const [w, h] = [sensor.wideMm / (2 * glass.focalMinMm), sensor.tallMm / (2 * glass.focalMinMm)]
+  const { frame } = lens
+  const edge = (x: number, y: number): Vec3 => unit(direction(frame, [x * w, y * h, -1]))
+  return {
+    lens,
+    focalMm: glass.focalMinMm,
+    pyramid: { apex: point(frame, [0, 0, -glass.pupilMm]), edges: [edge(-1, -1), edge(1, -1), edge(1, 1), edge(-1, 1)] },
+  }
+}
+
+/** A piece that stands into the picture, and how far. */
+export interface Intruder {
+  readonly piece: PlacedPart
+  readonly intoMm: number
+}
+
+/** Is a piece part of the light's own way: the lens, what it sits in, and what is screwed or clamped on its front? */
+const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean => {
+  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === lens) return true
+  for (let at: PlacedPart | undefined = lens; at; at = at.host) if (at === piece) return true
+  return piece.part.role === 'matte-box' || (piece.host?.part.role === 'matte-box' && piece.part.role === 'filter')
+}
+
+/** Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are vignetting, not this. */
+export const inShotOf = (assembly: Assembly): readonly Intruder[] => {
+  const sight = sightOf(assembly)
+  if (!sight) return []
+  return assembly.placed
+    .filter((piece) => !inTheWayOfLight(piece, sight.lens))
+    .map((piece) => ({ piece, intoMm: Math.max(...piece.solids.map(({ shape }) => reachInto(sight.pyramid, shape))) }))
+    .filter(({ intoMm }) => intoMm > EDGE_MM)
+    .sort((a, b) => b.intoMm - a.intoMm)
+}

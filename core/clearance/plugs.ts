@@ -1,0 +1,66 @@
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
+import { boundsOf, CLASH_MM, compose, facing, overlap, penetration, placeShape, type Vec3 } from '../kernel/index.ts'
+
+/** The room in front of one socket. */
+export interface PlugRoom {
+  readonly piece: PlacedPart
+  readonly socket: Socket
+  /** What a straight plug and its cable's bend want, and what is free, mm. */
+  readonly wantedMm: number
+  readonly freeMm: number
+  readonly by: PlacedPart | undefined
+}
+
+/** Halvings of the free length, to the end of what a number holds. */
+const STEPS = 40
+
+const upOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
+
+const known = new WeakMap<PlacedPart, WeakMap<PlacedPart, Map<string, number>>>()
+
+/** How far a plug can stand out of a socket before it meets a piece, mm; the wanted length when it never does. */
+const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm: number): number => {
+  const { wideMm, tallMm } = connectors[socket.connector]
+  const frame = compose(piece.frame, facing(socket.at, socket.out, upOf(socket.out)))
+  const met = (lengthMm: number): boolean => {
+    const plug = placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame)
+    const bounds = boundsOf(plug)
+    return (
+      overlap(bounds, by.bounds, CLASH_MM) &&
+      by.solids.some(
+        ({ solid, shape, bounds: own }) =>
+          solid.matter === 'body' && overlap(bounds, own, CLASH_MM) && penetration(plug, shape, CLASH_MM) > CLASH_MM,
+      )
+    )
+  }
+  if (!met(wantedMm)) return wantedMm
+  let [free, stopped] = [0, wantedMm]
+  for (let i = 0; i < STEPS; i++) {
+    const middle = (free + stopped) / 2
+    if (met(middle)) stopped = middle
+    else free = middle
+  }
+  return Math.max(0, free - CLASH_MM)
+}
+
+/** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
+export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
+  assembly.placed.flatMap((piece) =>
+    (piece.part.sockets ?? []).map((socket): PlugRoom => {
+      const wantedMm = straightPlugMm(socket.connector)
+      let freeMm = wantedMm
+      let nearest: PlacedPart | undefined
+      for (const by of assembly.placed) {
+        if (by === piece) continue
+        const row = known.get(piece) ?? new WeakMap<PlacedPart, Map<string, number>>()
+        known.set(piece, row)
+        const pair = row.get(by) ?? new Map<string, number>()
+        row.set(by, pair)
+        let free = pair.get(socket.id)
+        if (free === undefined) pair.set(socket.id, (free = freeBefore(piece, socket, by, wantedMm)))
+        if (free < freeMm) [freeMm, nearest] = [free, by]
+      }
+      return { piece, socket, wantedMm, freeMm, by: nearest }
+    }),
+  )

@@ -1,0 +1,77 @@
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { mountOf } from '../catalogue/index.ts'
+import { add, boundsOf, CLASH_MM, compose, facing, overlap, penetration, placeShape, scale, type Vec3 } from '../kernel/index.ts'
+
+/** A clamp that has to be slid on, and what shuts the ends of its rail. */
+export interface Entry {
+  readonly piece: PlacedPart
+  readonly railMm: number
+  readonly clampMm: number
+  /** What stands before each end; undefined: that end is open. */
+  readonly ends: readonly [PlacedPart | undefined, PlacedPart | undefined]
+}
+
+/** What the clamp's jaws take up across the rail and over it, mm. */
+const JAWS_MM = 26
+const OVER_MM = 12
+
+const railOf = (piece: PlacedPart) => {
+  const { host, joint, mate } = piece
+  if (!host || !joint || !mate?.ok || !mate.value.along) return undefined
+  const [onHost, onGuest] = [mountOf(host.part, joint.hostMount), mountOf(piece.part, joint.guestMount)]
+  const railIsHost = onHost?.side === mate.value.along.rail
+  const rail = railIsHost ? onHost : onGuest
+  const clamp = railIsHost ? onGuest : onHost
+  if (!rail?.travel || !clamp?.slidesOn) return undefined
+  return {
+    rail,
+    clamp,
+    owner: railIsHost ? host : piece,
+    rider: railIsHost ? piece : host,
+    takesMm: mate.value.along.takesMm,
+    along: rail.travel.along,
+  }
+}
+
+/**
+ * The clamps of a rig that can't open, with both ends of their rails: an end is shut when something other than the clamped piece
+ * stands within one clamp's length beyond it.
+ */
+export const entriesOf = (assembly: Assembly): readonly Entry[] =>
+  assembly.placed.flatMap((piece): Entry[] => {
+    const found = railOf(piece)
+    if (!found) return []
+    const { rail, owner, rider, takesMm, along } = found
+    const railMm = rail.lengthMm ?? 0
+    const others = assembly.placed.filter((other) => other !== rider && !rides(other, rider) && !sitsOnRail(other, owner, rail.id))
+    const blocking = (sign: 1 | -1): PlacedPart | undefined => {
+      const from = add(rail.at, scale(along, sign * (railMm / 2 + takesMm / 2)))
+      const box = placeShape(
+        { kind: 'box', centre: [0, 0, OVER_MM / 2], size: sized(along, rail.up, takesMm) },
+        compose(owner.frame, facing(add(from, scale(rail.out, 1)), rail.out, rail.up)),
+      )
+      const bounds = boundsOf(box)
+      return others.find(
+        (other) =>
+          overlap(bounds, other.bounds, CLASH_MM) &&
+          other.solids.some(
+            ({ solid, shape, bounds: own }) =>
+              solid.matter === 'body' && overlap(bounds, own, CLASH_MM) && penetration(box, shape, CLASH_MM) > CLASH_MM,
+          ),
+      )
+    }
+    return [{ piece, railMm, clampMm: takesMm, ends: [blocking(-1), blocking(1)] }]
+  })
+
+const sized = (along: Vec3, up: Vec3, takesMm: number): Vec3 => {
+  const alongUp = Math.abs(along[0] * up[0] + along[1] * up[1] + along[2] * up[2]) > 0.5
+  return alongUp ? [JAWS_MM, takesMm, OVER_MM] : [takesMm, JAWS_MM, OVER_MM]
+}
+
+const rides = (piece: PlacedPart, on: PlacedPart): boolean => {
+  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === on) return true
+  return false
+}
+
+const sitsOnRail = (piece: PlacedPart, owner: PlacedPart, rail: string): boolean =>
+  (piece.host === owner && piece.joint?.hostMount === rail) || (owner.host === piece && owner.joint?.guestMount === rail)

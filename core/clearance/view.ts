@@ -1,0 +1,92 @@
+import type { Assembly, PlacedPart, Support } from '../assembly/index.ts'
+import { add, cross, crosses, direction, dot, lengthOf, point, scale, subtract, unit, type Vec3, zero } from '../kernel/index.ts'
+
+/** Where the operator's eye is for each way of holding, mm from the sensor: right, up, towards the operator. */
+export const eyes: Readonly<Record<Support, Vec3>> = {
+  'hand-low': [0, 420, 380],
+  'two-hand': [0, 90, 420],
+  chest: [0, 260, 330],
+  shoulder: [-60, 60, 160],
+  lap: [0, 420, 330],
+  tripod: [0, 80, 480],
+  gimbal: [0, 260, 480],
+}
+
+const axisOf = ({ placed: [camera] }: Assembly): Vec3 => camera?.frame.at ?? zero
+
+/** Where the operator's eye is in this set-up. */
+export const eyeOf = (assembly: Assembly): Vec3 => add(axisOf(assembly), eyes[assembly.setup.support])
+
+/** A screen as the eye meets it. */
+export interface Watched {
+  readonly piece: PlacedPart
+  readonly at: Vec3
+  /** Angle between where the screen faces and where the eye is, degrees. */
+  readonly offDeg: number
+  /** Height of its middle over the optical axis, mm; how far it stands ahead of the sensor and beside it. */
+  readonly aboveMm: number
+  readonly aheadMm: number
+  readonly besideMm: number
+  /** Of five lines of sight (middle and towards each corner), how many something solid cuts, and what cuts the first. */
+  readonly hidden: number
+  readonly by: PlacedPart | undefined
+  /** Is its picture taller than wide, as the rig stands now? */
+  readonly portrait: boolean
+  readonly nits: number
+}
+
+/** The corners are looked at this far out from the middle, as a share of the half picture. */
+const TOWARDS_CORNER = 0.7
+/** Lines of sight start this far off the glass, so that the screen's own frame does not cut them. mm */
+const OFF_GLASS_MM = 2
+
+/** Every screen of the rig that carries its own data, as seen from where the operator's eye is in this set-up. */
+export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
+  const axis = axisOf(assembly)
+  const eye = eyeOf(assembly)
+  return assembly.placed.flatMap((piece): Watched[] => {
+    const { optics } = piece.part
+    if (optics?.kind !== 'screen') return []
+    const at = point(piece.frame, optics.at)
+    const [out, up] = [direction(piece.frame, optics.out), direction(piece.frame, optics.up)]
+    const right = cross(up, out)
+    const toEye = unit(subtract(eye, at))
+    const spots = [
+      [0, 0],
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].map(([x = 0, y = 0]) =>
+      add(
+        add(at, scale(out, OFF_GLASS_MM)),
+        add(scale(right, (x * TOWARDS_CORNER * optics.wideMm) / 2), scale(up, (y * TOWARDS_CORNER * optics.tallMm) / 2)),
+      ),
+    )
+    const cutBy = (spot: Vec3) =>
+      assembly.placed.find(
+        (other) => other !== piece && other.solids.some(({ solid, shape }) => solid.matter === 'body' && crosses(spot, eye, shape)),
+      )
+    const cuts = spots.map(cutBy)
+    // What counts as upright for a screen that lies flat is the way the operator looks.
+    const upright: Vec3 = Math.abs(out[1]) < 0.9 ? [0, 1, 0] : [0, 0, -1]
+    const standsUp = Math.abs(dot(up, upright)) >= Math.abs(dot(right, upright))
+    return [
+      {
+        piece,
+        at,
+        offDeg: (Math.acos(Math.max(-1, Math.min(1, dot(out, toEye)))) * 180) / Math.PI,
+        aboveMm: at[1] - axis[1],
+        aheadMm: axis[2] - at[2],
+        besideMm: Math.abs(at[0] - axis[0]),
+        hidden: cuts.filter((cut) => cut !== undefined).length,
+        by: cuts.find((cut) => cut !== undefined),
+        portrait: standsUp ? optics.tallMm > optics.wideMm : optics.wideMm > optics.tallMm,
+        nits: optics.nits,
+      },
+    ]
+  })
+}
+
+/** Distance from the eye to a screen, mm. */
+export const eyeDistanceMm = (assembly: Assembly, { at }: Watched): number => lengthOf(subtract(eyeOf(assembly), at))

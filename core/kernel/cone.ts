@@ -1,0 +1,52 @@
+import { type Placed, reach } from './shape.ts'
+import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
+
+/** A pyramid without end: its point, and its four edges in order round it. */
+export interface Pyramid {
+  readonly apex: Vec3
+  readonly edges: readonly [Vec3, Vec3, Vec3, Vec3]
+}
+
+const sidesOf = ({ edges }: Pyramid): Vec3[] =>
+  edges.map((edge, i) => {
+    const next = edges[(i + 1) % 4] ?? edge
+    const normal = unit(cross(edge, next))
+    const inside = edges.some((other) => dot(other, normal) > 1e-9)
+    return inside ? normal : scale(normal, -1)
+  })
+
+const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.map(unit) : [unit(shape.half)])
+
+/**
+ * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to be clear of it;
+ * zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses of edges); for cylinders
+ * the radial directions towards each side and edge are tried as well.
+ */
+export const reachInto = (pyramid: Pyramid, shape: Placed): number => {
+  const { apex, edges } = pyramid
+  const sides = sidesOf(pyramid)
+  const own = axesOf(shape)
+  const tried: Vec3[] = [...sides]
+  for (const axis of own) tried.push(axis, scale(axis, -1))
+  for (const edge of edges) for (const axis of own) tried.push(unit(cross(edge, axis)), unit(cross(axis, edge)))
+  const axis = own[0]
+  if (shape.kind === 'cylinder' && axis)
+    for (const toward of [...sides, ...edges.map((edge) => nearestOn(apex, edge, shape.centre))]) {
+      const radial = unit(subtract(toward, scale(axis, dot(axis, toward))))
+      tried.push(radial, scale(radial, -1))
+    }
+  let least = Infinity
+  for (const d of tried) {
+    // The pyramid lies wholly ahead of its point along d only if every edge does.
+    if (lengthOf(d) < 0.5 || edges.some((edge) => dot(edge, d) < -1e-9)) continue
+    least = Math.min(least, dot(subtract(shape.centre, apex), d) + reach(shape, d))
+  }
+  return least
+}
+
+/** From a point towards the nearest point of a ray. */
+const nearestOn = (apex: Vec3, edge: Vec3, p: Vec3): Vec3 => {
+  const along = unit(edge)
+  const t = Math.max(0, dot(subtract(p, apex), along))
+  return subtract(add(apex, scale(along, t)), p)
+}

@@ -1,0 +1,36 @@
+import type { Placed } from './shape.ts'
+import { add, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
+
+/** The part of 0..1 in which `low <= p + t q <= high`, cut from what is left; undefined when nothing is. */
+const cut = (range: readonly [number, number], p: number, q: number, low: number, high: number): [number, number] | undefined => {
+  if (Math.abs(q) < 1e-12) return p >= low && p <= high ? [range[0], range[1]] : undefined
+  const [a, b] = [(low - p) / q, (high - p) / q]
+  const next: [number, number] = [Math.max(range[0], Math.min(a, b)), Math.min(range[1], Math.max(a, b))]
+  return next[0] <= next[1] ? next : undefined
+}
+
+/**
+ * Does the straight line from one point to another pass through a shape?
+ * @example from 10 mm in front of a 10 mm cube's middle to 10 mm behind it: yes; the same 6 mm higher: no
+ */
+export const crosses = (from: Vec3, to: Vec3, shape: Placed): boolean => {
+  const start = subtract(from, shape.centre)
+  const way = subtract(to, from)
+  let range: [number, number] | undefined = [0, 1]
+  if (shape.kind === 'box') {
+    for (const edge of shape.edges) {
+      const half = lengthOf(edge)
+      const axis = unit(edge)
+      if (range) range = cut(range, dot(start, axis), dot(way, axis), -half, half)
+    }
+    return range !== undefined
+  }
+  const half = lengthOf(shape.half)
+  const axis = unit(shape.half)
+  range = cut(range, dot(start, axis), dot(way, axis), -half, half)
+  if (!range) return false
+  const across = (v: Vec3): Vec3 => subtract(v, scale(axis, dot(v, axis)))
+  const [p, q] = [across(start), across(way)]
+  const t = dot(q, q) < 1e-12 ? range[0] : Math.min(range[1], Math.max(range[0], -dot(p, q) / dot(q, q)))
+  return lengthOf(add(p, scale(q, t))) <= shape.radius
+}

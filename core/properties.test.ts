@@ -1,0 +1,153 @@
+import fc from 'fast-check'
+import { demoParts } from '../demo/catalogue/index.ts'
+import { demoLocker, demoRigs } from '../demo/scenario/index.ts'
+import { type Command, edit, placeSetup, type Rig, type Setup, slideWay, travelOf } from './assembly/index.ts'
+import { hangCure, hangOf, massOf } from './balance/index.ts'
+import { catalogueOf, type Mount, type Part, type Room } from './catalogue/index.ts'
+import { factsOf, type Finding, findingsOf } from './checks/index.ts'
+import { clashesOf, inShotOf, invasionsOf, plugRoomsOf } from './clearance/index.ts'
+import { compose, type Frame, type Shape, turnAbout, unit, type Vec3 } from './kernel/index.ts'
+
+const catalogue = catalogueOf(demoParts)
+const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
+const cases = demoRigs.flatMap((rig) => rig.setups.map((setup): [string, Rig, Setup] => [`${rig.id} ${setup.id}`, rig, setup]))
+
+const far = fc.integer({ min: -500, max: 500 })
+const anyMove: fc.Arbitrary<Frame> = fc
+  .record({
+    axis: fc.tuple(far, far, fc.integer({ min: 1, max: 500 })),
+    deg: fc.integer({ min: -180, max: 180 }),
+    by: fc.tuple(far, far, far),
+  })
+  .map(({ axis, deg, by }) => compose({ x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1], at: by }, turnAbout(unit(axis), deg, [0, 0, 0])))
+
+/** What geometry says, in an order that does not depend on rounding. */
+const geometry = (assembly: ReturnType<typeof placeSetup>): Map<string, number> => {
+  const said = new Map<string, number>()
+  for (const { a, b, depthMm } of clashesOf(assembly)) said.set(`clash ${a.instance.id} ${b.instance.id}`, depthMm)
+  for (const { piece, intoMm } of inShotOf(assembly)) said.set(`seen ${piece.instance.id}`, intoMm)
+  for (const { piece, socket, freeMm } of plugRoomsOf(assembly)) said.set(`plug ${piece.instance.id} ${socket.id}`, freeMm)
+  for (const piece of assembly.placed)
+    for (const kind of ['swing', 'hand', 'door', 'lever', 'turn', 'view'] as const)
+      for (const found of invasionsOf(assembly, piece, kind))
+        said.set(`room ${kind} ${piece.instance.id} ${found.room.lost}`, found.depthMm)
+  return said
+}
+/** Depths of round things are searched to a few hundredths of a millimetre. */
+const SEARCHED_MM = 0.1
+
+test.each(cases)('%s: moving and turning the whole rig changes nothing that geometry says', (_, rig, setup) => {
+  const still = geometry(placeSetup(rig, setup, catalogue))
+  expect(still.size).toBeGreaterThan(0)
+  fc.assert(
+    fc.property(anyMove, (move) => {
+      const moved = geometry(placeSetup(rig, setup, catalogue, move))
+      for (const [key, value] of still)
+        if (value > 1) expect([key, Math.abs((moved.get(key) ?? 0) - value) < SEARCHED_MM]).toEqual([key, true])
+      for (const [key, value] of moved) if (value > 1) expect([key, still.has(key)]).toEqual([key, true])
+    }),
+    { numRuns: 8 },
+  )
+})
+
+const comparable = (findings: readonly Finding[]) =>
+  findings
+    .map(({ check, message, level, parts, numbers }) => ({
+      key: `${check} ${message} ${level} ${[...parts].sort().join(' ')}`,
+      numbers: Object.fromEntries(Object.entries(numbers).map(([name, value]) => [name, Math.round(Math.abs(value) * 20) / 20])),
+    }))
+    .sort((a, b) => (a.key < b.key ? -1 : 1))
+
+test.each(cases)('%s: carried to another place it has the same findings', (_, rig, setup) => {
+  const at: Frame = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1], at: [120, -340, 75] }
+  const here = findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf), false)
+  if (setup.orientation !== 'level') return
+  expect(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue, at), shelf), false))).toEqual(comparable(here))
+})
+
+const flip = ([x, y, z]: Vec3): Vec3 => [-x, y, z]
+/** A turning axis seen in a mirror: the turn goes the other way round. */
+const flipAxis = ([x, y, z]: Vec3): Vec3 => [x, -y, -z]
+const flipShape = <S extends Shape>(shape: S): S =>
+  shape.kind === 'box'
+    ? { ...shape, centre: flip(shape.centre), ...(shape.axes ? { axes: [flipAxis(shape.axes[0]), flip(shape.axes[1])] } : {}) }
+    : { ...shape, centre: flip(shape.centre), axis: flip(shape.axis) }
+const flipRoom = (room: Room): Room => ({
+  ...room,
+  shape: flipShape(room.shape),
+  ...(room.hinge ? { hinge: { ...room.hinge, at: flip(room.hinge.at), axis: flipAxis(room.hinge.axis) } } : {}),
+})
+const flipMount = (mount: Mount): Mount => ({
+  ...mount,
+  at: flip(mount.at),
+  out: flip(mount.out),
+  up: flip(mount.up),
+  ...(mount.travel ? { travel: { ...mount.travel, along: flip(mount.travel.along) } } : {}),
+})
+const flipOptics = (optics: Part['optics']): Part['optics'] =>
+  optics?.kind === 'screen' ? { ...optics, at: flip(optics.at), out: flip(optics.out), up: flip(optics.up) } : optics
+const mirrored = (part: Part): Part => ({
+  ...part,
+  centre: flip(part.centre),
+  solids: part.solids.map(flipShape),
+  rooms: part.rooms.map(flipRoom),
+  mounts: part.mounts.map(flipMount),
+  grips: part.grips.map((grip) => ({ ...grip, at: flip(grip.at), ...(grip.axis ? { axis: flip(grip.axis) } : {}) })),
+  ...(part.hinges ? { hinges: part.hinges.map((hinge) => ({ ...hinge, at: flip(hinge.at), axis: flipAxis(hinge.axis) })) } : {}),
+  ...(part.sockets ? { sockets: part.sockets.map((socket) => ({ ...socket, at: flip(socket.at), out: flip(socket.out) })) } : {}),
+  ...(part.optics ? { optics: flipOptics(part.optics) } : {}),
+})
+
+test.each(cases.filter(([, , { orientation, support }]) => orientation === 'level' && support !== 'shoulder'))(
+  '%s: its mirror image has the same findings',
+  (_, rig, setup) => {
+    const other = catalogueOf(demoParts.map(mirrored))
+    const turned = { ...setup, joints: setup.joints.map((joint) => ({ ...joint, turnDeg: -joint.turnDeg })) }
+    const image = { ...rig, setups: rig.setups.map((own) => (own === setup ? turned : own)) }
+    const seen = findingsOf(factsOf(placeSetup(image, turned, other), { ...shelf, catalogue: other }), false)
+    expect(comparable(seen)).toEqual(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf), false)))
+  },
+)
+
+test.each(cases)('%s: the whole weighs what its pieces weigh, and taking off is never heavier', (_, rig, setup) => {
+  const whole = placeSetup(rig, setup, catalogue)
+  expect(massOf(whole).totalG).toBeCloseTo(
+    whole.placed.reduce((sum, { part }) => sum + part.massG, 0),
+    6,
+  )
+  for (const { guest } of setup.joints) {
+    const off: Command = { do: 'take-off', setup: setup.id, instance: guest }
+    const less = edit(rig, [off], catalogue)
+    if (!less.ok) throw new Error(less.issues[0]?.code)
+    const now = less.value.setups.find(({ id }) => id === setup.id)
+    expect(now && massOf(placeSetup(less.value, now, catalogue)).totalG).toBeLessThan(massOf(whole).totalG)
+  }
+})
+
+test.each(cases)('%s: the slide that is proposed brings it as near to level as promised', (_, rig, setup) => {
+  const whole = placeSetup(rig, setup, catalogue)
+  const mass = massOf(whole)
+  const hang = hangOf(whole, mass)
+  fc.assert(
+    fc.property(fc.integer({ min: -30, max: 30 }), (byMm) => {
+      const sliding = whole.placed.filter((piece) => travelOf(piece) && slideWay(piece))
+      const [first] = sliding
+      if (!first?.joint || !hang) return
+      const travel = travelOf(first)
+      const slideMm = Math.max(travel?.minMm ?? 0, Math.min(travel?.maxMm ?? 0, byMm))
+      const moved = edit(rig, [{ do: 'set', setup: setup.id, instance: first.instance.id, slideMm }], catalogue)
+      const own = moved.ok ? moved.value.setups.find(({ id }) => id === setup.id) : undefined
+      if (!moved.ok || !own) return
+      const before = placeSetup(moved.value, own, catalogue)
+      const hanging = hangOf(before, massOf(before))
+      const cure = hanging && hangCure(before, massOf(before), hanging)
+      if (!cure) return
+      const cured = edit(moved.value, [{ do: 'set', setup: setup.id, instance: cure.piece.instance.id, slideMm: cure.slideMm }], catalogue)
+      const then = cured.ok ? cured.value.setups.find(({ id }) => id === setup.id) : undefined
+      if (!cured.ok || !then) throw new Error('a cure can be done')
+      const level = placeSetup(cured.value, then, catalogue)
+      expect(hangOf(level, massOf(level))?.tiltDeg).toBeCloseTo(cure.tiltDeg, 6)
+    }),
+    { numRuns: 12 },
+  )
+})
