@@ -1,4 +1,4 @@
-import { placeSetup, soundnessIssues } from '@zucchini/core/assembly'
+import { emptySetup, placeSetup, soundnessIssues } from '@zucchini/core/assembly'
 import { evaluate } from '@zucchini/core/assess'
 import { bagRoles, catalogueOf, isStandard, mate, standardOf, type Part, partSchema } from '@zucchini/core/catalogue'
 import { clashDepth } from '@zucchini/core/clearance'
@@ -53,10 +53,36 @@ describe.each(demoParts.map((part) => [part.id, part] as const))('%s', (_, part)
 })
 
 test('there are enough parts to choose from, and no id twice', () => {
-  expect(demoParts.length).toBeGreaterThanOrEqual(70)
+  expect(demoParts.length).toBeGreaterThanOrEqual(240)
   expect(catalogue.parts.size).toBe(demoParts.length)
   const count = (role: Part['role']) => catalogue.byRole.get(role)?.length ?? 0
-  expect([count('camera'), count('lens'), count('cage')]).toEqual([3, 5, 6])
+  const atLeast: Partial<Record<Part['role'], number>> = {
+    camera: 8,
+    lens: 14,
+    'lens-adapter': 5,
+    cage: 14,
+    rods: 10,
+    'top-handle': 8,
+    'side-handle': 6,
+    monitor: 8,
+    receiver: 4,
+    'matte-box': 4,
+    battery: 10,
+    charger: 3,
+    dummy: 2,
+    card: 4,
+    light: 3,
+    transmitter: 2,
+    converter: 2,
+    adapter: 12,
+    gimbal: 2,
+    slider: 2,
+    'shoulder-pad': 2,
+    case: 6,
+    tool: 8,
+    tether: 2,
+  }
+  for (const [role, wanted] of Object.entries(atLeast)) expect([role, count(role as Part['role']) >= wanted]).toEqual([role, true])
 })
 
 test('every cage seats on the bodies it is made for without touching them, every lens on its mount', () => {
@@ -77,10 +103,7 @@ test('every cage seats on the bodies it is made for without touching them, every
       ],
     }
     const setup = {
-      id: 'x',
-      name: 'x',
-      support: 'hand-low' as const,
-      root: 'camera',
+      ...emptySetup,
       joints: [on('guest', guest.mount.id, 'camera', host.mount.id)],
     }
     const [camera, piece] = placeSetup({ ...rig, setups: [setup] }, setup, catalogue).placed
@@ -106,6 +129,8 @@ test('the first mark has its honest problems', () => {
     'hang-roll',
     'over-mass',
     'too-tall',
+    'monitor-too-high',
+    'untethered-overhead',
     'hang-tilt',
     'need-unmet',
     'loose-part',
@@ -114,12 +139,15 @@ test('the first mark has its honest problems', () => {
   expect(found.filter(({ level }) => level === 'stop').length).toBeGreaterThanOrEqual(4)
 })
 
+/** Hints that the operator of the second mark lives with. */
+const lived = new Set(['hang-roll leans', 'need-unmet elsewhere', 'stands-crooked falls'])
+
 test('the second mark solves them: no stop and no risk is left, and every cap is kept', () => {
   for (const setup of secondMark.setups) {
     const { findings, mass, cost, size } = evaluate(secondMark, setup.id, shelf)
     expect(findings.filter(({ level }) => level !== 'hint').map(({ check }) => check)).toEqual([])
-    expect(findings.map(({ check }) => check).filter((check) => check !== 'hang-roll')).toEqual([])
-    expect(mass.inHandG).toBeLessThanOrEqual(2600)
+    expect(findings.map(({ check, message }) => `${check} ${message}`).filter((said) => !lived.has(said))).toEqual([])
+    expect(mass.inHandG).toBeLessThanOrEqual(setup.capG || 2600)
     expect(cost.usual).toBeLessThanOrEqual(90_000)
     expect(size.tallMm).toBeLessThanOrEqual(340)
   }

@@ -1,5 +1,5 @@
 import { type Assembly, carriedBy, type PlacedPart, slideWay, travelOf } from '../assembly/index.ts'
-import { point, subtract, type Vec3 } from '../kernel/index.ts'
+import { direction, point, subtract, type Vec3 } from '../kernel/index.ts'
 import { centreOfMass, inHand, type Mass } from './mass.ts'
 
 /** How the rig hangs from a handle whose palm can roll freely. */
@@ -16,6 +16,9 @@ export interface Hang {
   readonly underMm: number
 }
 
+/** Cosine of how far a top handle may be leaned over and still be hung from: 60 degrees. */
+const UPRIGHT = 0.5
+
 const degrees = (radians: number): number => (radians * 180) / Math.PI
 
 /**
@@ -27,7 +30,8 @@ const degrees = (radians: number): number => (radians * 180) / Math.PI
 export const hangOf = (assembly: Assembly, mass: Mass): Hang | undefined => {
   for (const handle of assembly.placed) {
     const grip = handle.part.grips.find(({ kind }) => kind === 'top')
-    if (!grip) continue
+    // A handle that lies on its side, as in an upright set-up, is nothing to hang from.
+    if (!grip || direction(handle.frame, [0, 1, 0])[1] < UPRIGHT) continue
     const at = point(handle.frame, grip.at)
     const off = subtract(mass.centre, at)
     const [aheadMm, underMm] = [-off[2], -off[1]]

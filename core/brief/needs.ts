@@ -62,7 +62,7 @@ const byCondition: Readonly<Record<Condition, Wants>> = {
     'quick-plate': 'the interview stands on the tripod',
   },
   flight: {},
-  overhead: {},
+  overhead: { tether: 'over people or water a second hold must catch what lets go' },
 }
 
 /**

@@ -6,6 +6,7 @@ import {
   type Hang,
   hangOf,
   inHand,
+  isPosture,
   type Mass,
   massOf,
   type OnPlate,
@@ -21,7 +22,7 @@ import {
   twoHandsOf,
 } from '../balance/index.ts'
 import { type Need, needsOf, unmet } from '../brief/index.ts'
-import type { Catalogue, Part, Room } from '../catalogue/index.ts'
+import { capabilities, type Catalogue, type Part, type Room } from '../catalogue/index.ts'
 import {
   type Clash,
   clashesOf,
@@ -62,7 +63,11 @@ const makers = {
   cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
   clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),
   size: (assembly: Assembly): Size => sizeOf(assembly.placed.filter(inHand)),
-  needs: (assembly: Assembly): readonly Need[] => needsOf(assembly.rig.brief),
+  /** What the brief asks of this set-up: on a stand nobody wants a handle. */
+  needs: (assembly: Assembly): readonly Need[] =>
+    needsOf(assembly.rig.brief).filter(
+      ({ capability }) => isPosture(assembly.setup.support) || capabilities[capability].station !== 'grip' || capability === 'tether',
+    ),
   unmet: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Need[] =>
     unmet(
       facts.needs,

@@ -10,9 +10,9 @@ export const gripSpread = defineCheck<Facts, { wideMm: number }>({
   title: 'Hands too close together',
   why: 'Two fists side by side shake like one; a hand’s breadth more and the horizon stays.',
   level: 'hint',
-  source: 'Workshop practice: the wider the grips, the steadier; from 160 mm on it is felt.',
+  source: 'Workshop practice: the wider the grips, the steadier; from 140 mm on it is felt.',
   options: z.object({ wideMm: z.number().positive() }),
-  defaults: { wideMm: 160 },
+  defaults: { wideMm: 140 },
   needs: ['hands'],
   limit: { measured: 'lacksMm', allowed: 'allowedMm' },
   messages: {

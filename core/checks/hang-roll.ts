@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
-import { carried } from './places.ts'
+import { hangs } from './places.ts'
 
 /** The rig leans to one side when it hangs from its top handle. */
 export const hangRoll = defineCheck<Facts, { goodDeg: number; riskDeg: number }>({
@@ -20,7 +20,7 @@ export const hangRoll = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
     silent: { upright: 'Hangs upright within {rollDeg}; {goodDeg} is good.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.hang && facts.hang.underMm > 0 && carried(facts) ? [facts] : []),
+  subjects: (facts) => (facts.hang && facts.hang.underMm > 0 && hangs(facts) ? [facts] : []),
   judge: ({ hang, mass }, _, { goodDeg, riskDeg }) => {
     if (!hang) throw new RangeError('hang-roll needs a handle; its subjects see to that')
     const rollDeg = Math.abs(hang.rollDeg)

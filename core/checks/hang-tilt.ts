@@ -4,7 +4,7 @@ import { hangCure } from '../balance/index.ts'
 import { exceeds, scale, zero } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
-import { carried } from './places.ts'
+import { hangs } from './places.ts'
 
 /** The rig does not hang level from its top handle. */
 export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>({
@@ -26,7 +26,7 @@ export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
     silent: { level: 'Hangs within {tiltDeg} of level; {goodDeg} is good.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.hang && carried(facts) ? [facts] : []),
+  subjects: (facts) => (facts.hang && hangs(facts) ? [facts] : []),
   judge: ({ hang }, _, { goodDeg, riskDeg }) => {
     if (!hang) throw new RangeError('hang-tilt needs a handle; its subjects see to that')
     const tiltDeg = Math.abs(hang.tiltDeg)

@@ -9,6 +9,12 @@ const mic = tinyPart({ id: 'mic', role: 'mic', provides: ['scratch-sound'], moun
 const spare = tinyPart({ id: 'spare-mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
 const wants = { brief: { wishes: {} } }
 
+const second = { ...emptySetup, id: 'other', name: 'other', joints: [on('mic', 'foot', 'camera', 'shoe')] }
+const elsewhere = (() => {
+  const tiny = tinyRig([mic], [], wants)
+  return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }
+})()
+
 testCheck(needUnmet, {
   speaks: [
     {
@@ -19,6 +25,7 @@ testCheck(needUnmet, {
       ...tinyRig([], [], { ...wants, extra: [mic] }),
     },
     { name: 'no mic known', message: 'unmet', remedies: 0, ...tinyRig([], [], wants) },
+    { name: 'a mic in another set-up', message: 'elsewhere', level: 'hint', ...elsewhere },
     { name: 'two are known: both are offered', message: 'unmet', remedies: 2, ...tinyRig([], [], { ...wants, extra: [mic, spare] }) },
     {
       name: 'the owned one is enough of an offer',
@@ -30,7 +37,6 @@ testCheck(needUnmet, {
   silent: [{ name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) }],
 })
 
-const second = { ...emptySetup, id: 'other', name: 'other', joints: [on('mic', 'foot', 'camera', 'shoe')] }
 const withOther = (() => {
   const tiny = tinyRig([mic], [])
   return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }

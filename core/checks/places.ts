@@ -34,6 +34,9 @@ export const byReadiness =
 export const isCarried = (support: Support): boolean => support !== 'tripod' && support !== 'gimbal'
 export const carried = ({ assembly }: Facts): boolean => isCarried(assembly.setup.support)
 
+/** Does this set-up hang from one hand? With two hands, on the chest or the shoulder the grips share it otherwise. */
+export const hangs = ({ assembly }: Facts): boolean => assembly.setup.support === 'hand-low'
+
 /** Does nothing sit on this piece? */
 export const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
 

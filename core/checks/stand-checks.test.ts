@@ -189,7 +189,7 @@ testCheck(gripSpread, {
       name: '120 mm apart',
       message: 'close',
       level: 'hint',
-      numbers: { spreadMm: 120, lacksMm: 40 },
+      numbers: { spreadMm: 120, lacksMm: 20 },
       parts: ['bar', 'bar'],
       ...spread(60),
     },
@@ -200,7 +200,7 @@ testCheck(gripSpread, {
       ...tinyRig([], [], { setup: { support: 'two-hand' }, extra: [sideGrip] }),
     },
   ],
-  silent: [{ name: 'exactly 160 mm', message: 'wide', ...spread(80) }],
+  silent: [{ name: 'exactly 140 mm', message: 'wide', ...spread(70) }],
 })
 
 const rad = (deg: number) => (deg * Math.PI) / 180

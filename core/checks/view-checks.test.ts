@@ -116,12 +116,12 @@ testCheck(monitorTooHigh, {
       name: '160 mm over the axis',
       message: 'high',
       level: 'hint',
-      numbers: { aboveMm: 160 },
-      ...watching(screen(80, 45, [0, 0, 1], [0, 120, 10])),
+      numbers: { aboveMm: 210 },
+      ...watching(screen(80, 45, [0, 0, 1], [0, 170, 10])),
     },
-    { name: '240 mm', message: 'high', level: 'risk', ...watching(screen(80, 45, [0, 0, 1], [0, 200, 10])) },
+    { name: '270 mm', message: 'high', level: 'risk', ...watching(screen(80, 45, [0, 0, 1], [0, 230, 10])) },
   ],
-  silent: [{ name: 'exactly 150 mm', message: 'low', ...watching(screen(80, 45, [0, 0, 1], [0, 110, 10])) }],
+  silent: [{ name: 'exactly 200 mm', message: 'low', ...watching(screen(80, 45, [0, 0, 1], [0, 160, 10])) }],
 })
 
 const awayMm = Math.hypot(20, 410)

@@ -1,24 +1,40 @@
 import { type Placed, reach } from './shape.ts'
-import { cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
+import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
-const REFINE_STEPS = 24
-const REFINE_START_RAD = 0.6
+const REFINE_STEPS = 26
+const REFINE_START_RAD = 0.4
 
-/** The directions in which two convex shapes can part most easily: face normals, axes, their crosses and the line between. */
+/** The directions in which two convex shapes can part most easily: face normals, axes, their crosses, and round bars towards corners. */
 const candidates = (a: Placed, b: Placed): Vec3[] => {
-  const axesOf = (s: Placed): Vec3[] => (s.kind === 'box' ? s.edges.map(unit) : [unit(s.half)])
   const between = subtract(b.centre, a.centre)
   const own = [...axesOf(a), ...axesOf(b)]
   const found: Vec3[] = [...own]
   for (const p of axesOf(a)) for (const q of axesOf(b)) found.push(unit(cross(p, q)))
-  for (const s of [a, b]) {
-    if (s.kind !== 'cylinder') continue
-    const axis = unit(s.half)
-    found.push(unit(subtract(between, scale(axis, dot(axis, between)))))
+  for (const [bar, other] of [
+    [a, b],
+    [b, a],
+  ] as const) {
+    if (bar.kind !== 'cylinder') continue
+    const axis = unit(bar.half)
+    const across = (v: Vec3): Vec3 => unit(subtract(v, scale(axis, dot(axis, v))))
+    found.push(across(between))
+    for (const corner of cornersOf(other)) found.push(across(subtract(corner, bar.centre)))
   }
   found.push(unit(between))
   return found.filter((d) => lengthOf(d) > 0.5)
 }
+
+const axesOf = (s: Placed): Vec3[] => (s.kind === 'box' ? s.edges.map(unit) : [unit(s.half)])
+
+/** The corners of a box, or the middles of a bar's two ends. */
+const cornersOf = (s: Placed): Vec3[] =>
+  s.kind === 'cylinder'
+    ? [add(s.centre, s.half), subtract(s.centre, s.half)]
+    : SIGNS.flatMap((x) =>
+        SIGNS.flatMap((y) => SIGNS.map((z) => add(add(s.centre, scale(s.edges[0], x)), add(scale(s.edges[1], y), scale(s.edges[2], z))))),
+      )
+
+const SIGNS = [-1, 1] as const
 
 const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number => reach(a, d) + reach(b, d) - Math.abs(dot(between, d))
 
@@ -26,40 +42,63 @@ const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number => r
  * How deep two convex shapes press into each other, in mm; zero or less means they are apart along some direction.
  *
  * The depth is the least overlap of their shadows over all directions (separating axis theorem). Box against box is
- * exact from the fifteen classic axes; with a cylinder the best of those is refined by walking the sphere of directions,
+ * exact from the fifteen classic axes; with a cylinder the best few of those are refined by walking the sphere of directions,
  * which finds the least overlap to a few hundredths of a millimetre. Shapes in line at one point give their full overlap.
+ * The walk is laid out along the shapes themselves, so that turning both together changes nothing.
  * @example two 10 mm cubes 8 mm apart along x press 2 mm into each other
  */
 export const penetration = (a: Placed, b: Placed, enough = 0): number => {
   const between = subtract(b.centre, a.centre)
   let best = Infinity
-  let at: Vec3 = [1, 0, 0]
+  const tried: { d: Vec3; value: number }[] = []
   for (const d of candidates(a, b)) {
     const value = overlapAlong(a, b, between, d)
-    if (value < best) [best, at] = [value, d]
+    if (value < best) best = value
     if (best <= enough) return best
+    tried.push({ d, value })
   }
   if (a.kind === 'box' && b.kind === 'box') return best
-  return refine(a, b, between, at, best, enough)
+  tried.sort((p, q) => p.value - q.value)
+  const starts: Vec3[] = []
+  for (const { d } of tried) {
+    if (starts.some((other) => Math.abs(dot(other, d)) > NEAR)) continue
+    starts.push(d)
+    if (starts.length === STARTS) break
+  }
+  const [first = [1, 0, 0]] = axesOf(a.kind === 'cylinder' ? a : b)
+  const [spare = [0, 1, 0]] = axesOf(a.kind === 'cylinder' ? b : a)
+  for (const start of starts) {
+    best = Math.min(best, refine(a, b, between, start, first, spare, enough))
+    if (best <= enough) return best
+  }
+  return best
 }
 
-const refine = (a: Placed, b: Placed, between: Vec3, start: Vec3, first: number, enough: number): number => {
-  let [best, at, step] = [first, start, REFINE_START_RAD]
+/** Starts whose directions are closer than this (cosine) lead to the same place. */
+const NEAR = 0.995
+const STARTS = 4
+
+const AROUND = [
+  [1, 0],
+  [0, 1],
+  [-1, 0],
+  [0, -1],
+  [0.7, 0.7],
+  [-0.7, 0.7],
+  [-0.7, -0.7],
+  [0.7, -0.7],
+] as const
+
+const refine = (a: Placed, b: Placed, between: Vec3, start: Vec3, along: Vec3, spare: Vec3, enough: number): number => {
+  let at = start
+  let best = overlapAlong(a, b, between, start)
+  let step = REFINE_START_RAD
   for (let i = 0; i < REFINE_STEPS && best > enough; i++) {
-    const side = unit(cross(at, Math.abs(at[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]))
+    const side = unit(cross(at, Math.abs(dot(at, along)) < 0.9 ? along : spare))
     const other = cross(at, side)
     let moved = false
-    for (const [p, q] of [
-      [1, 0],
-      [-1, 0],
-      [0, 1],
-      [0, -1],
-    ] as const) {
-      const d = unit([
-        at[0] + step * (p * side[0] + q * other[0]),
-        at[1] + step * (p * side[1] + q * other[1]),
-        at[2] + step * (p * side[2] + q * other[2]),
-      ])
+    for (const [p, q] of AROUND) {
+      const d = unit(add(at, add(scale(side, step * p), scale(other, step * q))))
       const value = overlapAlong(a, b, between, d)
       if (value < best) [best, at, moved] = [value, d, true]
     }

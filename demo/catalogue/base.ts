@@ -1,4 +1,6 @@
-import { back, bar, block, down, holds, part, plate, sits, up } from '../shapes/index.ts'
+import type { Solid } from '@zucchini/core/catalogue'
+import type { Vec3 } from '@zucchini/core/kernel'
+import { ahead, back, bar, block, down, holds, part, plate, sits, slot, up } from '../shapes/index.ts'
 
 export const plates = [
   plate({
@@ -63,6 +65,9 @@ export const plates = [
   }),
 ]
 
+/** A head rated for so many grams with their centre 55 mm over the plate. N m */
+const headNm = (limitG: number): number => Math.round(limitG * 0.0098 * 0.055 * 100) / 100
+
 const clampHead = (
   id: string,
   name: string,
@@ -84,8 +89,20 @@ const clampHead = (
       bar([0, -14, 0], down, 62, radius, 'plain'),
       bar([0, -52, 40], back, 160, 7, 'grip'),
     ],
-    mounts: [sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 40, limitG }), sits('legs', 'thread-3/8', [0, -76, 0], down)],
+    mounts: [
+      sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 40, limitG, fromG: 600, momentNm: headNm(limitG) }),
+      sits('legs', 'thread-3/8', [0, -76, 0], down),
+    ],
     facts: { carries: `${limitG} g` },
+  })
+
+/** Three legs spread from a hub to feet on a circle, as they stand on the ground. */
+const legs = (downMm: number, feetMm: number) =>
+  [90, 210, 330].map((deg): Solid => {
+    const [c, s] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)]
+    const way: Vec3 = [c * (feetMm - 26), -downMm, s * (feetMm - 26)]
+    const length = Math.hypot(...way)
+    return bar([c * 26, -35, s * 26], [way[0] / length, way[1] / length, way[2] / length], length, 13, 'plain')
   })
 
 export const stands = [
@@ -98,13 +115,8 @@ export const stands = [
     maker: 'Gourdwell',
     massG: 1620,
     price: [140, 165, 190],
-    solids: [
-      bar([0, -5, 0], down, 30, 34, 'plain'),
-      bar([-22, -35, -14], down, 520, 13, 'plain'),
-      bar([22, -35, -14], down, 520, 13, 'plain'),
-      bar([0, -35, 24], down, 520, 13, 'plain'),
-      bar([0, 0, 0], down, 5, 30, 'metal'),
-    ],
+    solids: [bar([0, -5, 0], down, 30, 34, 'plain'), ...legs(640, 430), bar([0, 0, 0], down, 5, 30, 'metal')],
+    under: { kind: 'legs', feetMm: 430 },
     mounts: [holds('top', 'thread-3/8', [0, 0, 0], up, { label: 'tripod top, 3/8"' })],
   }),
   part({
@@ -119,7 +131,8 @@ export const stands = [
       bar([0, -18, 30], down, 40, 26, 'plain'),
       bar([0, -58, 30], down, 190, 19, 'grip'),
     ],
-    mounts: [sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 50, limitG: 2000 })],
+    mounts: [sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 50, limitG: 2000, fromG: 400, travel: slot(ahead, 30) })],
+    under: { kind: 'gimbal', at: [0, 62, 0], reachMm: [30, 40, 18] },
     provides: ['stabiliser'],
     facts: { carries: '2000 g' },
   }),

@@ -10,6 +10,9 @@ export const lenses = [
     threadMm: 82,
     frontMm: 95,
     price: [1090, 1250, 1400],
+    focal: [24, 70],
+    stop: 2.8,
+
     sections: [
       [6, 31, 'metal'],
       [22, 34, 'plain'],
@@ -29,6 +32,9 @@ export const lenses = [
     family: 'tendril',
     threadMm: 67,
     price: [640, 720, 830],
+    focal: [20, 20],
+    stop: 1.8,
+
     sections: [
       [6, 31, 'metal'],
       [18, 33, 'plain'],
@@ -47,6 +53,9 @@ export const lenses = [
     threadMm: 77,
     frontMm: 80,
     price: [480, 560, 640],
+    focal: [35, 35],
+    stop: 1.5,
+    geared: true,
     sections: [
       [8, 33, 'metal'],
       [24, 36, 'plain'],
@@ -65,6 +74,9 @@ export const lenses = [
     family: 'tendril',
     threadMm: 67,
     price: [190, 240, 280],
+    focal: [16, 50],
+    stop: 3.5,
+    circleMm: 28.4,
     sections: [
       [5, 30.5, 'metal'],
       [16, 33, 'plain'],
@@ -83,6 +95,9 @@ export const lenses = [
     threadMm: 77,
     price: [980, 1120, 1290],
     footAtMm: 44,
+    focal: [70, 200],
+    stop: 4,
+
     sections: [
       [6, 31, 'metal'],
       [14, 33, 'plain'],
@@ -124,6 +139,7 @@ export const filters = [
     thickMm: 9,
     price: [58, 72, 90],
     provides: ['nd'],
+    turns: true,
   }),
   filter({
     id: 'phragma-vnd-77',
@@ -134,6 +150,7 @@ export const filters = [
     thickMm: 9.5,
     price: [69, 85, 105],
     provides: ['nd'],
+    turns: true,
   }),
   filter({
     id: 'phragma-vnd-82',
@@ -144,6 +161,7 @@ export const filters = [
     thickMm: 9.5,
     price: [79, 95, 119],
     provides: ['nd'],
+    turns: true,
   }),
   filter({
     id: 'rushlight-mist-82',

@@ -4,6 +4,21 @@ import { cages } from './cages.ts'
 import { cameras } from './cameras.ts'
 import { filters, lensAdapters, lenses } from './glass.ts'
 import { sideHandles, topHandles } from './grips.ts'
+import { moreCages, moreCameras } from './more-bodies.ts'
+import {
+  clamps,
+  frontGear,
+  moreBag,
+  moreMedia,
+  moreMonitors,
+  morePlates,
+  morePower,
+  moreSmall,
+  moreSound,
+  moreStands,
+} from './more-gear.ts'
+import { moreFilters, moreLensAdapters, moreLenses } from './more-glass.ts'
+import { jaws, moreArms, moreHandles, shoulderPads, straps } from './more-holds.ts'
 import { powerParts, rodParts } from './rods.ts'
 import { sound } from './sound.ts'
 import { monitors, viewMounts } from './view.ts'
@@ -28,4 +43,24 @@ export const demoParts: readonly Part[] = [
   ...bagThings,
   ...rodParts,
   ...powerParts,
+  ...moreCameras,
+  ...moreCages,
+  ...moreLenses,
+  ...moreLensAdapters,
+  ...moreFilters,
+  ...moreHandles,
+  ...straps,
+  ...shoulderPads,
+  ...moreArms,
+  ...jaws,
+  ...moreMonitors,
+  ...moreSound,
+  ...frontGear,
+  ...morePower,
+  ...moreMedia,
+  ...morePlates,
+  ...moreSmall,
+  ...clamps,
+  ...moreStands,
+  ...moreBag,
 ]

@@ -43,7 +43,8 @@ const cageSolids = (b: BodyShape, c: CageFacts): Solid[] => {
   const rightEnd = c.kind === 'full' ? r : half - 26
   const solids = [
     block([l, floor, zFront + 10], [c.kind === 'full' ? r : half - 20, -b.downMm, zBack], 'metal', 2),
-    block([l, -b.downMm, zFront + 10], [l + PLATE_MM, top, zBack - 4], 'metal', 2),
+    // Open behind: the camera's sockets are there.
+    block([l, -b.downMm, zFront + 10], [l + PLATE_MM, top, 13], 'metal', 2),
     block([l + PLATE_MM, roof, zFront], [-13, top, zBack], 'metal', 2),
     block([13, roof, zFront], [rightEnd, top, zBack], 'metal', 2),
     block([-13, roof, zFront], [13, top, -8], 'metal', 1),
@@ -67,7 +68,7 @@ const cageMounts = (b: BodyShape, c: CageFacts): Mount[] => {
     holds('top-left', 'thread-1/4', [-30, top, mid], up, { label: 'cage top, left, 1/4"' }),
     holds('top-rear', 'thread-1/4', [0, top, zBack - 5], up, { label: 'cage top, rear, 1/4"' }),
     holds('shoe', 'shoe-cold', [-half + 10, top, mid - 2], up, { label: 'cage top, left, cold shoe' }),
-    holds('left-low', 'thread-1/4-pin', [l, -b.downMm + 8, mid - 10], left, { label: 'cage left, low, pinned 1/4"' }),
+    holds('left-low', 'thread-1/4-pin', [l, -b.downMm + 8, Math.min(mid - 10, 4)], left, { label: 'cage left, low, pinned 1/4"' }),
     holds('base-front', 'thread-1/4', [26, floor, mid - 6], down, { label: 'cage base, 1/4" by the edge' }),
   ]
   if (c.kind === 'full') {

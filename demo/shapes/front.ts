@@ -1,4 +1,4 @@
-import type { Capability, Look, Mount, Part, Solid } from '@zucchini/core/catalogue'
+import type { Capability, Look, Mount, Part, Room, Solid } from '@zucchini/core/catalogue'
 import { ahead, back, bar, block, down, holds, part, type Price, sits, slot, soft, up } from './solids.ts'
 
 interface Piece {
@@ -17,9 +17,20 @@ export interface LensFacts extends Piece {
   readonly provides: readonly Capability[]
   readonly facts: Readonly<Record<string, string | number | boolean>>
   readonly footAtMm?: number
+  /** Focal lengths, mm: the same twice for a prime; and the widest stop. */
+  readonly focal: readonly [number, number]
+  readonly stop: number
+  readonly circleMm?: number
+  /** Printed teeth for a follow focus. */
+  readonly geared?: boolean
   /** Outer diameter of the front, when a matte box can clamp on it. */
   readonly frontMm?: number
 }
+
+/** Two fingers round a ring want this much beside it. mm */
+const RING_FINGERS_MM = 7
+/** Where the entrance pupil of a usual lens lies, as a share of its length from the flange. */
+const PUPIL_AT = 0.6
 
 /** A lens as a stack of round sections. Origin: the middle of its flange. */
 export const lens = (l: LensFacts): Part => {
@@ -48,6 +59,25 @@ export const lens = (l: LensFacts): Part => {
     solids.push(block([-12, -radius - 14, -l.footAtMm - 22], [12, -radius + 3, -l.footAtMm + 22], 'metal', 2))
     mounts.push(holds('foot', 'thread-1/4', [0, -radius - 14, -l.footAtMm], down, { label: 'lens foot, 1/4"' }))
   }
+  let from = 0
+  const rooms = l.sections.flatMap(([length, radius, look]): Room[] => {
+    const middle = from - length / 2
+    from -= length
+    return look === 'ribs'
+      ? [
+          {
+            kind: 'turn',
+            shape: { kind: 'cylinder', centre: [0, 0, middle], axis: ahead, radius: radius + RING_FINGERS_MM, length: length - 6 },
+            lost: 'fingers do not get round the ring',
+          },
+        ]
+      : []
+  })
+  if (l.geared) {
+    const [length = 0, radius = 0] = l.sections[2] ?? []
+    const start = (l.sections[0]?.[0] ?? 0) + (l.sections[1]?.[0] ?? 0)
+    mounts.push(holds('gear', 'gear-0.8', [0, radius, -start - length / 2], up, { label: 'focus ring, 0.8 gear' }))
+  }
   return part({
     id: l.id,
     role: 'lens',
@@ -56,7 +86,16 @@ export const lens = (l: LensFacts): Part => {
     massG: l.massG,
     price: l.price,
     solids,
+    rooms,
     mounts,
+    optics: {
+      kind: 'lens',
+      focalMinMm: l.focal[0],
+      focalMaxMm: l.focal[1],
+      stop: l.stop,
+      pupilMm: Math.round(-z * PUPIL_AT),
+      imageCircleMm: l.circleMm ?? 43.3,
+    },
     provides: l.provides,
     facts: l.facts,
   })
@@ -66,6 +105,8 @@ export interface FilterFacts extends Piece {
   readonly threadMm: number
   readonly thickMm: number
   readonly provides: readonly Capability[]
+  /** A turning ring, as on a variable ND or polariser. */
+  readonly turns?: boolean
 }
 
 /** A screw-in filter with a front thread of the same size. Origin: the middle of its rear face. */
@@ -78,6 +119,21 @@ export const filter = (f: FilterFacts): Part =>
     massG: f.massG,
     price: f.price,
     solids: [bar([0, 0, 0], ahead, f.thickMm, f.threadMm / 2 + 2.5, 'ribs')],
+    rooms: f.turns
+      ? [
+          {
+            kind: 'turn',
+            shape: {
+              kind: 'cylinder',
+              centre: [0, 0, -f.thickMm / 2],
+              axis: ahead,
+              radius: f.threadMm / 2 + 2.5 + RING_FINGERS_MM,
+              length: f.thickMm,
+            },
+            lost: 'fingers do not get round the ring',
+          },
+        ]
+      : [],
     mounts: [
       sits('rear', 'filter-thread', [0, 0, 0], back, { family: String(f.threadMm) }),
       holds('front', 'filter-thread', [0, 0, -f.thickMm], ahead, {

@@ -64,7 +64,7 @@ export const topHandle = (h: TopHandleFacts): Part => {
         lost: 'fingers do not fit under the handle',
       },
     ],
-    grips: [{ kind: 'top', at: [0, h.clearMm + 10, palm] }],
+    grips: [{ kind: 'top', at: [0, h.clearMm + 10, palm], axis: ahead }],
     provides: ['top-handle'],
     facts: { 'clear under the grip': `${h.clearMm} mm` },
   })
@@ -94,7 +94,14 @@ export const sideHandle = (h: SideHandleFacts): Part => {
       sits('foot', h.foot, [0, 0, 0], right, h.foot === 'nato' ? { lengthMm: 28 } : {}),
       holds('top', 'thread-1/4', [-30, h.tallMm * 0.38, 0], up, { label: 'side grip top, 1/4"' }),
     ],
-    grips: [{ kind: 'side', at: [-30, -h.tallMm * 0.12, 0] }],
+    grips: [{ kind: 'side', at: [-30, -h.tallMm * 0.12, 0], axis: up }],
+    rooms: [
+      {
+        kind: 'lever',
+        shape: { kind: 'cylinder', centre: [-7, 0, 35], axis: back, radius: 10, length: 18 },
+        lost: 'the clamp can not be loosened by hand',
+      },
+    ],
     provides: ['side-grip'],
   })
 }
@@ -181,8 +188,25 @@ export const monitor = (m: MonitorFacts): Part => {
     mounts: [
       holds('bottom', 'thread-1/4', [0, 0, -m.deepMm / 2], down, { label: 'monitor base, 1/4"' }),
       holds('top', 'thread-1/4', [0, tall, -m.deepMm / 2], up, { label: 'monitor top, 1/4"' }),
-      holds('left', 'thread-1/4', [-wide / 2, tall / 2, -m.deepMm / 2], left, { label: 'monitor side, 1/4"' }),
+      holds('left', 'thread-1/4', [-wide / 2, tall * 0.7, -m.deepMm / 2], left, { label: 'monitor side, 1/4"' }),
+      holds('slab', 'slab-l', [0, Math.min(tall - 6, 66) / 2 + 6, -m.deepMm - 8], ahead, {
+        family: 'l',
+        almost: ['l-long'],
+        label: 'monitor back, slab',
+      }),
     ],
+    sockets: [
+      { id: 'hdmi-in', connector: 'hdmi-a', direction: 'in', at: [-wide / 2, tall * 0.25, -m.deepMm / 2], out: left, label: 'HDMI in' },
+    ],
+    optics: {
+      kind: 'screen',
+      at: [0, tall / 2, 1],
+      out: back,
+      up,
+      wideMm: Math.round(m.inches * 22.1),
+      tallMm: Math.round(m.inches * 12.45),
+      nits: m.nits,
+    },
     provides: m.provides,
     facts: { inches: m.inches, nits: m.nits },
   })

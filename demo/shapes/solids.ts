@@ -85,6 +85,8 @@ export const sits = (id: string, standard: string, at: Vec3, out: Vec3, more: Mo
   at: tidied(at),
   out,
   up: upOf(out),
+  // The usual tripod screw; a part that differs says so.
+  ...(standard === 'thread-1/4' || standard === 'body' ? { screwMm: 5 } : {}),
   ...more,
 })
 

@@ -1,0 +1,450 @@
+import type { Capability, Part, Socket } from '@zucchini/core/catalogue'
+import {
+  ahead,
+  back,
+  bar,
+  block,
+  brick,
+  brickPlate,
+  device,
+  down,
+  dropIn,
+  holds,
+  matteBox,
+  mic,
+  monitor,
+  padded,
+  part,
+  plate,
+  type Price,
+  right,
+  rodBase,
+  rodClamp,
+  sits,
+  soft,
+  up,
+} from '../shapes/index.ts'
+
+const around = (usual: number): Price => [Math.round(usual * 0.86), usual, Math.round(usual * 1.15)]
+const maker = (name: string): string => name.split(' ')[0] ?? ''
+const given = (id: string, name: string, massG: number, usual: number) => ({ id, name, maker: maker(name), massG, price: around(usual) })
+
+const screen = (
+  id: string,
+  name: string,
+  massG: number,
+  usual: number,
+  inches: number,
+  nits: number,
+  deepMm: number,
+  provides: readonly Capability[],
+) => monitor({ ...given(id, name, massG, usual), inches, nits, deepMm, provides })
+
+export const moreMonitors = [
+  screen('tromba-5-bright', 'Tromba 5 in monitor, 2,200 nit', 262, 329, 5, 2200, 24, ['screen', 'sun-view']),
+  screen('crookneck-6', 'Crookneck 6 in touch monitor, 1,300 nit', 318, 349, 6, 1300, 23, ['screen', 'sun-view']),
+  screen('delicata-7-bright', 'Delicata 7 in monitor, 2,500 nit', 590, 620, 7, 2500, 30, ['screen', 'sun-view']),
+  {
+    ...screen('delicata-5-recorder', 'Delicata 5 in recorder, 1,000 nit', 388, 499, 5, 1000, 32, ['screen', 'sun-view', 'headphones']),
+    role: 'recorder' as const,
+  },
+  part({
+    ...given('tromba-finder', 'Tromba electronic finder on a rod foot', 268, 560),
+    role: 'finder',
+    solids: [
+      block([-9, 0, -9], [9, 6, 9], 'metal', 1),
+      block([-22, 6, -60], [22, 50, 20], 'plain', 5),
+      soft(bar([0, 28, 20], back, 26, 22, 'foam')),
+    ],
+    mounts: [sits('foot', 'thread-1/4', [0, 0, 0], down)],
+    rooms: [{ kind: 'view', shape: { kind: 'box', centre: [0, 28, 62], size: [40, 40, 30] }, lost: 'the eye does not come to the finder' }],
+    provides: ['screen', 'sun-view'],
+  }),
+  part({
+    ...given('bulrush-hood-7', 'Bulrush sun hood with its own frame', 96, 29),
+    role: 'monitor-mount',
+    solids: [block([-86, 0, 0], [86, 4, 60], 'plain', 1), block([-9, -6, 4], [9, 0, 22], 'metal', 1)],
+    mounts: [sits('foot', 'thread-1/4', [0, -6, 13], down)],
+  }),
+]
+
+export const moreSound = [
+  mic({ ...given('papyr-mini', 'Papyr pocket mic', 28, 35), tubeMm: 54, radiusMm: 8, foam: true, riseMm: 16, provides: ['scratch-sound'] }),
+  mic({
+    ...given('rushlight-digital', 'Rushlight digital shotgun with fur', 132, 249),
+    tubeMm: 150,
+    radiusMm: 11,
+    foam: true,
+    riseMm: 28,
+    provides: ['scratch-sound', 'wind-cover'],
+  }),
+  device({
+    ...given('rushlight-quad', 'Rushlight four-way receiver', 92, 349),
+    role: 'receiver',
+    size: [58, 62, 20],
+    foot: 'shoe-cold',
+    provides: ['wireless-sound', 'headphones'],
+  }),
+  device({
+    ...given('delicata-preamp-4', 'Delicata four-channel preamp', 486, 429),
+    role: 'preamp',
+    size: [142, 54, 84],
+    foot: 'thread-1/4',
+    provides: ['xlr', 'headphones'],
+  }),
+  device({
+    ...given('papyr-timecode', 'Papyr timecode box', 42, 189),
+    role: 'timecode',
+    size: [42, 42, 14],
+    foot: 'shoe-cold',
+    provides: [],
+  }),
+  device({
+    ...given('luffa-timecode', 'Luffa timecode box, small', 24, 129),
+    role: 'timecode',
+    size: [34, 32, 12],
+    foot: 'shoe-cold',
+    provides: [],
+  }),
+  part({
+    ...given('rushlight-fur-small', 'Rushlight fur for short mics', 22, 19),
+    role: 'windscreen',
+    solids: [block([-5, 0, -5], [5, 3, 5], 'detail', 1), soft(bar([0, 24, 40], ahead, 86, 21, 'foam'))],
+    mounts: [sits('loop', 'pad', [0, 0, 0], down)],
+    provides: ['wind-cover'],
+  }),
+]
+
+/** A geared wheel on a rod clamp, or a small motor. */
+const focus = (id: string, name: string, massG: number, usual: number, by: 'rod-15-pair' | 'rod-15', motor: boolean) =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'follow-focus',
+    solids: [
+      block([-14, 0, -12], [14, 30, 12], 'metal', 2),
+      bar([14, 16, 0], right, motor ? 22 : 34, motor ? 17 : 26, 'knob'),
+      bar([-20, 34, 0], right, 8, 14, 'ribs'),
+    ],
+    mounts: [holds('clamp', by, [0, 0, 0], down, { lengthMm: 24 }), sits('gear', 'gear-0.8', [-16, 48, 0], up, { carries: true })],
+  })
+
+const gearRing = (id: string, name: string, massG: number, usual: number, radius: number) =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'gear-ring',
+    solids: [bar([0, 0, 0], ahead, 9, radius, 'ribs')],
+    mounts: [sits('seat', 'pad', [0, 0, 0], back), holds('gear', 'gear-0.8', [0, radius, -4.5], up, { label: `${name}, teeth` })],
+  })
+
+export const frontGear = [
+  matteBox({ ...given('phragma-matte-rods', 'Phragma matte box on rods', 412, 219), by: 'rods' }),
+  matteBox({ ...given('phragma-matte-110', 'Phragma clamp-on matte box, 110 mm', 288, 159), by: 'clamp-on', odMm: 110 }),
+  focus('reedsmith-follow', 'Reedsmith follow focus on a pair of rods', 318, 189, 'rod-15-pair', false),
+  focus('bulrush-follow', 'Bulrush follow focus on one rod', 214, 69, 'rod-15', false),
+  focus('marrow-motor', 'Marrow focus motor on one rod', 168, 329, 'rod-15', true),
+  gearRing('typha-gear-70', 'Typha gear ring for 66 to 72 mm', 24, 14, 39),
+  gearRing('typha-gear-80', 'Typha gear ring for 76 to 82 mm', 27, 14, 44),
+  dropIn({ ...given('phragma-nd-06-44', 'Phragma ND 0.6, 4x4', 104, 59), family: '4x4', nd: true }),
+  rodClamp({
+    ...given('sedgewick-support-tall', 'Sedgewick tall lens support', 118, 46),
+    role: 'lens-support',
+    tallMm: 48,
+    thickMm: 20,
+    top: 'none',
+  }),
+  part({
+    ...given('typha-rod-single', 'Typha single 15 mm rod, 150 mm, 1/4" end', 62, 14),
+    role: 'rods',
+    solids: [bar([0, 0, 0], ahead, 150, 7.5, 'metal')],
+    mounts: [
+      sits('end', 'thread-1/4', [0, 0, 0], back),
+      sits('above', 'rod-15', [0, 7.5, -75], up, {
+        lengthMm: 150,
+        travel: { along: ahead, minMm: -60, maxMm: 60, stepMm: 1 },
+        carries: true,
+        label: 'single rod',
+      }),
+    ],
+  }),
+  part({
+    ...given('typha-rod-clamp-14', 'Typha single-rod clamp, 1/4" hole', 34, 11),
+    role: 'rod-clamp',
+    solids: [block([-13, -13, -10], [13, 13, 10], 'metal', 2)],
+    mounts: [
+      holds('clamp', 'rod-15', [0, -13, 0], down, { lengthMm: 20 }),
+      holds('hole', 'thread-1/4', [0, 13, 0], up, { label: 'rod clamp, 1/4"' }),
+    ],
+  }),
+  part({
+    ...given('phragma-tray-44', 'Phragma 4x4 tray holder, clamp-on 95 mm', 146, 89),
+    role: 'matte-box',
+    solids: [
+      block([-56, -56, -14], [56, -51, 0], 'plain', 2),
+      block([-56, -51, -14], [-51, 56, 0], 'plain', 2),
+      block([51, -51, -14], [56, 56, 0], 'plain', 2),
+      bar([0, 0, 0], back, 7, 54, 'ribs'),
+    ],
+    centre: [0, 0, -4],
+    mounts: [
+      sits('ring', 'clamp-on', [0, 0, 7], back, { family: '95' }),
+      holds('tray', 'tray', [0, -51, -7], up, { family: '4x4', label: 'tray, 4x4' }),
+    ],
+  }),
+]
+
+const slab = (id: string, name: string, massG: number, usual: number, family: string, wh: number, deep: number) =>
+  brick({ ...given(id, name, massG, usual), standard: 'slab-l', family, size: [38, 70, deep], wh })
+
+/** A pack for a camera's own bay, or a shell of that shape on a lead. */
+const bay = (id: string, role: 'battery' | 'dummy', name: string, massG: number, usual: number, family: string, wh: number) =>
+  part({
+    ...given(id, name, massG, usual),
+    role,
+    solids: [block([-20, -11, 0], [20, 11, 52], 'plain', 2)],
+    mounts: [sits('contacts', 'pack', [0, 0, 0], ahead, { family })],
+    ...(role === 'dummy'
+      ? { sockets: [{ id: 'lead', connector: 'dummy', direction: 'in', at: [0, 0, 52], out: back } satisfies Socket] }
+      : {}),
+    facts: { Wh: wh },
+  })
+
+const charger = (id: string, name: string, massG: number, usual: number, family: string, bays: number) =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'charger',
+    solids: [block([-34 * bays * 0.5, 0, -38], [34 * bays * 0.5, 26, 38], 'plain', 4)],
+    mounts: Array.from({ length: bays }, (_, i) =>
+      holds(`bay-${i + 1}`, 'pack', [-34 * bays * 0.5 + 17 + i * 34, 26, 0], up, { family, label: `bay ${i + 1}` }),
+    ),
+  })
+
+export const morePower = [
+  slab('luffa-slab-17', 'Luffa short slab, 17 Wh', 118, 29, 'l', 17, 22),
+  slab('gourdwell-slab-47', 'Gourdwell slab with gauge, 47 Wh', 288, 79, 'l', 47, 58),
+  brick({ ...given('gourdwell-v-147', 'Gourdwell V-mount brick, 147 Wh', 878, 249), standard: 'v-lock', size: [74, 106, 66], wh: 147 }),
+  brick({ ...given('marrow-stud-50', 'Marrow three-stud brick, 50 Wh', 366, 129), standard: 'three-stud', size: [72, 102, 28], wh: 50 }),
+  brickPlate({ ...given('typha-slab-plate-rods', 'Typha slab plate on rods', 92, 39), standard: 'slab-l', by: 'rods' }),
+  bay('calabash-pack', 'battery', 'Calabash camera pack, 16 Wh', 84, 69, 'cal-16', 16),
+  bay('chayote-pack', 'battery', 'Chayote camera pack, 8 Wh', 46, 49, 'chay-8', 8),
+  bay('typha-pack-copy', 'battery', 'Typha copy of the Calabash pack, 15 Wh', 81, 29, 'cal-16', 15),
+  bay('luffa-dummy-cal', 'dummy', 'Luffa dummy pack for Calabash', 38, 32, 'cal-16', 0.1),
+  bay('luffa-dummy-chay', 'dummy', 'Luffa dummy pack for Chayote', 32, 28, 'chay-8', 0.1),
+  charger('calabash-charger', 'Calabash twin charger', 148, 79, 'cal-16', 2),
+  charger('chayote-charger', 'Chayote single charger', 74, 39, 'chay-8', 1),
+  part({
+    ...given('gourdwell-v-charger', 'Gourdwell twin brick charger', 1240, 189),
+    role: 'charger',
+    solids: [block([-110, 0, -60], [110, 60, 60], 'plain', 6)],
+    mounts: [
+      holds('left', 'v-lock', [-55, 60, 0], up, { label: 'left bay' }),
+      holds('right', 'v-lock', [55, 60, 0], up, { label: 'right bay' }),
+    ],
+  }),
+]
+
+export const moreMedia = [
+  padded({ ...given('luffa-drive-4', 'Luffa 4 TB drive', 71, 329), role: 'drive', size: [54, 12, 92] }),
+  padded({ ...given('marrow-drive-1', 'Marrow rugged 1 TB drive', 98, 149), role: 'drive', size: [60, 16, 98] }),
+  ...[64, 256, 512].map((gb) =>
+    part({
+      ...given(`luffa-card-${gb}`, `Luffa ${gb} GB card`, 3, gb * 0.35),
+      role: 'card',
+      solids: [block([-12, -16, -1], [12, 16, 1.1], 'plain', 1)],
+      facts: { GB: gb },
+    }),
+  ),
+  part({
+    ...given('papyr-card-325', 'Papyr fast card, 325 GB', 9, 289),
+    role: 'card',
+    solids: [block([-15, -19, -2], [15, 19, 2], 'plain', 1)],
+    facts: { GB: 325 },
+  }),
+  part({
+    ...given('bulrush-drive-shoe', 'Bulrush drive holder, shoe foot', 52, 19),
+    role: 'drive-holder',
+    solids: [block([-9, 0, -9], [9, 4, 9], 'metal', 1), block([-32, 4, -20], [32, 9, 20], 'metal', 2)],
+    mounts: [sits('foot', 'shoe-cold', [0, 0, 0], down), holds('pad', 'pad', [0, 9, 0], up, { label: 'drive holder, pad' })],
+  }),
+  device({
+    ...given('crookneck-link', 'Crookneck picture link, sender', 148, 389),
+    role: 'transmitter',
+    size: [62, 84, 22],
+    foot: 'thread-1/4',
+    provides: [],
+  }),
+  device({
+    ...given('crookneck-link-small', 'Crookneck small picture link, sender', 92, 249),
+    role: 'transmitter',
+    size: [52, 64, 18],
+    foot: 'shoe-cold',
+    provides: [],
+  }),
+  device({
+    ...given('delicata-sdi-hdmi', 'Delicata SDI to HDMI converter', 118, 139),
+    role: 'converter',
+    size: [60, 72, 20],
+    foot: 'thread-1/4',
+    provides: [],
+  }),
+  device({
+    ...given('typha-hdmi-split', 'Typha HDMI splitter, one to two', 86, 49),
+    role: 'converter',
+    size: [66, 50, 16],
+    foot: 'thread-1/4',
+    provides: [],
+  }),
+  device({
+    ...given('rushlight-panel', 'Rushlight small light panel', 128, 69),
+    role: 'light',
+    size: [84, 56, 18],
+    foot: 'shoe-cold',
+    provides: [],
+    face: 'glass',
+  }),
+  device({
+    ...given('rushlight-tube', 'Rushlight pocket light', 88, 45),
+    role: 'light',
+    size: [96, 22, 14],
+    foot: 'thread-1/4',
+    provides: [],
+    face: 'glass',
+  }),
+  device({
+    ...given('bulrush-panel', 'Bulrush light panel, two colours', 182, 39),
+    role: 'light',
+    size: [112, 74, 20],
+    foot: 'shoe-cold',
+    provides: [],
+    face: 'glass',
+  }),
+]
+
+export const morePlates = [
+  plate({
+    ...given('gourdwell-plate-38', 'Gourdwell 38 mm plate with pins', 66, 32),
+    role: 'plate',
+    size: [38, 11, 70],
+    screws: 2,
+    foot: 'dovetail-38',
+    slideMm: 12,
+  }),
+  plate({
+    ...given('bulrush-riser-10', 'Bulrush riser, 10 mm', 38, 12),
+    role: 'riser',
+    size: [34, 10, 40],
+    screws: 2,
+    foot: 'thread-1/4',
+    slideMm: 0,
+  }),
+  plate({
+    ...given('cushaw-riser-35', 'Cushaw riser, 35 mm', 118, 32),
+    role: 'riser',
+    size: [38, 35, 50],
+    screws: 2,
+    foot: 'thread-3/8',
+    slideMm: 0,
+  }),
+  plate({
+    ...given('typha-base-small', 'Typha small base plate', 62, 16),
+    role: 'base-plate',
+    size: [46, 8, 50],
+    screws: 1,
+    foot: 'thread-1/4',
+    slideMm: 0,
+  }),
+  rodBase({ ...given('bulrush-rod-base-38', 'Bulrush rod base, 3/8" foot', 198, 52), dovetail: false }),
+]
+
+const screwTo = (id: string, name: string, massG: number, usual: number, below: string, above: string, heightMm: number, radius: number) =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'adapter',
+    solids: [bar([0, 0, 0], up, heightMm, radius, 'metal')],
+    mounts: [sits('below', below, [0, 0, 0], down), holds('above', above, [0, heightMm, 0], up, { label: `${name}, top` })],
+  })
+
+export const moreSmall = [
+  screwTo('typha-spigot', 'Typha spigot, 3/8" to pinned 1/4"', 38, 9, 'thread-3/8', 'thread-1/4-pin', 28, 8),
+  screwTo('typha-extender-30', 'Typha extender, 30 mm, 1/4"', 26, 6, 'thread-1/4', 'thread-1/4', 30, 7),
+  screwTo('bulrush-shoe-38', 'Bulrush shoe foot with 3/8" hole', 16, 8, 'shoe-cold', 'thread-3/8', 8, 10),
+  screwTo('reedsmith-rosette-bolt', 'Reedsmith rosette on a pinned 1/4"', 34, 19, 'thread-1/4-pin', 'rosette-m6', 12, 16),
+]
+
+const cableClamp = (id: string, name: string, massG: number, usual: number, foot: 'thread-1/4' | 'shoe-cold' | 'pad'): Part =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'cable-clamp',
+    solids: [block([-8, 0, -8], [8, 6, 8], 'metal', 1), block([-6, 6, -5], [6, 14, 5], 'plain', 2)],
+    mounts: [sits('foot', foot, [0, 0, 0], down)],
+  })
+
+export const clamps = [
+  cableClamp('reedsmith-cable-hdmi', 'Reedsmith HDMI lock clamp, 1/4"', 14, 16, 'thread-1/4'),
+  cableClamp('typha-cable-14', 'Typha cable clip, 1/4"', 9, 5, 'thread-1/4'),
+  cableClamp('typha-cable-shoe', 'Typha cable clip, shoe', 11, 6, 'shoe-cold'),
+  cableClamp('typha-cable-pad', 'Typha cable clip, hook-and-loop', 5, 3, 'pad'),
+]
+
+const rail = (id: string, name: string, massG: number, usual: number, longMm: number, limitG: number) =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'slider',
+    solids: [block([-40, -50, -longMm / 2], [40, -20, longMm / 2], 'metal', 4), block([-34, -20, -40], [34, 0, 40], 'plain', 4)],
+    mounts: [sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 50, limitG }), sits('legs', 'thread-3/8', [0, -50, 0], down)],
+  })
+
+export const moreStands = [
+  rail('cushaw-slider-60', 'Cushaw slider, 60 cm', 2150, 329, 600, 6000),
+  rail('bulrush-slider-40', 'Bulrush slider, 40 cm', 1380, 149, 400, 4000),
+  part({
+    ...given('marrow-gimbal-large', 'Marrow large gimbal', 1580, 620),
+    role: 'gimbal',
+    solids: [
+      block([-28, -20, -70], [28, 0, 70], 'metal', 3),
+      bar([0, -20, 34], down, 44, 30, 'plain'),
+      bar([0, -64, 34], down, 210, 20, 'grip'),
+    ],
+    under: { kind: 'gimbal', at: [0, 70, 0], reachMm: [40, 50, 30] },
+    mounts: [
+      sits('clamp', 'dovetail-38', [0, 0, 0], up, {
+        lengthMm: 60,
+        limitG: 3600,
+        fromG: 700,
+        travel: { along: ahead, minMm: -45, maxMm: 45, stepMm: 1 },
+      }),
+    ],
+    provides: ['stabiliser'],
+    facts: { carries: '3600 g' },
+  }),
+  part({
+    ...given('gourdwell-ball-head', 'Gourdwell ball head, 1/4" screw', 412, 79),
+    role: 'head',
+    solids: [bar([0, 0, 0], down, 14, 24, 'metal'), bar([0, -14, 0], down, 44, 26, 'plain')],
+    mounts: [
+      sits('screw', 'thread-1/4', [0, 0, 0], up, { limitG: 5000, momentNm: 3, screwMm: 5 }),
+      sits('legs', 'thread-3/8', [0, -58, 0], down),
+    ],
+  }),
+]
+
+const bag = (id: string, name: string, massG: number, usual: number, [w, h, d]: readonly [number, number, number]) =>
+  part({ ...given(id, name, massG, usual), role: 'case', solids: [block([-w / 2, 0, -d / 2], [w / 2, h, d / 2], 'foam', 20)] })
+const tool = (id: string, name: string, massG: number, usual: number, longMm: number, half = 6) =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'tool',
+    solids: [block([-longMm / 2, -half, -half], [longMm / 2, half, half], 'metal', 2)],
+  })
+
+export const moreBag = [
+  bag('gourdwell-backpack', 'Gourdwell backpack', 1780, 189, [330, 500, 200]),
+  bag('bulrush-pouch', 'Bulrush belt pouch', 180, 24, [180, 140, 80]),
+  bag('reedsmith-lens-wrap', 'Reedsmith lens wrap', 120, 19, [240, 160, 60]),
+  bag('gourdwell-hard-case', 'Gourdwell hard case', 4200, 219, [480, 370, 190]),
+  tool('reedsmith-hex-4', 'Reedsmith 4 mm hex key', 16, 4, 80),
+  tool('reedsmith-hex-5', 'Reedsmith 5 mm hex key', 22, 4, 86),
+  tool('typha-level', 'Typha spirit level', 12, 7, 40),
+  tool('papyr-blower', 'Papyr air blower', 48, 12, 120),
+  tool('bulrush-tape', 'Bulrush cloth tape, small roll', 96, 6, 50, 20),
+  tool('typha-multi', 'Typha folding multitool', 142, 32, 96, 9),
+]

@@ -1,0 +1,276 @@
+import type { Look } from '@zucchini/core/catalogue'
+import { ahead, back, bar, filter, holds, lens, type LensFacts, part, type Price, sits, stepRing } from '../shapes/index.ts'
+
+const around = (usual: number): Price => [Math.round(usual * 0.86), usual, Math.round(usual * 1.15)]
+const maker = (name: string): string => name.split(' ')[0] ?? ''
+
+/** A lens of ordinary build: a mount, a barrel, one or two rings, a front. */
+const of = (
+  id: string,
+  name: string,
+  massG: number,
+  usual: number,
+  shape: { readonly long: number; readonly radius: number; readonly rings: 1 | 2 },
+  facts: Omit<LensFacts, 'id' | 'name' | 'maker' | 'massG' | 'price' | 'sections'>,
+) => {
+  const { long, radius, rings } = shape
+  const ring = (long - 22) * (rings === 2 ? 0.26 : 0.42)
+  const rest = long - 22 - ring * rings
+  const sections: [number, number, Look][] = [
+    [6, Math.min(31, radius), 'metal'],
+    [16, Math.min(radius - 2, 32.5), 'plain'],
+    [ring, radius, 'ribs'],
+    ...(rings === 2 ? ([[ring, radius, 'ribs']] as [number, number, Look][]) : []),
+    [rest, radius + 0.5, 'plain'],
+  ]
+  return lens({ id, name, maker: maker(name), massG, price: around(usual), sections, ...facts })
+}
+
+export const moreLenses = [
+  of(
+    'calabash-35',
+    'Calabash 35 mm f/1.8 prime',
+    298,
+    480,
+    { long: 62, radius: 33, rings: 1 },
+    { family: 'tendril', threadMm: 55, focal: [35, 35], stop: 1.8, provides: [], facts: { focal: '35 mm', autofocus: true } },
+  ),
+  of(
+    'calabash-85',
+    'Calabash 85 mm f/1.8 prime',
+    371,
+    560,
+    { long: 82, radius: 39, rings: 1 },
+    { family: 'tendril', threadMm: 67, focal: [85, 85], stop: 1.8, provides: [], facts: { focal: '85 mm', autofocus: true } },
+  ),
+  of(
+    'kabocha-16-35',
+    'Kabocha 16–35 mm f/4 zoom',
+    353,
+    990,
+    { long: 88, radius: 40, rings: 2 },
+    { family: 'tendril', threadMm: 72, focal: [16, 35], stop: 4, provides: ['wide-view'], facts: { focal: '16–35 mm', autofocus: true } },
+  ),
+  of(
+    'kabocha-28-135',
+    'Kabocha 28–135 mm f/4 video zoom',
+    1215,
+    1980,
+    { long: 162, radius: 52, rings: 2 },
+    {
+      family: 'tendril',
+      threadMm: 95,
+      frontMm: 110,
+      focal: [28, 135],
+      stop: 4,
+      footAtMm: 70,
+      provides: ['wide-view'],
+      facts: { focal: '28–135 mm', autofocus: true },
+    },
+  ),
+  of(
+    'chayote-11',
+    'Chayote 11 mm f/2 small-sensor prime',
+    178,
+    420,
+    { long: 54, radius: 32, rings: 1 },
+    {
+      family: 'tendril',
+      threadMm: 58,
+      focal: [11, 11],
+      stop: 2,
+      circleMm: 28.4,
+      provides: ['wide-view'],
+      facts: { focal: '11 mm', autofocus: true },
+    },
+  ),
+  of(
+    'pattypan-24-cine',
+    'Pattypan 24 mm T1.5 cine prime',
+    560,
+    590,
+    { long: 92, radius: 40, rings: 2 },
+    {
+      family: 'bud',
+      threadMm: 77,
+      frontMm: 80,
+      focal: [24, 24],
+      stop: 1.5,
+      geared: true,
+      provides: ['wide-view'],
+      facts: { focal: '24 mm', autofocus: false },
+    },
+  ),
+  of(
+    'pattypan-50-cine',
+    'Pattypan 50 mm T1.5 cine prime',
+    552,
+    560,
+    { long: 92, radius: 40, rings: 2 },
+    {
+      family: 'bud',
+      threadMm: 77,
+      frontMm: 80,
+      focal: [50, 50],
+      stop: 1.5,
+      geared: true,
+      provides: [],
+      facts: { focal: '50 mm', autofocus: false },
+    },
+  ),
+  of(
+    'cushaw-18-80',
+    'Cushaw 18–80 mm T4.4 cine zoom',
+    1240,
+    3600,
+    { long: 178, radius: 47, rings: 2 },
+    {
+      family: 'bine',
+      threadMm: 77,
+      frontMm: 95,
+      focal: [18, 80],
+      stop: 4.4,
+      geared: true,
+      circleMm: 31.5,
+      provides: ['wide-view'],
+      facts: { focal: '18–80 mm', autofocus: false },
+    },
+  ),
+  of(
+    'cushaw-24-105',
+    'Cushaw 24–105 mm f/4 zoom',
+    700,
+    980,
+    { long: 108, radius: 42, rings: 2 },
+    { family: 'bine', threadMm: 77, focal: [24, 105], stop: 4, provides: ['wide-view'], facts: { focal: '24–105 mm', autofocus: true } },
+  ),
+  of(
+    'typha-28-vintage',
+    'Typha 28 mm f/2.8 hand-me-down',
+    214,
+    90,
+    { long: 48, radius: 31.5, rings: 2 },
+    { family: 'pip', threadMm: 52, focal: [28, 28], stop: 2.8, provides: ['wide-view'], facts: { focal: '28 mm', autofocus: false } },
+  ),
+  of(
+    'typha-58-vintage',
+    'Typha 58 mm f/2 hand-me-down',
+    238,
+    75,
+    { long: 52, radius: 31.5, rings: 2 },
+    { family: 'pip', threadMm: 49, focal: [58, 58], stop: 2, provides: [], facts: { focal: '58 mm', autofocus: false } },
+  ),
+]
+
+const adapter = (
+  id: string,
+  name: string,
+  massG: number,
+  usual: number,
+  rear: string,
+  front: string,
+  thickMm: number,
+  radius: number,
+  notes: string,
+) =>
+  part({
+    id,
+    role: 'lens-adapter',
+    name,
+    maker: maker(name),
+    massG,
+    price: around(usual),
+    solids: [bar([0, 0, 0], ahead, thickMm, radius, 'metal')],
+    mounts: [
+      sits('rear', 'lens-mount', [0, 0, 0], back, { family: rear }),
+      holds('front', 'lens-mount', [0, 0, -thickMm], ahead, { family: front, momentNm: 1, label: 'adapter front' }),
+    ],
+    notes,
+  })
+
+export const moreLensAdapters = [
+  adapter(
+    'luffa-bine-tendril',
+    'Luffa adapter with contacts, bine lens to tendril body',
+    44,
+    189,
+    'tendril',
+    'bine',
+    2.2,
+    32,
+    'Contacts: focus and iris from the body.',
+  ),
+  adapter(
+    'typha-pip-tendril',
+    'Typha adapter, pip lens to tendril body',
+    96,
+    24,
+    'tendril',
+    'pip',
+    27.5,
+    32,
+    'No contacts: focus and iris by hand.',
+  ),
+  adapter(
+    'typha-pip-bine',
+    'Typha adapter, pip lens to bine body',
+    92,
+    26,
+    'bine',
+    'pip',
+    25.5,
+    32,
+    'No contacts: focus and iris by hand.',
+  ),
+  adapter('luffa-bud-bine', 'Luffa adapter, bud lens to bine body', 118, 79, 'bine', 'bud', 24, 32, 'No contacts: focus and iris by hand.'),
+]
+
+const screwIn = (kind: 'vnd' | 'nd' | 'cpl' | 'mist' | 'uv', threadMm: number, massG: number, usual: number) => {
+  const names = { vnd: 'variable ND, slim', nd: 'ND 1.8', cpl: 'polariser', mist: '1/8 mist', uv: 'clear guard' } as const
+  const makerName = kind === 'mist' ? 'Rushlight' : 'Phragma'
+  return filter({
+    id: `${makerName.toLowerCase()}-${kind}-${threadMm}${kind === 'vnd' ? '-slim' : ''}`,
+    name: `${makerName} ${names[kind]}, ${threadMm} mm`,
+    maker: makerName,
+    massG,
+    threadMm,
+    thickMm: kind === 'vnd' ? 7 : kind === 'cpl' ? 6.5 : 4.5,
+    price: around(usual),
+    provides: kind === 'vnd' || kind === 'nd' ? ['nd'] : [],
+    turns: kind === 'vnd' || kind === 'cpl',
+  })
+}
+
+const ring = (fromMm: number, toMm: number, massG: number) =>
+  stepRing({
+    id: `phragma-step-${fromMm}-${toMm}`,
+    name: `Phragma step ring ${fromMm} to ${toMm} mm`,
+    maker: 'Phragma',
+    massG,
+    fromMm,
+    toMm,
+    price: around(9),
+  })
+
+export const moreFilters = [
+  screwIn('vnd', 55, 34, 58),
+  screwIn('vnd', 72, 52, 92),
+  screwIn('nd', 67, 26, 39),
+  screwIn('nd', 77, 31, 46),
+  screwIn('nd', 82, 34, 49),
+  screwIn('cpl', 67, 30, 48),
+  screwIn('cpl', 82, 40, 64),
+  screwIn('mist', 67, 24, 38),
+  screwIn('mist', 77, 30, 44),
+  screwIn('uv', 82, 26, 29),
+  screwIn('nd', 95, 44, 69),
+  screwIn('uv', 95, 32, 39),
+  ring(49, 52, 8),
+  ring(52, 55, 9),
+  ring(55, 67, 14),
+  ring(58, 67, 13),
+  ring(67, 77, 16),
+  ring(72, 77, 14),
+  ring(72, 82, 18),
+  ring(82, 95, 24),
+]
