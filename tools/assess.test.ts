@@ -34,7 +34,7 @@ test('a rig with stops ends in 1 and says them with their numbers', () => {
 test('a rig without stops ends in 0; with room in the budget the second mark is one', () => {
   const rich = { ...secondMark, brief: { ...secondMark.brief, budgetMinor: 900_000 } }
   const { status, stdout } = assess('second.json', writeRigFile(rich, catalogue))
-  expect((JSON.parse(stdout) as { setups: unknown[] }).setups).toHaveLength(2)
+  expect((JSON.parse(stdout) as { setups: unknown[] }).setups).toHaveLength(5)
   expect(status).toBe(0)
 })
 

@@ -1,36 +1,120 @@
-import { evaluate, fitsHere } from '@zucchini/core/assess'
-import { type Command, edit, type Rig } from '@zucchini/core/assembly'
+import { evaluate, fitsHere, fitsInSteps } from '@zucchini/core/assess'
+import { type Command, edit, placeSetup, type PlacedPart, type Rig } from '@zucchini/core/assembly'
 import { catalogueOf } from '@zucchini/core/catalogue'
+import { clashesOf } from '@zucchini/core/clearance'
+import { CLASH_MM, penetration } from '@zucchini/core/kernel'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
+import { syntheticParts, syntheticRig } from '@zucchini/demo/synthetic'
 import { Bench } from 'tinybench'
 
-const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
-const bench = new Bench({ time: 1500, warmupTime: 500, retainSamples: true })
+const SEED = 20
+const owned = new Map(Object.entries(demoLocker))
+const shelf = { catalogue: catalogueOf(demoParts), owned }
+const setup = 'crossing'
 
 /** The same rig in new objects, so that nothing remembered from before helps. */
 const anew = (rig: Rig): Rig => structuredClone(rig)
-const slides = [8, 9, 10, 11].map((slideMm): Command[] => [{ do: 'set', setup: 'crossing', instance: 'handle', slideMm }])
+const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(2)} ms`.padStart(10)
+const medians = new Map<string, number>()
+
+const measure = async (title: string, tasks: Record<string, () => void>, time = 1200): Promise<void> => {
+  const bench = new Bench({ time, warmupTime: 300, warmupIterations: 2, iterations: 5, retainSamples: true })
+  for (const [name, run] of Object.entries(tasks)) bench.add(name, run)
+  await bench.run()
+  console.log(title)
+  for (const { name, result } of bench.tasks) {
+    if (result.state !== 'completed') throw new Error(`${name} did not finish: ${result.state}`)
+    const samples = [...(result.latency.samples ?? [])].sort((a, b) => a - b)
+    const at = (share: number) => samples[Math.floor((samples.length - 1) * share)]
+    medians.set(name, at(0.5) ?? NaN)
+    console.log(`  ${name.padEnd(58)} median ${ms(at(0.5))}   p95 ${ms(at(0.95))}   (${samples.length} runs)`)
+  }
+}
+const ratio = (a: string, b: string): string => `${((medians.get(a) ?? NaN) / (medians.get(b) ?? NaN)).toFixed(1)} x`
+
+const before = evaluate(secondMark, setup, shelf)
+const open = before.points.find(({ piece, mount }) => piece.instance.id === 'cage' && mount.id === 'top-rear')
+if (!open) throw new Error('the second mark has no point cage/top-rear any more')
+const slides = [8, 9, 10, 11].map((slideMm): Command[] => [{ do: 'set', setup, instance: 'handle', slideMm }])
 let turn = 0
 
-const before = evaluate(secondMark, 'crossing', shelf)
-const point = before.points.find(({ piece, mount }) => piece.instance.id === 'cage' && mount.id === 'top-left')
-if (!point) throw new Error('the second mark has no open point cage/top-left any more')
-
-bench
-  .add('evaluate, second mark, nothing remembered', () => void evaluate(anew(secondMark), 'crossing', shelf))
-  .add('evaluate, first mark with its cures, nothing remembered', () => void evaluate(anew(firstMark), 'crossing', shelf))
-  .add('edit one slide and evaluate', () => {
+await measure('The demo', {
+  'evaluate, second mark, nothing remembered': () => void evaluate(anew(secondMark), setup, shelf),
+  'evaluate, first mark with its cures, nothing remembered': () => void evaluate(anew(firstMark), setup, shelf),
+  'edit one slide and evaluate': () => {
     const edited = edit(secondMark, slides[turn++ % slides.length] ?? [], shelf.catalogue)
-    if (edited.ok) evaluate(edited.value, 'crossing', shelf)
-  })
-  .add(`fits here, ${demoParts.length} parts`, () => void fitsHere(secondMark, 'crossing', point, shelf, before))
+    if (edited.ok) evaluate(edited.value, setup, shelf)
+  },
+  [`fits here, all of ${demoParts.length} parts`]: () => void fitsHere(secondMark, setup, open, shelf, before),
+})
 
-await bench.run()
-const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(2)} ms`.padStart(9)
-for (const { name, result } of bench.tasks) {
-  if (result.state !== 'completed') throw new Error(`${name} did not finish: ${result.state}`)
-  const samples = [...(result.latency.samples ?? [])].sort((a, b) => a - b)
-  const at = (share: number) => samples[Math.floor((samples.length - 1) * share)]
-  console.log(`${name.padEnd(58)} median ${ms(at(0.5))}   p95 ${ms(at(0.95))}   (${samples.length} runs)`)
+const sizes = [10, 20, 40, 80]
+const rigs = sizes.map((pieces) => syntheticRig(pieces, SEED, shelf.catalogue, 'calabash-h1'))
+await measure(
+  'Growth with the rig: every check and every cure, nothing remembered',
+  Object.fromEntries(rigs.map((rig) => [`evaluate, ${rig.kit.length} pieces`, () => void evaluate(anew(rig), 'main', shelf)])),
+)
+await measure(
+  'The same after one edit: every check and every cure',
+  Object.fromEntries(
+    rigs.map((rig) => {
+      const joint = rig.setups[0]?.joints.at(-1)
+      return [
+        `edit and evaluate, ${rig.kit.length} pieces`,
+        () => {
+          const commands: Command[] = [{ do: 'set', setup: 'main', instance: joint?.guest ?? '', turnDeg: turn++ % 2 ? 0 : 180 }]
+          const edited = edit(rig, commands, shelf.catalogue)
+          if (edited.ok) evaluate(edited.value, 'main', shelf)
+        },
+      ]
+    }),
+  ),
+)
+
+/** Every solid against every solid of every other piece, without bounds and without memory. */
+const naive = (placed: readonly PlacedPart[]): number => {
+  let found = 0
+  placed.forEach((a, i) =>
+    placed.slice(i + 1).forEach((b) => {
+      for (const p of a.solids)
+        for (const q of b.solids)
+          if (p.solid.matter === 'body' && q.solid.matter === 'body' && penetration(p.shape, q.shape, CLASH_MM) > CLASH_MM) found++
+    }),
+  )
+  return found
+}
+const large = rigs.at(-1)
+if (large) {
+  const place = () => placeSetup(anew(large), large.setups[0] ?? secondMark.setups[0] ?? never(), shelf.catalogue)
+  await measure(`Clearance of ${large.kit.length} pieces`, {
+    'all pairs of solids, naive': () => void naive(place().placed),
+    'clashes, nothing remembered': () => void clashesOf(place()),
+  })
+  console.log(`  the broad phase is ${ratio('all pairs of solids, naive', 'clashes, nothing remembered')} as fast`)
+}
+
+for (const count of [demoParts.length, 1000, 5000, 20_000]) {
+  const parts = count === demoParts.length ? demoParts : [...demoParts, ...syntheticParts(count - demoParts.length, SEED)]
+  const wide = { catalogue: catalogueOf(parts), owned }
+  const was = evaluate(secondMark, setup, wide, false)
+  const point = was.points.find(({ piece, mount }) => piece.instance.id === 'cage' && mount.id === 'top-rear') ?? open
+  let fits = 0
+  await measure(
+    `Fits here over ${parts.length} parts`,
+    {
+      [`first answer, ${parts.length} parts`]: () => {
+        for (const found of fitsInSteps(secondMark, setup, point, wide, was)) {
+          fits = found.fits.length + found.pending
+          break
+        }
+      },
+    },
+    600,
+  )
+  console.log(`  ${fits} of them go on; findings and deltas of the first 32 in the first answer`)
+}
+
+function never(): never {
+  throw new Error('a rig has a set-up')
 }

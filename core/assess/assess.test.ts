@@ -1,7 +1,7 @@
 import { edit, type Rig } from '../assembly/index.ts'
 import { findingKey } from '../checks/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
-import { type Effect, effectOf, evaluate, fitsHere, swapsFor } from './index.ts'
+import { type Effect, effectOf, evaluate, fitsHere, fitsInSteps, misfitsHere, swapsFor } from './index.ts'
 
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
@@ -104,10 +104,16 @@ describe('fits here', () => {
     expect(found.fits[0]?.effect.toBuyMinor).toBe(0)
   })
   test('what does not go on says why, and putting it on all the same shows the stop', () => {
-    const misfit = found.misfits.find(({ part }) => part.id === 'handle')
+    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).find(({ part }) => part.id === 'handle')
     expect(misfit?.issue).toMatchObject({ code: 'standards-differ', names: { a: '1/4" hole', b: 'pinned 3/8" screw' } })
     const forced = edit(setting.rig, misfit?.commands ?? [], setting.shelf.catalogue)
     expect(forced.ok && evaluate(forced.value, 'main', setting.shelf).findings[0]?.check).toBe('mount-mismatch')
+  })
+  test('in steps of one the last step has them all, in the same order, and the first has what is at hand', () => {
+    const steps = [...fitsInSteps(setting.rig, 'main', at('hole') as never, setting.shelf, undefined, 1)]
+    expect(steps.at(-1)).toEqual(found)
+    expect(steps[0]?.fits.map(({ part }) => part.id)).toEqual([found.fits[0]?.part.id])
+    expect(steps.map(({ fits, pending }) => fits.length + pending)).toEqual(steps.map(() => found.fits.length))
   })
   test('asking twice gives the same answer', () => {
     expect(JSON.stringify(fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).fits)).toBe(JSON.stringify(found.fits))

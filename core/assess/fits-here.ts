@@ -1,5 +1,5 @@
-import { type Command, freshId, type Instance, type Point, seatingsAt, type Rig } from '../assembly/index.ts'
-import { mate, type Part, standardOf } from '../catalogue/index.ts'
+import { type Command, freshId, type Instance, type Joint, type Point, seatingsAt, type Rig } from '../assembly/index.ts'
+import { mate, type Mount, type Part, standardOf, standards } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import type { Shelf } from '../checks/index.ts'
@@ -24,9 +24,13 @@ export interface Misfit {
   readonly commands: readonly Command[]
 }
 
+/** What is known so far of the parts that go on a point. */
 export interface FitsHere {
   readonly fits: readonly Fit[]
-  readonly misfits: readonly Misfit[]
+  /** Parts that go on but were not tried out yet. */
+  readonly pending: number
+  /** How many parts were asked about. */
+  readonly outOf: number
 }
 
 interface Candidate {
@@ -40,15 +44,42 @@ const HARM = { stop: 100, risk: 10, hint: 1 } as const
 const harm = ({ gained, lost }: Effect): number =>
   (gained.stop - lost.stop) * HARM.stop + (gained.risk - lost.risk) * HARM.risk + (gained.hint - lost.hint) * HARM.hint
 
-const candidatesFor = (rig: Rig, assessment: Assessment, shelf: Shelf): Candidate[] => {
-  const loose = new Map(assessment.assembly.loose.map(({ instance, part }) => [part, instance]))
-  return [...shelf.catalogue.parts.values()].map((part): Candidate => {
-    const idle = loose.get(part)
-    if (idle)
-      return { part, instance: idle, from: 'kit', first: idle.status === 'in' ? [] : [{ do: 'status', instance: idle.id, status: 'in' }] }
-    const instance: Instance = { id: freshId(rig, part.id), partId: part.id, status: 'in' }
-    return { part, instance, from: spareOwned(assessment.facts, part) ? 'owned' : 'catalogue', first: [{ do: 'add', instance }] }
-  })
+const candidateOf = (part: Part, from: Fit['from'], rig: Rig, idle: Instance | undefined): Candidate => {
+  if (idle) return { part, instance: idle, from, first: idle.status === 'in' ? [] : [{ do: 'status', instance: idle.id, status: 'in' }] }
+  const instance: Instance = { id: freshId(rig, part.id), partId: part.id, status: 'in' }
+  return { part, instance, from, first: [{ do: 'add', instance }] }
+}
+
+/** Where a part would come from: the kit, the locker's spare pieces, or a shop. */
+const origins = ({ assembly, facts }: Assessment): ((part: Part) => Fit['from']) => {
+  const idle = new Set(assembly.loose.map(({ part }) => part.id))
+  return (part) => (idle.has(part.id) ? 'kit' : facts.shelf.owned.has(part.id) && spareOwned(facts, part) ? 'owned' : 'catalogue')
+}
+
+const idleOf = ({ assembly }: Assessment, part: Part): Instance | undefined =>
+  assembly.loose.find((loose) => loose.part.id === part.id)?.instance
+
+/** The standards whose other half this mount is. */
+const standardsFor = ({ standard: id, side }: Mount): readonly string[] =>
+  standards
+    .filter((other) => (side === 'holds' ? standardOf(id).accepts.includes(other.id) : other.accepts.includes(id)))
+    .map((other) => other.id)
+
+/** The parts that can go on a point at all, found by their standards; kit and locker first, then cheap before dear. */
+const candidatesFor = (point: Point, assessment: Assessment, shelf: Shelf): { part: Part; from: Fit['from'] }[] => {
+  const host = { part: point.piece.part, mount: point.mount }
+  const near = new Set(standardsFor(point.mount).flatMap((id) => shelf.catalogue.byStandard.get(id) ?? []))
+  const from = origins(assessment)
+  return [...near]
+    .filter((part) => part.mounts.some((mount) => !mount.carries && mate(host, { part, mount }).ok))
+    .map((part) => ({ part, from: from(part) }))
+    .sort(
+      (a, b) =>
+        FROM_ORDER[a.from] - FROM_ORDER[b.from] ||
+        a.part.price.usual - b.part.price.usual ||
+        a.part.massG - b.part.massG ||
+        (a.part.id < b.part.id ? -1 : 1),
+    )
 }
 
 const FROM_ORDER = { kit: 0, owned: 1, catalogue: 2 } as const
@@ -62,37 +93,68 @@ export const byHarm = (a: Fit, b: Fit): number =>
   a.part.massG - b.part.massG ||
   (a.part.id < b.part.id ? -1 : 1)
 
-/**
- * Which parts go on an open point, each with what it would change: kit and locker first, then by harm done, money and grams.
- * Of the ways a part can sit there the one that runs into least is taken.
- */
-export const fitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shelf, assessment?: Assessment): FitsHere => {
-  const before = assessment ?? evaluate(rig, setupId, shelf, false)
-  const fits: Fit[] = []
-  const misfits: Misfit[] = []
+/** The way a part sits on the point that runs into least, and what it would change. */
+const fitOf = (candidate: Candidate, rig: Rig, setupId: string, point: Point, shelf: Shelf, before: Assessment): Fit | undefined => {
   const { placed } = before.assembly
-  for (const candidate of candidatesFor(rig, before, shelf)) {
-    const seatings = seatingsAt(point, candidate.instance, candidate.part)
-    if (seatings.length === 0) {
-      const misfit = misfitOf(candidate, point, setupId)
-      if (misfit) misfits.push(misfit)
-      continue
-    }
-    let best = seatings[0]
-    let least = Infinity
-    for (const seating of seatings) {
-      const depth = clashWith(seating.piece, placed)
-      if (depth < least) [best, least] = [seating, depth]
-      if (least === 0) break
-    }
-    if (!best) continue
-    const commands: Command[] = [...candidate.first, { do: 'place', setup: setupId, joint: best.joint }]
-    const effect = effectOf(rig, setupId, commands, shelf, before)
-    if (!('issues' in effect)) fits.push({ part: candidate.part, from: candidate.from, commands, effect })
+  let best: Joint | undefined
+  let least = Infinity
+  for (const { joint, piece } of seatingsAt(point, candidate.instance, candidate.part)) {
+    const depth = clashWith(piece, placed)
+    if (depth < least) [best, least] = [joint, depth]
+    if (least === 0) break
   }
-  fits.sort(byHarm)
-  misfits.sort((a, b) => byOrigin(a, b) || (a.part.name < b.part.name ? -1 : 1))
-  return { fits, misfits }
+  if (!best) return undefined
+  const commands: Command[] = [...candidate.first, { do: 'place', setup: setupId, joint: best }]
+  const effect = effectOf(rig, setupId, commands, shelf, before)
+  return 'issues' in effect ? undefined : { part: candidate.part, from: candidate.from, commands, effect }
+}
+
+/** So many parts are tried out before the first answer, and between one answer and the next. */
+export const FITS_AT_ONCE = 16
+
+/**
+ * Which parts go on an open point, each with what it would change, in steps: what is at hand and what is cheap is tried out first,
+ * so that the first answer comes at once however large the catalogue is; the last step has them all.
+ * Within a step: kit and locker first, then by harm done, money and grams.
+ */
+export function* fitsInSteps(
+  rig: Rig,
+  setupId: string,
+  point: Point,
+  shelf: Shelf,
+  assessment?: Assessment,
+  atOnce = FITS_AT_ONCE,
+): Generator<FitsHere, void, undefined> {
+  const before = assessment ?? evaluate(rig, setupId, shelf, false)
+  const candidates = candidatesFor(point, before, shelf)
+  const outOf = shelf.catalogue.parts.size - (shelf.catalogue.byRole.get('camera')?.length ?? 0)
+  let fits: Fit[] = []
+  for (let from = 0; from === 0 || from < candidates.length; from += atOnce) {
+    const more = candidates
+      .slice(from, from + atOnce)
+      .flatMap((next) => fitOf(candidateOf(next.part, next.from, rig, idleOf(before, next.part)), rig, setupId, point, shelf, before) ?? [])
+    fits = [...fits, ...more].sort(byHarm)
+    yield { fits, pending: Math.max(0, candidates.length - from - atOnce), outOf }
+  }
+}
+
+/** All the parts that go on an open point; the last of `fitsInSteps`. */
+export const fitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shelf, assessment?: Assessment): FitsHere => {
+  let last: FitsHere = { fits: [], pending: 0, outOf: 0 }
+  for (const found of fitsInSteps(rig, setupId, point, shelf, assessment, Infinity)) last = found
+  return last
+}
+
+/** The parts that do not go on a point, each with why; the first so many by name, what is at hand first. */
+export const misfitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shelf, most = 400): readonly Misfit[] => {
+  const before = evaluate(rig, setupId, shelf, false)
+  const fitting = new Set(candidatesFor(point, before, shelf).map(({ part }) => part))
+  const from = origins(before)
+  return [...shelf.catalogue.parts.values()]
+    .filter((part) => !fitting.has(part))
+    .flatMap((part) => misfitOf(candidateOf(part, from(part), rig, idleOf(before, part)), point, setupId) ?? [])
+    .sort((a, b) => byOrigin(a, b) || (a.part.name < b.part.name ? -1 : 1))
+    .slice(0, most)
 }
 
 /** The mount by which a part would most nearly go on: one of the same kind if it has one, else its first. */

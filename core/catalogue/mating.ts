@@ -23,6 +23,8 @@ export interface Mate {
 /** An end in words: `pinned 3/8" screw`, `cold shoe`. */
 export const endName = ({ mount }: MountEnd): string => standardOf(mount.standard).ends[mount.side]
 
+const namesOf = (a: MountEnd, b: MountEnd) => ({ a: endName(a), b: endName(b), aPart: a.part.name, bPart: b.part.name })
+
 const limitOf = (end: MountEnd, standard: MountStandard): number => end.mount.limitG ?? standard.limitG ?? Infinity
 
 /**
@@ -31,12 +33,11 @@ const limitOf = (end: MountEnd, standard: MountStandard): number => end.mount.li
  * @example a pinned 3/8" screw and a 1/4" hole give `standards-differ`
  */
 export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate> => {
-  const names = { a: endName(a), b: endName(b), aPart: a.part.name, bPart: b.part.name }
-  if (a.mount.side === b.mount.side) return bad('same-gender', b.mount.id, { names })
+  if (a.mount.side === b.mount.side) return bad('same-gender', b.mount.id, { names: namesOf(a, b) })
   const [socket, plug] = a.mount.side === 'holds' ? [a, b] : [b, a]
   const socketStandard = standardOf(socket.mount.standard)
   const standard = standardOf(plug.mount.standard)
-  if (!socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names })
+  if (!socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names: namesOf(a, b) })
   const objections: readonly Issue[] = socketStandard.objections(socket, plug)
   if (objections.length > 0) return { ok: false, issues: objections }
   const { along } = standard

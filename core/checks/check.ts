@@ -83,6 +83,11 @@ const messageOf = (check: { id: string; messages: Messages }, judgement: Judgeme
   return text
 }
 
+const once = <T>(make: () => T): (() => T) => {
+  let made: { readonly value: T } | undefined
+  return () => (made ??= { value: make() }).value
+}
+
 /** Turns a rule's definition into one that can be run. */
 export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
   const judged = (facts: Facts) =>
@@ -94,6 +99,7 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
       judged(facts).flatMap(({ subject, judgement }): Finding[] => {
         const text = messageOf(definition, judgement)
         if (judgement.group === 'silent') return []
+        const cures = once(() => (withRemedies ? (definition.remedies?.(subject, facts, judgement, definition.defaults) ?? []) : []))
         return [
           {
             check: definition.id,
@@ -106,7 +112,10 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
             why: definition.why,
             numbers: judgement.numbers ?? {},
             names: judgement.names ?? {},
-            remedies: withRemedies ? (definition.remedies?.(subject, facts, judgement, definition.defaults) ?? []) : [],
+            // Worked out when somebody looks: trying out edits is dear, and most findings are only counted.
+            get remedies() {
+              return cures()
+            },
           },
         ]
       }),

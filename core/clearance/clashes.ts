@@ -1,4 +1,4 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
 import { CLASH_MM, overlap, penetration } from '../kernel/index.ts'
 
 /** Two pieces that want the same space. */
@@ -8,23 +8,13 @@ export interface Clash {
   readonly depthMm: number
 }
 
-const known = new WeakMap<PlacedPart, WeakMap<PlacedPart, number>>()
+const remembered = forPairs<number>()
 
-/**
- * How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch.
- * Pairs are remembered as long as the placed pieces live, since an edit leaves most of them as they were.
- */
-export const clashDepth = (a: PlacedPart, b: PlacedPart): number => {
-  const before = known.get(a)?.get(b)
-  if (before !== undefined) return before
-  const depth = measure(a, b)
-  const row = known.get(a) ?? new WeakMap<PlacedPart, number>()
-  known.set(a, row.set(b, depth))
-  return depth
-}
+/** How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch. */
+export const clashDepth = (a: PlacedPart, b: PlacedPart): number =>
+  overlap(a.bounds, b.bounds, CLASH_MM) ? remembered(a, b, '', () => measure(a, b)) : 0
 
 const measure = (a: PlacedPart, b: PlacedPart): number => {
-  if (!overlap(a.bounds, b.bounds, CLASH_MM)) return 0
   let deepest = 0
   for (const p of a.solids) {
     if (p.solid.matter === 'soft' || !overlap(p.bounds, b.bounds, CLASH_MM)) continue

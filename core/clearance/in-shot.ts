@@ -1,4 +1,4 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
 import { direction, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
 
 /** What the lens sees at its widest: where the picture opens and how wide. */
@@ -45,13 +45,18 @@ const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean => {
   return piece.part.role === 'matte-box' || (piece.host?.part.role === 'matte-box' && piece.part.role === 'filter')
 }
 
+const remembered = forPairs<number>()
+
+const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart): number =>
+  remembered(lens, piece, '', () => Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))))
+
 /** Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are vignetting, not this. */
 export const inShotOf = (assembly: Assembly): readonly Intruder[] => {
   const sight = sightOf(assembly)
   if (!sight) return []
   return assembly.placed
     .filter((piece) => !inTheWayOfLight(piece, sight.lens))
-    .map((piece) => ({ piece, intoMm: Math.max(...piece.solids.map(({ shape }) => reachInto(sight.pyramid, shape))) }))
+    .map((piece) => ({ piece, intoMm: intoOf(sight, piece) }))
     .filter(({ intoMm }) => intoMm > EDGE_MM)
     .sort((a, b) => b.intoMm - a.intoMm)
 }

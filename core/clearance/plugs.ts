@@ -1,4 +1,4 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
 import { boundsOf, CLASH_MM, compose, facing, overlap, penetration, placeShape, type Vec3 } from '../kernel/index.ts'
 
@@ -17,7 +17,7 @@ const STEPS = 40
 
 const upOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
 
-const known = new WeakMap<PlacedPart, WeakMap<PlacedPart, Map<string, number>>>()
+const remembered = forPairs<number>()
 
 /** How far a plug can stand out of a socket before it meets a piece, mm; the wanted length when it never does. */
 const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm: number): number => {
@@ -53,12 +53,7 @@ export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
       let nearest: PlacedPart | undefined
       for (const by of assembly.placed) {
         if (by === piece) continue
-        const row = known.get(piece) ?? new WeakMap<PlacedPart, Map<string, number>>()
-        known.set(piece, row)
-        const pair = row.get(by) ?? new Map<string, number>()
-        row.set(by, pair)
-        let free = pair.get(socket.id)
-        if (free === undefined) pair.set(socket.id, (free = freeBefore(piece, socket, by, wantedMm)))
+        const free = remembered(piece, by, socket.id, () => freeBefore(piece, socket, by, wantedMm))
         if (free < freeMm) [freeMm, nearest] = [free, by]
       }
       return { piece, socket, wantedMm, freeMm, by: nearest }

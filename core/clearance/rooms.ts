@@ -1,15 +1,18 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import {
+  type Bounds,
   boundsOf,
   CLASH_MM,
   compose,
+  emptyBounds,
   overlap,
   penetration,
   type Placed,
   placeShape,
   type Shape,
   turnAbout,
+  unite,
   type Vec3,
 } from '../kernel/index.ts'
 
@@ -17,6 +20,7 @@ import {
 export interface RoomPose {
   readonly deg: number
   readonly shape: Placed
+  readonly bounds: Bounds
 }
 
 /** A room that something solid reaches into. */
@@ -30,15 +34,17 @@ export interface Invasion {
   readonly depthMm: number
 }
 
+const posed = (deg: number, shape: Placed): RoomPose => ({ deg, shape, bounds: boundsOf(shape) })
+
 /** The poses of a room on its placed piece, in the order of the swing; a room without a hinge has one. */
 export const roomPoses = (piece: PlacedPart, room: Room, grownMm = 0): readonly RoomPose[] => {
   const shape = grownMm > 0 ? (room.kind === 'hand' ? taller(room.shape, grownMm) : wider(room.shape, grownMm)) : room.shape
   const { hinge } = room
-  if (!hinge) return [{ deg: 0, shape: placeShape(shape, piece.frame) }]
+  if (!hinge) return [posed(0, placeShape(shape, piece.frame))]
   const poses: RoomPose[] = []
   for (let deg = hinge.fromDeg; deg < hinge.toDeg + hinge.stepDeg; deg += hinge.stepDeg) {
     const at = Math.min(deg, hinge.toDeg)
-    poses.push({ deg: at, shape: placeShape(shape, compose(piece.frame, turnAbout(hinge.axis, at, hinge.at))) })
+    poses.push(posed(at, placeShape(shape, compose(piece.frame, turnAbout(hinge.axis, at, hinge.at)))))
   }
   return poses
 }
@@ -63,7 +69,7 @@ interface Stop {
 }
 
 const posesKnown = new WeakMap<PlacedPart, Map<string, readonly RoomPose[]>>()
-const stopsKnown = new WeakMap<PlacedPart, WeakMap<PlacedPart, Map<string, Stop | undefined>>>()
+const stopOf = forPairs<Stop | undefined>()
 
 /** Remembers an answer in a map that lives as long as what it is about. */
 const remembered = <T>(map: Map<string, T>, key: string, make: () => T): T => {
@@ -83,8 +89,7 @@ const within = <K extends WeakKey, V>(map: WeakMap<K, V>, key: K, make: () => V)
 }
 
 const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined => {
-  for (const [pose, { shape }] of poses.entries()) {
-    const bounds = boundsOf(shape)
+  for (const [pose, { shape, bounds }] of poses.entries()) {
     if (!overlap(bounds, by.bounds, CLASH_MM)) continue
     let depthMm = 0
     for (const solid of by.solids) {
@@ -110,15 +115,12 @@ export const invasionsOf = (assembly: Assembly, piece: PlacedPart, kind: Room['k
       key,
       () => roomPoses(piece, room, grownMm),
     )
+    const swept = poses.reduce((all, { bounds }) => unite(all, bounds), emptyBounds)
     let worst: (Stop & { by: PlacedPart }) | undefined
     for (const by of assembly.placed) {
       if (by === piece) continue
-      const pair = within(
-        within(stopsKnown, piece, () => new WeakMap<PlacedPart, Map<string, Stop | undefined>>()),
-        by,
-        () => new Map<string, Stop | undefined>(),
-      )
-      const stop = remembered(pair, key, () => firstStop(poses, by))
+      if (!overlap(swept, by.bounds, CLASH_MM)) continue
+      const stop = stopOf(piece, by, key, () => firstStop(poses, by))
       if (stop && (!worst || stop.pose < worst.pose || (stop.pose === worst.pose && stop.depthMm > worst.depthMm))) worst = { ...stop, by }
     }
     if (!worst) return []

@@ -1,5 +1,20 @@
-import type { Assembly, PlacedPart, Support } from '../assembly/index.ts'
-import { add, cross, crosses, direction, dot, lengthOf, point, scale, subtract, unit, type Vec3, zero } from '../kernel/index.ts'
+import { type Assembly, forPairs, type PlacedPart, type Support } from '../assembly/index.ts'
+import {
+  add,
+  type Bounds,
+  cross,
+  crosses,
+  direction,
+  dot,
+  lengthOf,
+  overlap,
+  point,
+  scale,
+  subtract,
+  unit,
+  type Vec3,
+  zero,
+} from '../kernel/index.ts'
 
 /** Where the operator's eye is for each way of holding, mm from the sensor: right, up, towards the operator. */
 export const eyes: Readonly<Record<Support, Vec3>> = {
@@ -40,6 +55,14 @@ const TOWARDS_CORNER = 0.7
 /** Lines of sight start this far off the glass, so that the screen's own frame does not cut them. mm */
 const OFF_GLASS_MM = 2
 
+const remembered = forPairs<readonly boolean[]>()
+
+/** The upright box around a line of sight. */
+const between = (a: Vec3, b: Vec3): Bounds => ({
+  min: [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.min(a[2], b[2])],
+  max: [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])],
+})
+
 /** Every screen of the rig that carries its own data, as seen from where the operator's eye is in this set-up. */
 export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
   const axis = axisOf(assembly)
@@ -63,11 +86,20 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
         add(scale(right, (x * TOWARDS_CORNER * optics.wideMm) / 2), scale(up, (y * TOWARDS_CORNER * optics.tallMm) / 2)),
       ),
     )
-    const cutBy = (spot: Vec3) =>
-      assembly.placed.find(
-        (other) => other !== piece && other.solids.some(({ solid, shape }) => solid.matter === 'body' && crosses(spot, eye, shape)),
+    const around = spots.map((spot) => between(spot, eye))
+    const cutsOf = (other: PlacedPart): readonly boolean[] =>
+      remembered(piece, other, assembly.setup.support, () =>
+        spots.map((spot, i) => {
+          const box = around[i]
+          return (
+            box !== undefined &&
+            overlap(box, other.bounds) &&
+            other.solids.some(({ solid, shape, bounds }) => solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape))
+          )
+        }),
       )
-    const cuts = spots.map(cutBy)
+    const others = assembly.placed.filter((other) => other !== piece)
+    const cuts = spots.map((_, i) => others.find((other) => cutsOf(other)[i]))
     // What counts as upright for a screen that lies flat is the way the operator looks.
     const upright: Vec3 = Math.abs(out[1]) < 0.9 ? [0, 1, 0] : [0, 0, -1]
     const standsUp = Math.abs(dot(up, upright)) >= Math.abs(dot(right, upright))

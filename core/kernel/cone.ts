@@ -21,10 +21,16 @@ const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.ma
  * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to be clear of it;
  * zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses of edges); for cylinders
  * the radial directions towards each side and edge are tried as well.
+ * @param enough an answer at or below this need not be the least: outside is outside
  */
-export const reachInto = (pyramid: Pyramid, shape: Placed): number => {
+export const reachInto = (pyramid: Pyramid, shape: Placed, enough = -Infinity): number => {
   const { apex, edges } = pyramid
   const sides = sidesOf(pyramid)
+  // Most shapes are outside by one of the sides alone.
+  for (const d of sides) {
+    const value = dot(subtract(shape.centre, apex), d) + reach(shape, d)
+    if (value <= enough) return value
+  }
   const own = axesOf(shape)
   const tried: Vec3[] = [...sides]
   for (const axis of own) tried.push(axis, scale(axis, -1))

@@ -60,7 +60,8 @@ export const penetration = (a: Placed, b: Placed, enough = 0): number => {
   if (a.kind === 'box' && b.kind === 'box') return best
   tried.sort((p, q) => p.value - q.value)
   const starts: Vec3[] = []
-  for (const { d } of tried) {
+  for (const { d, value } of tried) {
+    if (value > best * HOPELESS + 1) break
     if (starts.some((other) => Math.abs(dot(other, d)) > NEAR)) continue
     starts.push(d)
     if (starts.length === STARTS) break
@@ -76,17 +77,15 @@ export const penetration = (a: Placed, b: Placed, enough = 0): number => {
 
 /** Starts whose directions are closer than this (cosine) lead to the same place. */
 const NEAR = 0.995
-const STARTS = 4
+const STARTS = 3
+/** A start this many times worse than the best so far is not worth walking from. */
+const HOPELESS = 2
 
 const AROUND = [
   [1, 0],
   [0, 1],
   [-1, 0],
   [0, -1],
-  [0.7, 0.7],
-  [-0.7, 0.7],
-  [-0.7, -0.7],
-  [0.7, -0.7],
 ] as const
 
 const refine = (a: Placed, b: Placed, between: Vec3, start: Vec3, along: Vec3, spare: Vec3, enough: number): number => {

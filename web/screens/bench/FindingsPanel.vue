@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { Assessment, Effect } from '@zucchini/core/assess'
 import { type Finding, levels, type Remedy } from '@zucchini/core/checks'
-import { computed, ref, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
+import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, grams, headline, money, signed } from '../../wording.ts'
 
@@ -27,27 +28,19 @@ const shown = computed(() => {
 })
 const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) => fill(text, of.numbers, of.names, store.style)
 
-const effects = ref(new Map<Remedy, Effect | undefined>())
+// Trying out cures is dear, so the worker does it; they appear a moment after the finding they belong to.
+const cures = shallowRef(new Map<Finding, readonly Cure[]>())
 let asked = 0
 watch(
   () => props.assessment,
   async ({ findings, assembly }) => {
     const turn = ++asked
-    const remedies = findings.flatMap((finding) => finding.remedies)
-    const found =
-      remedies.length === 0
-        ? []
-        : await benchWorker().effects(
-            assembly.rig,
-            assembly.setup.id,
-            remedies.map(({ commands }) => commands),
-          )
-    if (turn === asked) effects.value = new Map(remedies.map((remedy, i) => [remedy, found[i]]))
+    const found = findings.length === 0 ? [] : await benchWorker().cures(assembly.rig, assembly.setup.id)
+    if (turn === asked && found) cures.value = new Map(findings.map((finding, i) => [finding, found[i] ?? []]))
   },
   { immediate: true },
 )
-const consequence = (remedy: Remedy): string => {
-  const effect = effects.value.get(remedy)
+const consequence = (effect: Effect | undefined): string => {
   if (!effect) return ''
   const parts = [
     effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units)),
@@ -77,7 +70,7 @@ const look = (finding: Finding) => {
     <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
       <li
         v-for="{ finding, n } in shown"
-        :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}`"
+        :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}-${finding.names['room'] ?? ''}`"
         class="border-b border-line py-2.5"
         :data-check="finding.check"
         :data-level="finding.level"
@@ -91,10 +84,10 @@ const look = (finding: Finding) => {
               <span class="sr-only">{{ finding.level }}: </span>
               <strong>{{ headline(say(finding.text, finding)).head }}</strong> {{ headline(say(finding.text, finding)).rest }}
             </button>
-            <ul v-if="finding.remedies.length" class="mt-1.5 flex flex-col items-start gap-1">
-              <li v-for="(remedy, i) in finding.remedies" :key="i">
+            <ul v-if="cures.get(finding)?.length" class="mt-1.5 flex flex-col items-start gap-1">
+              <li v-for="({ remedy, effect }, i) in cures.get(finding)" :key="i">
                 <button class="cure" @click="cure(finding, remedy)">
-                  {{ say(remedy.text, remedy) }}<span v-if="consequence(remedy)" class="tight"> · {{ consequence(remedy) }}</span>
+                  {{ say(remedy.text, remedy) }}<span v-if="consequence(effect)" class="tight"> · {{ consequence(effect) }}</span>
                 </button>
               </li>
             </ul>

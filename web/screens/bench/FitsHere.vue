@@ -4,6 +4,7 @@ import type { Point } from '@zucchini/core/assembly'
 import { standardOf } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
 import { X } from '@lucide/vue'
+import { proxy } from 'comlink'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -20,6 +21,7 @@ const table = useTemplateRef<InstanceType<typeof FitsTable>>('table')
 const input = useTemplateRef<HTMLInputElement>('input')
 const found = shallowRef<FitsHere>()
 const showMisfits = shallowRef(false)
+const misfits = shallowRef<readonly Misfit[]>()
 
 let asked = 0
 watch(
@@ -27,16 +29,30 @@ watch(
   async () => {
     const turn = ++asked
     if (!store.rig || !store.setup) return
-    const answer = await benchWorker().fits(store.rig, store.setup.id, props.point.piece.instance.id, props.point.mount.id)
-    if (turn === asked) found.value = answer
+    const { piece, mount } = props.point
+    misfits.value = undefined
+    await benchWorker().fits(
+      store.rig,
+      store.setup.id,
+      piece.instance.id,
+      mount.id,
+      proxy((answer: FitsHere) => {
+        if (turn === asked) found.value = answer
+      }),
+    )
   },
   { immediate: true },
 )
+watch([showMisfits, found], async () => {
+  if (!showMisfits.value || misfits.value || !store.rig || !store.setup) return
+  const { piece, mount } = props.point
+  misfits.value = await benchWorker().misfits(store.rig, store.setup.id, piece.instance.id, mount.id)
+})
 const summary = computed(() => {
   if (!found.value) return 'looking ...'
-  const { fits, misfits } = found.value
+  const { fits, pending, outOf } = found.value
   const have = fits.filter(({ from }) => from !== 'catalogue').length
-  return `${fits.length} of ${fits.length + misfits.length} parts, ${have} at hand`
+  return `${fits.length + pending} of ${outOf} parts, ${have} at hand${pending > 0 ? `, ${pending} still tried` : ''}`
 })
 const take = (row: Fit | Misfit) => {
   if (!store.apply(row.commands, `put ${row.part.name} on ${pointName(props.point)}`)) return
@@ -80,7 +96,7 @@ defineExpose({ focus: () => input.value?.focus() })
       v-if="found"
       ref="table"
       :fits="found.fits"
-      :misfits="found.misfits"
+      :misfits="misfits ?? []"
       :filter="bench.wanted"
       :show-misfits="showMisfits"
       act="put on"

@@ -19,4 +19,5 @@ export const conditionWords: Readonly<Record<Condition, string>> = {
   running: 'on the move',
   interviews: 'interviews',
   flight: 'a flight',
+  overhead: 'over people or water',
 }
