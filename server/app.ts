@@ -9,10 +9,13 @@ import { jsonSchemaTransform, serializerCompiler, validatorCompiler, type ZodTyp
 import type { DataSource } from 'typeorm'
 import { errorTable, installErrors } from './errors.ts'
 import { catalogueRoutes } from './features/catalogue/routes.ts'
+import { OwnPartService } from './features/catalogue/own-parts.ts'
 import { CatalogueService } from './features/catalogue/service.ts'
 import { healthRoutes } from './features/health/routes.ts'
 import { lockerRoutes } from './features/locker/routes.ts'
 import { LockerService } from './features/locker/service.ts'
+import { operatorRoutes } from './features/operator/routes.ts'
+import { OperatorService } from './features/operator/service.ts'
 import { RigFileService } from './features/rigs/files.ts'
 import { rigRoutes } from './features/rigs/routes.ts'
 import { RigService } from './features/rigs/service.ts'
@@ -85,7 +88,8 @@ export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false
   })
   const catalogue = new CatalogueService(db)
   await app.register(healthRoutes(db))
-  await app.register(catalogueRoutes(catalogue))
+  await app.register(catalogueRoutes(catalogue, new OwnPartService(db, catalogue)))
+  await app.register(operatorRoutes(new OperatorService(db)))
   await app.register(lockerRoutes(new LockerService(db)))
   const rigs = new RigService(db, catalogue)
   await app.register(rigRoutes(rigs, new RigFileService(db, rigs, catalogue)))

@@ -69,9 +69,15 @@ test.each<[string, string, string, string]>([
   ],
   ['a number that is none', text.replace('"massG": 372', '"massG": null'), 'not-as-expected', 'parts[0].massG'],
   ['an absurd size', text.replace(/"radius": 36\.5/, '"radius": 3e99'), 'not-as-expected', 'parts[0].solids[3].radius'],
+  [
+    'a mounting standard nobody knows',
+    spoilt((file) => Object.assign((file.parts[0] as { mounts: object[] }).mounts[0] ?? {}, { standard: 'glue' })),
+    'standard-unknown',
+    'parts[0].mounts[0].standard',
+  ],
   ['a field nobody knows', spoilt((file) => Object.assign(file.rig, { colour: 'red' })), 'not-as-expected', 'rig'],
 ])('refused with place and reason: %s', (_, file, code, path) => {
-  const report = readRigFile(file, catalogue)
+  const report = readRigFile(file, code === 'standard-unknown' ? empty : catalogue)
   expect(report.ok).toBe(false)
   expect(report.rig).toBeUndefined()
   expect([report.issues[0]?.code, report.issues[0]?.path]).toEqual([code, path])

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { liftRig, type Rig, rigSchema, soundnessIssues } from '../assembly/index.ts'
-import { type Catalogue, catalogueOf, type Part, partSchema } from '../catalogue/index.ts'
+import { type Catalogue, catalogueOf, type Part, partIssues, partSchema } from '../catalogue/index.ts'
 import type { Issue } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
@@ -102,6 +102,10 @@ export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
     const own = catalogue.parts.get(part.id)
     return own !== undefined && JSON.stringify(sorted(own)) !== JSON.stringify(sorted(part))
   })
+  const crooked = newParts.flatMap((part) =>
+    partIssues(part).map((issue) => ({ ...issue, path: `parts[${parts.indexOf(part)}].${issue.path}` })),
+  )
+  if (crooked.length > 0) return refused(crooked.slice(0, 40))
   const together = catalogueOf([...parts, ...catalogue.parts.values()])
   const issues = soundnessIssues(rig, together).map((issue) => ({ ...issue, path: `rig.${issue.path}` }))
   return issues.length > 0 ? refused(issues) : { ok: true, rig, newParts, differing: differing.map(({ id }) => id), issues: [] }

@@ -10,6 +10,8 @@ import { useShelf } from './shelf.ts'
 
 const QUIET_MS = 250
 const RETRY_MS = 3000
+/** Slides of one piece that come faster than this after each other are one edit. */
+const DRAG_PAUSE_MS = 1200
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
 
@@ -109,8 +111,10 @@ export const useRig = defineStore('rig', () => {
     timer = setTimeout(() => void send(), QUIET_MS)
   }
 
+  let dragged = ''
+  let draggedAt = 0
   /** Carries out an edit, or says in words why it can't be done. */
-  const apply = (commands: readonly Command[], note: string): boolean => {
+  const apply = (commands: readonly Command[], note: string, draggedBy = ''): boolean => {
     const shelf = shelfStore.shelf
     if (!history.value || !shelf) return false
     const edited = edit(history.value.present, commands, shelf.catalogue)
@@ -120,7 +124,10 @@ export const useRig = defineStore('rig', () => {
     }
     refused.value = ''
     lastEdit.value = note.slice(0, 200)
-    history.value = step(history.value, edited.value)
+    // One drag is one step: what it passed through on the way is not worth an undo each.
+    const goesOn = draggedBy !== '' && draggedBy === dragged && Date.now() - draggedAt < DRAG_PAUSE_MS && history.value.past.length > 0
+    history.value = goesOn ? { ...history.value, present: edited.value } : step(history.value, edited.value)
+    ;[dragged, draggedAt] = [draggedBy, Date.now()]
     changed()
     return true
   }
@@ -130,6 +137,7 @@ export const useRig = defineStore('rig', () => {
     const next = way(history.value)
     if (next === history.value) return
     history.value = next
+    dragged = ''
     lastEdit.value = note
     changed()
   }
