@@ -1,1 +1,2 @@
+export * from './gltf.ts'
 export * from './rig-file.ts'

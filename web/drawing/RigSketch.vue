@@ -3,14 +3,19 @@ import type { Assembly } from '@zucchini/core/assembly'
 import { computed, useId } from 'vue'
 import { extentOfRig, strokesOf } from './outlines.ts'
 import RigStrokes from './RigStrokes.vue'
-import { fitTo, type ViewId, views } from './views.ts'
+import { type Extent, fitTo, type ViewId, views } from './views.ts'
 
-const props = defineProps<{ assembly: Assembly; view: ViewId; width: number; height: number; pad?: number }>()
+const props = defineProps<{ assembly: Assembly; view: ViewId; width: number; height: number; pad?: number; within?: Extent }>()
 
 const hatch = `hatch-${useId()}`
 const fit = computed(() => {
   const pad = props.pad ?? 10
-  return fitTo(extentOfRig(props.view, props.assembly), props.width, props.height, { left: pad, right: pad, top: pad, bottom: pad })
+  return fitTo(props.within ?? extentOfRig(props.view, props.assembly), props.width, props.height, {
+    left: pad,
+    right: pad,
+    top: pad,
+    bottom: pad,
+  })
 })
 const strokes = computed(() => strokesOf(props.view, props.assembly, fit.value))
 </script>

@@ -29,6 +29,11 @@ const turns = computed(() => {
   if (!mated?.ok || mated.value.turnStepDeg >= 360) return []
   return mated.value.turnStepDeg > 90 ? [0, 180] : [0, 90, 180, -90]
 })
+/** Toothed and free joints can be set finer than by quarters. */
+const turnStep = computed(() => {
+  const mated = props.piece.mate
+  return mated?.ok && mated.value.turnStepDeg < 90 ? mated.value.turnStepDeg : 0
+})
 const seat = computed(() => {
   const { host, mate, part } = props.piece
   const [hostMount, guestMount] = [host && mountOf(host.part, joint.value?.hostMount ?? ''), mountOf(part, joint.value?.guestMount ?? '')]
@@ -53,7 +58,32 @@ watch(
 )
 const set = (change: { slideMm?: number; turnDeg?: number }, note: string) =>
   store.setup &&
-  store.apply([{ do: 'set', setup: store.setup.id, instance: props.piece.instance.id, ...change }], `${note} ${props.piece.part.name}`)
+  store.apply(
+    [{ do: 'set', setup: store.setup.id, instance: props.piece.instance.id, ...change }],
+    `${note} ${props.piece.part.name}`,
+    `${note} ${props.piece.instance.id}`,
+  )
+const hinges = computed(() => {
+  const { piece } = props
+  const poses = store.setup?.poses ?? []
+  return (shelf.catalogue?.parts.get(piece.part.id)?.hinges ?? []).map((hinge) => ({
+    hinge,
+    now: poses.find((pose) => pose.instance === piece.instance.id && pose.hinge === hinge.id)?.position ?? hinge.positions[0]?.id ?? '',
+  }))
+})
+const pose = (hinge: string, position: string) =>
+  store.setup &&
+  store.apply(
+    [{ do: 'pose', setup: store.setup.id, instance: props.piece.instance.id, hinge, position }],
+    `set the ${hinge} of ${props.piece.part.name}`,
+  )
+const braces = computed(() =>
+  (store.assessment?.assembly.braces ?? []).filter(
+    ({ guest, host }) => guest.instance === props.piece.instance || host.instance === props.piece.instance,
+  ),
+)
+const unbrace = (guest: string, host: string) =>
+  store.setup && store.apply([{ do: 'unbrace', setup: store.setup.id, guest, host }], `undo a brace of ${props.piece.part.name}`)
 const swap = (fit: Fit | Misfit) => store.apply(fit.commands, `swap ${props.piece.part.name} for ${fit.part.name}`)
 const takeOff = () => {
   if (
@@ -111,6 +141,28 @@ const takeOff = () => {
           {{ turn }}°
         </button>
       </div>
+      <label v-if="turnStep && joint" class="flex items-center gap-2">
+        <span class="label">finer, {{ turnStep }}° steps</span>
+        <input
+          type="number"
+          class="field w-20 py-0.5"
+          min="-180"
+          max="180"
+          :step="turnStep"
+          :value="joint.turnDeg"
+          @change="set({ turnDeg: Number(($event.target as HTMLInputElement).value) }, 'turn')"
+        />
+      </label>
+      <label v-for="{ hinge, now } in hinges" :key="hinge.id" class="flex items-center gap-2">
+        <span class="label">{{ hinge.label }}</span>
+        <select class="field min-w-0 flex-1 py-0.5" :value="now" @change="pose(hinge.id, ($event.target as HTMLSelectElement).value)">
+          <option v-for="position in hinge.positions" :key="position.id" :value="position.id">{{ position.label }}</option>
+        </select>
+      </label>
+      <p v-for="brace in braces" :key="`${brace.guest.instance.id}-${brace.host.instance.id}`" class="label flex items-center gap-2">
+        braced: {{ brace.guest.instance === piece.instance ? brace.host.part.name : brace.guest.part.name }}
+        <button class="btn px-1.5 py-0" @click="unbrace(brace.guest.instance.id, brace.host.instance.id)">undo</button>
+      </p>
     </div>
     <div class="flex min-w-0 flex-1 flex-col">
       <div class="flex items-center gap-3">

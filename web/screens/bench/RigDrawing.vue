@@ -15,6 +15,7 @@ import { fitTo, flat, onSheet, type ViewId, viewIds, views } from '../../drawing
 import { useBench } from '../../stores/bench.ts'
 import { useSettings } from '../../stores/settings.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
+import ExportMenu from './ExportMenu.vue'
 import { millimetres } from '../../wording.ts'
 
 const TurnTable = defineAsyncComponent(() => import('../../turntable/TurnTable.vue'))
@@ -144,6 +145,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
       <label class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.showRooms" type="checkbox" class="accent-leaf" /> rooms</label
       >
+      <ExportMenu :assessment="assessment" />
     </div>
     <TurnTable v-if="bench.turning && !unable" :assessment="assessment" @unable="giveUp" />
     <div v-show="!bench.turning" ref="sheet" class="min-h-0 flex-1">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { type Setup, supports, type Support } from '@zucchini/core/assembly'
+import { orientations, type Orientation, type Setup, supports, type Support } from '@zucchini/core/assembly'
 import { levels } from '@zucchini/core/checks'
 import { Copy, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
@@ -9,10 +9,18 @@ import RigSketch from '../../drawing/RigSketch.vue'
 import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { degrees, grams, holdWords, hoursMinutes, millimetres } from '../../wording.ts'
-import { supportWords } from './setup-words.ts'
+import { orientationWords, supportWords } from './setup-words.ts'
 
 const props = defineProps<{ setup: Setup; assessment: Assessment; only: boolean; picked: boolean }>()
-defineEmits<{ copy: []; drop: []; pick: []; rename: [name: string]; support: [support: Support] }>()
+defineEmits<{
+  copy: []
+  drop: []
+  pick: []
+  rename: [name: string]
+  support: [support: Support]
+  orientation: [orientation: Orientation]
+  cap: [capG: number]
+}>()
 const store = useRig()
 
 const counts = computed(() =>
@@ -20,12 +28,13 @@ const counts = computed(() =>
     .map((level) => ({ level, n: props.assessment.findings.filter((finding) => finding.level === level).length }))
     .filter(({ n }) => n > 0),
 )
+const setupHangs = computed(() => props.setup.support === 'hand-low')
 const figures = computed(() => {
   const { mass, size, hang, setupSeconds, steadiness, holdMinutes } = props.assessment
   return [
     ['in the hand', grams(mass.inHandG, store.style.units)],
     ['tall', millimetres(Math.round(size.tallMm), store.style.units)],
-    ['hangs', hang ? degrees(Math.abs(hang.tiltDeg)) : '–'],
+    ['hangs', hang && setupHangs.value ? degrees(Math.abs(hang.tiltDeg)) : '–'],
     ['set up in', hoursMinutes(setupSeconds)],
     ['yaw shake', steadiness ? `${steadiness.yaw.toFixed(2)} ×` : '–'],
     ['held still for', holdMinutes === undefined ? '–' : holdWords(holdMinutes)],
@@ -68,6 +77,33 @@ const figures = computed(() => {
         <option v-for="support in supports" :key="support" :value="support">{{ supportWords[support] }}</option>
       </select>
     </label>
+    <div class="mt-1.5 flex items-center gap-2 px-4">
+      <label class="min-w-0 flex-1">
+        <span class="sr-only">Which way up {{ setup.name }} is</span>
+        <select
+          class="field w-full"
+          :value="setup.orientation"
+          @change="$emit('orientation', ($event.target as HTMLSelectElement).value as Orientation)"
+        >
+          <option v-for="orientation in orientations" :key="orientation" :value="orientation">{{ orientationWords[orientation] }}</option>
+        </select>
+      </label>
+      <label class="label flex items-center gap-1.5"
+        >at most
+        <input
+          type="number"
+          class="field w-20 py-0.5 text-right"
+          min="0"
+          max="60000"
+          step="50"
+          :value="setup.capG || ''"
+          placeholder="brief"
+          :aria-label="`The most ${setup.name} may weigh, grams; empty: as the brief says`"
+          @change="$emit('cap', Number(($event.target as HTMLInputElement).value) || 0)"
+        />
+        g</label
+      >
+    </div>
     <dl class="mt-3 grid grid-cols-3 gap-x-3 gap-y-1.5 px-4">
       <div v-for="[title, figure] in figures" :key="title">
         <dt class="label">{{ title }}</dt>

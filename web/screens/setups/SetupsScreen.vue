@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { evaluate } from '@zucchini/core/assess'
-import type { Support } from '@zucchini/core/assembly'
+import type { Orientation, Support } from '@zucchini/core/assembly'
 import { changeoverOf } from '@zucchini/core/build-order'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -8,6 +8,7 @@ import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import ChangeoverList from './ChangeoverList.vue'
+import CompareTable from './CompareTable.vue'
 import SetupCard from './SetupCard.vue'
 
 const route = useRoute()
@@ -61,7 +62,9 @@ const rename = (id: string, name: string) => {
   const tidy = name.trim()
   if (tidy) store.apply([{ do: 'change-setup', setup: id, name: tidy }], `rename a set-up ${tidy}`)
 }
-const hold = (id: string, support: Support) => store.apply([{ do: 'change-setup', setup: id, support }], `hold it: ${support}`)
+const change = (id: string, to: { support?: Support; orientation?: Orientation; capG?: number }, note: string) =>
+  store.apply([{ do: 'change-setup', setup: id, ...to }], note)
+const hold = (id: string, support: Support) => change(id, { support }, `hold it: ${support}`)
 </script>
 
 <template>
@@ -87,13 +90,16 @@ const hold = (id: string, support: Support) => store.apply([{ do: 'change-setup'
             @pick="pick(setup.id)"
             @rename="rename(setup.id, $event)"
             @support="hold(setup.id, $event)"
+            @orientation="change(setup.id, { orientation: $event }, `stand it ${$event}`)"
+            @cap="change(setup.id, { capG: $event }, 'a cap for the set-up')"
           />
         </div>
+        <CompareTable v-if="pair" class="mt-5" :a="pair.a" :b="pair.b" :there="pair.there.seconds" :back="pair.back.seconds" />
         <div v-if="pair" class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2">
           <ChangeoverList :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`" :changeover="pair.there" />
           <ChangeoverList :title="`From ${pair.b.setup.name} to ${pair.a.setup.name}`" :changeover="pair.back" />
         </div>
-        <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to see the changeover between them.</p>
+        <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to lay them side by side.</p>
         <p class="label mt-4">
           Seconds are the usual ones for each kind of joint. Holding times are estimates for an average arm, not medical advice: stop when
           it hurts.

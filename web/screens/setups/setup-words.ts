@@ -1,4 +1,4 @@
-import type { Support } from '@zucchini/core/assembly'
+import type { Orientation, Support } from '@zucchini/core/assembly'
 
 /** How a set-up is held, as one says it. */
 export const supportWords: Readonly<Record<Support, string>> = {
@@ -9,4 +9,10 @@ export const supportWords: Readonly<Record<Support, string>> = {
   lap: 'on the lap',
   tripod: 'on the tripod',
   gimbal: 'on the gimbal',
+}
+
+/** Which way up the camera is, as one says it. */
+export const orientationWords: Readonly<Record<Orientation, string>> = {
+  level: 'level',
+  upright: 'upright, for tall pictures',
 }

@@ -1,0 +1,70 @@
+import type { Assessment } from '@zucchini/core/assess'
+import { overall } from './dimensions.ts'
+import { extentOfRig, strokesOf } from './outlines.ts'
+import { fitTo, type ViewId, viewIds, views } from './views.ts'
+
+/** Ink on paper: what leaves the program does not depend on the theme. */
+const fills: Readonly<Record<string, string>> = {
+  plain: '#fdfcf8',
+  metal: '#d9d9ce',
+  grip: '#e3ddc6',
+  ribs: '#f6f4ec',
+  glass: '#cddbe0',
+  screen: '#b9c6cc',
+  foam: 'url(#foam)',
+  knob: '#c3c2b4',
+  detail: '#e9e6da',
+}
+const INK = '#20261f'
+const SOFT = '#5d6458'
+
+const escaped = (text: string): string =>
+  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
+
+const SHEET = { width: 620, height: 460 }
+const MARGIN = { left: 64, right: 40, top: 44, bottom: 56 }
+
+const sheetOf = (view: ViewId, { assembly }: Assessment, x: number, y: number): string => {
+  const extent = extentOfRig(view, assembly)
+  const fit = fitTo(extent, SHEET.width, SHEET.height, MARGIN)
+  const drawn = strokesOf(view, assembly, fit).map(
+    ({ outline, detail, look, instance }) =>
+      `<g data-piece="${escaped(instance)}"><path d="${outline}" fill="${fills[look] ?? '#fff'}" stroke="${INK}" stroke-width="1.1"/>` +
+      (detail ? `<path d="${detail}" fill="none" stroke="${INK}" stroke-width="0.5" opacity="0.55"/>` : '') +
+      '</g>',
+  )
+  const dimensions = overall(extent, fit).map(({ from: [x1, y1], to: [x2, y2], upright, lengthMm }) => {
+    const line = upright
+      ? `M${x1 - 5} ${y1}h10M${x2 - 5} ${y2}h10M${x1} ${y1}V${y2}`
+      : `M${x1} ${y1 - 5}v10M${x2} ${y2 - 5}v10M${x1} ${y1}H${x2}`
+    return (
+      `<path d="${line}" fill="none" stroke="${SOFT}" stroke-width="0.9"/>` +
+      `<text x="${(x1 + x2) / 2}" y="${(y1 + y2) / 2 + 4}" font-size="12" text-anchor="middle" fill="${INK}" stroke="#fff" stroke-width="4" paint-order="stroke">${Math.round(lengthMm)} mm</text>`
+    )
+  })
+  return (
+    `<g transform="translate(${x} ${y})"><text x="16" y="26" font-size="14" font-weight="600" fill="${INK}">${views[view].title}</text>` +
+    `${drawn.join('')}${dimensions.join('')}</g>`
+  )
+}
+
+/**
+ * The elevations of a set-up as one SVG that stands alone: drawn to scale with overall dimensions in mm, every piece a group of its own.
+ * @param wanted the views to draw, in a row or two
+ */
+export const svgOf = (assessment: Assessment, wanted: readonly ViewId[] = viewIds): string => {
+  const columns = Math.min(2, wanted.length)
+  const width = SHEET.width * columns
+  const height = SHEET.height * Math.ceil(wanted.length / columns) + 34
+  const { rig, setup } = assessment.assembly
+  const sheets = wanted.map((view, i) => sheetOf(view, assessment, (i % columns) * SHEET.width, Math.floor(i / columns) * SHEET.height))
+  const title = `${rig.name}, ${setup.name}: ${Math.round(assessment.mass.inHandG)} g in the hand`
+  return (
+    `<?xml version="1.0" encoding="UTF-8"?>\n` +
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="sans-serif" stroke-linejoin="round">` +
+    `<title>${escaped(title)}</title>` +
+    `<defs><pattern id="foam" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="5" height="5" fill="#ebe7d8"/><path d="M0 0V5" stroke="${SOFT}" stroke-width="0.9"/></pattern></defs>` +
+    `<rect width="${width}" height="${height}" fill="#ffffff"/>${sheets.join('')}` +
+    `<text x="16" y="${height - 14}" font-size="12" fill="${SOFT}">${escaped(title)}</text></svg>\n`
+  )
+}
