@@ -1,10 +1,16 @@
 import type { Rig } from '@zucchini/core/assembly'
+import type { Operator } from '@zucchini/core/balance'
 import type { Part } from '@zucchini/core/catalogue'
 
 export interface SavedRig {
   readonly rig: Rig
   readonly revision: number
   readonly updatedAt: string
+}
+
+/** Who holds the rigs, and whether a timed hold says so. */
+export interface OperatorAnswer extends Operator {
+  readonly calibrated: boolean
 }
 
 /** What reading a rig file did, or would do. */
@@ -45,7 +51,13 @@ const call = async <T>(method: string, path: string, body?: unknown): Promise<T>
 const id = encodeURIComponent
 
 export const api = {
-  catalogue: () => call<{ parts: Part[] }>('GET', '/catalogue'),
+  catalogue: () => call<{ parts: Part[]; own: string[] }>('GET', '/catalogue'),
+  partTag: (part: string) => call<{ tag: string }>('GET', `/catalogue/${id(part)}/tag`),
+  savePart: (part: Part, was: string | null) => call<{ tag: string }>('PUT', `/catalogue/${id(part.id)}`, { part, was }),
+  removePart: (part: string) => call<void>('DELETE', `/catalogue/${id(part)}`),
+  operator: () => call<OperatorAnswer>('GET', '/operator'),
+  setOperator: (arm: Operator) => call<OperatorAnswer>('PUT', '/operator', arm),
+  forgetOperator: () => call<OperatorAnswer>('DELETE', '/operator'),
   locker: () => call<{ pieces: Record<string, number> }>('GET', '/locker'),
   setOwned: (part: string, was: number, pieces: number) => call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
   rigs: () => call<{ rigs: SavedRig[] }>('GET', '/rigs'),

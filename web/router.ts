@@ -7,6 +7,36 @@ export const router = createRouter({
     { path: '/rigs/:id/brief', name: 'brief', component: () => import('./screens/brief/BriefScreen.vue'), meta: { title: 'Brief' } },
     { path: '/rigs/:id', name: 'bench', component: () => import('./screens/bench/BenchScreen.vue'), meta: { title: 'Bench' } },
     { path: '/rigs/:id/set-ups', name: 'setups', component: () => import('./screens/setups/SetupsScreen.vue'), meta: { title: 'Set-ups' } },
+    {
+      path: '/rigs/:id/balance',
+      name: 'balance',
+      component: () => import('./screens/balance/BalanceScreen.vue'),
+      meta: { title: 'Balance' },
+    },
+    {
+      path: '/catalogue',
+      name: 'catalogue',
+      component: () => import('./screens/catalogue/CatalogueScreen.vue'),
+      meta: { title: 'Catalogue' },
+    },
+    {
+      path: '/catalogue/new',
+      name: 'new-part',
+      component: () => import('./screens/catalogue/PartEditor.vue'),
+      meta: { title: 'A new part' },
+    },
+    {
+      path: '/catalogue/:part',
+      name: 'part',
+      component: () => import('./screens/catalogue/CatalogueScreen.vue'),
+      meta: { title: 'Catalogue' },
+    },
+    {
+      path: '/catalogue/:part/edit',
+      name: 'edit-part',
+      component: () => import('./screens/catalogue/PartEditor.vue'),
+      meta: { title: 'Edit a part' },
+    },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./screens/NowhereScreen.vue'), meta: { title: 'Nothing here' } },
   ],
 })

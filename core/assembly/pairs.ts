@@ -8,9 +8,9 @@ export const forPairs = <T>(): ((a: PlacedPart, b: PlacedPart, key: string, make
   const known = new WeakMap<PlacedPart, WeakMap<PlacedPart, Map<string, { readonly value: T }>>>()
   return (a, b, key, make) => {
     let row = known.get(a)
-    if (!row) known.set(a, (row = new WeakMap()))
+    if (!row) known.set(a, (row = new WeakMap<PlacedPart, Map<string, { readonly value: T }>>()))
     let pair = row.get(b)
-    if (!pair) row.set(b, (pair = new Map()))
+    if (!pair) row.set(b, (pair = new Map<string, { readonly value: T }>()))
     const before = pair.get(key)
     if (before) return before.value
     const value = make()

@@ -6,7 +6,6 @@ const pinned38 = tinyPart({ id: 'handle', mounts: [plug('foot', 'thread-3/8-pin'
 const pinned14 = tinyPart({ id: 'block', mounts: [plug('foot', 'thread-1/4-pin')] })
 const bridge = tinyPart({ id: 'bridge', massG: 24, mounts: [plug('below', 'thread-1/4'), socket('above', 'thread-3/8-pin', [0, 20, 0])] })
 const holeOnly = tinyPart({ id: 'monitor', mounts: [socket('base', 'thread-1/4', [0, 0, 0], [0, -1, 0])] })
-const longClamp = tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm: 61 })] })
 const fitClamp = tinyPart({ id: 'clamp-60', mounts: [plug('foot', 'nato', { lengthMm: 60 })] })
 const budLens = tinyPart({ id: 'lens', role: 'lens', mounts: [plug('bayonet', 'lens-mount', { family: 'bud' })] })
 const filtered = tinyPart({

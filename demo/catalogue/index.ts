@@ -5,20 +5,10 @@ import { cameras } from './cameras.ts'
 import { filters, lensAdapters, lenses } from './glass.ts'
 import { sideHandles, topHandles } from './grips.ts'
 import { moreCages, moreCameras } from './more-bodies.ts'
-import {
-  clamps,
-  frontGear,
-  moreBag,
-  moreMedia,
-  moreMonitors,
-  morePlates,
-  morePower,
-  moreSmall,
-  moreSound,
-  moreStands,
-} from './more-gear.ts'
+import { clamps, frontGear, moreBag, moreMonitors, morePlates, moreSmall, moreSound, moreStands } from './more-gear.ts'
 import { moreFilters, moreLensAdapters, moreLenses } from './more-glass.ts'
 import { jaws, moreArms, moreHandles, shoulderPads, straps } from './more-holds.ts'
+import { moreMedia, morePower } from './more-power.ts'
 import { powerParts, rodParts } from './rods.ts'
 import { sound } from './sound.ts'
 import { monitors, viewMounts } from './view.ts'

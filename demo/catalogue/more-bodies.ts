@@ -4,7 +4,6 @@ import { bodies } from './cameras.ts'
 
 type Ports = CameraFacts['ports']
 const hybrid: Ports = ['3.5-trs', '3.5-trs', 'usb-c', 'hdmi-a']
-const small: Ports = ['3.5-trs', 'usb-c', 'hdmi-d']
 const box: Ports = ['hdmi-a', 'usb-c', 'pp-2']
 
 /** Bodies beside the three that the scenario turns on. */

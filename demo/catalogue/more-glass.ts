@@ -1,8 +1,6 @@
 import type { Look } from '@zucchini/core/catalogue'
-import { ahead, back, bar, filter, holds, lens, type LensFacts, part, type Price, sits, stepRing } from '../shapes/index.ts'
-
-const around = (usual: number): Price => [Math.round(usual * 0.86), usual, Math.round(usual * 1.15)]
-const maker = (name: string): string => name.split(' ')[0] ?? ''
+import { ahead, back, bar, filter, holds, lens, type LensFacts, part, sits, stepRing } from '../shapes/index.ts'
+import { around, maker } from './given.ts'
 
 /** A lens of ordinary build: a mount, a barrel, one or two rings, a front. */
 const of = (

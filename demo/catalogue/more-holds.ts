@@ -8,7 +8,6 @@ import {
   left,
   mountArm,
   part,
-  type Price,
   right,
   sideHandle,
   sits,
@@ -17,10 +16,7 @@ import {
   topHandle,
   up,
 } from '../shapes/index.ts'
-
-const around = (usual: number): Price => [Math.round(usual * 0.86), usual, Math.round(usual * 1.15)]
-const maker = (name: string): string => name.split(' ')[0] ?? ''
-const given = (id: string, name: string, massG: number, usual: number) => ({ id, name, maker: maker(name), massG, price: around(usual) })
+import { given } from './given.ts'
 
 export const moreHandles = [
   topHandle({

@@ -1,8 +1,9 @@
+import type { Operator } from '@zucchini/core/balance'
 import { type Catalogue, catalogueOf, type Part } from '@zucchini/core/catalogue'
 import type { Shelf } from '@zucchini/core/checks'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { api, ApiRefusal } from '../api.ts'
+import { computed, ref, shallowRef } from 'vue'
+import { api, ApiRefusal, type OperatorAnswer } from '../api.ts'
 import { benchWorker } from '../workers/client.ts'
 
 /** The catalogue and the locker, as every screen needs them. */
@@ -10,12 +11,30 @@ export const useShelf = defineStore('shelf', () => {
   const catalogue = shallowRef<Catalogue>()
   const owned = shallowRef<ReadonlyMap<string, number>>(new Map())
   let loading: Promise<void> | undefined
-  const shelf = computed<Shelf | undefined>(() => catalogue.value && { catalogue: catalogue.value, owned: owned.value })
+  const own = shallowRef<ReadonlySet<string>>(new Set())
+  const operator = shallowRef<Operator>()
+  const calibrated = ref(false)
+  const shelf = computed<Shelf | undefined>(
+    () => catalogue.value && { catalogue: catalogue.value, owned: owned.value, ...(operator.value ? { operator: operator.value } : {}) },
+  )
 
-  const tellWorker = async (parts?: readonly Part[]) => benchWorker().setShelf(parts, [...owned.value])
+  const tellWorker = async (parts?: readonly Part[]) => benchWorker().setShelf(parts, [...owned.value], operator.value)
+
+  const adoptArm = ({ calibrated: known, strengthNm, armMassG }: OperatorAnswer) => {
+    operator.value = { strengthNm, armMassG }
+    calibrated.value = known
+  }
+
+  /** Keeps what a timed hold showed; nothing goes back to the average adult. */
+  const setOperator = async (arm: Operator | undefined): Promise<void> => {
+    adoptArm(arm ? await api.setOperator(arm) : await api.forgetOperator())
+    await tellWorker()
+  }
 
   const fetchAll = async () => {
-    const [{ parts }, { pieces }] = await Promise.all([api.catalogue(), api.locker()])
+    const [{ parts, own: mine }, { pieces }, arm] = await Promise.all([api.catalogue(), api.locker(), api.operator()])
+    adoptArm(arm)
+    own.value = new Set(mine)
     owned.value = new Map(Object.entries(pieces))
     catalogue.value = catalogueOf(parts)
     await tellWorker(parts)
@@ -50,5 +69,5 @@ export const useShelf = defineStore('shelf', () => {
     return load()
   }
 
-  return { catalogue, owned, shelf, load, reload, setOwned }
+  return { catalogue, owned, own, shelf, operator, calibrated, load, reload, setOwned, setOperator }
 })

@@ -70,7 +70,10 @@ const putBack = async () => {
 
 <template>
   <TopBar>
-    <span class="text-soft">Shelf</span>
+    <nav class="flex items-baseline gap-4" aria-label="Places">
+      <span class="font-semibold" aria-current="page">Shelf</span>
+      <RouterLink :to="{ name: 'catalogue' }" class="text-soft hover:text-ink">Catalogue</RouterLink>
+    </nav>
     <template #end
       ><label class="btn cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-leaf"
         >Read a file<input type="file" accept=".json,application/json" class="sr-only" aria-label="Read a rig file" @change="chooseFile"

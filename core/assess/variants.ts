@@ -1,0 +1,49 @@
+import { edit, type Rig, type Setup } from '../assembly/index.ts'
+import { inHand } from '../balance/index.ts'
+import type { Shelf } from '../checks/index.ts'
+import { type Assessment, evaluate } from './evaluate.ts'
+
+/** One form the rig could have, as a point between light and steady. */
+export interface Variant {
+  readonly id: string
+  readonly name: string
+  /** now: the set-up in hand; setup: another of the rig's; without: one part left out; bare: the camera alone. */
+  readonly kind: 'now' | 'setup' | 'without' | 'bare'
+  readonly massG: number
+  /** Yaw shake against the bare camera; lower is steadier. */
+  readonly yawShake: number
+  readonly holdMinutes: number | undefined
+}
+
+const point = (id: string, name: string, kind: Variant['kind'], { mass, steadiness, holdMinutes }: Assessment): Variant[] =>
+  steadiness ? [{ id, name, kind, massG: mass.inHandG, yawShake: steadiness.yaw, holdMinutes }] : []
+
+/** The set-up with its camera alone, held the same way. */
+const bared = (rig: Rig, setup: Setup): Rig => ({
+  ...rig,
+  setups: rig.setups.map((own) => (own === setup ? { ...own, joints: [], braces: [], poses: [] } : own)),
+})
+
+/**
+ * Light against steady over the rig's variants: the set-up in hand, the other set-ups that are carried, the one in hand without each
+ * part that ends a branch, and the bare camera. Set-ups on a stand have no shake of the hand and are left out.
+ */
+export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Variant[] => {
+  const now = evaluate(rig, setupId, shelf, false)
+  const { setup, placed } = now.assembly
+  const hosts = new Set(placed.map(({ host }) => host))
+  const ends = placed.filter((piece) => piece.joint && inHand(piece) && !hosts.has(piece) && piece.part.role !== 'lens')
+  return [
+    ...point(setup.id, setup.name, 'now', now),
+    ...rig.setups
+      .filter((other) => other.id !== setup.id)
+      .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, shelf, false))),
+    ...ends.flatMap((piece) => {
+      const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], shelf.catalogue)
+      return off.ok
+        ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', evaluate(off.value, setup.id, shelf, false))
+        : []
+    }),
+    ...point('bare', 'bare camera', 'bare', evaluate(bared(rig, setup), setup.id, shelf, false)),
+  ]
+}

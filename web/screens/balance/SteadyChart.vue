@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { Variant } from '@zucchini/core/assess'
+import { Chart as ChartJs, Legend, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js'
+import { computed } from 'vue'
+import { Scatter } from 'vue-chartjs'
+import { useRig } from '../../stores/rig.ts'
+import { useSettings } from '../../stores/settings.ts'
+import { grams, holdWords } from '../../wording.ts'
+
+ChartJs.register(ScatterController, LinearScale, PointElement, Tooltip, Legend)
+
+const props = defineProps<{ variants: readonly Variant[] }>()
+const store = useRig()
+const settings = useSettings()
+
+const kinds = [
+  { kind: 'now', label: 'this set-up', colour: '--leaf', style: 'circle', radius: 8 },
+  { kind: 'setup', label: 'other set-ups', colour: '--slate', style: 'rect', radius: 6 },
+  { kind: 'without', label: 'one part less', colour: '--amber', style: 'triangle', radius: 5 },
+  { kind: 'bare', label: 'bare camera', colour: '--ink', style: 'crossRot', radius: 6 },
+] as const
+
+/** Chart.js paints on a canvas and does not see the page's variables; the theme is read anew when it turns. */
+const colours = computed(() => {
+  void settings.theme
+  const style = getComputedStyle(document.documentElement)
+  return (name: string) => style.getPropertyValue(name).trim() || '#888'
+})
+const data = computed(() => ({
+  datasets: kinds.map(({ kind, label, colour, style, radius }) => ({
+    label,
+    data: props.variants.filter((variant) => variant.kind === kind).map((variant) => ({ x: variant.massG, y: variant.yawShake, variant })),
+    backgroundColor: colours.value(colour),
+    borderColor: colours.value(colour),
+    borderWidth: kind === 'bare' ? 2 : 1,
+    pointStyle: style,
+    radius,
+    hoverRadius: radius + 2,
+  })),
+}))
+const options = computed(() => {
+  const [ink, line, soft] = ['--ink', '--line', '--soft'].map((name) => colours.value(name))
+  const axis = (text: string) => ({
+    title: { display: true, text, color: soft, font: { family: 'Archivo Variable', size: 12 } },
+    ticks: { color: soft, font: { family: 'Archivo Variable', size: 11 }, maxTicksLimit: 7 },
+    grid: { color: line },
+    border: { color: line },
+  })
+  return {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: false as const,
+    scales: { x: axis('grams in the hand: lighter to the left'), y: { ...axis('yaw shake: steadier below'), beginAtZero: true } },
+    plugins: {
+      legend: {
+        position: 'top' as const,
+        align: 'end' as const,
+        labels: { color: ink, usePointStyle: true, boxHeight: 7, font: { family: 'Archivo Variable', size: 12 } },
+      },
+      tooltip: {
+        callbacks: {
+          label: ({ raw }: { raw: unknown }) => {
+            const { variant } = raw as { variant: Variant }
+            const held = variant.holdMinutes === undefined ? '' : `, held ${holdWords(variant.holdMinutes)}`
+            return `${variant.name}: ${grams(variant.massG, store.style.units)}, ${variant.yawShake.toFixed(2)} ×${held}`
+          },
+        },
+      },
+    },
+  }
+})
+</script>
+
+<template>
+  <div class="relative h-full min-h-0">
+    <Scatter :data="data" :options="options" aria-hidden="true" />
+    <table class="sr-only">
+      <caption>
+        Light against steady
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">variant</th>
+          <th scope="col">in the hand</th>
+          <th scope="col">yaw shake</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="variant in variants" :key="variant.id">
+          <td>{{ variant.name }}</td>
+          <td>{{ grams(variant.massG, store.style.units) }}</td>
+          <td>{{ variant.yawShake.toFixed(2) }} ×</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

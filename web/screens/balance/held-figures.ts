@@ -1,0 +1,58 @@
+import type { Assessment } from '@zucchini/core/assess'
+import { degrees, grams, holdWords, millimetres, type Style } from '../../wording.ts'
+
+export interface HeldFigure {
+  readonly title: string
+  readonly figure: string
+  readonly note?: string
+}
+
+const newton = (value: number): string => `${value.toFixed(2)} N m`
+const side = (value: number, plus: string, minus: string): string => (Math.abs(value) < 0.05 ? '' : value > 0 ? plus : minus)
+
+/** What counts for the way this set-up is held, with the word for which way it is off. */
+export const heldFigures = (assessment: Assessment, style: Style): readonly HeldFigure[] => {
+  const { facts, mass, holdMinutes, steadiness, assembly } = assessment
+  const { hang, hands, shoulder, onPlate, gimbal, tip } = facts
+  const mm = (value: number) => millimetres(Math.round(value), style.units)
+  const g = (value: number) => grams(value, style.units)
+  const figures: HeldFigure[] = [{ title: 'in the hand', figure: g(mass.inHandG) }]
+  const add = (title: string, figure: string, note?: string) => figures.push(note ? { title, figure, note } : { title, figure })
+  const { support } = assembly.setup
+  if (support === 'hand-low' && hang) {
+    add('tilt', degrees(Math.abs(hang.tiltDeg)), side(hang.tiltDeg, 'nose down', 'nose up'))
+    add('roll', degrees(Math.abs(hang.rollDeg)), side(hang.rollDeg, 'to the right', 'to the left'))
+    add('palm over centre', mm(hang.underMm))
+  }
+  if ((support === 'two-hand' || support === 'chest') && hands) {
+    add('left hand', g(mass.inHandG * hands.leftShare), `${Math.round(hands.leftShare * 100)} %`)
+    add('right hand', g(mass.inHandG * hands.rightShare), `${Math.round(hands.rightShare * 100)} %`)
+    add('grips apart', mm(hands.spreadMm), 'wider is steadier')
+  }
+  if (support === 'shoulder' && shoulder) {
+    add('moment on the pad', newton(Math.abs(shoulder.momentNm)), side(shoulder.momentNm, 'front-heavy', 'tail-heavy'))
+    add('counterweight', g(shoulder.counterweightG), `${mm(shoulder.behindMm)} behind the pad`)
+    if (shoulder.handG !== undefined) add('hands lift', g(shoulder.handG), `${mm(shoulder.reachMm ?? 0)} ahead`)
+  }
+  if (onPlate) {
+    add('ahead of the plate', mm(onPlate.aheadMm))
+    add('beside it', mm(Math.abs(onPlate.rightMm)), side(onPlate.rightMm, 'right', 'left'))
+    add('over it', mm(onPlate.aboveMm))
+    add(
+      'moment when tilted',
+      newton(onPlate.momentNm),
+      onPlate.mount.momentNm === undefined ? undefined : `of ${newton(onPlate.mount.momentNm)}`,
+    )
+    if (onPlate.mount.limitG !== undefined) add('payload', g(mass.inHandG), `of ${g(onPlate.mount.limitG)}`)
+  }
+  if (gimbal)
+    add('beyond the arms', mm(Math.max(...gimbal.beyondMm)), Math.max(...gimbal.beyondMm) > 0 ? 'can not be balanced' : 'can be balanced')
+  if (tip) add('goes over at', degrees(tip.tipDeg), `centre ${mm(tip.heightMm)} up`)
+  if (steadiness) {
+    add('yaw shake', `${steadiness.yaw.toFixed(2)} ×`, 'of the bare camera')
+    add('pitch shake', `${steadiness.pitch.toFixed(2)} ×`)
+    add('roll shake', `${steadiness.roll.toFixed(2)} ×`)
+  }
+  if (holdMinutes !== undefined) add('held still for', holdWords(holdMinutes), 'estimate')
+  return figures
+}

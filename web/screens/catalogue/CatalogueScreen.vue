@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { roles, type Role, standards, stations } from '@zucchini/core/catalogue'
+import { Plus } from '@lucide/vue'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { useSettings } from '../../stores/settings.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import TopBar from '../../widgets/TopBar.vue'
+import { grams, money } from '../../wording.ts'
+import { listParts, noFilter, type PartFilter, type PartOrder } from './part-list.ts'
+import PartPage from './PartPage.vue'
+
+const AT_ONCE = 120
+
+const route = useRoute()
+const shelf = useShelf()
+const settings = useSettings()
+const trouble = ref('')
+const filter = reactive<{ -readonly [K in keyof PartFilter]: PartFilter[K] }>({ ...noFilter })
+const order = ref<PartOrder>('name')
+const shown = ref(AT_ONCE)
+
+onMounted(async () => {
+  try {
+    await shelf.load()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'
+  }
+})
+const list = computed(() => (shelf.catalogue ? listParts(shelf.catalogue.parts.values(), filter, order.value, shelf.owned, shelf.own) : []))
+watch([filter, order], () => (shown.value = AT_ONCE))
+const part = computed(() => {
+  const wanted = route.params['part']
+  return (typeof wanted === 'string' && shelf.catalogue?.parts.get(wanted)) || (wanted ? undefined : list.value[0])
+})
+const roleGroups = stations.map((station) => ({
+  station,
+  roles: (Object.keys(roles) as Role[]).filter((role) => roles[role].station === station),
+}))
+const euros = computed({
+  get: () => filter.mostMinor / 100 || '',
+  set: (value) => (filter.mostMinor = Math.round(Number(value) * 100) || 0),
+})
+const most = computed({ get: () => filter.mostG || '', set: (value) => (filter.mostG = Number(value) || 0) })
+const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilter))
+</script>
+
+<template>
+  <div class="flex h-full min-h-0 flex-col">
+    <TopBar>
+      <nav class="flex items-baseline gap-1.5" aria-label="Where you are">
+        <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/ Catalogue</span>
+      </nav>
+      <template #end
+        ><RouterLink class="btn btn-do" :to="{ name: 'new-part' }"
+          ><Plus class="size-4" aria-hidden="true" /> New part</RouterLink
+        ></template
+      >
+    </TopBar>
+    <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
+    <main class="flex min-h-0 flex-1">
+      <h1 class="sr-only">Catalogue</h1>
+      <form
+        class="flex w-[208px] shrink-0 flex-col gap-3 overflow-y-auto border-r border-line px-4 py-4"
+        aria-label="Narrow down"
+        @submit.prevent
+      >
+        <label class="block"
+          ><span class="label">find</span><input v-model="filter.text" type="search" class="field w-full" placeholder="name, maker, use"
+        /></label>
+        <label class="block"
+          ><span class="label">what it is</span
+          ><select v-model="filter.role" class="field w-full">
+            <option value="">anything</option>
+            <optgroup v-for="group in roleGroups" :key="group.station" :label="group.station">
+              <option v-for="role in group.roles" :key="role" :value="role">{{ roles[role].title }}</option>
+            </optgroup>
+          </select></label
+        >
+        <label class="block"
+          ><span class="label">with a mount of</span
+          ><select v-model="filter.standard" class="field w-full">
+            <option value="">any standard</option>
+            <option v-for="standard in standards" :key="standard.id" :value="standard.id">{{ standard.title }}</option>
+          </select></label
+        >
+        <div class="grid grid-cols-2 gap-2">
+          <label class="block"
+            ><span class="label">up to g</span><input v-model="most" type="number" min="0" step="50" class="field w-full" placeholder="any"
+          /></label>
+          <label class="block"
+            ><span class="label">up to EUR</span
+            ><input v-model="euros" type="number" min="0" step="10" class="field w-full" placeholder="any"
+          /></label>
+        </div>
+        <fieldset class="flex flex-col gap-1">
+          <legend class="label">whose</legend>
+          <label
+            v-for="[value, words] in [
+              ['', 'all'],
+              ['owned', 'in my locker'],
+              ['own', 'entered by me'],
+            ] as const"
+            :key="value"
+            class="flex items-center gap-2"
+            ><input v-model="filter.only" type="radio" :value="value" class="accent-leaf" /> {{ words }}</label
+          >
+        </fieldset>
+        <button v-if="filtered" type="button" class="btn justify-center" @click="Object.assign(filter, noFilter)">Show all again</button>
+      </form>
+      <section class="flex w-[408px] shrink-0 flex-col border-r border-line" aria-label="Parts">
+        <div class="flex items-center gap-1 border-b border-line px-3 py-1.5">
+          <span class="label mr-auto" aria-live="polite" data-testid="part-count"
+            >{{ list.length }} of {{ shelf.catalogue?.parts.size ?? 0 }} parts</span
+          >
+          <span class="label">by</span>
+          <button
+            v-for="key in ['name', 'mass', 'price'] as const"
+            :key="key"
+            class="rounded-md px-2 py-0.5"
+            :class="order === key ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
+            :aria-pressed="order === key"
+            @click="order = key"
+          >
+            {{ key }}
+          </button>
+        </div>
+        <ul class="min-h-0 flex-1 overflow-y-auto" tabindex="-1">
+          <li v-for="row in list.slice(0, shown)" :key="row.id">
+            <RouterLink
+              :to="{ name: 'part', params: { part: row.id } }"
+              class="grid grid-cols-[minmax(0,1fr)_58px_84px] items-baseline gap-2 border-b border-line px-3 py-1.5 hover:bg-leaf-tint"
+              :class="{ 'bg-leaf-tint': row.id === part?.id }"
+              :aria-current="row.id === part?.id ? 'true' : undefined"
+              :data-part="row.id"
+            >
+              <span class="min-w-0"
+                ><span class="block truncate" :title="row.name">{{ row.name }}</span
+                ><span class="label tight"
+                  >{{ roles[row.role].title }}<span v-if="shelf.owned.get(row.id)" class="tag ml-1.5">owned</span
+                  ><span v-if="shelf.own.has(row.id)" class="tag ml-1.5">mine</span></span
+                ></span
+              >
+              <span class="fig text-right">{{ grams(row.massG, settings.units) }}</span>
+              <span class="fig text-right">{{ money(row.price.usual, 'EUR') }}</span>
+            </RouterLink>
+          </li>
+          <li v-if="list.length > shown" class="p-3 text-center">
+            <button class="btn" @click="shown += AT_ONCE">
+              {{ Math.min(AT_ONCE, list.length - shown) }} more of {{ list.length - shown }}
+            </button>
+          </li>
+          <li v-if="shelf.catalogue && list.length === 0" class="p-6 text-center text-soft">
+            Nothing is like that. Loosen the filter, or enter the part yourself.
+          </li>
+        </ul>
+      </section>
+      <div class="min-w-0 flex-1 overflow-y-auto bg-card">
+        <PartPage v-if="part" :part="part" />
+        <p v-else-if="shelf.catalogue && route.params['part']" class="p-8 text-soft">
+          The catalogue has no such part. It may have been taken out.
+        </p>
+      </div>
+    </main>
+  </div>
+</template>

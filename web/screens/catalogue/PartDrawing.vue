@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { pointsOf } from '@zucchini/core/assembly'
+import { isStandard, type Part, standardOf } from '@zucchini/core/catalogue'
+import { roomPoses } from '@zucchini/core/clearance'
+import type { Point2 } from '@zucchini/core/kernel'
+import { computed, useId } from 'vue'
+import { overall } from '../../drawing/dimensions.ts'
+import { isCovered } from '../../drawing/marks.ts'
+import { roundedPath, silhouette, strokesOf } from '../../drawing/outlines.ts'
+import RigStrokes from '../../drawing/RigStrokes.vue'
+import { type Extent, fitTo, flat, onSheet, type ViewId, views } from '../../drawing/views.ts'
+import { useSettings } from '../../stores/settings.ts'
+import MountGlyph from '../../widgets/MountGlyph.vue'
+import { millimetres } from '../../wording.ts'
+import { alone } from './part-drawing.ts'
+
+const props = defineProps<{ part: Part; view: ViewId; width: number; height: number; rooms?: boolean; picked?: string }>()
+defineEmits<{ pick: [mount: string] }>()
+const settings = useSettings()
+const hatch = `hatch-${useId()}`
+
+const assembly = computed(() => alone(props.part))
+/** All of the part, stands too: here it is the part that counts, not the rig. */
+const extent = computed((): Extent => {
+  const bounds = assembly.value.placed[0]?.bounds
+  const [a, b] = [flat(props.view, bounds?.min ?? [0, 0, 0]), flat(props.view, bounds?.max ?? [1, 1, 1])]
+  return { left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]), bottom: Math.min(a[1], b[1]), top: Math.max(a[1], b[1]) }
+})
+const fit = computed(() => fitTo(extent.value, props.width, props.height, { left: 58, right: 26, top: 26, bottom: 44 }))
+const strokes = computed(() => strokesOf(props.view, assembly.value, fit.value))
+const dimensions = computed(() => overall(extent.value, fit.value))
+const marks = computed(() =>
+  props.part.mounts.every(({ standard }) => isStandard(standard))
+    ? pointsOf(assembly.value).map((point) => {
+        const [x, y] = onSheet(fit.value, flat(props.view, point.at))
+        return { point, x, y, covered: isCovered(props.view, point, assembly.value) }
+      })
+    : [],
+)
+const centre = computed(() => onSheet(fit.value, flat(props.view, props.part.centre)))
+const roomPaths = computed(() => {
+  const [piece] = assembly.value.placed
+  if (!props.rooms || !piece) return []
+  return props.part.rooms.map((room) =>
+    roomPoses(piece, room)
+      .map(({ shape }) =>
+        roundedPath(
+          silhouette(props.view, shape).map((p): Point2 => onSheet(fit.value, p)),
+          2,
+        ),
+      )
+      .join(''),
+  )
+})
+const arrow = (d: { from: readonly [number, number]; to: readonly [number, number]; upright: boolean }) => {
+  const [x1, y1] = d.from
+  const [x2, y2] = d.to
+  return d.upright ? `M${x1 - 4} ${y1}h8M${x2 - 4} ${y2}h8M${x1} ${y1}V${y2}` : `M${x1} ${y1 - 4}v8M${x2} ${y2 - 4}v8M${x1} ${y1}H${x2}`
+}
+</script>
+
+<template>
+  <svg
+    :viewBox="`0 0 ${width} ${height}`"
+    :width="width"
+    :height="height"
+    class="block max-w-full"
+    role="img"
+    :aria-label="`${views[view].title} elevation of ${part.name}`"
+  >
+    <text x="10" y="17" font-size="11.5" fill="var(--soft)">{{ views[view].title }}</text>
+    <RigStrokes :strokes="strokes" :hatch-id="hatch" class="pointer-events-none" />
+    <path
+      v-for="(d, i) in roomPaths"
+      :key="`r${i}`"
+      :d="d"
+      fill="var(--amber)"
+      fill-opacity="0.06"
+      stroke="var(--amber)"
+      stroke-width="1"
+      stroke-dasharray="4 3"
+    />
+    <g stroke="var(--soft)" fill="none" stroke-width="0.8"><path v-for="(d, i) in dimensions" :key="i" :d="arrow(d)" /></g>
+    <text
+      v-for="(d, i) in dimensions"
+      :key="`t${i}`"
+      :x="(d.from[0] + d.to[0]) / 2"
+      :y="(d.from[1] + d.to[1]) / 2 + 4"
+      class="fig"
+      font-size="11.5"
+      text-anchor="middle"
+      fill="var(--ink)"
+      stroke="var(--card)"
+      stroke-width="4"
+      paint-order="stroke"
+    >
+      {{ millimetres(Math.round(d.lengthMm), settings.units) }}
+    </text>
+    <g :transform="`translate(${centre[0]} ${centre[1]})`">
+      <circle r="6" fill="var(--card)" stroke="var(--ink)" />
+      <path d="M0 0V-6A6 6 0 0 1 6 0ZM0 0V6A6 6 0 0 1 -6 0Z" fill="var(--ink)" />
+    </g>
+    <g
+      v-for="mark in marks"
+      :key="mark.point.mount.id"
+      class="cursor-pointer"
+      :transform="`translate(${mark.x} ${mark.y})`"
+      :opacity="mark.covered && picked !== mark.point.mount.id ? 0.45 : 1"
+      :style="{ color: picked === mark.point.mount.id ? '#20261f' : 'var(--leaf)' }"
+      @click="$emit('pick', mark.point.mount.id)"
+    >
+      <title>{{ mark.point.mount.label ?? mark.point.mount.id }}</title>
+      <circle
+        r="9"
+        :fill="picked === mark.point.mount.id ? 'var(--blossom)' : 'var(--card)'"
+        :fill-opacity="picked === mark.point.mount.id ? 1 : 0.85"
+        :stroke="picked === mark.point.mount.id ? 'var(--amber)' : 'transparent'"
+      />
+      <MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" />
+    </g>
+  </svg>
+</template>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { capabilities, connectors, type Part, roles, standardOf } from '@zucchini/core/catalogue'
+import { useElementSize } from '@vueuse/core'
+import { Copy, Pencil, Trash2 } from '@lucide/vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { api } from '../../api.ts'
+import { useSettings } from '../../stores/settings.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import MountGlyph from '../../widgets/MountGlyph.vue'
+import { grams, millimetres, money } from '../../wording.ts'
+import { partnersOf } from './part-list.ts'
+import PartDrawing from './PartDrawing.vue'
+
+const props = defineProps<{ part: Part }>()
+const shelf = useShelf()
+const settings = useSettings()
+const router = useRouter()
+const rooms = ref(false)
+const picked = ref('')
+const trouble = ref('')
+const sheet = useTemplateRef<HTMLElement>('sheet')
+const { width } = useElementSize(sheet, { width: 620, height: 300 })
+
+watch(
+  () => props.part.id,
+  () => {
+    picked.value = ''
+    trouble.value = ''
+  },
+)
+const pieces = computed(() => shelf.owned.get(props.part.id) ?? 0)
+const mine = computed(() => shelf.own.has(props.part.id))
+const mounts = computed(() =>
+  props.part.mounts.map((mount) => {
+    const standard = standardOf(mount.standard)
+    const more = [
+      mount.lengthMm === undefined ? '' : `${millimetres(mount.lengthMm, settings.units)} long`,
+      mount.travel ? `slides ${millimetres(mount.travel.maxMm - mount.travel.minMm, settings.units)}` : '',
+      mount.limitG === undefined ? '' : `takes ${grams(mount.limitG, settings.units)}`,
+      mount.family ?? '',
+    ].filter(Boolean)
+    return { mount, standard, more, partners: shelf.catalogue ? partnersOf(props.part, mount, shelf.catalogue) : 0 }
+  }),
+)
+const remove = async () => {
+  try {
+    await api.removePart(props.part.id)
+    await shelf.reload()
+    await router.push({ name: 'catalogue' })
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be taken out.'
+  }
+}
+</script>
+
+<template>
+  <article class="flex flex-col gap-4 p-5" :aria-label="part.name">
+    <header class="flex flex-wrap items-start gap-x-3 gap-y-2">
+      <div class="min-w-0">
+        <h2 class="text-lg leading-tight font-semibold">{{ part.name }}</h2>
+        <p class="label">{{ roles[part.role].title }}{{ part.maker ? `, ${part.maker}` : '' }}<span v-if="mine">, entered by you</span></p>
+      </div>
+      <div class="ml-auto flex gap-1.5">
+        <button class="btn" @click="shelf.setOwned(part.id, pieces > 0 ? 0 : 1)">
+          {{ pieces > 0 ? `${pieces} in the locker` : 'I own this' }}
+        </button>
+        <RouterLink class="btn" :to="{ name: 'new-part', query: { from: part.id } }"
+          ><Copy class="size-4" aria-hidden="true" /> Copy as a start</RouterLink
+        >
+        <RouterLink v-if="mine" class="btn" :to="{ name: 'edit-part', params: { part: part.id } }"
+          ><Pencil class="size-4" aria-hidden="true" /> Edit</RouterLink
+        >
+        <button v-if="mine" class="btn px-1.5" aria-label="Take this part out of the catalogue" title="Take out" @click="remove">
+          <Trash2 class="size-4" />
+        </button>
+      </div>
+    </header>
+    <p v-if="trouble" class="rounded-lg border border-brick px-3 py-2" role="alert">{{ trouble }}</p>
+    <dl class="flex flex-wrap gap-x-6 gap-y-1.5">
+      <div>
+        <dt class="label">mass</dt>
+        <dd class="fig text-[16px]">{{ grams(part.massG, settings.units) }}</dd>
+      </div>
+      <div>
+        <dt class="label">price</dt>
+        <dd class="fig text-[16px]">
+          {{ money(part.price.usual, 'EUR') }}
+          <span class="label tight font-normal">{{ money(part.price.low, 'EUR') }} to {{ money(part.price.high, 'EUR') }}</span>
+        </dd>
+      </div>
+      <div v-if="part.provides.length">
+        <dt class="label">gives</dt>
+        <dd class="text-[14px]">{{ part.provides.map((gift) => capabilities[gift].title).join(', ') }}</dd>
+      </div>
+      <div v-for="(value, name) in part.facts" :key="name">
+        <dt class="label">{{ name }}</dt>
+        <dd class="text-[14px]">{{ value === true ? 'yes' : value === false ? 'no' : value }}</dd>
+      </div>
+    </dl>
+    <p v-if="part.notes" class="text-soft">{{ part.notes }}</p>
+    <section ref="sheet" class="rounded-xl border border-line bg-card" aria-label="Drawn to scale">
+      <label v-if="part.rooms.length" class="label flex cursor-pointer items-center justify-end gap-1.5 px-3 pt-2"
+        ><input v-model="rooms" type="checkbox" class="accent-leaf" /> rooms that stay free</label
+      >
+      <div class="flex flex-wrap">
+        <PartDrawing
+          v-for="view in ['side', 'front', 'top'] as const"
+          :key="view"
+          :part="part"
+          :view="view"
+          :width="Math.floor(width / 3) - 2"
+          :height="250"
+          :rooms="rooms"
+          :picked="picked"
+          @pick="picked = $event"
+        />
+      </div>
+    </section>
+    <section v-if="mounts.length" aria-label="Mounts">
+      <h3 class="border-b border-line pb-1 font-semibold">Mounts</h3>
+      <ul>
+        <li v-for="{ mount, standard, more, partners } in mounts" :key="mount.id" class="border-b border-line">
+          <button
+            class="flex w-full items-center gap-3 py-1.5 text-left"
+            :class="{ 'bg-blossom-tint': picked === mount.id }"
+            :aria-pressed="picked === mount.id"
+            @click="picked = picked === mount.id ? '' : mount.id"
+          >
+            <svg viewBox="-9 -9 18 18" class="size-5 shrink-0 text-leaf" aria-hidden="true"><MountGlyph :glyph="standard.glyph" /></svg>
+            <span class="min-w-0"
+              >{{ mount.label ?? mount.id
+              }}<span class="label block">{{ standard.ends[mount.side] }}{{ more.length ? `; ${more.join(', ')}` : '' }}</span></span
+            >
+            <span class="label ml-auto shrink-0"
+              >{{ partners }} part{{ partners === 1 ? '' : 's' }} {{ mount.side === 'holds' ? 'go on it' : 'take it' }}</span
+            >
+          </button>
+        </li>
+      </ul>
+    </section>
+    <section v-if="part.rooms.length || part.sockets?.length" class="grid grid-cols-2 gap-5" aria-label="Rooms and sockets">
+      <div v-if="part.rooms.length">
+        <h3 class="border-b border-line pb-1 font-semibold">Rooms</h3>
+        <p v-for="(room, i) in part.rooms" :key="i" class="border-b border-line py-1">
+          <span class="label">{{ room.kind }}:</span> without it {{ room.lost }}
+        </p>
+      </div>
+      <div v-if="part.sockets?.length">
+        <h3 class="border-b border-line pb-1 font-semibold">Sockets</h3>
+        <p v-for="socket in part.sockets" :key="socket.id" class="border-b border-line py-1">
+          {{ connectors[socket.connector].title }}
+          <span class="label">{{ socket.direction === 'both' ? 'in and out' : socket.direction }}</span>
+        </p>
+      </div>
+    </section>
+  </article>
+</template>

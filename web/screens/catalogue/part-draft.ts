@@ -1,0 +1,180 @@
+import { type Mount, type Part, partIssues, partSchema, type Room, type Solid } from '@zucchini/core/catalogue'
+import { add, scale, type Vec3, volumeOf } from '@zucchini/core/kernel'
+import type { z } from 'zod'
+
+/** A part while it is being entered: anything may still be missing or wrong. */
+export interface PartDraft {
+  part: Part
+  /** The centre of mass follows the middle of the solids until it is typed in. */
+  centreByHand: boolean
+}
+
+export interface DraftIssue {
+  readonly path: string
+  readonly where: string
+  readonly words: string
+}
+
+export const directions = {
+  up: [0, 1, 0],
+  down: [0, -1, 0],
+  left: [-1, 0, 0],
+  right: [1, 0, 0],
+  ahead: [0, 0, -1],
+  back: [0, 0, 1],
+} as const satisfies Record<string, Vec3>
+export type Direction = keyof typeof directions
+
+/** The word for a direction; undefined when it is none of the six. */
+export const directionName = (v: Vec3): Direction | undefined =>
+  (Object.keys(directions) as Direction[]).find((name) => directions[name].every((value, i) => Math.abs(value - (v[i] ?? 0)) < 1e-6))
+
+/** On level faces the height of a mount points ahead, on upright ones up. */
+export const heightFor = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? directions.ahead : directions.up)
+
+export const newSolid = (): Solid => ({ kind: 'box', centre: [0, 10, 0], size: [40, 20, 30], matter: 'body', look: 'plain' })
+export const newBar = (): Solid => ({
+  kind: 'cylinder',
+  centre: [0, 10, 0],
+  axis: directions.up,
+  radius: 10,
+  length: 20,
+  matter: 'body',
+  look: 'plain',
+})
+export const newMount = (id: string): Mount => ({
+  id,
+  standard: 'thread-1/4',
+  side: 'sits',
+  at: [0, 0, 0],
+  out: directions.down,
+  up: directions.ahead,
+})
+export const newRoom = (): Room => ({
+  kind: 'hand',
+  shape: { kind: 'box', centre: [0, -14, 0], size: [24, 28, 70] },
+  lost: 'fingers do not fit',
+})
+
+export const emptyPart = (): Part => ({
+  id: '',
+  role: 'adapter',
+  name: '',
+  maker: '',
+  massG: 50,
+  centre: [0, 10, 0],
+  solids: [newSolid()],
+  rooms: [],
+  mounts: [newMount('foot')],
+  grips: [],
+  provides: [],
+  fits: [],
+  price: { low: 1000, usual: 1500, high: 2000 },
+})
+
+/** The middle of some solids by volume; the origin when they have none. */
+export const middleOf = (solids: readonly Solid[]): Vec3 => {
+  const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
+  if (!(total > 0)) return [0, 0, 0]
+  const sum = solids.reduce<Vec3>((all, solid) => add(all, scale(solid.centre, volumeOf(solid))), [0, 0, 0])
+  return [0, 1, 2].map((i) => Math.round(((sum[i] ?? 0) / total) * 100) / 100 + 0) as unknown as Vec3
+}
+
+const axes = ['right', 'up', 'towards you']
+const names: Readonly<Record<string, string>> = {
+  massG: 'mass',
+  name: 'name',
+  maker: 'maker',
+  id: 'short name',
+  centre: 'centre of mass',
+  price: 'price',
+  low: 'low',
+  usual: 'usual',
+  high: 'high',
+  solids: 'solid',
+  mounts: 'mount',
+  rooms: 'room',
+  grips: 'grip',
+  size: 'size',
+  radius: 'radius',
+  length: 'length',
+  lengthMm: 'length',
+  limitG: 'rating',
+  at: 'place',
+  out: 'direction',
+  up: 'height',
+  travel: 'travel',
+  minMm: 'from',
+  maxMm: 'to',
+  stepMm: 'step',
+  standard: 'standard',
+  family: 'family',
+  notes: 'notes',
+  lost: 'what is lost',
+  label: 'label',
+  shape: '',
+}
+
+/** Where an issue is, as one reads it: "solid 2, size, up". */
+export const whereOf = (path: readonly PropertyKey[]): string => {
+  const words: string[] = []
+  path.forEach((key, i) => {
+    const before = path[i - 1]
+    if (typeof key === 'number') {
+      if (typeof before === 'string' && ['solids', 'mounts', 'rooms', 'grips'].includes(before)) words[words.length - 1] += ` ${key + 1}`
+      else words.push(axes[key] ?? String(key + 1))
+    } else {
+      const name = names[String(key)] ?? String(key)
+      if (name) words.push(name)
+    }
+  })
+  return words.join(', ')
+}
+
+/** What is wrong with a value, in words that say what to do. */
+export const wordsOf = (issue: z.core.$ZodIssue): string => {
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.expected === 'number' ? 'give a number' : issue.expected === 'string' ? 'give a word' : 'is missing'
+    case 'too_small':
+      if (issue.origin === 'string') return 'must not be empty'
+      if (issue.origin === 'array') return `give at least ${String(issue.minimum)}`
+      return issue.inclusive ? `must be ${String(issue.minimum)} or more` : `must be more than ${String(issue.minimum)}`
+    case 'too_big':
+      if (issue.origin === 'string') return `at most ${String(issue.maximum)} letters`
+      if (issue.origin === 'array') return `at most ${String(issue.maximum)}`
+      return `must be ${String(issue.maximum)} or less`
+    default:
+      return issue.message
+  }
+}
+
+const coreWords: Readonly<Record<string, string>> = {
+  'id-repeated': 'has the same id as another',
+  'standard-unknown': 'is of no known standard',
+  'not-square': 'must have its height square to the way it faces',
+  'off-the-skin': 'hangs in the air: put it on the skin of a solid',
+  'shares-unknown': 'shares its place with a mount that is not there',
+  'hinge-moves-nothing': 'moves something that is not there',
+}
+
+/** Everything that keeps a draft from being a part; the part itself when nothing does. */
+export const checkDraft = (draft: Part): { readonly part?: Part; readonly issues: readonly DraftIssue[] } => {
+  const parsed = partSchema.safeParse(draft)
+  if (!parsed.success)
+    return {
+      issues: parsed.error.issues.map((issue) => ({
+        path: issue.path.map(String).join('.'),
+        where: whereOf(issue.path),
+        words: wordsOf(issue),
+      })),
+    }
+  const issues = partIssues(parsed.data).map(({ code, path }) => {
+    const keys = path
+      .split(/[.[\]]+/)
+      .filter(Boolean)
+      .map((key) => (/^\d+$/.test(key) ? Number(key) : key))
+    return { path: keys.join('.'), where: whereOf(keys), words: coreWords[code] ?? code }
+  })
+  return issues.length > 0 ? { issues } : { part: parsed.data, issues: [] }
+}

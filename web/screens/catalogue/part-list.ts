@@ -1,0 +1,69 @@
+import { type Catalogue, mate, type Mount, type Part, type Role } from '@zucchini/core/catalogue'
+
+/** What the catalogue is narrowed down to; empty fields ask for nothing. */
+export interface PartFilter {
+  readonly text: string
+  readonly role: Role | ''
+  readonly standard: string
+  readonly mostG: number
+  readonly mostMinor: number
+  readonly only: '' | 'owned' | 'own'
+}
+
+export const noFilter: PartFilter = { text: '', role: '', standard: '', mostG: 0, mostMinor: 0, only: '' }
+
+export type PartOrder = 'name' | 'mass' | 'price'
+
+const orders: Readonly<Record<PartOrder, (a: Part, b: Part) => number>> = {
+  name: (a, b) => a.name.localeCompare(b.name, 'en'),
+  mass: (a, b) => a.massG - b.massG,
+  price: (a, b) => a.price.usual - b.price.usual,
+}
+
+/** The parts that a filter lets through, in an order; ids settle what is equal. */
+export const listParts = (
+  parts: Iterable<Part>,
+  filter: PartFilter,
+  order: PartOrder,
+  owned: ReadonlyMap<string, number>,
+  own: ReadonlySet<string>,
+): readonly Part[] => {
+  const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean)
+  const wanted = (part: Part): boolean => {
+    if (filter.role && part.role !== filter.role) return false
+    if (filter.standard && !part.mounts.some(({ standard }) => standard === filter.standard)) return false
+    if (filter.mostG > 0 && part.massG > filter.mostG) return false
+    if (filter.mostMinor > 0 && part.price.usual > filter.mostMinor) return false
+    if (filter.only === 'owned' && !(owned.get(part.id) ?? 0)) return false
+    if (filter.only === 'own' && !own.has(part.id)) return false
+    const text = `${part.name} ${part.role} ${part.maker} ${part.provides.join(' ')} ${part.notes ?? ''}`.toLowerCase()
+    return words.every((word) => text.includes(word))
+  }
+  return [...parts].filter(wanted).sort((a, b) => orders[order](a, b) || (a.id < b.id ? -1 : 1))
+}
+
+/** How many parts of the catalogue go on a mount. */
+export const partnersOf = (part: Part, mount: Mount, catalogue: Catalogue): number => {
+  let count = 0
+  for (const other of catalogue.parts.values())
+    if (
+      other.id !== part.id &&
+      other.mounts.some((own) => own.side !== mount.side && mate({ part, mount }, { part: other, mount: own }).ok)
+    )
+      count++
+  return count
+}
+
+/** An id from a name: lower-case, hyphens, and free in the catalogue. */
+export const idFrom = (name: string, catalogue: Catalogue | undefined): string => {
+  const base =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replaceAll(/[^a-z0-9]+/g, '-')
+      .replaceAll(/^-+|-+$/g, '')
+      .slice(0, 56) || 'part'
+  let id = base
+  for (let n = 2; catalogue?.parts.has(id); n++) id = `${base}-${n}`
+  return id
+}
