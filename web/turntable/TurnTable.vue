@@ -54,7 +54,12 @@ const rebuild = () => {
     scene.remove(rig)
     dispose(rig)
   }
-  rig = buildScene(props.assessment, paletteOf(holder.value), { picked: bench.pieceId, rooms: bench.showRooms, apartMm: apartMm.value })
+  rig = buildScene(props.assessment, paletteOf(holder.value), {
+    picked: bench.pieceId,
+    point: bench.pointKey,
+    rooms: bench.showRooms,
+    apartMm: apartMm.value,
+  })
   scene.add(rig)
   draw()
 }
@@ -83,8 +88,10 @@ const pick = (event: MouseEvent) => {
   ray.setFromCamera(new Vector2(((event.clientX - left) / width.value) * 2 - 1, 1 - ((event.clientY - top) / height.value) * 2), camera)
   const hit = ray
     .intersectObjects(rig ? [rig] : [], true)
-    .find(({ object }) => object instanceof Mesh && typeof object.userData['instance'] === 'string')
-  if (hit) bench.pickPiece(hit.object.userData['instance'] as string)
+    .find(({ object }) => object instanceof Mesh && (object.userData['instance'] ?? object.userData['point']) !== undefined)
+  const { point, instance } = (hit?.object.userData ?? {}) as { point?: string; instance?: string }
+  if (point) bench.pickPoint(point)
+  else if (instance) bench.pickPiece(instance)
   else bench.dropAll()
 }
 
@@ -121,7 +128,9 @@ watch(
   },
   { flush: 'post' },
 )
-watch([() => props.assessment, () => bench.pieceId, () => bench.showRooms, apartMm, () => settings.theme], rebuild, { flush: 'post' })
+watch([() => props.assessment, () => bench.pieceId, () => bench.pointKey, () => bench.showRooms, apartMm, () => settings.theme], rebuild, {
+  flush: 'post',
+})
 watch(() => props.assessment.assembly.setup.id, stepBack)
 </script>
 

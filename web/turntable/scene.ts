@@ -1,5 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
-import type { Assembly, PlacedPart } from '@zucchini/core/assembly'
+import type { Assembly, PlacedPart, Point } from '@zucchini/core/assembly'
 import { inHand } from '@zucchini/core/balance'
 import { roomPoses } from '@zucchini/core/clearance'
 import { cross, lengthOf, type Placed, unit, type Vec3 } from '@zucchini/core/kernel'
@@ -87,6 +87,8 @@ export const apart = (piece: PlacedPart, byMm: number): Vec3 => {
 
 export interface SceneOptions {
   readonly picked: string
+  /** The open point in hand, as `instance/mount`. */
+  readonly point: string
   readonly rooms: boolean
   readonly apartMm: number
 }
@@ -104,6 +106,25 @@ const pieceGroup = (piece: PlacedPart, palette: Palette, tone: string, options: 
   return group
 }
 
+const POINT_MM = 3.4
+const PICKED_POINT_MM = 5.5
+
+/** An open mounting point as a small ball a little off the skin; it can be picked like on the elevations. */
+const pointMark = (point: Point, palette: Palette, options: SceneOptions): Mesh => {
+  const key = `${point.piece.instance.id}/${point.mount.id}`
+  const inHand = key === options.point
+  const mark = new Mesh(
+    new SphereGeometry(inHand ? PICKED_POINT_MM : POINT_MM, 14, 10),
+    new MeshBasicMaterial({ color: inHand ? palette.amber : palette.leaf }),
+  )
+  mark.userData['point'] = key
+  mark.position
+    .copy(at(apart(point.piece, options.apartMm)))
+    .add(at(point.at))
+    .add(at(point.out).multiplyScalar(POINT_MM * 0.6))
+  return mark
+}
+
 /** Everything on the turntable: the placed parts, the centre of mass, the plumb line from the palm. */
 export const buildScene = (assessment: Assessment, palette: Palette, options: SceneOptions): Group => {
   const scene = new Group()
@@ -112,6 +133,7 @@ export const buildScene = (assessment: Assessment, palette: Palette, options: Sc
     const id = piece.instance.id
     scene.add(pieceGroup(piece, palette, id === options.picked ? palette.amber : stopped.has(id) ? palette.brick : palette.ink, options))
   }
+  for (const point of assessment.points) if (point.open) scene.add(pointMark(point, palette, options))
   const centre = new Mesh(new SphereGeometry(6, 20, 14), new MeshBasicMaterial({ color: palette.ink, depthTest: false }))
   centre.position.copy(at(assessment.mass.centre))
   centre.renderOrder = 2

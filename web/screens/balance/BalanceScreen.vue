@@ -77,7 +77,7 @@ const findings = computed(() => assessment.value?.findings.filter(({ check }) =>
 </script>
 
 <template>
-  <div class="flex h-full min-h-0 flex-col">
+  <div class="relative flex h-full min-h-0 flex-col overflow-hidden">
     <RigBar here="Balance" />
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
     <main v-if="assessment" class="flex min-h-0 flex-1">

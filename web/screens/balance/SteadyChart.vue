@@ -72,7 +72,7 @@ const options = computed(() => {
 </script>
 
 <template>
-  <div class="relative h-full min-h-0">
+  <div class="relative h-full min-h-0 overflow-hidden">
     <Scatter :data="data" :options="options" aria-hidden="true" />
     <table class="sr-only">
       <caption>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
+import { isPosture } from '@zucchini/core/balance'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
-import { degrees, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
+import { heldScale } from './held-scale.ts'
+import { grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -14,9 +16,13 @@ const against = (value: number, cap: number) => ({
   share: cap > 0 ? value / cap : 0,
   state: cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : value > cap * 0.95 ? ('look' as const) : ('good' as const),
 })
-const hangState = (tilt: number) => (Math.abs(tilt) <= 3 ? ('good' as const) : Math.abs(tilt) <= 8 ? ('look' as const) : ('over' as const))
+const held = computed(() => heldScale(props.assessment, store.style))
+/** The set-up's own cap; without one, what is carried has the brief's. */
+const capG = computed(() => {
+  const { setup } = props.assessment.assembly
+  return setup.capG || (isPosture(setup.support) ? brief.value.inHandG : 0)
+})
 const times = (value: number) => `${value.toFixed(2)} ×`
-const hang = computed(() => props.assessment.hang)
 </script>
 
 <template>
@@ -24,8 +30,8 @@ const hang = computed(() => props.assessment.hang)
     <ScaleBar
       label="In the hand"
       :figure="grams(assessment.mass.inHandG, units)"
-      :of="brief.inHandG ? `of ${grams(brief.inHandG, units)}` : ''"
-      v-bind="against(assessment.mass.inHandG, brief.inHandG)"
+      :of="capG ? `of ${grams(capG, units)}` : ''"
+      v-bind="against(assessment.mass.inHandG, capG)"
     />
     <ScaleBar
       label="Still to buy"
@@ -33,15 +39,7 @@ const hang = computed(() => props.assessment.hang)
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
       v-bind="against(assessment.cost.usual, brief.budgetMinor)"
     />
-    <ScaleBar
-      v-if="hang"
-      label="Hangs"
-      :figure="degrees(Math.abs(hang.tiltDeg))"
-      :of="Math.abs(hang.tiltDeg) < 0.05 ? 'level' : hang.tiltDeg > 0 ? 'nose down' : 'nose up'"
-      :share="Math.abs(hang.tiltDeg) / 15"
-      :state="hangState(hang.tiltDeg)"
-    />
-    <ScaleBar v-else label="Hangs" figure="–" of="no top handle" :share="0" state="none" />
+    <ScaleBar v-bind="held" />
     <ScaleBar
       label="Tall"
       :figure="millimetres(Math.round(assessment.size.tallMm), units)"

@@ -11,10 +11,10 @@ const read = (event: Event) => {
 <template>
   <input
     type="number"
-    class="field py-0.5 text-right tabular-nums"
-    :class="wide ? 'w-[86px]' : 'w-[62px]'"
+    class="field plain-number py-0.5 text-right tabular-nums"
+    :class="wide ? 'w-[86px]' : 'w-[58px]'"
     :step="step ?? 'any'"
-    :value="Number.isFinite(value) ? value : ''"
+    :value="Number.isFinite(value) ? Math.round(value * 100) / 100 : ''"
     :aria-label="name"
     :title="name"
     :aria-invalid="!Number.isFinite(value)"

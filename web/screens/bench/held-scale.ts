@@ -1,0 +1,67 @@
+import type { Assessment } from '@zucchini/core/assess'
+import { degrees, millimetres, type Style } from '../../wording.ts'
+
+export interface HeldScale {
+  readonly label: string
+  readonly figure: string
+  readonly of: string
+  readonly share: number
+  readonly state: 'good' | 'look' | 'over' | 'none'
+}
+
+const graded = (value: number, good: number, bad: number): HeldScale['state'] => (value <= good ? 'good' : value <= bad ? 'look' : 'over')
+
+/** The one figure of balance that counts for the way a set-up is held. */
+export const heldScale = ({ facts, hang, assembly }: Assessment, style: Style): HeldScale => {
+  const mm = (value: number) => millimetres(Math.round(value), style.units)
+  const { support } = assembly.setup
+  const { onPlate, gimbal, hands, shoulder } = facts
+  if (support === 'gimbal' && gimbal) {
+    const beyond = Math.max(...gimbal.beyondMm)
+    return {
+      label: 'Gimbal arms',
+      figure: beyond > 0 ? mm(beyond) : 'in reach',
+      of: beyond > 0 ? 'too far' : '',
+      share: Math.min(2, beyond / 20),
+      state: beyond > 0 ? 'over' : 'good',
+    }
+  }
+  if ((support === 'tripod' || support === 'gimbal') && onPlate) {
+    const off = Math.hypot(onPlate.aheadMm, onPlate.rightMm)
+    return {
+      label: 'Off the plate',
+      figure: mm(off),
+      of: onPlate.aheadMm > 1 ? 'ahead' : onPlate.aheadMm < -1 ? 'behind' : '',
+      share: off / 45,
+      state: graded(off, 15, 45),
+    }
+  }
+  if (support === 'shoulder' && shoulder) {
+    const moment = Math.abs(shoulder.momentNm)
+    return {
+      label: 'On the pad',
+      figure: `${moment.toFixed(2)} N m`,
+      of: shoulder.momentNm > 0 ? 'front-heavy' : 'tail-heavy',
+      share: moment / 3,
+      state: graded(Math.max(0, shoulder.momentNm), 1, 3),
+    }
+  }
+  if ((support === 'two-hand' || support === 'chest') && hands)
+    return {
+      label: 'Left and right hand',
+      figure: `${Math.round(hands.leftShare * 100)} : ${Math.round(hands.rightShare * 100)}`,
+      of: `${mm(hands.spreadMm)} apart`,
+      share: Math.abs(hands.leftShare - 0.5) * 2,
+      state: 'none',
+    }
+  if (support !== 'hand-low' || !hang)
+    return { label: 'Hangs', figure: '–', of: support === 'hand-low' ? 'no top handle' : '', share: 0, state: 'none' }
+  const tilt = Math.abs(hang.tiltDeg)
+  return {
+    label: 'Hangs',
+    figure: degrees(tilt),
+    of: tilt < 0.05 ? 'level' : hang.tiltDeg > 0 ? 'nose down' : 'nose up',
+    share: tilt / 8,
+    state: graded(tilt, 3, 8),
+  }
+}
