@@ -34,7 +34,7 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
   for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: /camera base, cage seat/ }).isVisible()); i++) await keys('o')
   await expect(page.getByRole('grid')).toBeVisible()
   await keys('f')
-  await page.keyboard.type('half')
+  await page.keyboard.type('sedgewick half')
   await expect(page.getByRole('row', { name: /Sedgewick half cage/ })).toBeVisible()
   await keys('Enter')
   await expect(scale(page, 'In the hand')).toContainText('826 g')

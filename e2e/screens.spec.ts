@@ -13,14 +13,21 @@ const screens = [
     async (page: Page) => expect(page.getByRole('heading', { name: 'What is this rig for?' })).toBeVisible(),
   ],
   ['bench', '/rigs/winter-ferry-1', async (page: Page) => expect(scale(page, 'Tall')).toBeVisible()],
-  ['fits here', '/rigs/winter-ferry-2?point=cage%2Ftop-left', async (page: Page) => expect(page.getByRole('grid')).toBeVisible()],
+  ['fits here', '/rigs/winter-ferry-2?point=cage%2Ftop-rear', async (page: Page) => expect(page.getByRole('grid')).toBeVisible()],
   ['piece', '/rigs/winter-ferry-2?piece=handle', async (page: Page) => expect(page.getByRole('slider')).toBeVisible()],
   [
     'turntable',
     '/rigs/winter-ferry-2?view=turntable',
     async (page: Page) => expect(page.getByTestId('turntable').locator('canvas')).toBeVisible(),
   ],
-  ['set-ups', '/rigs/winter-ferry-2/set-ups', async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(2)],
+  ['set-ups', '/rigs/winter-ferry-2/set-ups', async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(5)],
+  ['balance', '/rigs/winter-ferry-2/balance', async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible()],
+  [
+    'catalogue',
+    '/catalogue/sedgewick-top-14',
+    async (page: Page) => expect(page.getByRole('article', { name: /Sedgewick small/ })).toBeVisible(),
+  ],
+  ['part editor', '/catalogue/new?from=sedgewick-top-14', async (page: Page) => expect(page.getByText('Ready to store')).toBeVisible()],
   ['nowhere', '/nowhere', async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()],
 ] as const
 

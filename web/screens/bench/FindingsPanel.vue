@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Assessment, Effect } from '@zucchini/core/assess'
-import { type Finding, levels, type Remedy } from '@zucchini/core/checks'
+import { type Finding, findingKey, levels, type Remedy } from '@zucchini/core/checks'
 import { computed, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -28,15 +28,17 @@ const shown = computed(() => {
 })
 const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) => fill(text, of.numbers, of.names, store.style)
 
-// Trying out cures is dear, so the worker does it; they appear a moment after the finding they belong to.
-const cures = shallowRef(new Map<Finding, readonly Cure[]>())
+// Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes, so that
+// nothing jumps; the list waits for its first one.
+const cures = shallowRef<ReadonlyMap<string, readonly Cure[]>>()
+const curesOf = (finding: Finding): readonly Cure[] => cures.value?.get(findingKey(finding)) ?? []
 let asked = 0
 watch(
   () => props.assessment,
   async ({ findings, assembly }) => {
     const turn = ++asked
     const found = findings.length === 0 ? [] : await benchWorker().cures(assembly.rig, assembly.setup.id)
-    if (turn === asked && found) cures.value = new Map(findings.map((finding, i) => [finding, found[i] ?? []]))
+    if (turn === asked && found) cures.value = new Map(findings.map((finding, i) => [findingKey(finding), found[i] ?? []]))
   },
   { immediate: true },
 )
@@ -67,7 +69,7 @@ const look = (finding: Finding) => {
       {{ bench.station ? `Findings, ${bench.station}` : 'Findings' }}
       <span class="ml-auto text-[12.5px]" aria-live="polite" data-testid="finding-count">{{ count || 'none' }}</span>
     </h2>
-    <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
+    <ol v-if="cures" class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
       <li
         v-for="{ finding, n } in shown"
         :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}-${finding.names['room'] ?? ''}`"
@@ -84,8 +86,8 @@ const look = (finding: Finding) => {
               <span class="sr-only">{{ finding.level }}: </span>
               <strong>{{ headline(say(finding.text, finding)).head }}</strong> {{ headline(say(finding.text, finding)).rest }}
             </button>
-            <ul v-if="cures.get(finding)?.length" class="mt-1.5 flex flex-col items-start gap-1">
-              <li v-for="({ remedy, effect }, i) in cures.get(finding)" :key="i">
+            <ul v-if="curesOf(finding).length" class="mt-1.5 flex flex-col items-start gap-1">
+              <li v-for="({ remedy, effect }, i) in curesOf(finding)" :key="i">
                 <button class="cure" @click="cure(finding, remedy)">
                   {{ say(remedy.text, remedy) }}<span v-if="consequence(effect)" class="tight"> · {{ consequence(effect) }}</span>
                 </button>

@@ -155,7 +155,12 @@ const takeOff = () => {
       </label>
       <label v-for="{ hinge, now } in hinges" :key="hinge.id" class="flex items-center gap-2">
         <span class="label">{{ hinge.label }}</span>
-        <select class="field min-w-0 flex-1 py-0.5" :value="now" @change="pose(hinge.id, ($event.target as HTMLSelectElement).value)">
+        <select
+          class="field min-w-0 flex-1 py-0.5"
+          :value="now"
+          :aria-label="hinge.label"
+          @change="pose(hinge.id, ($event.target as HTMLSelectElement).value)"
+        >
           <option v-for="position in hinge.positions" :key="position.id" :value="position.id">{{ position.label }}</option>
         </select>
       </label>
