@@ -1,5 +1,5 @@
 import type { Socket } from '@zucchini/core/catalogue'
-import { ahead, back, block, brick, brickPlate, device, down, holds, padded, part, sits, up } from '../shapes/index.ts'
+import { ahead, back, block, brick, brickPlate, device, down, holds, padded, part, sits, soft, up } from '../shapes/index.ts'
 import { given } from './given.ts'
 
 const slab = (id: string, name: string, massG: number, usual: number, family: string, wh: number, deep: number) =>
@@ -10,10 +10,11 @@ const bay = (id: string, role: 'battery' | 'dummy', name: string, massG: number,
   part({
     ...given(id, name, massG, usual),
     role,
-    solids: [block([-20, -11, 0], [20, 11, 52], 'plain', 2)],
+    // It goes all the way in: soft, so that it does not count as standing in the camera's own body.
+    solids: [soft(block([-14, -9, -46], [14, 9, 0], 'plain', 2))],
     mounts: [sits('contacts', 'pack', [0, 0, 0], ahead, { family })],
     ...(role === 'dummy'
-      ? { sockets: [{ id: 'lead', connector: 'dummy', direction: 'in', at: [0, 0, 52], out: back } satisfies Socket] }
+      ? { sockets: [{ id: 'lead', connector: 'dummy', direction: 'in', at: [0, 0, 0], out: back } satisfies Socket] }
       : {}),
     facts: { Wh: wh },
   })
