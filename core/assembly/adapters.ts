@@ -1,4 +1,5 @@
 import { type Catalogue, joiningRoles, mate, type MountEnd, type Part } from '../catalogue/index.ts'
+import { lengthOf, subtract } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { freshId, type Joint, type Rig } from './rig.ts'
 
@@ -12,7 +13,12 @@ export interface Link {
 export interface Chain {
   readonly links: readonly Link[]
   readonly massG: number
+  /** What is not in the locker. */
   readonly priceMinor: number
+  /** How far the chain sets the guest off its host, mm. */
+  readonly heightMm: number
+  /** Joints of the chain that can turn: where it wobbles. */
+  readonly loose: number
 }
 
 export const LONGEST_CHAIN = 3
@@ -20,9 +26,67 @@ export const LONGEST_CHAIN = 3
 /** Pieces lying free in the locker cost nothing. */
 const priceOf = (part: Part, owned: ReadonlyMap<string, number>): number => ((owned.get(part.id) ?? 0) > 0 ? 0 : part.price.usual)
 
+/** So many grams, millimetres, minor units and loose joints weigh as much as each other when chains are compared. */
+const WORTH = { massG: 10, heightMm: 5, priceMinor: 100, loose: 0.1 } as const
+const burden = (chain: Chain): number =>
+  chain.massG / WORTH.massG + chain.heightMm / WORTH.heightMm + chain.priceMinor / WORTH.priceMinor + chain.loose / WORTH.loose
+
+const ids = (chain: Chain): string => chain.links.map((link) => `${link.part.id}/${link.offers}`).join(' ')
+
+/** What can be had without buying comes first, then the least grams, height, money and play together; ids settle the rest. */
+const byBurden = (a: Chain, b: Chain): number =>
+  Number(a.priceMinor > 0) - Number(b.priceMinor > 0) || burden(a) - burden(b) || (ids(a) < ids(b) ? -1 : 1)
+
+/** Two open ends with the same key go together with the same things. */
+const endKey = ({ mount }: MountEnd): string =>
+  [mount.standard, mount.side, mount.family, mount.lengthMm, mount.spacingMm, mount.slotMm, mount.antiTwist, mount.screws].join()
+
+/** Of the chains that end alike only the best few can be part of a best chain. */
+const KEPT_ALIKE = 3
+
+interface Reach {
+  readonly end: MountEnd
+  readonly chain: Chain
+}
+
+const best = (reached: readonly Reach[]): Reach[] => {
+  const alike = new Map<string, Reach[]>()
+  for (const one of [...reached].sort((a, b) => byBurden(a.chain, b.chain))) {
+    const key = endKey(one.end)
+    const list = alike.get(key) ?? []
+    if (list.length < KEPT_ALIKE) alike.set(key, [...list, one])
+  }
+  return [...alike.values()].flat()
+}
+
+/** Every way to set one more adapter on an open end. */
+const oneMore = ({ end, chain }: Reach, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Reach[] =>
+  joiners(catalogue).flatMap((part) => {
+    if (chain.links.some((link) => link.part === part)) return []
+    return part.mounts.flatMap((by) => {
+      const made = mate(end, { part, mount: by })
+      if (!made.ok) return []
+      return part.mounts.flatMap((offer): Reach[] => {
+        if (offer === by) return []
+        return [
+          {
+            end: { part, mount: offer },
+            chain: {
+              links: [...chain.links, { part, sitsBy: by.id, offers: offer.id }],
+              massG: chain.massG + part.massG,
+              priceMinor: chain.priceMinor + priceOf(part, owned),
+              heightMm: chain.heightMm + lengthOf(subtract(offer.at, by.at)),
+              loose: chain.loose + (made.value.holdsTwist ? 0 : 1),
+            },
+          },
+        ]
+      })
+    })
+  })
+
 /**
- * Adapters that join two ends that do not go together by themselves: the shortest chains only, at most three parts,
- * in order of what they cost beyond the locker, then grams, then ids, so that the answer is always the same.
+ * Adapters that join two ends that do not go together by themselves: the shortest chains only, at most three parts. What the locker
+ * has comes first, then the least added grams, height, money and play taken together, then ids, so that the answer is always the same.
  * @returns an empty list when no chain is known.
  */
 export const adapterChains = (
@@ -31,37 +95,18 @@ export const adapterChains = (
   catalogue: Catalogue,
   owned: ReadonlyMap<string, number>,
 ): readonly Chain[] => {
-  let open: { end: MountEnd; links: Link[] }[] = [{ end: host, links: [] }]
+  let open: readonly Reach[] = [{ end: host, chain: { links: [], massG: 0, priceMinor: 0, heightMm: 0, loose: 0 } }]
   for (let length = 1; length <= LONGEST_CHAIN; length++) {
-    const next: typeof open = []
-    const found: Chain[] = []
-    for (const { end, links } of open)
-      for (const part of joiners(catalogue)) {
-        if (links.some((link) => link.part === part)) continue
-        for (const by of part.mounts) {
-          if (!mate(end, { part, mount: by }).ok) continue
-          for (const offer of part.mounts) {
-            if (offer === by) continue
-            const chain = [...links, { part, sitsBy: by.id, offers: offer.id }]
-            const end = { part, mount: offer }
-            if (mate(end, guest).ok)
-              found.push({
-                links: chain,
-                massG: chain.reduce((sum, link) => sum + link.part.massG, 0),
-                priceMinor: chain.reduce((sum, link) => sum + priceOf(link.part, owned), 0),
-              })
-            else next.push({ end, links: chain })
-          }
-        }
-      }
-    if (found.length > 0) return found.sort(byCost)
-    open = next
+    const reached = open.flatMap((one) => oneMore(one, catalogue, owned))
+    const found = reached.flatMap(({ end, chain }) => {
+      const last = mate(end, guest)
+      return last.ok ? [{ ...chain, loose: chain.loose + (last.value.holdsTwist ? 0 : 1) }] : []
+    })
+    if (found.length > 0) return found.sort(byBurden)
+    open = best(reached)
   }
   return []
 }
-
-const ids = (chain: Chain): string => chain.links.map((link) => `${link.part.id}/${link.offers}`).join(' ')
-const byCost = (a: Chain, b: Chain): number => a.priceMinor - b.priceMinor || a.massG - b.massG || (ids(a) < ids(b) ? -1 : 1)
 
 const joinersKnown = new WeakMap<Catalogue, readonly Part[]>()
 const joiners = (catalogue: Catalogue): readonly Part[] => {

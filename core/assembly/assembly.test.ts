@@ -332,3 +332,63 @@ test.each([
 ])('the rig schema refuses %s', (_, change) => {
   expect(rigSchema.safeParse({ ...newRig('one', 'One', 'tiny-camera'), ...change }).success).toBe(false)
 })
+
+test('the best chain is the best of all chains, tried one by one', () => {
+  const ends = ['thread-1/4', 'thread-3/8', 'thread-1/4-pin', 'thread-3/8-pin', 'shoe-cold', 'nato'] as const
+  const end = fc.constantFrom(...ends)
+  const joiner = fc.record({ below: end, above: end, massG: fc.integer({ min: 1, max: 60 }), price: fc.integer({ min: 1, max: 20 }) })
+  const burdenOf = (parts: readonly ReturnType<typeof tinyPart>[], loose: number) =>
+    parts.reduce((sum, part) => sum + part.massG / 10 + 20 / 5 + part.price.usual / 100, 0) + loose / 0.1
+  fc.assert(
+    fc.property(fc.array(joiner, { minLength: 1, maxLength: 7 }), end, end, (list, from, to) => {
+      const more = (standard: string) =>
+        standard === 'nato' ? { lengthMm: 40, travel: { along: [0, 0, 1] as const, minMm: 0, maxMm: 0, stepMm: 1 } } : {}
+      const parts = list.map(({ below, above, massG, price }, i) =>
+        tinyPart({
+          id: `joiner-${i}`,
+          massG,
+          price: { low: price * 100, usual: price * 100, high: price * 100 },
+          mounts: [plug('below', below, more(below)), socket('above', above, [0, 20, 0], [0, 1, 0], more(above))],
+        }),
+      )
+      const host = { part: tinyCamera, mount: socket('host', from, [0, 40, 0], [0, 1, 0], more(from)) }
+      const guest = { part: tinyPart({ id: 'guest' }), mount: plug('foot', to, more(to)) }
+      let shortest = Infinity
+      let least = Infinity
+      const walk = (at: typeof host, used: readonly (typeof host.part)[], loose: number) => {
+        if (used.length > 0) {
+          const last = mate(at, guest)
+          if (last.ok && used.length <= shortest) {
+            const burden = burdenOf(used, loose + (last.value.holdsTwist ? 0 : 1))
+            least = used.length < shortest ? burden : Math.min(least, burden)
+            shortest = used.length
+          }
+        }
+        if (used.length === 3) return
+        for (const part of parts) {
+          const [below, above] = part.mounts
+          if (used.includes(part) || !below || !above) continue
+          // An adapter may be turned over: either end may be the one it sits by.
+          for (const [by, offer] of [
+            [below, above],
+            [above, below],
+          ] as const) {
+            const made = mate(at, { part, mount: by })
+            if (made.ok) walk({ part, mount: offer }, [...used, part], loose + (made.value.holdsTwist ? 0 : 1))
+          }
+        }
+      }
+      walk(host, [], 0)
+      const [chain] = adapterChains(host, guest, catalogueOf(parts), new Map())
+      expect(chain?.links.length ?? Infinity).toBe(shortest)
+      if (chain)
+        expect(
+          burdenOf(
+            chain.links.map(({ part }) => part),
+            chain.loose,
+          ),
+        ).toBeCloseTo(least, 6)
+    }),
+    { numRuns: 150 },
+  )
+})

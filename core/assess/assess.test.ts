@@ -1,4 +1,5 @@
 import { edit, type Rig } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
 import { findingKey } from '../checks/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { type Effect, effectOf, evaluate, fitsHere, fitsInSteps, misfitsHere, swapsFor } from './index.ts'
@@ -108,6 +109,18 @@ describe('fits here', () => {
     expect(misfit?.issue).toMatchObject({ code: 'standards-differ', names: { a: '1/4" hole', b: 'pinned 3/8" screw' } })
     const forced = edit(setting.rig, misfit?.commands ?? [], setting.shelf.catalogue)
     expect(forced.ok && evaluate(forced.value, 'main', setting.shelf).findings[0]?.check).toBe('mount-mismatch')
+  })
+  test('a misfit that an adapter would cure says which, and goes on with it', () => {
+    const bridge = tinyPart({
+      id: 'bridge',
+      massG: 20,
+      mounts: [plug('below', 'thread-1/4'), socket('above', 'thread-3/8-pin', [0, 20, 0])],
+    })
+    const shelf = { ...setting.shelf, catalogue: catalogueOf([...setting.shelf.catalogue.parts.values(), bridge]) }
+    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, shelf).find(({ part }) => part.id === 'handle')
+    expect(misfit?.bridge?.adapters.map(({ id }) => id)).toEqual(['bridge'])
+    const built = edit(setting.rig, misfit?.bridge?.commands ?? [], shelf.catalogue)
+    expect(built.ok && evaluate(built.value, 'main', shelf, false).findings.map(({ check }) => check)).not.toContain('mount-mismatch')
   })
   test('in steps of one the last step has them all, in the same order, and the first has what is at hand', () => {
     const steps = [...fitsInSteps(setting.rig, 'main', at('hole') as never, setting.shelf, undefined, 1)]

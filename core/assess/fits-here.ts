@@ -1,4 +1,15 @@
-import { type Command, freshId, type Instance, type Joint, type Point, seatingsAt, type Rig } from '../assembly/index.ts'
+import {
+  adapterChains,
+  type Chain,
+  chainCommands,
+  type Command,
+  freshId,
+  type Instance,
+  type Joint,
+  type Point,
+  seatingsAt,
+  type Rig,
+} from '../assembly/index.ts'
 import { mate, type Mount, type Part, standardOf, standards } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
@@ -22,6 +33,8 @@ export interface Misfit {
   readonly from: Fit['from']
   readonly issue: Issue
   readonly commands: readonly Command[]
+  /** The best adapters between, and the edits that put it on with them. */
+  readonly bridge?: { readonly adapters: readonly Part[]; readonly commands: readonly Command[] }
 }
 
 /** What is known so far of the parts that go on a point. */
@@ -150,11 +163,32 @@ export const misfitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shel
   const before = evaluate(rig, setupId, shelf, false)
   const fitting = new Set(candidatesFor(point, before, shelf).map(({ part }) => part))
   const from = origins(before)
+  const bridges = new Map<string, readonly Chain[]>()
   return [...shelf.catalogue.parts.values()]
     .filter((part) => !fitting.has(part))
     .flatMap((part) => misfitOf(candidateOf(part, from(part), rig, idleOf(before, part)), point, setupId) ?? [])
     .sort((a, b) => byOrigin(a, b) || (a.part.name < b.part.name ? -1 : 1))
     .slice(0, most)
+    .map((misfit) => withBridge(misfit, rig, setupId, point, shelf, bridges))
+}
+
+/** Adds the best chain of adapters to a misfit. Parts with like mounts take like chains, so each kind is looked for once. */
+const withBridge = (misfit: Misfit, rig: Rig, setup: string, point: Point, shelf: Shelf, known: Map<string, readonly Chain[]>): Misfit => {
+  const placed = misfit.commands.find((command) => command.do === 'place')
+  const mount = placed?.do === 'place' ? misfit.part.mounts.find(({ id }) => id === placed.joint.guestMount) : undefined
+  if (placed?.do !== 'place' || !mount) return misfit
+  const { standard, side, family, lengthMm, spacingMm } = mount
+  const key = [standard, side, family, lengthMm, spacingMm].join()
+  let chains = known.get(key)
+  if (!chains) {
+    const host = { part: point.piece.part, mount: point.mount }
+    known.set(key, (chains = adapterChains(host, { part: misfit.part, mount }, shelf.catalogue, shelf.owned)))
+  }
+  const [chain] = chains
+  if (!chain) return misfit
+  const before = misfit.commands.filter((command) => command !== placed)
+  const adapters = chain.links.map(({ part }) => part)
+  return { ...misfit, bridge: { adapters, commands: [...before, ...chainCommands(rig, setup, placed.joint, chain)] } }
 }
 
 /** The mount by which a part would most nearly go on: one of the same kind if it has one, else its first. */

@@ -59,6 +59,7 @@ const take = (row: Fit | Misfit) => {
   const placed = row.commands.findLast((command) => command.do === 'place')
   if (placed?.do === 'place') bench.pickPiece(placed.joint.guest)
 }
+const bridge = (row: Misfit) => row.bridge && take({ ...row, commands: row.bridge.commands })
 defineExpose({ focus: () => input.value?.focus() })
 </script>
 
@@ -101,6 +102,7 @@ defineExpose({ focus: () => input.value?.focus() })
       :show-misfits="showMisfits"
       act="put on"
       @take="take"
+      @bridge="bridge"
     />
   </section>
 </template>

@@ -13,7 +13,8 @@ const props = defineProps<{
   act: string
   compact?: boolean
 }>()
-const emit = defineEmits<{ take: [row: Fit | Misfit] }>()
+const emit = defineEmits<{ take: [row: Fit | Misfit]; bridge: [row: Misfit] }>()
+const bridgeWords = ({ bridge }: Misfit) => `with ${(bridge?.adapters ?? []).map(({ name }) => name).join(' + ')}`
 const store = useRig()
 const list = useTemplateRef<HTMLElement>('list')
 
@@ -140,6 +141,13 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
         ><span class="text-brick">won’t go on:</span> {{ refusal(misfit.issue, store.style) }}</span
       >
       <span role="gridcell"
+        ><button
+          v-if="misfit.bridge"
+          class="cure mr-1.5 max-w-[190px] truncate align-bottom"
+          :title="bridgeWords(misfit)"
+          @click.stop="emit('bridge', misfit)"
+        >
+          {{ bridgeWords(misfit) }}</button
         ><button v-if="rows.length + i === at" class="btn px-2 py-0" @click.stop="take(misfit)">put on all the same</button></span
       >
     </div>
