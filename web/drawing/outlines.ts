@@ -13,6 +13,8 @@ export interface Stroke {
   readonly depth: number
 }
 
+/** A screen lies on the body it belongs to, also when both are tilted and the body reaches farther out. */
+const ON_TOP_MM = 6
 const SIDE_ON = 0.02
 const RIB_MM = 3.2
 const ROUND_SAMPLES = 28
@@ -148,7 +150,7 @@ export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, i
     key: `${piece.instance.id}:${index}`,
     instance: piece.instance.id,
     look,
-    depth: nearness(view, shape.centre) + reach(shape, views[view].towards),
+    depth: nearness(view, shape.centre) + reach(shape, views[view].towards) + (look === 'screen' ? ON_TOP_MM : 0),
   }
   if (shape.kind === 'cylinder') {
     const axis = unit(shape.half)
