@@ -137,6 +137,13 @@ testCheck(overPayload, {
 const load = (massG: number) =>
   tinyRig([tinyPart({ id: 'load', massG, mounts: [plug('foot', 'thread-1/4', { limitG: 400 })] })], [on('load', 'foot', 'camera', 'hole')])
 
+/** 100 g whose centre lies so far beside a joint that holds 0.05 N m. */
+const reaching = (outMm: number) =>
+  tinyRig(
+    [tinyPart({ id: 'reach', centre: [outMm, 10, 0], mounts: [plug('foot', 'thread-1/4', { momentNm: 0.05, limitG: 500 })] })],
+    [on('reach', 'foot', 'camera', 'hole')],
+  )
+
 testCheck(jointOverload, {
   speaks: [
     {
@@ -148,6 +155,17 @@ testCheck(jointOverload, {
       remedies: 1,
       ...load(401),
     },
+    {
+      name: '100 g 100 mm out on a joint for 0.05 N m',
+      message: 'droops',
+      level: 'stop',
+      numbers: { momentNm: GRAVITY * 0.01, ratedNm: 0.05 },
+      remedies: 1,
+      ...reaching(100),
+    },
   ],
-  silent: [{ name: 'exactly its rating', message: 'within', numbers: { carriedG: 400, limitG: 400 }, ...load(400) }],
+  silent: [
+    { name: 'exactly its rating', message: 'within', numbers: { carriedG: 400, limitG: 400 }, ...load(400) },
+    { name: 'exactly the moment it holds', message: 'steady', numbers: { momentNm: 0.05 }, ...reaching(50 / (0.1 * GRAVITY)) },
+  ],
 })

@@ -26,6 +26,8 @@ import { capabilities, type Catalogue, type Part, type Room } from '../catalogue
 import {
   type Clash,
   clashesOf,
+  type Crowd,
+  crowdsOf,
   entriesOf,
   type Entry,
   inShotOf,
@@ -92,6 +94,7 @@ const makers = {
   screens: (assembly: Assembly): readonly Watched[] => watchedScreens(assembly),
   plugs: (assembly: Assembly): readonly PlugRoom[] => plugRoomsOf(assembly),
   entries: (assembly: Assembly): readonly Entry[] => entriesOf(assembly),
+  crowds: (assembly: Assembly): readonly Crowd[] => crowdsOf(assembly),
 } satisfies Record<string, (assembly: Assembly, shelf: Shelf, facts: Earlier) => unknown>
 
 export type FactName = keyof typeof makers

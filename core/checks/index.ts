@@ -55,6 +55,7 @@ import { shoulderFrontHeavy } from './shoulder-front-heavy.ts'
 import { singleScrew } from './single-screw.ts'
 import { slipsOutward } from './slips-outward.ts'
 import { socketBlocked } from './socket-blocked.ts'
+import { socketCrowding } from './socket-crowding.ts'
 import { solidClash } from './solid-clash.ts'
 import { standsCrooked } from './stands-crooked.ts'
 import { tipOver } from './tip-over.ts'
@@ -126,6 +127,7 @@ export const checks: readonly Check[] = [
   singleScrew,
   slipsOutward,
   socketBlocked,
+  socketCrowding,
   solidClash,
   standsCrooked,
   tipOver,
