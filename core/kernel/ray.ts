@@ -29,7 +29,7 @@ export const crosses = (from: Vec3, to: Vec3, shape: Placed): boolean => {
   const axis = unit(shape.half)
   range = cut(range, dot(start, axis), dot(way, axis), -half, half)
   if (!range) return false
-  const across = (v: Vec3): Vec3 => subtract(v, scale(axis, dot(v, axis)))
+  const across = (p: Vec3): Vec3 => subtract(p, scale(axis, dot(p, axis)))
   const [p, q] = [across(start), across(way)]
   const t = dot(q, q) < 1e-12 ? range[0] : Math.min(range[1], Math.max(range[0], -dot(p, q) / dot(q, q)))
   return lengthOf(add(p, scale(q, t))) <= shape.radius
