@@ -31,18 +31,40 @@ const matches = ({ part }: { part: Fit['part'] }) => {
   const text = `${part.name} ${part.role} ${part.maker} ${part.provides.join(' ')}`.toLowerCase()
   return wanted.every((word) => text.includes(word))
 }
-const rows = computed(() => {
+/** So many rows stand on the page at first; a large catalogue has hundreds. */
+const AT_ONCE = 100
+const shown = ref(AT_ONCE)
+const sorted = computed(() => {
   const key = sortKey.value
   const found = props.fits.filter(matches)
   return key === 'best' ? found : [...found].sort((a, b) => values[key](a) - values[key](b))
 })
+const rows = computed(() => sorted.value.slice(0, shown.value))
 const refusedRows = computed(() => (props.showMisfits ? props.misfits.filter(matches) : []))
 const all = computed<readonly (Fit | Misfit)[]>(() => [...rows.value, ...refusedRows.value])
 const at = ref(0)
-watch([() => props.fits, () => props.filter, () => props.showMisfits], () => (at.value = 0))
+watch([() => props.filter, () => props.showMisfits], () => {
+  ;[at.value, shown.value, chosen.value] = [0, AT_ONCE, '']
+})
+// More answers may come in after a row was chosen: the choice stays with its part. Nothing chosen yet: the best row.
+const chosen = ref('')
+watch(
+  () => props.fits,
+  () =>
+    (at.value = chosen.value
+      ? Math.max(
+          0,
+          all.value.findIndex(({ part }) => part.id === chosen.value),
+        )
+      : 0),
+)
+const choose = (row: number) => {
+  at.value = row
+  chosen.value = all.value[row]?.part.id ?? ''
+}
 
 const move = async (by: number) => {
-  at.value = Math.max(0, Math.min(all.value.length - 1, at.value + by))
+  choose(Math.max(0, Math.min(all.value.length - 1, at.value + by)))
   await nextTick()
   list.value?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' })
 }
@@ -105,7 +127,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       :data-part="fit.part.id"
       class="grid cursor-pointer items-baseline gap-2 border-b border-line px-1 py-[5px]"
       :class="[columns, i === at ? 'bg-blossom-tint' : 'hover:bg-paper']"
-      @click="at = i"
+      @click="choose(i)"
       @dblclick="take(fit)"
     >
       <span role="gridcell" class="flex min-w-0 items-baseline gap-2"
@@ -125,6 +147,11 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
         <button v-if="i === at" class="cure shrink-0" @click.stop="take(fit)">{{ act }}</button>
       </span>
     </div>
+    <p v-if="sorted.length > rows.length" class="px-1 py-1.5 text-center">
+      <button class="btn py-0" @click="shown += AT_ONCE">
+        {{ Math.min(AT_ONCE, sorted.length - rows.length) }} more of {{ sorted.length - rows.length }}
+      </button>
+    </p>
     <div
       v-for="(misfit, i) in refusedRows"
       :key="misfit.part.id"
@@ -133,7 +160,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       :data-misfit="misfit.part.id"
       class="grid cursor-pointer grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto] items-baseline gap-3 border-b border-line px-1 py-[5px] text-soft"
       :class="rows.length + i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
-      @click="at = rows.length + i"
+      @click="choose(rows.length + i)"
       @dblclick="take(misfit)"
     >
       <span role="gridcell" class="truncate">{{ misfit.part.name }}</span>
