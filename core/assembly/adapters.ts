@@ -4,14 +4,14 @@ import type { Command } from './commands.ts'
 import { freshId, type Joint, type Rig } from './rig.ts'
 
 /** One adapter of a chain: the mount it sits by and the mount it offers. */
-export interface Link {
+export interface ChainLink {
   readonly part: Part
   readonly sitsBy: string
   readonly offers: string
 }
 
 export interface Chain {
-  readonly links: readonly Link[]
+  readonly links: readonly ChainLink[]
   readonly massG: number
   /** What is not in the locker. */
   readonly priceMinor: number

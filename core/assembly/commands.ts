@@ -7,6 +7,7 @@ import {
   instanceSchema,
   type Joint,
   jointSchema,
+  linkSchema,
   orientations,
   poseSchema,
   type Rig,
@@ -48,6 +49,8 @@ export const commandSchema = z.discriminatedUnion('do', [
   }),
   z.strictObject({ do: z.literal('drop-setup'), ...inSetup }),
   z.strictObject({ do: z.literal('pose'), ...inSetup, ...poseSchema.shape }),
+  z.strictObject({ do: z.literal('link'), ...inSetup, link: linkSchema }),
+  z.strictObject({ do: z.literal('unlink'), ...inSetup, cable: idSchema }),
   z.strictObject({ do: z.literal('brace'), ...inSetup, joint: jointSchema }),
   z.strictObject({ do: z.literal('unbrace'), ...inSetup, guest: idSchema, host: idSchema }),
 ])
@@ -82,14 +85,22 @@ const stripped = (setup: Setup, instance: string): Setup => {
   if (joints.length === setup.joints.length) return setup
   const on = new Set([setup.root, ...joints.map((joint) => joint.guest)])
   const braces = setup.braces.filter((brace) => on.has(brace.guest) && on.has(brace.host))
-  return { ...setup, joints, braces: braces.length === setup.braces.length ? setup.braces : braces }
+  const links = setup.links.filter((link) => on.has(link.from.instance) && on.has(link.to.instance))
+  return {
+    ...setup,
+    joints,
+    braces: braces.length === setup.braces.length ? setup.braces : braces,
+    links: links.length === setup.links.length ? setup.links : links,
+  }
 }
 
-/** A set-up in which nothing is remembered of how a piece was posed or braced. */
+/** A set-up in which nothing is remembered of how a piece was posed, braced or wired. */
 const forgotten = (setup: Setup, instance: string): Setup => {
   const poses = setup.poses.filter((pose) => pose.instance !== instance)
+  const links = setup.links.filter((link) => link.cable !== instance && link.from.instance !== instance && link.to.instance !== instance)
   const braces = setup.braces.filter((brace) => brace.guest !== instance && brace.host !== instance)
-  return poses.length === setup.poses.length && braces.length === setup.braces.length ? setup : { ...setup, poses, braces }
+  const same = poses.length === setup.poses.length && braces.length === setup.braces.length && links.length === setup.links.length
+  return same ? setup : { ...setup, poses, braces, links }
 }
 
 const carry = (rig: Rig, command: Command): Outcome<Rig> => {
@@ -160,6 +171,13 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
         poses: [...setup.poses.filter((pose) => pose.instance !== instance || pose.hinge !== hinge), { instance, hinge, position }],
       }))
     }
+    case 'link':
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        links: [...setup.links.filter((link) => link.cable !== command.link.cable), command.link],
+      }))
+    case 'unlink':
+      return withSetup(rig, command.setup, (setup) => ({ ...setup, links: setup.links.filter((link) => link.cable !== command.cable) }))
     case 'brace':
       return withSetup(rig, command.setup, (setup) => ({
         ...setup,

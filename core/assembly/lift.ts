@@ -15,11 +15,13 @@ const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
     brief: isRaw(rig['brief']) ? { wideMm: 0, ...rig['brief'] } : rig['brief'],
     setups: each(rig['setups'], (setup) => ({ orientation: 'level', capG: 0, braces: [], poses: [], ...setup })),
   }),
+  // Nothing was wired.
+  2: (rig) => ({ ...rig, version: 3, setups: each(rig['setups'], (setup) => ({ links: [], ...setup })) }),
 }
 
 /**
  * Brings a rig written by an older version of the program up to the present one; anything else comes back as it is, for the schema to judge.
- * @example a version 1 set-up comes out level, with no braces and no poses
+ * @example a version 1 set-up comes out level, with no braces, no poses and no leads
  */
 export const liftRig = (rig: unknown): unknown => {
   let now = rig

@@ -3,7 +3,7 @@ import { briefSchema, emptyBrief } from '../brief/index.ts'
 import { idSchema } from '../catalogue/index.ts'
 
 export const RIG_FORMAT = 'zucchini-rig'
-export const RIG_VERSION = 2
+export const RIG_VERSION = 3
 
 /** One piece of the kit. Whether it is owned is the locker's knowledge, not the rig's. */
 export const instanceSchema = z.strictObject({
@@ -32,6 +32,11 @@ export const orientations = ['level', 'upright'] as const
 /** A hinge of one piece, set to something other than its first position. */
 export const poseSchema = z.strictObject({ instance: idSchema, hinge: idSchema, position: idSchema })
 
+const socketRef = z.strictObject({ instance: idSchema, socket: idSchema })
+
+/** A cable of the kit between two sockets. */
+export const linkSchema = z.strictObject({ cable: idSchema, from: socketRef, to: socketRef })
+
 export const setupSchema = z.strictObject({
   id: idSchema,
   name: z.string().min(1).max(40),
@@ -45,6 +50,8 @@ export const setupSchema = z.strictObject({
   /** Second holds between pieces that already sit somewhere: they place nothing, they keep it from turning or sagging. */
   braces: z.array(jointSchema).max(60).readonly(),
   poses: z.array(poseSchema).max(200).readonly(),
+  /** Leads between sockets, from where it comes to where it goes. */
+  links: z.array(linkSchema).max(120).readonly(),
 })
 
 export const rigSchema = z.strictObject({
@@ -58,6 +65,7 @@ export const rigSchema = z.strictObject({
 })
 
 export type Instance = z.infer<typeof instanceSchema>
+export type Link = z.infer<typeof linkSchema>
 export type Pose = z.infer<typeof poseSchema>
 export type Orientation = (typeof orientations)[number]
 export type Joint = z.infer<typeof jointSchema>
@@ -76,6 +84,7 @@ export const emptySetup: Setup = {
   joints: [],
   braces: [],
   poses: [],
+  links: [],
 }
 
 /** A rig with one camera and nothing on it. */

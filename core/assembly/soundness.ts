@@ -40,6 +40,17 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
     if (!hinge?.positions.some(({ id }) => id === pose.position))
       issues.push({ code: 'pose-unknown', path: `${path}.poses[${i}]`, names: { ...pose } })
   })
+  const cables = setup.links.map((link) => link.cable)
+  for (const cable of repeated(cables)) issues.push({ code: 'cable-twice', path: `${path}.links`, names: { cable } })
+  setup.links.forEach((link, i) => {
+    const at = `${path}.links[${i}]`
+    if (!partOf.get(link.cable)?.cable) issues.push({ code: 'cable-unknown', path: `${at}.cable`, names: { cable: link.cable } })
+    for (const end of ['from', 'to'] as const) {
+      const { instance, socket } = link[end]
+      if (!partOf.get(instance)?.sockets?.some(({ id }) => id === socket))
+        issues.push({ code: 'socket-unknown', path: `${at}.${end}`, names: { instance, socket } })
+    }
+  })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
   for (const guest of hostOf.keys()) {
     const seen = new Set<string>()

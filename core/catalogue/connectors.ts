@@ -1,3 +1,7 @@
+/** How a plug stands to its cable. */
+export const plugAngles = ['straight', 'left', 'right', 'up', 'down', 'swivel'] as const
+export type PlugAngle = (typeof plugAngles)[number]
+
 /** A family of plugs and what its straight plug needs in front of the socket. */
 export interface Connector {
   readonly title: string

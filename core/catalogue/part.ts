@@ -3,7 +3,7 @@ import { UNIT } from '../kernel/index.ts'
 import { capabilityIds } from './capabilities.ts'
 import { opticsSchema } from './optics.ts'
 import { roleIds } from './roles.ts'
-import { connectorIds } from './connectors.ts'
+import { connectorIds, plugAngles } from './connectors.ts'
 
 const LARGEST_MM = 3000
 const mm = z.number().min(-LARGEST_MM).max(LARGEST_MM)
@@ -75,6 +75,43 @@ export const underSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('gimbal'), at: vec, reachMm: z.tuple([mm, mm, mm]).readonly() }),
 ])
 
+const voltsSchema = z
+  .strictObject({ min: z.number().positive().max(400), max: z.number().positive().max(400) })
+  .refine((v) => v.min <= v.max, 'volts must run from a smaller to a larger figure')
+
+/** What can go through a socket or a cable. */
+export const carried = ['power', 'picture', 'sound', 'timecode', 'trigger', 'data'] as const
+export type Carried = (typeof carried)[number]
+
+/** What a part draws, and what it stores. */
+export const powerSchema = z.strictObject({
+  /** While it works, W; nothing for what draws nothing. */
+  drawW: z.number().positive().max(2000).optional(),
+  /** A battery: what it holds, the range its voltage runs through, and the most it gives. */
+  store: z
+    .strictObject({
+      capacityWh: z.number().positive().max(2000),
+      volts: voltsSchema,
+      maxW: z.number().positive().max(2000),
+      gauge: z.boolean(),
+    })
+    .optional(),
+  /** A charger: what it puts into each bay, W. */
+  chargesW: z.number().positive().max(500).optional(),
+})
+
+/** A lead: its two ends, its length, and what it passes. */
+export const cableSchema = z.strictObject({
+  a: z.strictObject({ connector: z.enum(connectorIds), angle: z.enum(plugAngles) }),
+  b: z.strictObject({ connector: z.enum(connectorIds), angle: z.enum(plugAngles) }),
+  lengthMm: lengthMm,
+  coil: z.boolean().optional(),
+  thickMm: z.number().positive().max(30),
+  carries: z.array(z.enum(carried)).min(1).max(6).readonly(),
+  /** A converter inside: the voltage it gives out at its b end, and the most it passes. */
+  converts: z.strictObject({ volts: voltsSchema, watts: z.number().positive().max(2000) }).optional(),
+})
+
 /** Where a plug goes in: its place and the way the plug stands out. */
 export const socketSchema = z.strictObject({
   id: idSchema,
@@ -83,6 +120,11 @@ export const socketSchema = z.strictObject({
   at: vec,
   out: unitVec,
   label: text(60).optional(),
+  /** What goes through it; several for USB-C and the like. */
+  carries: z.array(z.enum(carried)).max(6).readonly().optional(),
+  /** For power: what an outlet gives or an inlet bears, V; and the most it passes, W. */
+  volts: voltsSchema.optional(),
+  watts: z.number().positive().max(2000).optional(),
 })
 
 export const mountSchema = z.strictObject({
@@ -152,6 +194,8 @@ export const partSchema = z.strictObject({
   sockets: z.array(socketSchema).max(30).readonly().optional(),
   optics: opticsSchema.optional(),
   under: underSchema.optional(),
+  power: powerSchema.optional(),
+  cable: cableSchema.optional(),
   provides: z.array(z.enum(capabilityIds)).readonly(),
   /** Camera families this part's `body` seat was made for. */
   fits: z.array(idSchema).max(40).readonly(),
@@ -166,6 +210,9 @@ export type Part = z.infer<typeof partSchema>
 export type Solid = z.infer<typeof solidSchema>
 export type Room = z.infer<typeof roomSchema>
 export type Hinge = z.infer<typeof hingeSchema>
+export type Power = z.infer<typeof powerSchema>
+export type Cable = z.infer<typeof cableSchema>
+export type Volts = z.infer<typeof voltsSchema>
 export type Socket = z.infer<typeof socketSchema>
 export type Mount = z.infer<typeof mountSchema>
 export type Look = (typeof looks)[number]

@@ -22,7 +22,9 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
   subjects: ({ assembly }) => assembly.loose.filter(({ instance, part }) => instance.status === 'in' && !bagRoles.has(part.role)),
   judge: ({ instance, part }, { assembly }) => {
     const names = { part: part.name }
-    const used = assembly.rig.setups.some((setup) => setup.joints.some((joint) => joint.guest === instance.id))
+    const used = assembly.rig.setups.some(
+      (setup) => setup.joints.some((joint) => joint.guest === instance.id) || setup.links.some((link) => link.cable === instance.id),
+    )
     return used
       ? { group: 'silent', message: 'used', names }
       : { group: 'speaks', message: 'loose', names, numbers: { massG: part.massG }, parts: [instance.id] }

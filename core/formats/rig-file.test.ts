@@ -89,13 +89,13 @@ test('a file of the first version is brought up to date: level, nothing braced, 
     const rig = file.rig as unknown as { version: number; brief: Record<string, unknown>; setups: Record<string, unknown>[] }
     rig.version = 1
     delete rig.brief['wideMm']
-    for (const setup of rig.setups) for (const field of ['orientation', 'capG', 'braces', 'poses']) delete setup[field]
+    for (const setup of rig.setups) for (const field of ['orientation', 'capG', 'braces', 'poses', 'links']) delete setup[field]
   })
   const report = readRigFile(first, catalogue)
   expect(report.issues).toEqual([])
-  expect(report.rig?.version).toBe(2)
+  expect(report.rig?.version).toBe(3)
   expect(report.rig?.brief.wideMm).toBe(0)
-  expect(report.rig?.setups[0]).toMatchObject({ orientation: 'level', capG: 0, braces: [], poses: [] })
+  expect(report.rig?.setups[0]).toMatchObject({ orientation: 'level', capG: 0, braces: [], poses: [], links: [] })
 })
 
 test('what is older than any version ever written is refused, not guessed at', () => {
