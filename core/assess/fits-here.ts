@@ -81,10 +81,13 @@ const standardsFor = ({ standard: id, side }: Mount): readonly string[] =>
 /** The parts that can go on a point at all, found by their standards; kit and locker first, then cheap before dear. */
 const candidatesFor = (point: Point, assessment: Assessment, shelf: Shelf): { part: Part; from: Fit['from'] }[] => {
   const host = { part: point.piece.part, mount: point.mount }
-  const near = new Set(standardsFor(point.mount).flatMap((id) => shelf.catalogue.byStandard.get(id) ?? []))
+  const takes = new Set(standardsFor(point.mount))
+  const near = new Set([...takes].flatMap((id) => shelf.catalogue.byStandard.get(id) ?? []))
+  // Asking two ends whether they mate is dear when they do not; most do not for their half or their standard alone.
+  const could = (mount: Mount) => !mount.carries && mount.side !== point.mount.side && takes.has(mount.standard)
   const from = origins(assessment)
   return [...near]
-    .filter((part) => part.mounts.some((mount) => !mount.carries && mate(host, { part, mount }).ok))
+    .filter((part) => part.mounts.some((mount) => could(mount) && mate(host, { part, mount }).ok))
     .map((part) => ({ part, from: from(part) }))
     .sort(
       (a, b) =>
@@ -123,7 +126,7 @@ const fitOf = (candidate: Candidate, rig: Rig, setupId: string, point: Point, sh
 }
 
 /** So many parts are tried out before the first answer, and between one answer and the next. */
-export const FITS_AT_ONCE = 16
+export const FITS_AT_ONCE = 12
 
 /**
  * Which parts go on an open point, each with what it would change, in steps: what is at hand and what is cheap is tried out first,

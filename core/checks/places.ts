@@ -18,8 +18,10 @@ import type { Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
-export const spareOwned = (facts: Facts, part: Part): boolean =>
-  (facts.shelf.owned.get(part.id) ?? 0) > facts.assembly.rig.kit.filter((piece) => piece.partId === part.id && piece.status === 'in').length
+export const spareOwned = (facts: Facts, part: Part): boolean => {
+  const pieces = facts.shelf.owned.get(part.id) ?? 0
+  return pieces > 0 && pieces > facts.assembly.rig.kit.filter((piece) => piece.partId === part.id && piece.status === 'in').length
+}
 
 /** Owned first, then cheaper, then lighter, then by id: the order in which parts are proposed everywhere. */
 export const byReadiness =

@@ -1,6 +1,6 @@
 import { connectors } from '../catalogue/index.ts'
 import type { Crowd, Plugged } from '../clearance/index.ts'
-import { plugIn } from '../clearance/index.ts'
+import { pluggedOf } from '../clearance/index.ts'
 import { CLASH_MM, exceeds, penetration } from '../kernel/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import type { Facts } from './facts.ts'
@@ -15,7 +15,7 @@ interface Neighbours {
 const neighbours = ({ assembly, crowds }: Facts): readonly Neighbours[] => [
   ...crowds,
   ...assembly.placed.flatMap((piece) => {
-    const sockets = (piece.part.sockets ?? []).map((socket) => plugIn(piece, socket))
+    const sockets = pluggedOf(piece)
     return sockets
       .slice(1)
       .map((b, i): Neighbours => ({ a: sockets[i] ?? b, b }))
