@@ -22,7 +22,6 @@ test('the catalogue is searched, narrowed down by what it is and weighs, and a p
   await expect(count).toContainText(/^27\d of/)
   await page.getByRole('searchbox', { name: 'find' }).fill('no such thing')
   await expect(page.getByText('Nothing is like that.')).toBeVisible()
-  await page.goBack()
 })
 
 test('a part of one’s own: started from a copy, refused in words while it is wrong, stored, used on a rig, edited', async ({

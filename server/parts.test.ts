@@ -1,6 +1,7 @@
 import type { Part } from '@zucchini/core/catalogue'
 import { secondMark } from '@zucchini/demo/scenario'
 import { demoParts } from '@zucchini/demo/catalogue'
+import { rigEntity } from './features/rigs/entity.ts'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit
@@ -32,6 +33,35 @@ test('a change is made over the data it came from, or not at all', async () => {
   expect((await known('torn-block')).massG).toBe(20)
   const { tag } = (await kit.ask('GET', '/api/catalogue/torn-block/tag')).body as { tag: string }
   expect((await put(own('torn-block', { massG: 30 }), tag)).status).toBe(200)
+})
+
+test('of many new parts with one id at once exactly one is stored', async () => {
+  const answers = await Promise.all(Array.from({ length: 8 }, (_, i) => put(own('race-block', { massG: 20 + i }), null)))
+  expect(answers.filter(({ status }) => status === 200)).toHaveLength(1)
+  expect(answers.filter(({ status, body }) => status === 409 && code(body) === 'part-exists')).toHaveLength(7)
+})
+
+test('rigs stored by an older version are read as today’s, also when a part is changed', async () => {
+  const first = JSON.parse(JSON.stringify({ ...secondMark, id: 'from-before', name: 'from before', version: 1 })) as Record<
+    string,
+    never
+  > & { brief: object; setups: object[] }
+  const plain = (object: object, ...fields: string[]) => Object.fromEntries(Object.entries(object).filter(([key]) => !fields.includes(key)))
+  const doc = {
+    ...first,
+    brief: plain(first.brief, 'wideMm'),
+    setups: first.setups.map((setup) => plain(setup, 'orientation', 'capG', 'braces', 'poses', 'links')),
+  }
+  const now = new Date()
+  await kit.db
+    .getRepository(rigEntity)
+    .insert({ id: 'from-before', revision: 1, name: 'from before', doc: doc as never, createdAt: now, updatedAt: now, removedAt: null })
+  const { body } = await kit.ask('GET', '/api/rigs/from-before')
+  expect(body).toMatchObject({
+    rig: { version: 3, setups: expect.arrayContaining([expect.objectContaining({ braces: [], links: [] })]) as unknown },
+  })
+  const { tag } = (await put(own('beside-it'), null)).body as { tag: string }
+  expect((await put(own('beside-it', { massG: 16 }), tag)).status).toBe(200)
 })
 
 test('shipped parts stay as they are; ids are taken once; strangers are not changed', async () => {

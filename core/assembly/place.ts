@@ -173,12 +173,15 @@ export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue, at?: Fr
   return { rig, setup, placed, byInstance, loose, braces }
 }
 
+/** Is a piece another one, or does it hang on it, however many joints away? */
+export const ridesOn = (piece: PlacedPart, other: PlacedPart): boolean => {
+  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === other) return true
+  return false
+}
+
 /** A piece and everything that hangs on it. */
 export const carriedBy = (assembly: Assembly, piece: PlacedPart): readonly PlacedPart[] =>
-  assembly.placed.filter((other) => {
-    for (let at: PlacedPart | undefined = other; at; at = at.host) if (at === piece) return true
-    return false
-  })
+  assembly.placed.filter((other) => ridesOn(other, piece))
 
 /** Everything between the camera and a piece, the piece itself first. */
 export const pathToRoot = (piece: PlacedPart): readonly PlacedPart[] => {

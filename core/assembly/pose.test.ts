@@ -46,6 +46,14 @@ test('the upper joint takes the tip along: 20 mm up, 20 mm back', () => {
   near(placed.byInstance.get('arm')?.solids[1]?.shape.centre, [0, 60, 10])
 })
 
+test('a socket that the hinge names goes along', () => {
+  const socket = { id: 'port', connector: 'usb-c' as const, direction: 'in' as const, at: [0, 40, 0] as const, out: [0, 1, 0] as const }
+  const hinges = (arm.hinges ?? []).map((hinge) => ({ ...hinge, mounts: [...hinge.mounts, 'port'] }))
+  const [moved] = posedPart({ ...arm, sockets: [socket], hinges }, [0, 90]).sockets ?? []
+  near(moved?.at, [0, 20, 20])
+  near(moved?.out, [0, 0, 1])
+})
+
 test('joints ride on each other: foot back, middle down again', () => {
   const { placed } = posedAs(pose('low', 'quarter'), pose('high', 'quarter'))
   near(placed.byInstance.get('light')?.frame.at, [0, 40 - 20, 20])

@@ -12,7 +12,7 @@ export const hingeDegrees = (part: Part, instance: string, setup: Setup): readon
 const posed = new WeakMap<Part, Map<string, Part>>()
 
 /**
- * The part as it is with its hinges turned: solids, rooms, mounts and grips go along. A part at rest is the same object, and so is
+ * The part as it is with its hinges turned: solids, rooms, mounts and sockets that a hinge names go along; grips and screens stay. A part at rest is the same object, and so is
  * the same part in the same pose. Hinges that move the same thing are nested: the later rides on the earlier.
  */
 export const posedPart = (part: Part, degrees: readonly number[]): Part => {
@@ -52,6 +52,14 @@ const turned = (part: Part, hinges: readonly Hinge[], degrees: readonly number[]
         ...(hinge ? { hinge: { ...hinge, at: point(frame, hinge.at), axis: direction(frame, hinge.axis) } } : {}),
       }
     }),
+    ...(part.sockets
+      ? {
+          sockets: part.sockets.map((socket) => {
+            const frame = through((hinge) => hinge.mounts.includes(socket.id))
+            return frame ? { ...socket, at: point(frame, socket.at), out: direction(frame, socket.out) } : socket
+          }),
+        }
+      : {}),
     mounts: part.mounts.map((mount) => {
       const frame = through((hinge) => hinge.mounts.includes(mount.id))
       if (!frame) return mount

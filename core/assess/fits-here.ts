@@ -10,7 +10,7 @@ import {
   seatingsAt,
   type Rig,
 } from '../assembly/index.ts'
-import { mate, type Mount, type Part, standardOf, standards } from '../catalogue/index.ts'
+import { mate, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import type { Shelf } from '../checks/index.ts'
@@ -72,22 +72,10 @@ const origins = ({ assembly, facts }: Assessment): ((part: Part) => Fit['from'])
 const idleOf = ({ assembly }: Assessment, part: Part): Instance | undefined =>
   assembly.loose.find((loose) => loose.part.id === part.id)?.instance
 
-/** The standards whose other half this mount is. */
-const standardsFor = ({ standard: id, side }: Mount): readonly string[] =>
-  standards
-    .filter((other) => (side === 'holds' ? standardOf(id).accepts.includes(other.id) : other.accepts.includes(id)))
-    .map((other) => other.id)
-
 /** The parts that can go on a point at all, found by their standards; kit and locker first, then cheap before dear. */
 const candidatesFor = (point: Point, assessment: Assessment, shelf: Shelf): { part: Part; from: Fit['from'] }[] => {
-  const host = { part: point.piece.part, mount: point.mount }
-  const takes = new Set(standardsFor(point.mount))
-  const near = new Set([...takes].flatMap((id) => shelf.catalogue.byStandard.get(id) ?? []))
-  // Asking two ends whether they mate is dear when they do not; most do not for their half or their standard alone.
-  const could = (mount: Mount) => !mount.carries && mount.side !== point.mount.side && takes.has(mount.standard)
   const from = origins(assessment)
-  return [...near]
-    .filter((part) => part.mounts.some((mount) => could(mount) && mate(host, { part, mount }).ok))
+  return partnersOf(point.piece.part, point.mount, shelf.catalogue)
     .map((part) => ({ part, from: from(part) }))
     .sort(
       (a, b) =>

@@ -13,6 +13,8 @@ export interface OnPlate {
   readonly aheadMm: number
   readonly rightMm: number
   readonly aboveMm: number
+  /** How far it lies off the middle, whichever way, mm. */
+  readonly offMm: number
   /** Moment of the tilted rig on the head, N m: `m g h`. */
   readonly momentNm: number
   /** The slide of the plate that brings the centre nearest over the clamp; undefined when it can't slide. */
@@ -20,7 +22,7 @@ export interface OnPlate {
 }
 
 /** The piece that stands under the rig: the first one that is not held in the hand but sits on one that is. */
-export const standUnder = (assembly: Assembly): PlacedPart | undefined =>
+const standUnder = (assembly: Assembly): PlacedPart | undefined =>
   assembly.placed.find((piece) => piece.mate?.ok && !inHand(piece) && piece.host !== undefined && inHand(piece.host))
 
 /**
@@ -42,6 +44,7 @@ export const onPlateOf = (assembly: Assembly, mass: Mass): OnPlate | undefined =
     aheadMm: -off[2],
     rightMm: off[0],
     aboveMm,
+    offMm: Math.hypot(off[0], off[2]),
     momentNm: ((mass.inHandG / 1000) * GRAVITY * Math.max(0, aboveMm)) / 1000,
     slide: slideTo(stand, off),
   }

@@ -31,7 +31,7 @@ const hingeIssues = (part: Part): Issue[] =>
         .filter((n) => n >= part.solids.length)
         .map((n) => ({ code: 'hinge-moves-nothing', path: `${path}.solids`, names: { what: `solid ${n}` } })),
       ...hinge.mounts
-        .filter((id) => !part.mounts.some((mount) => mount.id === id))
+        .filter((id) => ![...part.mounts, ...(part.sockets ?? [])].some((own) => own.id === id))
         .map((id) => ({ code: 'hinge-moves-nothing', path: `${path}.mounts`, names: { what: id } })),
     ]
   })

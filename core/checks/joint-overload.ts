@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { carriedBy, type PlacedPart } from '../assembly/index.ts'
-import { centreOfMass, inHand, jointMomentNm } from '../balance/index.ts'
+import type { PlacedPart } from '../assembly/index.ts'
+import { inHand, jointMomentNm } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { takeOffRemedy } from './places.ts'
+import { hungG, takeOffRemedy } from './places.ts'
 
 /** The moment both ends are rated for, the lower of the two; lens mounts have a rule of their own. */
 const ratedNmOf = ({ mate }: PlacedPart): number | undefined => {
@@ -42,12 +42,12 @@ export const jointOverload = defineCheck<PlacedPart, object>({
         inHand(piece) &&
         (Number.isFinite(piece.mate.value.limitG) || ratedNmOf(piece) !== undefined),
     ),
-  judge: (piece, { assembly }) => {
-    const carriedG = centreOfMass(carriedBy(assembly, piece).filter(inHand)).massG
+  judge: (piece, facts) => {
+    const carriedG = hungG(facts, piece)
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
     const names = { part: piece.part.name, host: piece.host?.part.name ?? '' }
     const ratedNm = ratedNmOf(piece)
-    const numbers = { carriedG, limitG, ...(ratedNm === undefined ? {} : { ratedNm, momentNm: jointMomentNm(assembly, piece) }) }
+    const numbers = { carriedG, limitG, ...(ratedNm === undefined ? {} : { ratedNm, momentNm: jointMomentNm(facts.assembly, piece) }) }
     if (ratedNm !== undefined && numbers.momentNm !== undefined && !exceeds(carriedG, limitG))
       return exceeds(numbers.momentNm, ratedNm)
         ? { group: 'speaks', message: 'droops', names, numbers, parts: [piece.instance.id], at: piece.centre }

@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
-import { inHand } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from './places.ts'
+import { swapsThat, takeOffRemedy } from './places.ts'
 
 /** More on a head or gimbal than it carries. */
 export const overPayload = defineCheck<PlacedPart, object>({
@@ -14,15 +13,14 @@ export const overPayload = defineCheck<PlacedPart, object>({
   source: 'The rating of the head, gimbal or clamp.',
   options: z.object({}),
   defaults: {},
-  needs: ['mass'],
+  needs: ['mass', 'onPlate'],
   limit: { measured: 'payloadG', allowed: 'limitG' },
   messages: {
     speaks: { over: '{stand} carries too much. {payloadG} sits on it; it takes {limitG}.' },
     silent: { within: '{stand} carries {payloadG} of {limitG}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate?.ok && !inHand(piece) && piece.host !== undefined && inHand(piece.host)),
+  subjects: ({ onPlate }) => (onPlate ? [onPlate.stand] : []),
   judge: (stand, { mass }) => {
     const limitG = stand.mate?.ok ? stand.mate.value.limitG : Infinity
     const names = { stand: stand.part.name }
@@ -33,15 +31,7 @@ export const overPayload = defineCheck<PlacedPart, object>({
   },
   remedies: (stand, facts) => {
     const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
-    const stronger = [...(facts.shelf.catalogue.byRole.get(stand.part.role) ?? [])]
-      .filter((part) => part.id !== stand.part.id && part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
-      .sort(byReadiness(facts))
-    return [
-      ...firstOf(
-        1,
-        eachOf(stronger, (part) => swapRemedy(facts, stand, part)),
-      ),
-      takeOffRemedy(facts, stand),
-    ]
+    const stronger = swapsThat(facts, stand, 1, (part) => part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
+    return [...stronger, takeOffRemedy(facts, stand)]
   },
 })

@@ -7,6 +7,7 @@ import {
   type PlacedPart,
   placeSetup,
   type Point,
+  ridesOn,
   seatingsAt,
   type Support,
   swapCommands,
@@ -42,20 +43,15 @@ export const hangs = ({ assembly }: Facts): boolean => assembly.setup.support ==
 /** Does nothing sit on this piece? */
 export const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
 
-const isUnder = (piece: PlacedPart, above: PlacedPart): boolean => {
-  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === above) return true
-  return false
-}
-
 const sitsOn = (piece: PlacedPart, point: Point): boolean => piece.host === point.piece && piece.joint?.hostMount === point.mount.id
 
 /** Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none. */
 export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Point) => boolean): Remedy | undefined => {
   const { setup } = facts.assembly
-  const others = facts.assembly.placed.filter((other) => !isUnder(other, piece))
+  const others = facts.assembly.placed.filter((other) => !ridesOn(other, piece))
   const near = (point: Point) => Math.hypot(...point.at.map((value, i) => value - (piece.centre[i] ?? 0)))
   const points = facts.points
-    .filter((point) => point.open && !isUnder(point.piece, piece) && !sitsOn(piece, point) && wanted(point))
+    .filter((point) => point.open && !ridesOn(point.piece, piece) && !sitsOn(piece, point) && wanted(point))
     .sort((a, b) => near(a) - near(b))
   for (const point of points)
     for (const seating of seatingsAt(point, piece.instance, piece.part))
@@ -147,7 +143,7 @@ export const BRACE_MM = 3
 /** Does a second hold, at a brace that fits, keep a piece or something it carries from moving? */
 export const isBraced = (assembly: Assembly, piece: PlacedPart): boolean =>
   assembly.braces.some(
-    ({ guest, host, mate: made, gapMm }) => made.ok && gapMm <= BRACE_MM && isUnder(guest, piece) !== isUnder(host, piece),
+    ({ guest, host, mate: made, gapMm }) => made.ok && gapMm <= BRACE_MM && ridesOn(guest, piece) !== ridesOn(host, piece),
   )
 
 /** Mass of a piece and all that hangs on it, g, without what stands under the rig. */

@@ -4,7 +4,7 @@ import { defineCheck, type Remedy } from './check.ts'
 import { factsAfter } from './cures.ts'
 import type { Facts } from './facts.ts'
 
-const offOf = ({ onPlate }: Facts): number => (onPlate ? Math.hypot(onPlate.aheadMm, onPlate.rightMm) : 0)
+const offOf = ({ onPlate }: Facts): number => onPlate?.offMm ?? 0
 
 /** The centre of mass does not lie over the plate. */
 export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }>({

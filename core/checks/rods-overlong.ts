@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import type { Command, PlacedPart } from '../assembly/index.ts'
-import { mountOf, type Part } from '../catalogue/index.ts'
+import { mountOf, type Part, standardOf } from '../catalogue/index.ts'
 import { dot, exceeds, point, subtract } from '../kernel/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
 import { factsAfter } from './cures.ts'
 import type { Facts } from './facts.ts'
 
 const railsOf = (part: Part) =>
-  part.mounts.filter(({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standard.startsWith('rod'))
+  part.mounts.filter(({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standardOf(standard).kind === 'rods')
 
 /** How much of a pair of rods is used from its clamped end, and how long it is, mm. */
 const use = (facts: Facts, rods: PlacedPart) => {

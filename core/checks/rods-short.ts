@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Assembly, type Command, type PlacedPart, slideWay, travelOf } from '../assembly/index.ts'
+import { type Assembly, type Command, type PlacedPart, ridesOn, slideWay, travelOf } from '../assembly/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
 import { factsAfter } from './cures.ts'
@@ -10,13 +10,7 @@ import { takeOffRemedy } from './places.ts'
 const glassAhead = (assembly: Assembly, box: PlacedPart): number => {
   const lens = assembly.placed.find(({ part }) => part.role === 'lens')
   if (!lens) return -Infinity
-  const onLens = assembly.placed.filter((piece) => {
-    for (let at: PlacedPart | undefined = piece; at; at = at.host) {
-      if (at === box) return false
-      if (at === lens) return true
-    }
-    return false
-  })
+  const onLens = assembly.placed.filter((piece) => ridesOn(piece, lens) && !ridesOn(piece, box))
   return Math.max(...onLens.map(({ bounds }) => -bounds.min[2]))
 }
 

@@ -1,5 +1,6 @@
 import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
-import { CLASH_MM, overlap, penetration } from '../kernel/index.ts'
+import { CLASH_MM, overlap } from '../kernel/index.ts'
+import { depthIn } from './pressing.ts'
 
 /** Two pieces that want the same space. */
 export interface Clash {
@@ -14,18 +15,8 @@ const remembered = forPairs<number>()
 export const clashDepth = (a: PlacedPart, b: PlacedPart): number =>
   overlap(a.bounds, b.bounds, CLASH_MM) ? remembered(a, b, '', () => measure(a, b)) : 0
 
-const measure = (a: PlacedPart, b: PlacedPart): number => {
-  let deepest = 0
-  for (const p of a.solids) {
-    if (p.solid.matter === 'soft' || !overlap(p.bounds, b.bounds, CLASH_MM)) continue
-    for (const q of b.solids) {
-      if (q.solid.matter === 'soft' || !overlap(p.bounds, q.bounds, CLASH_MM)) continue
-      const depth = penetration(p.shape, q.shape, Math.max(CLASH_MM, deepest))
-      if (depth > CLASH_MM && depth > deepest) deepest = depth
-    }
-  }
-  return deepest
-}
+const measure = (a: PlacedPart, b: PlacedPart): number =>
+  a.solids.reduce((deepest, { solid, shape, bounds }) => (solid.matter === 'soft' ? deepest : depthIn(shape, bounds, b, deepest)), 0)
 
 /** Does a piece run into any of the others? The sum of its depths, mm. */
 export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): number =>

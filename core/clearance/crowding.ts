@@ -1,17 +1,7 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import { connectors, type Socket } from '../catalogue/index.ts'
-import {
-  type Bounds,
-  boundsOf,
-  CLASH_MM,
-  compose,
-  facing,
-  overlap,
-  penetration,
-  type Placed,
-  placeShape,
-  type Vec3,
-} from '../kernel/index.ts'
+import { type Bounds, boundsOf, CLASH_MM, overlap, penetration, type Placed, placeShape } from '../kernel/index.ts'
+import { plugFrame } from './pressing.ts'
 
 /** A socket with the plug that would stand in it. */
 export interface Plugged {
@@ -28,13 +18,10 @@ export interface Crowd {
   readonly overlapMm: number
 }
 
-const upOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
-
 /** The body of a straight plug in a socket, where the piece stands. */
 const plugIn = (piece: PlacedPart, socket: Socket): Plugged => {
   const { bodyMm, wideMm, tallMm } = connectors[socket.connector]
-  const frame = compose(piece.frame, facing(socket.at, socket.out, upOf(socket.out)))
-  const plug = placeShape({ kind: 'box', centre: [0, 0, bodyMm / 2], size: [wideMm, tallMm, bodyMm] }, frame)
+  const plug = placeShape({ kind: 'box', centre: [0, 0, bodyMm / 2], size: [wideMm, tallMm, bodyMm] }, plugFrame(piece, socket))
   return { piece, socket, plug, bounds: boundsOf(plug) }
 }
 

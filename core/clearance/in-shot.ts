@@ -1,4 +1,4 @@
-import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, forPairs, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { direction, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
 
 /** What the lens sees at its widest: where the picture opens and how wide. */
@@ -39,11 +39,11 @@ export interface Intruder {
 }
 
 /** Is a piece part of the light's own way: the lens, what it sits in, and what is screwed or clamped on its front? */
-const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean => {
-  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === lens) return true
-  for (let at: PlacedPart | undefined = lens; at; at = at.host) if (at === piece) return true
-  return piece.part.role === 'matte-box' || (piece.host?.part.role === 'matte-box' && piece.part.role === 'filter')
-}
+const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
+  ridesOn(piece, lens) ||
+  ridesOn(lens, piece) ||
+  piece.part.role === 'matte-box' ||
+  (piece.host?.part.role === 'matte-box' && piece.part.role === 'filter')
 
 const remembered = forPairs<number>()
 

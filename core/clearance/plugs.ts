@@ -1,6 +1,7 @@
 import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
-import { boundsOf, CLASH_MM, compose, facing, overlap, penetration, placeShape, type Vec3 } from '../kernel/index.ts'
+import { boundsOf, CLASH_MM, placeShape } from '../kernel/index.ts'
+import { depthIn, plugFrame } from './pressing.ts'
 
 /** The room in front of one socket. */
 export interface PlugRoom {
@@ -15,24 +16,15 @@ export interface PlugRoom {
 /** Halvings of the free length, to the end of what a number holds. */
 const STEPS = 40
 
-const upOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
-
 const remembered = forPairs<number>()
 
 /** How far a plug can stand out of a socket before it meets a piece, mm; the wanted length when it never does. */
 const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm: number): number => {
   const { wideMm, tallMm } = connectors[socket.connector]
-  const frame = compose(piece.frame, facing(socket.at, socket.out, upOf(socket.out)))
+  const frame = plugFrame(piece, socket)
   const met = (lengthMm: number): boolean => {
     const plug = placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame)
-    const bounds = boundsOf(plug)
-    return (
-      overlap(bounds, by.bounds, CLASH_MM) &&
-      by.solids.some(
-        ({ solid, shape, bounds: own }) =>
-          solid.matter === 'body' && overlap(bounds, own, CLASH_MM) && penetration(plug, shape, CLASH_MM) > CLASH_MM,
-      )
-    )
+    return depthIn(plug, boundsOf(plug), by) > 0
   }
   if (!met(wantedMm)) return wantedMm
   let [free, stopped] = [0, wantedMm]

@@ -1,6 +1,7 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { mountOf } from '../catalogue/index.ts'
-import { add, boundsOf, CLASH_MM, compose, facing, overlap, penetration, placeShape, scale, type Vec3 } from '../kernel/index.ts'
+import { add, boundsOf, compose, facing, placeShape, scale, type Vec3 } from '../kernel/index.ts'
+import { depthIn } from './pressing.ts'
 
 /** A clamp that has to be slid on, and what shuts the ends of its rail. */
 export interface Entry {
@@ -43,7 +44,7 @@ export const entriesOf = (assembly: Assembly): readonly Entry[] =>
     if (!found) return []
     const { rail, owner, rider, takesMm, along } = found
     const railMm = rail.lengthMm ?? 0
-    const others = assembly.placed.filter((other) => other !== rider && !rides(other, rider) && !sitsOnRail(other, owner, rail.id))
+    const others = assembly.placed.filter((other) => !ridesOn(other, rider) && !sitsOnRail(other, owner, rail.id))
     const blocking = (sign: 1 | -1): PlacedPart | undefined => {
       const from = add(rail.at, scale(along, sign * (railMm / 2 + takesMm / 2)))
       const box = placeShape(
@@ -51,14 +52,7 @@ export const entriesOf = (assembly: Assembly): readonly Entry[] =>
         compose(owner.frame, facing(add(from, scale(rail.out, 1)), rail.out, rail.up)),
       )
       const bounds = boundsOf(box)
-      return others.find(
-        (other) =>
-          overlap(bounds, other.bounds, CLASH_MM) &&
-          other.solids.some(
-            ({ solid, shape, bounds: own }) =>
-              solid.matter === 'body' && overlap(bounds, own, CLASH_MM) && penetration(box, shape, CLASH_MM) > CLASH_MM,
-          ),
-      )
+      return others.find((other) => depthIn(box, bounds, other) > 0)
     }
     return [{ piece, railMm, clampMm: takesMm, ends: [blocking(-1), blocking(1)] }]
   })
@@ -66,11 +60,6 @@ export const entriesOf = (assembly: Assembly): readonly Entry[] =>
 const sized = (along: Vec3, up: Vec3, takesMm: number): Vec3 => {
   const alongUp = Math.abs(along[0] * up[0] + along[1] * up[1] + along[2] * up[2]) > 0.5
   return alongUp ? [JAWS_MM, takesMm, OVER_MM] : [takesMm, JAWS_MM, OVER_MM]
-}
-
-const rides = (piece: PlacedPart, on: PlacedPart): boolean => {
-  for (let at: PlacedPart | undefined = piece; at; at = at.host) if (at === on) return true
-  return false
 }
 
 const sitsOnRail = (piece: PlacedPart, owner: PlacedPart, rail: string): boolean =>

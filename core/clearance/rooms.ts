@@ -7,7 +7,6 @@ import {
   compose,
   emptyBounds,
   overlap,
-  penetration,
   type Placed,
   placeShape,
   type Shape,
@@ -15,6 +14,7 @@ import {
   unite,
   type Vec3,
 } from '../kernel/index.ts'
+import { depthIn } from './pressing.ts'
 
 /** One sampled pose of a room: how far it is swung, and where it then is. */
 export interface RoomPose {
@@ -90,13 +90,7 @@ const within = <K extends WeakKey, V>(map: WeakMap<K, V>, key: K, make: () => V)
 
 const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined => {
   for (const [pose, { shape, bounds }] of poses.entries()) {
-    if (!overlap(bounds, by.bounds, CLASH_MM)) continue
-    let depthMm = 0
-    for (const solid of by.solids) {
-      if (solid.solid.matter === 'soft' || !overlap(bounds, solid.bounds, CLASH_MM)) continue
-      const depth = penetration(shape, solid.shape, Math.max(CLASH_MM, depthMm))
-      if (depth > CLASH_MM && depth > depthMm) depthMm = depth
-    }
+    const depthMm = depthIn(shape, bounds, by)
     if (depthMm > 0) return { pose, depthMm }
   }
   return undefined

@@ -17,7 +17,7 @@ import {
 } from '../kernel/index.ts'
 
 /** Where the operator's eye is for each way of holding, mm from the sensor: right, up, towards the operator. */
-export const eyes: Readonly<Record<Support, Vec3>> = {
+const eyes: Readonly<Record<Support, Vec3>> = {
   'hand-low': [0, 420, 380],
   'two-hand': [0, 90, 420],
   chest: [0, 260, 330],
@@ -30,7 +30,7 @@ export const eyes: Readonly<Record<Support, Vec3>> = {
 const axisOf = ({ placed: [camera] }: Assembly): Vec3 => camera?.frame.at ?? zero
 
 /** Where the operator's eye is in this set-up. */
-export const eyeOf = (assembly: Assembly): Vec3 => add(axisOf(assembly), eyes[assembly.setup.support])
+const eyeOf = (assembly: Assembly): Vec3 => add(axisOf(assembly), eyes[assembly.setup.support])
 
 /** A screen as the eye meets it. */
 export interface Watched {

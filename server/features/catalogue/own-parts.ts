@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { soundnessIssues } from '@zucchini/core/assembly'
+import { liftRig, type Rig, soundnessIssues } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, partIssues } from '@zucchini/core/catalogue'
 import { type DataSource, type EntityManager, IsNull } from 'typeorm'
 import { Refusal, wordedIssues } from '../../errors.ts'
@@ -10,6 +10,9 @@ import type { CatalogueService } from './service.ts'
 
 /** A short name for a part's present data: who edits says from which data the edit was made. */
 export const partTag = (part: Part): string => createHash('sha256').update(JSON.stringify(part)).digest('hex').slice(0, 16)
+
+/** What the database says when another request stored the same id a moment earlier. */
+const TAKEN_MEANWHILE: ReadonlySet<string> = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK'])
 
 /** Parts the operator enters. Shipped parts are never changed; a copy of one is a start. */
 export class OwnPartService {
@@ -41,10 +44,21 @@ export class OwnPartService {
       if (row?.origin === 'demo') throw new Refusal('part-shipped')
       if (row && partTag(row.doc) !== was) throw new Refusal('part-changed', { theirs: row.doc, tag: partTag(row.doc) })
       if (row) await this.#rigsMustStand(manager, (parts) => parts.map((other) => (other.id === part.id ? part : other)))
-      await manager.save(partEntity, { id: part.id, role: part.role, origin: 'own', doc: part })
+      if (row) await manager.update(partEntity, { id: part.id }, { role: part.role, doc: part })
+      else await this.#insert(manager, part)
     })
     this.#catalogue.refresh()
     return partTag(part)
+  }
+
+  /** Of several new parts with one id entered at once, one is stored; the others are told. */
+  async #insert(manager: EntityManager, part: Part): Promise<void> {
+    try {
+      await manager.insert(partEntity, { id: part.id, role: part.role, origin: 'own', doc: part })
+    } catch (error) {
+      if (TAKEN_MEANWHILE.has((error as { code?: string }).code ?? '')) throw new Refusal('part-exists')
+      throw error
+    }
   }
 
   /** @throws {Refusal} part-unknown, part-shipped, part-holds-rigs, part-owned */
@@ -64,7 +78,7 @@ export class OwnPartService {
   async #rigsMustStand(manager: EntityManager, change: (parts: readonly Part[]) => readonly Part[]): Promise<void> {
     const next = catalogueOf(change(await this.#catalogue.parts()))
     const rigs = await manager.find(rigEntity, { where: { removedAt: IsNull() } })
-    const broken = rigs.filter(({ doc }) => soundnessIssues(doc, next).length > 0).map(({ name }) => name)
+    const broken = rigs.filter(({ doc }) => soundnessIssues(liftRig(doc) as Rig, next).length > 0).map(({ name }) => name)
     if (broken.length > 0) throw new Refusal('part-holds-rigs', { rigs: broken.slice(0, 20) })
   }
 }

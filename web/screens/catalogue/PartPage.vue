@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capabilities, connectors, type Part, roles, standardOf } from '@zucchini/core/catalogue'
+import { capabilities, connectors, type Part, partnersOf, roles, standardOf } from '@zucchini/core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import { Copy, Pencil, Trash2 } from '@lucide/vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
@@ -9,7 +9,6 @@ import { useSettings } from '../../stores/settings.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { grams, millimetres, money } from '../../wording.ts'
-import { partnersOf } from './part-list.ts'
 import PartDrawing from './PartDrawing.vue'
 
 const props = defineProps<{ part: Part }>()
@@ -40,7 +39,7 @@ const mounts = computed(() =>
       mount.limitG === undefined ? '' : `takes ${grams(mount.limitG, settings.units)}`,
       mount.family ?? '',
     ].filter(Boolean)
-    return { mount, standard, more, partners: shelf.catalogue ? partnersOf(props.part, mount, shelf.catalogue) : 0 }
+    return { mount, standard, more, partners: shelf.catalogue ? partnersOf(props.part, mount, shelf.catalogue).length : 0 }
   }),
 )
 const remove = async () => {

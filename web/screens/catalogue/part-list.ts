@@ -1,4 +1,4 @@
-import { type Catalogue, mate, type Mount, type Part, type Role } from '@zucchini/core/catalogue'
+import type { Catalogue, Part, Role } from '@zucchini/core/catalogue'
 
 /** What the catalogue is narrowed down to; empty fields ask for nothing. */
 export interface PartFilter {
@@ -40,18 +40,6 @@ export const listParts = (
     return words.every((word) => text.includes(word))
   }
   return [...parts].filter(wanted).sort((a, b) => orders[order](a, b) || (a.id < b.id ? -1 : 1))
-}
-
-/** How many parts of the catalogue go on a mount. */
-export const partnersOf = (part: Part, mount: Mount, catalogue: Catalogue): number => {
-  let count = 0
-  for (const other of catalogue.parts.values())
-    if (
-      other.id !== part.id &&
-      other.mounts.some((own) => own.side !== mount.side && mate({ part, mount }, { part: other, mount: own }).ok)
-    )
-      count++
-  return count
 }
 
 /** An id from a name: lower-case, hyphens, and free in the catalogue. */

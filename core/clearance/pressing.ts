@@ -1,0 +1,24 @@
+import type { PlacedPart } from '../assembly/index.ts'
+import type { Socket } from '../catalogue/index.ts'
+import { type Bounds, CLASH_MM, compose, facing, type Frame, overlap, penetration, type Placed, type Vec3 } from '../kernel/index.ts'
+
+/**
+ * How deep a shape reaches into the hard solids of a piece, mm; 0 when it stays clear. Soft solids give way.
+ * @param known a depth found elsewhere: what is not deeper need not be measured out, and the greater of both comes back
+ */
+export const depthIn = (shape: Placed, bounds: Bounds, piece: PlacedPart, known = 0): number => {
+  let deepest = known
+  if (!overlap(bounds, piece.bounds, CLASH_MM)) return deepest
+  for (const { solid, shape: other, bounds: own } of piece.solids) {
+    if (solid.matter === 'soft' || !overlap(bounds, own, CLASH_MM)) continue
+    const depth = penetration(shape, other, Math.max(CLASH_MM, deepest))
+    if (depth > CLASH_MM && depth > deepest) deepest = depth
+  }
+  return deepest
+}
+
+const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
+
+/** Where a plug stands in a socket: its z points out of the piece, its x across and its y along the plug's height. */
+export const plugFrame = (piece: PlacedPart, socket: Socket): Frame =>
+  compose(piece.frame, facing(socket.at, socket.out, heightOf(socket.out)))
