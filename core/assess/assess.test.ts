@@ -122,6 +122,15 @@ describe('fits here', () => {
     const built = edit(setting.rig, misfit?.bridge?.commands ?? [], shelf.catalogue)
     expect(built.ok && evaluate(built.value, 'main', shelf, false).findings.map(({ check }) => check)).not.toContain('mount-mismatch')
   })
+  test('a second piece of what already sits there is offered on top of the first', () => {
+    const cheap = found.fits.find(({ part }) => part.id === 'cheap')
+    const tower = edit(setting.rig, cheap?.commands ?? [], setting.shelf.catalogue)
+    if (!tower.ok) throw new Error('the cheap cube goes on')
+    const top = evaluate(tower.value, 'main', setting.shelf).points.find(
+      ({ piece, mount }) => piece.part.id === 'cheap' && mount.id === 'top',
+    )
+    expect(fitsHere(tower.value, 'main', top as never, setting.shelf).fits.map(({ part }) => part.id)).toContain('cheap')
+  })
   test('in steps of one the last step has them all, in the same order, and the first has what is at hand', () => {
     const steps = [...fitsInSteps(setting.rig, 'main', at('hole') as never, setting.shelf, undefined, 1)]
     expect(steps.at(-1)).toEqual(found)

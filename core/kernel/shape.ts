@@ -1,5 +1,5 @@
 import { direction, type Frame, point } from './frame.ts'
-import { cross, dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
+import { add, cross, dot, lengthOf, scale, subtract, type Vec3, zero } from './vector.ts'
 
 /** A box: centre and full edge lengths in mm; square to its frame unless `axes` give the directions of its width and height. */
 export interface Box {
@@ -37,6 +37,13 @@ const boxAxes = ({ axes }: Box): readonly [Vec3, Vec3, Vec3] =>
         [0, 1, 0],
         [0, 0, 1],
       ]
+
+/** The middle of some shapes by volume, mm; the origin when they have none. @example a cube at 0 and an equal one at 10: 5 */
+export const middleOf = (shapes: readonly Shape[]): Vec3 => {
+  const total = shapes.reduce((sum, shape) => sum + volumeOf(shape), 0)
+  if (!(total > 0)) return zero
+  return shapes.reduce<Vec3>((sum, shape) => add(sum, scale(shape.centre, volumeOf(shape) / total)), zero)
+}
 
 export const placeShape = (shape: Shape, f: Frame): Placed => {
   if (shape.kind === 'cylinder')

@@ -1,5 +1,5 @@
 import type { Look, Mount, Part, Solid } from '@zucchini/core/catalogue'
-import { add, scale, type Vec3, volumeOf } from '@zucchini/core/kernel'
+import { add, middleOf, scale, type Vec3 } from '@zucchini/core/kernel'
 
 export const left: Vec3 = [-1, 0, 0]
 export const right: Vec3 = [1, 0, 0]
@@ -37,15 +37,7 @@ export const bar = (from: Vec3, axis: Vec3, length: number, radius: number, look
 export const soft = (solid: Solid): Solid => ({ ...solid, matter: 'soft' })
 
 /** The middle of some solids by volume: where the mass sits when nothing better is known. */
-export const middle = (solids: readonly Solid[]): Vec3 => {
-  const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
-  return tidied(
-    scale(
-      solids.reduce<Vec3>((sum, solid) => add(sum, scale(solid.centre, volumeOf(solid))), [0, 0, 0]),
-      1 / total,
-    ),
-  )
-}
+export const middle = (solids: readonly Solid[]): Vec3 => tidied(middleOf(solids))
 
 export type Price = readonly [low: number, usual: number, high: number]
 const minor = (amount: number): number => Math.round(amount * 100)

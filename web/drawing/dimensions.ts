@@ -9,6 +9,10 @@ export interface Dimension {
   readonly upright: boolean
 }
 
+/** The line of a dimension with a tick at each end, as an SVG path. */
+export const dimensionPath = ({ from: [x1, y1], to: [x2, y2], upright }: Dimension): string =>
+  upright ? `M${x1 - 5} ${y1}h10M${x2 - 5} ${y2}h10M${x1} ${y1}V${y2}` : `M${x1} ${y1 - 5}v10M${x2} ${y2 - 5}v10M${x1} ${y1}H${x2}`
+
 const OFF_PX = 26
 
 /** Overall height to the left of the rig and overall length or width below it. */

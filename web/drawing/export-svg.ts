@@ -1,5 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
-import { overall } from './dimensions.ts'
+import { dimensionPath, overall } from './dimensions.ts'
 import { extentOfRig, strokesOf } from './outlines.ts'
 import { fitTo, type ViewId, viewIds, views } from './views.ts'
 
@@ -33,12 +33,14 @@ const sheetOf = (view: ViewId, { assembly }: Assessment, x: number, y: number): 
       (detail ? `<path d="${detail}" fill="none" stroke="${INK}" stroke-width="0.5" opacity="0.55"/>` : '') +
       '</g>',
   )
-  const dimensions = overall(extent, fit).map(({ from: [x1, y1], to: [x2, y2], upright, lengthMm }) => {
-    const line = upright
-      ? `M${x1 - 5} ${y1}h10M${x2 - 5} ${y2}h10M${x1} ${y1}V${y2}`
-      : `M${x1} ${y1 - 5}v10M${x2} ${y2 - 5}v10M${x1} ${y1}H${x2}`
+  const dimensions = overall(extent, fit).map((dimension) => {
+    const {
+      from: [x1, y1],
+      to: [x2, y2],
+      lengthMm,
+    } = dimension
     return (
-      `<path d="${line}" fill="none" stroke="${SOFT}" stroke-width="0.9"/>` +
+      `<path d="${dimensionPath(dimension)}" fill="none" stroke="${SOFT}" stroke-width="0.9"/>` +
       `<text x="${(x1 + x2) / 2}" y="${(y1 + y2) / 2 + 4}" font-size="12" text-anchor="middle" fill="${INK}" stroke="#fff" stroke-width="4" paint-order="stroke">${Math.round(lengthMm)} mm</text>`
     )
   })

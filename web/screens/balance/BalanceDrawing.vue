@@ -4,6 +4,7 @@ import type { Vec3 } from '@zucchini/core/kernel'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { extentOfRig, strokesOf } from '../../drawing/outlines.ts'
+import CentreMark from '../../drawing/CentreMark.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { fitTo, flat, onSheet, type ViewId, views } from '../../drawing/views.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -110,11 +111,7 @@ const offMm = computed(() => {
       <title>{{ views[view].title }} elevation, as it hangs or stands</title>
       <g class="hang" :class="{ live: dragging }" :style="hangStyle">
         <RigStrokes :strokes="strokes" hatch-id="balance-hatch" :picked="picked" @pick="emit('pick', $event)" />
-        <g :transform="`translate(${centre[0]} ${centre[1]})`" pointer-events="none">
-          <title>Centre of mass</title>
-          <circle r="9" fill="var(--card)" stroke="var(--ink)" stroke-width="1.2" />
-          <path d="M0 0V-9A9 9 0 0 1 9 0ZM0 0V9A9 9 0 0 1 -9 0Z" fill="var(--ink)" />
-        </g>
+        <CentreMark :at="centre" :radius="9" />
         <g
           v-for="handle in handles"
           :key="handle.slide.piece.instance.id"

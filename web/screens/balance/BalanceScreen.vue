@@ -3,10 +3,12 @@ import { variantsOf } from '@zucchini/core/assess'
 import { hangCure } from '@zucchini/core/balance'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { type ViewId, viewIds, views } from '../../drawing/views.ts'
+import type { ViewId } from '../../drawing/views.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import RigBar from '../../widgets/RigBar.vue'
+import SetupTabs from '../../widgets/SetupTabs.vue'
+import ViewPicker from '../../widgets/ViewPicker.vue'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { fill, grams, headline, millimetres } from '../../wording.ts'
 import { orientationWords, supportWords } from '../setups/setup-words.ts'
@@ -84,33 +86,11 @@ const findings = computed(() => assessment.value?.findings.filter(({ check }) =>
       <div class="flex min-w-0 flex-1 flex-col">
         <div class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1.5">
           <h1 class="sr-only">Balance of {{ store.rig?.name }}</h1>
-          <div class="flex gap-1" role="group" aria-label="Set-ups">
-            <button
-              v-for="setup in store.rig?.setups"
-              :key="setup.id"
-              class="rounded-lg px-2.5 py-0.5"
-              :class="setup.id === store.setup?.id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
-              :aria-pressed="setup.id === store.setup?.id"
-              @click="store.setupId = setup.id"
-            >
-              {{ setup.name }}
-            </button>
-          </div>
+          <SetupTabs />
           <span v-if="store.setup" class="label"
             >{{ supportWords[store.setup.support] }}, {{ orientationWords[store.setup.orientation] }}</span
           >
-          <div class="ml-auto flex gap-1" role="group" aria-label="View">
-            <button
-              v-for="id in viewIds"
-              :key="id"
-              class="rounded-md px-2.5 py-0.5 font-medium"
-              :class="view === id ? 'bg-ink text-paper' : 'text-soft hover:text-ink'"
-              :aria-pressed="view === id"
-              @click="view = id"
-            >
-              {{ views[id].title }}
-            </button>
-          </div>
+          <ViewPicker class="ml-auto" :view="view" @pick="view = $event" />
         </div>
         <BalanceDrawing :assessment="assessment" :slides="slides" :view="view" :picked="picked" @slide="slide" @pick="picked = $event" />
         <div class="grid h-[236px] shrink-0 grid-cols-[1fr_248px] border-t border-line bg-card">

@@ -1,6 +1,6 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { carriedBy, type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
-import { inHand } from '@zucchini/core/balance'
+import { centreOfMass, inHand } from '@zucchini/core/balance'
 import { scale, type Vec3 } from '@zucchini/core/kernel'
 
 /** A piece that can be slid along its joint. */
@@ -23,9 +23,7 @@ export const slidesOf = ({ assembly }: Assessment): readonly Slide[] =>
     .flatMap((piece): Slide[] => {
       const [travel, way] = [travelOf(piece), slideWay(piece)]
       if (!travel || !way || !piece.joint || travel.minMm === travel.maxMm) return []
-      const carriesG = carriedBy(assembly, piece)
-        .filter(inHand)
-        .reduce((sum, { part }) => sum + part.massG, 0)
+      const carriesG = centreOfMass(carriedBy(assembly, piece).filter(inHand)).massG
       return [
         {
           piece,

@@ -6,6 +6,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
+import SetupTabs from '../../widgets/SetupTabs.vue'
 import TopBar from '../../widgets/TopBar.vue'
 import { saveWords } from '../../wording.ts'
 import { useBenchKeys } from './bench-keys.ts'
@@ -88,17 +89,7 @@ const saveWord = computed(() => {
           >{{ store.rig.name }}</RouterLink
         >
       </nav>
-      <div v-if="store.rig" class="flex items-center gap-1" role="group" aria-label="Set-ups">
-        <button
-          v-for="setup in store.rig.setups"
-          :key="setup.id"
-          class="rounded-lg px-2.5 py-1"
-          :class="setup.id === store.setup?.id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
-          :aria-pressed="setup.id === store.setup?.id"
-          @click="store.setupId = setup.id"
-        >
-          {{ setup.name }}
-        </button>
+      <SetupTabs v-if="store.rig">
         <RouterLink
           :to="{ name: 'setups', params: { id: store.rig.id } }"
           class="rounded-lg px-2 py-1 text-soft hover:text-ink"
@@ -111,7 +102,7 @@ const saveWord = computed(() => {
           title="How it hangs, and what levels it"
           >balance</RouterLink
         >
-      </div>
+      </SetupTabs>
       <template #end>
         <span
           class="label tight"

@@ -6,15 +6,17 @@ import type { Point2 } from '@zucchini/core/kernel'
 import { standardOf } from '@zucchini/core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
-import { overall, plumbOf } from '../../drawing/dimensions.ts'
+import { dimensionPath, overall, plumbOf } from '../../drawing/dimensions.ts'
 import { pointMarks, spread } from '../../drawing/marks.ts'
 import { extentOfRig, roundedPath, silhouette, strokesOf } from '../../drawing/outlines.ts'
+import CentreMark from '../../drawing/CentreMark.vue'
 import RigSketch from '../../drawing/RigSketch.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
-import { fitTo, flat, onSheet, type ViewId, viewIds, views } from '../../drawing/views.ts'
+import { fitTo, flat, onSheet, type ViewId, views } from '../../drawing/views.ts'
 import { useBench } from '../../stores/bench.ts'
 import { useSettings } from '../../stores/settings.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
+import ViewPicker from '../../widgets/ViewPicker.vue'
 import ExportMenu from './ExportMenu.vue'
 import { millimetres } from '../../wording.ts'
 
@@ -105,27 +107,11 @@ const rooms = computed(() => {
 
 const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id: string } } }) =>
   `${mark.point.piece.instance.id}/${mark.point.mount.id}`
-const arrow = (d: { from: readonly [number, number]; to: readonly [number, number]; upright: boolean }) => {
-  const [x1, y1] = d.from
-  const [x2, y2] = d.to
-  return d.upright ? `M${x1 - 5} ${y1}h10M${x2 - 5} ${y2}h10M${x1} ${y1}V${y2}` : `M${x1} ${y1 - 5}v10M${x2} ${y2 - 5}v10M${x1} ${y1}H${x2}`
-}
 </script>
 
 <template>
   <section class="relative flex min-h-0 flex-col" aria-label="The rig, drawn to scale">
-    <div class="absolute top-2.5 left-4 z-10 flex items-center gap-1" role="group" aria-label="View">
-      <button
-        v-for="(id, i) in viewIds"
-        :key="id"
-        class="rounded-md px-2.5 py-1 font-medium"
-        :class="bench.view === id && !bench.turning ? 'bg-ink text-paper' : 'text-soft hover:text-ink'"
-        :aria-pressed="bench.view === id && !bench.turning"
-        :title="`${views[id].title} elevation (${i + 1})`"
-        @click="bench.setView(id)"
-      >
-        {{ views[id].title }}
-      </button>
+    <ViewPicker class="absolute top-2.5 left-4 z-10" :view="bench.turning ? undefined : bench.view" @pick="bench.setView">
       <button
         class="rounded-md px-2.5 py-1 font-medium"
         :class="bench.turning ? 'bg-ink text-paper' : 'text-soft hover:text-ink disabled:opacity-50'"
@@ -136,7 +122,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
       >
         Turntable
       </button>
-    </div>
+    </ViewPicker>
     <div class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft">
       <span v-if="!bench.turning">1 : {{ ratio }}</span>
       <label v-if="assessment.hang && !bench.turning" class="flex cursor-pointer items-center gap-1.5"
@@ -166,7 +152,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           <path :d="room.d" :fill="room.tone" fill-opacity="0.05" :stroke="room.tone" stroke-width="1" stroke-dasharray="4 3" />
         </g>
         <g stroke="var(--soft)" fill="none" stroke-width="0.9">
-          <path v-for="(d, i) in dimensions" :key="i" :d="arrow(d)" />
+          <path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" />
         </g>
         <g v-for="(d, i) in dimensions" :key="`t${i}`" class="fig" font-size="12.5" text-anchor="middle">
           <text
@@ -207,11 +193,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
           </template>
         </g>
         <g class="hang" :style="hangStyle" pointer-events="none">
-          <g :transform="`translate(${centre[0]} ${centre[1]})`">
-            <title>Centre of mass</title>
-            <circle r="8" fill="var(--card)" stroke="var(--ink)" stroke-width="1.2" />
-            <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" fill="var(--ink)" />
-          </g>
+          <CentreMark :at="centre" />
         </g>
         <path :d="leaders" stroke="var(--leaf)" stroke-width="0.8" pointer-events="none" />
         <g

@@ -9,10 +9,15 @@ export interface HeldScale {
   readonly state: 'good' | 'look' | 'over' | 'none'
 }
 
-const graded = (value: number, good: number, bad: number): HeldScale['state'] => (value <= good ? 'good' : value <= bad ? 'look' : 'over')
+/** Whether a figure is good is what the check about it says; the limits stand there and nowhere else. */
+const graded = ({ findings }: Assessment, check: string): HeldScale['state'] => {
+  const found = findings.find((finding) => finding.check === check)
+  return !found ? 'good' : found.level === 'hint' ? 'look' : 'over'
+}
 
 /** The one figure of balance that counts for the way a set-up is held. */
-export const heldScale = ({ facts, hang, assembly }: Assessment, style: Style): HeldScale => {
+export const heldScale = (assessment: Assessment, style: Style): HeldScale => {
+  const { facts, hang, assembly } = assessment
   const mm = (value: number) => millimetres(Math.round(value), style.units)
   const { support } = assembly.setup
   const { onPlate, gimbal, hands, shoulder } = facts
@@ -27,13 +32,13 @@ export const heldScale = ({ facts, hang, assembly }: Assessment, style: Style): 
     }
   }
   if ((support === 'tripod' || support === 'gimbal') && onPlate) {
-    const off = Math.hypot(onPlate.aheadMm, onPlate.rightMm)
+    const off = onPlate.offMm
     return {
       label: 'Off the plate',
       figure: mm(off),
       of: onPlate.aheadMm > 1 ? 'ahead' : onPlate.aheadMm < -1 ? 'behind' : '',
       share: off / 45,
-      state: graded(off, 15, 45),
+      state: graded(assessment, 'plate-offset'),
     }
   }
   if (support === 'shoulder' && shoulder) {
@@ -43,7 +48,7 @@ export const heldScale = ({ facts, hang, assembly }: Assessment, style: Style): 
       figure: `${moment.toFixed(2)} N m`,
       of: shoulder.momentNm > 0 ? 'front-heavy' : 'tail-heavy',
       share: moment / 3,
-      state: graded(Math.max(0, shoulder.momentNm), 1, 3),
+      state: graded(assessment, 'shoulder-front-heavy'),
     }
   }
   if ((support === 'two-hand' || support === 'chest') && hands)
@@ -62,6 +67,6 @@ export const heldScale = ({ facts, hang, assembly }: Assessment, style: Style): 
     figure: degrees(tilt),
     of: tilt < 0.05 ? 'level' : hang.tiltDeg > 0 ? 'nose down' : 'nose up',
     share: tilt / 8,
-    state: graded(tilt, 3, 8),
+    state: graded(assessment, 'hang-tilt'),
   }
 }

@@ -4,9 +4,10 @@ import { isStandard, type Part, standardOf } from '@zucchini/core/catalogue'
 import { roomPoses } from '@zucchini/core/clearance'
 import type { Point2 } from '@zucchini/core/kernel'
 import { computed, useId } from 'vue'
-import { overall } from '../../drawing/dimensions.ts'
+import { dimensionPath, overall } from '../../drawing/dimensions.ts'
 import { isCovered } from '../../drawing/marks.ts'
 import { roundedPath, silhouette, strokesOf } from '../../drawing/outlines.ts'
+import CentreMark from '../../drawing/CentreMark.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { type Extent, fitTo, flat, onSheet, type ViewId, views } from '../../drawing/views.ts'
 import { useSettings } from '../../stores/settings.ts'
@@ -52,11 +53,6 @@ const roomPaths = computed(() => {
       .join(''),
   )
 })
-const arrow = (d: { from: readonly [number, number]; to: readonly [number, number]; upright: boolean }) => {
-  const [x1, y1] = d.from
-  const [x2, y2] = d.to
-  return d.upright ? `M${x1 - 4} ${y1}h8M${x2 - 4} ${y2}h8M${x1} ${y1}V${y2}` : `M${x1} ${y1 - 4}v8M${x2} ${y2 - 4}v8M${x1} ${y1}H${x2}`
-}
 </script>
 
 <template>
@@ -80,7 +76,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
       stroke-width="1"
       stroke-dasharray="4 3"
     />
-    <g stroke="var(--soft)" fill="none" stroke-width="0.8"><path v-for="(d, i) in dimensions" :key="i" :d="arrow(d)" /></g>
+    <g stroke="var(--soft)" fill="none" stroke-width="0.8"><path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" /></g>
     <text
       v-for="(d, i) in dimensions"
       :key="`t${i}`"
@@ -96,10 +92,7 @@ const arrow = (d: { from: readonly [number, number]; to: readonly [number, numbe
     >
       {{ millimetres(Math.round(d.lengthMm), settings.units) }}
     </text>
-    <g :transform="`translate(${centre[0]} ${centre[1]})`">
-      <circle r="6" fill="var(--card)" stroke="var(--ink)" />
-      <path d="M0 0V-6A6 6 0 0 1 6 0ZM0 0V6A6 6 0 0 1 -6 0Z" fill="var(--ink)" />
-    </g>
+    <CentreMark :at="centre" :radius="6" />
     <g
       v-for="mark in marks"
       :key="mark.point.mount.id"

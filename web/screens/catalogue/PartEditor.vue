@@ -7,7 +7,6 @@ import {
   type Part,
   type Role,
   roles,
-  type Room,
   type Solid,
   stations,
 } from '@zucchini/core/catalogue'
@@ -18,7 +17,7 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ApiRefusal } from '../../api.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
-import { checkDraft, emptyPart, middleOf, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
+import { checkDraft, emptyPart, middleTyped, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
 import { idFrom } from './part-list.ts'
 import MountRow from './MountRow.vue'
 import NumberField from './NumberField.vue'
@@ -71,7 +70,7 @@ const id = computed(() => editing.value || idFrom(draft.value.name, shelf.catalo
 const whole = computed((): Part => ({
   ...draft.value,
   id: id.value,
-  centre: centreByHand.value ? draft.value.centre : middleOf(draft.value.solids),
+  centre: centreByHand.value ? draft.value.centre : middleTyped(draft.value.solids),
 }))
 const checked = computed(() => checkDraft(whole.value))
 /** The last state that could be drawn stays on the sheet while a number is being typed. */
@@ -137,7 +136,6 @@ const roleGroups = stations.map((station) => ({
   station,
   roles: (Object.keys(roles) as Role[]).filter((role) => roles[role].station === station),
 }))
-const newRoomFor = (): Room => newRoom()
 </script>
 
 <template>
@@ -233,7 +231,7 @@ const newRoomFor = (): Room => newRoom()
         <section class="mt-4" aria-label="Rooms">
           <h2 class="flex items-center gap-2 border-b border-line pb-1 font-semibold">
             Rooms <span class="label font-normal">what has to stay free for it to work</span>
-            <button type="button" class="btn ml-auto py-0" @click="change({ rooms: [...draft.rooms, newRoomFor()] })">
+            <button type="button" class="btn ml-auto py-0" @click="change({ rooms: [...draft.rooms, newRoom()] })">
               <Plus class="size-3.5" aria-hidden="true" /> room
             </button>
           </h2>

@@ -1,13 +1,6 @@
 import { type Mount, type Part, partIssues, partSchema, type Room, type Solid } from '@zucchini/core/catalogue'
-import { add, scale, type Vec3, volumeOf } from '@zucchini/core/kernel'
+import { middleOf, type Vec3 } from '@zucchini/core/kernel'
 import type { z } from 'zod'
-
-/** A part while it is being entered: anything may still be missing or wrong. */
-export interface PartDraft {
-  part: Part
-  /** The centre of mass follows the middle of the solids until it is typed in. */
-  centreByHand: boolean
-}
 
 export interface DraftIssue {
   readonly path: string
@@ -72,13 +65,9 @@ export const emptyPart = (): Part => ({
   price: { low: 1000, usual: 1500, high: 2000 },
 })
 
-/** The middle of some solids by volume; the origin when they have none. */
-export const middleOf = (solids: readonly Solid[]): Vec3 => {
-  const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
-  if (!(total > 0)) return [0, 0, 0]
-  const sum = solids.reduce<Vec3>((all, solid) => add(all, scale(solid.centre, volumeOf(solid))), [0, 0, 0])
-  return [0, 1, 2].map((i) => Math.round(((sum[i] ?? 0) / total) * 100) / 100 + 0) as unknown as Vec3
-}
+/** The middle of some solids to a hundredth of a millimetre, as one would type it. */
+export const middleTyped = (solids: readonly Solid[]): Vec3 =>
+  middleOf(solids).map((value) => Math.round(value * 100) / 100 + 0) as unknown as Vec3
 
 const axes = ['right', 'up', 'towards you']
 const names: Readonly<Record<string, string>> = {

@@ -48,6 +48,7 @@ export const idFrom = (name: string, catalogue: Catalogue | undefined): string =
     name
       .toLowerCase()
       .normalize('NFKD')
+      .replaceAll(/\p{M}/gu, '')
       .replaceAll(/[^a-z0-9]+/g, '-')
       .replaceAll(/^-+|-+$/g, '')
       .slice(0, 56) || 'part'

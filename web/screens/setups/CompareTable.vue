@@ -5,8 +5,9 @@ import { type Finding, findingKey } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
 import { extentOfRig } from '../../drawing/outlines.ts'
 import RigSketch from '../../drawing/RigSketch.vue'
-import { type Extent, type ViewId, viewIds, views } from '../../drawing/views.ts'
+import type { Extent, ViewId } from '../../drawing/views.ts'
 import { useRig } from '../../stores/rig.ts'
+import ViewPicker from '../../widgets/ViewPicker.vue'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { degrees, fill, grams, headline, holdWords, hoursMinutes, millimetres, signed } from '../../wording.ts'
 import { orientationWords, supportWords } from './setup-words.ts'
@@ -96,18 +97,7 @@ const head = (finding: Finding) => headline(fill(finding.text, finding.numbers, 
     <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2.5">
       <h2 id="compare-title" class="text-[15px] font-semibold">{{ a.setup.name }} beside {{ b.setup.name }}</h2>
       <p class="label">{{ hoursMinutes(there) }} there, {{ hoursMinutes(back) }} back</p>
-      <div class="ml-auto flex gap-1" role="group" aria-label="View of both">
-        <button
-          v-for="id in viewIds"
-          :key="id"
-          class="rounded-md px-2 py-0.5 text-[12.5px] font-medium"
-          :class="view === id ? 'bg-ink text-paper' : 'text-soft hover:text-ink'"
-          :aria-pressed="view === id"
-          @click="view = id"
-        >
-          {{ views[id].title }}
-        </button>
-      </div>
+      <ViewPicker class="ml-auto" label="View of both" :view="view" @pick="view = $event" />
     </header>
     <div class="grid grid-cols-1 gap-4 p-4 min-[900px]:grid-cols-[1fr_1.1fr_1fr]">
       <figure v-for="(side, i) in [a, b]" :key="side.setup.id" class="min-w-0 text-center" :class="i === 0 ? 'order-1' : 'order-3'">
