@@ -19,7 +19,7 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
   limit: { measured: 'offMm', allowed: 'goodMm' },
   messages: {
     speaks: {
-      off: 'The centre lies {offMm} off the middle of {stand}: {aheadMm} ahead, {rightMm} to the right. {goodMm} is held without a hand.',
+      off: 'Off the middle of {stand} by {offMm}. The centre lies {alongMm} {along} and {besideMm} to the {side}; {goodMm} is held without a hand.',
       beyond: '{stand} can not be balanced. The centre lies {beyondMm} beyond what its arms can slide.',
     },
     silent: { over: 'The centre lies {offMm} off the middle of {stand}.', reached: 'The arms of {stand} reach the centre.' },
@@ -29,10 +29,11 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
   judge: (facts, _, { goodMm, riskMm }) => {
     const { onPlate, gimbal } = facts
     const stand = onPlate?.stand
-    const names = { stand: stand?.part.name ?? '' }
+    const [aheadMm, rightMm] = [onPlate?.aheadMm ?? 0, onPlate?.rightMm ?? 0]
+    const names = { stand: stand?.part.name ?? '', along: aheadMm >= 0 ? 'ahead' : 'behind', side: rightMm >= 0 ? 'right' : 'left' }
     const parts = stand ? [stand.instance.id] : []
     const offMm = offOf(facts)
-    const numbers = { offMm, goodMm, riskMm, aheadMm: onPlate?.aheadMm ?? 0, rightMm: onPlate?.rightMm ?? 0 }
+    const numbers = { offMm, goodMm, riskMm, alongMm: Math.abs(aheadMm), besideMm: Math.abs(rightMm) }
     if (gimbal) {
       const beyondMm = Math.max(...gimbal.beyondMm)
       return exceeds(beyondMm, 0)

@@ -44,7 +44,7 @@ testCheck(plateOffset, {
       name: 'centre 20 mm ahead, the plate slides',
       message: 'off',
       level: 'hint',
-      numbers: { offMm: 20, aheadMm: 20, rightMm: 0 },
+      numbers: { offMm: 20, alongMm: 20, besideMm: 0 },
       parts: ['head'],
       remedies: 1,
       ...standing(head({ travel }), 20),

@@ -145,7 +145,17 @@ const offMm = computed(() => {
         />
         <circle :cx="put(hold.at)[0]" :cy="put(hold.at)[1]" r="5" fill="var(--leaf)" stroke="var(--paper)" />
         <path :d="`M${put(hold.at)[0]} ${height - 31}l-5 -10h10z`" fill="var(--leaf)" />
-        <text :x="put(hold.at)[0]" :y="height - 16" text-anchor="middle" font-size="12.5" class="fig" fill="var(--leaf)">
+        <text
+          :x="put(hold.at)[0]"
+          :y="height - 16"
+          text-anchor="middle"
+          font-size="12.5"
+          class="fig"
+          fill="var(--leaf)"
+          stroke="var(--paper)"
+          stroke-width="5"
+          paint-order="stroke"
+        >
           {{ hold.words }}
         </text>
       </g>

@@ -144,7 +144,7 @@ const findings = computed(() => assessment.value?.findings.filter(({ check }) =>
             />
             <span class="label tight flex"
               ><span>{{ one.less }}</span
-              ><span class="mx-auto">carries {{ grams(one.carriesG, store.style.units) }}</span
+              ><span class="mx-auto" :class="{ invisible: one.carriesG === 0 }">carries {{ grams(one.carriesG, store.style.units) }}</span
               ><span>{{ one.more }}</span></span
             >
           </label>
