@@ -37,6 +37,8 @@ const rooms = ref(true)
 const trouble = ref('')
 const tried = ref(false)
 const taken = ref(false)
+/** Nothing can be typed before it is known what is being changed. */
+const ready = ref(false)
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width } = useElementSize(sheet, { width: 520, height: 600 })
 
@@ -60,6 +62,7 @@ const start = async () => {
       centreByHand.value = true
       taken.value = true
     }
+    ready.value = true
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'
   }
@@ -148,7 +151,7 @@ const roleGroups = stations.map((station) => ({
       </nav>
       <template #end>
         <RouterLink class="btn" :to="editing ? { name: 'part', params: { part: editing } } : { name: 'catalogue' }">Leave it</RouterLink>
-        <button class="btn btn-do" @click="store">Store the part</button>
+        <button class="btn btn-do" :disabled="!ready" @click="store">Store the part</button>
       </template>
     </TopBar>
     <p v-if="trouble" class="border-b border-brick bg-blossom-tint px-4 py-1.5" role="alert">{{ trouble }}</p>
@@ -157,7 +160,8 @@ const roleGroups = stations.map((station) => ({
     </p>
     <main class="flex min-h-0 flex-1">
       <h1 class="sr-only">{{ editing ? `Edit ${draft.name}` : 'A new part' }}</h1>
-      <form class="min-w-0 flex-1 overflow-y-auto px-5 py-4" @submit.prevent="store">
+      <p v-if="!ready" class="flex-1 px-5 py-4 text-soft" role="status">Reading the part …</p>
+      <form v-else class="min-w-0 flex-1 overflow-y-auto px-5 py-4" @submit.prevent="store">
         <section class="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)] gap-x-4 gap-y-2.5">
           <label class="block"
             ><span class="label">name</span
