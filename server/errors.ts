@@ -54,6 +54,7 @@ const words: Readonly<Record<string, (names: Readonly<Record<string, string>>) =
   'mount-unknown': ({ mount, part }) => `${part} has no mounting point "${mount}"`,
   'cable-twice': ({ cable }) => `the lead "${cable}" is in two places at once`,
   'cable-unknown': ({ cable }) => `"${cable}" is no lead of the kit`,
+  'holds-no-cable': ({ instance }) => `"${instance}" can not hold a cable`,
   'socket-unknown': ({ instance, socket }) => `"${instance}" has no socket "${socket}"`,
   'brace-loose': ({ instance }) => `"${instance}" is braced but does not sit on the rig`,
   'pose-unknown': ({ instance, hinge, position }) => `"${instance}" has no hinge "${hinge}" with a position "${position}"`,

@@ -7,6 +7,7 @@ import {
   instanceSchema,
   type Joint,
   jointSchema,
+  type Link,
   linkSchema,
   orientations,
   poseSchema,
@@ -36,6 +37,7 @@ export const commandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('swap'), instance: idSchema, partId: idSchema }),
   z.strictObject({ do: z.literal('note'), instance: idSchema, notes: z.string().max(400) }),
   z.strictObject({ do: z.literal('status'), instance: idSchema, status: instanceSchema.shape.status }),
+  z.strictObject({ do: z.literal('health'), instance: idSchema, health: instanceSchema.shape.health.unwrap() }),
   z.strictObject({ do: z.literal('brief'), brief: briefSchema }),
   z.strictObject({ do: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.strictObject({ do: z.literal('copy-setup'), ...inSetup, id: idSchema, name: z.string().min(1).max(40) }),
@@ -79,27 +81,38 @@ const without = (joints: readonly Joint[], instance: string): Joint[] => {
   return joints.filter((joint) => !gone.has(joint.guest))
 }
 
+/** Links that are led only through what is there. */
+const unheld = (links: readonly Link[], there: (id: string) => boolean): readonly Link[] =>
+  links.map((link) => (link.through.every(there) ? link : { ...link, through: link.through.filter(there) }))
+const sameLinks = (a: readonly Link[], b: readonly Link[]): boolean => a.length === b.length && a.every((link, i) => link === b[i])
+
 /** A set-up without some pieces: their joints, all that hung on them, and every brace to what came off. */
 const stripped = (setup: Setup, instance: string): Setup => {
   const joints = without(setup.joints, instance)
   if (joints.length === setup.joints.length) return setup
   const on = new Set([setup.root, ...joints.map((joint) => joint.guest)])
   const braces = setup.braces.filter((brace) => on.has(brace.guest) && on.has(brace.host))
-  const links = setup.links.filter((link) => on.has(link.from.instance) && on.has(link.to.instance))
+  const links = unheld(
+    setup.links.filter((link) => on.has(link.from.instance) && on.has(link.to.instance)),
+    (id) => on.has(id),
+  )
   return {
     ...setup,
     joints,
     braces: braces.length === setup.braces.length ? setup.braces : braces,
-    links: links.length === setup.links.length ? setup.links : links,
+    links: sameLinks(setup.links, links) ? setup.links : links,
   }
 }
 
 /** A set-up in which nothing is remembered of how a piece was posed, braced or wired. */
 const forgotten = (setup: Setup, instance: string): Setup => {
   const poses = setup.poses.filter((pose) => pose.instance !== instance)
-  const links = setup.links.filter((link) => link.cable !== instance && link.from.instance !== instance && link.to.instance !== instance)
+  const links = unheld(
+    setup.links.filter((link) => link.cable !== instance && link.from.instance !== instance && link.to.instance !== instance),
+    (id) => id !== instance,
+  )
   const braces = setup.braces.filter((brace) => brace.guest !== instance && brace.host !== instance)
-  const same = poses.length === setup.poses.length && braces.length === setup.braces.length && links.length === setup.links.length
+  const same = poses.length === setup.poses.length && braces.length === setup.braces.length && sameLinks(setup.links, links)
   return same ? setup : { ...setup, poses, braces, links }
 }
 
@@ -146,6 +159,8 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       return withInstance(rig, command.instance, ({ notes: _, ...rest }) => (command.notes ? { ...rest, notes: command.notes } : rest))
     case 'status':
       return withInstance(rig, command.instance, (instance) => ({ ...instance, status: command.status }))
+    case 'health':
+      return withInstance(rig, command.instance, (instance) => ({ ...instance, health: command.health }))
     case 'brief':
       return good({ ...rig, brief: command.brief })
     case 'rename':

@@ -17,6 +17,13 @@ const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
   }),
   // Nothing was wired.
   2: (rig) => ({ ...rig, version: 3, setups: each(rig['setups'], (setup) => ({ links: [], ...setup })) }),
+  // Leads ran straight, and the brief knew no parts of the day and no recording.
+  3: (rig) => ({
+    ...rig,
+    version: 4,
+    brief: isRaw(rig['brief']) ? { phases: [], codec: '', ...rig['brief'] } : rig['brief'],
+    setups: each(rig['setups'], (setup) => ({ ...setup, links: each(setup['links'], (link) => ({ through: [], ...link })) })),
+  }),
 }
 
 /**

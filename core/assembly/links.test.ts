@@ -21,7 +21,7 @@ const lead: Part = tinyPart({
   },
 })
 const { rig, shelf } = tinyRig([screen, lead], [on('screen', 'foot', 'camera', 'hole')], { extra: [{ ...tinyCamera, sockets: [out] }] })
-const link = { cable: 'lead', from: { instance: 'camera', socket: 'hdmi' }, to: { instance: 'screen', socket: 'in' } }
+const link = { cable: 'lead', from: { instance: 'camera', socket: 'hdmi' }, to: { instance: 'screen', socket: 'in' }, through: [] }
 const wire: Command = { do: 'link', setup: 'main', link }
 const links = (...commands: Command[]) => {
   const edited = edit(rig, commands, shelf.catalogue)

@@ -3,7 +3,7 @@ import { briefSchema, emptyBrief } from '../brief/index.ts'
 import { idSchema } from '../catalogue/index.ts'
 
 export const RIG_FORMAT = 'zucchini-rig'
-export const RIG_VERSION = 3
+export const RIG_VERSION = 4
 
 /** One piece of the kit. Whether it is owned is the locker's knowledge, not the rig's. */
 export const instanceSchema = z.strictObject({
@@ -12,6 +12,8 @@ export const instanceSchema = z.strictObject({
   /** `in`: part of the plan and its cost. `considered`: kept in view, costs nothing yet. */
   status: z.enum(['in', 'considered']),
   notes: z.string().max(400).optional(),
+  /** A battery that has aged: what it still holds of what it held when new. */
+  health: z.number().min(0.2).max(1).optional(),
 })
 
 /** `guest` sits on `host`: their two mounts face each other, shifted along the travel and turned about the joint's axis. */
@@ -34,8 +36,8 @@ export const poseSchema = z.strictObject({ instance: idSchema, hinge: idSchema, 
 
 const socketRef = z.strictObject({ instance: idSchema, socket: idSchema })
 
-/** A cable of the kit between two sockets. */
-export const linkSchema = z.strictObject({ cable: idSchema, from: socketRef, to: socketRef })
+/** A cable of the kit between two sockets, held on its way by some of the placed pieces. */
+export const linkSchema = z.strictObject({ cable: idSchema, from: socketRef, to: socketRef, through: z.array(idSchema).max(8).readonly() })
 
 export const setupSchema = z.strictObject({
   id: idSchema,

@@ -1,9 +1,9 @@
-import { type Catalogue, mate, type Mount, type Part } from '../catalogue/index.ts'
+import { type Catalogue, mate, type Mount, type Part, type Socket } from '../catalogue/index.ts'
 import { direction, dot, scale, type Vec3 } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { type PlacedPart, seat } from './place.ts'
 import type { Point } from './points.ts'
-import type { Instance, Joint, Rig, Setup } from './rig.ts'
+import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
 
 /** A way to set a part on a point: by which of its mounts, shifted and turned how. */
 export interface Seating {
@@ -89,9 +89,36 @@ const reseated = (setup: Setup, instance: string, from: Part, to: Part): { keep:
   return { keep, lost }
 }
 
+const likeSocket = (from: Part, to: Part, id: string): string | undefined => {
+  const old = from.sockets?.find((socket) => socket.id === id)
+  const like = (socket: Socket) => socket.connector === old?.connector && socket.direction === old.direction
+  return (to.sockets?.find((socket) => socket.id === id && like(socket)) ?? to.sockets?.find(like))?.id
+}
+
+/** The leads of a set-up that go on working when another part takes a piece's place, plugged into its like sockets. */
+const replugged = (setup: Setup, instance: string, from: Part, to: Part): Link[] => {
+  const used = new Set<string>()
+  return setup.links.flatMap((link): Link[] => {
+    if (link.cable === instance) return to.cable ? [link] : []
+    if (link.from.instance !== instance && link.to.instance !== instance) {
+      if (!link.through.includes(instance)) return []
+      return [to.holdsCable ? link : { ...link, through: link.through.filter((id) => id !== instance) }]
+    }
+    const end = (here: Link['from']): Link['from'] | undefined => {
+      if (here.instance !== instance) return here
+      const socket = likeSocket(from, to, here.socket)
+      if (socket === undefined || used.has(socket)) return undefined
+      used.add(socket)
+      return { instance, socket }
+    }
+    const [a, b] = [end(link.from), end(link.to)]
+    return a && b ? [{ ...link, from: a, to: b }] : []
+  })
+}
+
 /**
  * The edits that put another part in the place of a piece, in every set-up: joints move to the like mounts of the new part,
- * and what finds no place comes off.
+ * and leads to its like sockets; what finds no place comes off.
  */
 export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Catalogue): readonly Command[] => {
   const from = catalogue.parts.get(rig.kit.find((piece) => piece.id === instance)?.partId ?? '')
@@ -105,5 +132,6 @@ export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Ca
         .filter((joint) => !lost.includes(joint.guest) && !lost.includes(joint.host))
         .map((joint): Command => ({ do: 'place', setup, joint })),
     ),
+    ...rig.setups.flatMap((setup) => replugged(setup, instance, from, to).map((link): Command => ({ do: 'link', setup: setup.id, link }))),
   ]
 }

@@ -50,6 +50,8 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
       if (!partOf.get(instance)?.sockets?.some(({ id }) => id === socket))
         issues.push({ code: 'socket-unknown', path: `${at}.${end}`, names: { instance, socket } })
     }
+    for (const instance of link.through)
+      if (!partOf.get(instance)?.holdsCable) issues.push({ code: 'holds-no-cable', path: `${at}.through`, names: { instance } })
   })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
   for (const guest of hostOf.keys()) {

@@ -27,8 +27,24 @@ export const centreOfMass = (pieces: readonly PlacedPart[]): { readonly massG: n
   return { massG, centre: massG === 0 ? zero : scale(moment, 1 / massG) }
 }
 
-/** The mass figures of a set-up. Loose kit is not counted: it is in the bag. */
-export const massOf = (assembly: Assembly): Mass => {
+/** Something with a mass and a place: a piece, or a lead at the middle of its way. */
+export interface Weight {
+  readonly massG: number
+  readonly at: Vec3
+}
+
+/**
+ * The mass figures of a set-up. Loose kit is not counted: it is in the bag.
+ * @param leads the leads that are plugged in, each at the middle of its way
+ */
+export const massOf = (assembly: Assembly, leads: readonly Weight[] = []): Mass => {
   const held = centreOfMass(assembly.placed.filter(inHand))
-  return { totalG: assembly.placed.reduce((sum, piece) => sum + piece.part.massG, 0), inHandG: held.massG, centre: held.centre }
+  const leadG = leads.reduce((sum, { massG }) => sum + massG, 0)
+  const inHandG = held.massG + leadG
+  const moment = leads.reduce((sum, { massG, at }) => add(sum, scale(at, massG)), scale(held.centre, held.massG))
+  return {
+    totalG: assembly.placed.reduce((sum, piece) => sum + piece.part.massG, leadG),
+    inHandG,
+    centre: leadG === 0 ? held.centre : scale(moment, 1 / inHandG),
+  }
 }

@@ -1,6 +1,7 @@
 export * from './capabilities.ts'
 export * from './catalogue.ts'
 export * from './connectors.ts'
+export * from './electrics.ts'
 export { isStandard, standardOf, standards } from './interfaces/index.ts'
 export * from './mating.ts'
 export * from './optics.ts'

@@ -3,7 +3,8 @@ import { UNIT } from '../kernel/index.ts'
 import { capabilityIds } from './capabilities.ts'
 import { opticsSchema } from './optics.ts'
 import { roleIds } from './roles.ts'
-import { connectorIds, plugAngles } from './connectors.ts'
+import { connectorIds } from './connectors.ts'
+import { cableSchema, carried, mediaSchema, micFeeds, pictureFormats, powerSchema, voltsSchema } from './electrics.ts'
 
 const LARGEST_MM = 3000
 const mm = z.number().min(-LARGEST_MM).max(LARGEST_MM)
@@ -75,43 +76,6 @@ export const underSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('gimbal'), at: vec, reachMm: z.tuple([mm, mm, mm]).readonly() }),
 ])
 
-const voltsSchema = z
-  .strictObject({ min: z.number().positive().max(400), max: z.number().positive().max(400) })
-  .refine((v) => v.min <= v.max, 'volts must run from a smaller to a larger figure')
-
-/** What can go through a socket or a cable. */
-export const carried = ['power', 'picture', 'sound', 'timecode', 'trigger', 'data'] as const
-export type Carried = (typeof carried)[number]
-
-/** What a part draws, and what it stores. */
-export const powerSchema = z.strictObject({
-  /** While it works, W; nothing for what draws nothing. */
-  drawW: z.number().positive().max(2000).optional(),
-  /** A battery: what it holds, the range its voltage runs through, and the most it gives. */
-  store: z
-    .strictObject({
-      capacityWh: z.number().positive().max(2000),
-      volts: voltsSchema,
-      maxW: z.number().positive().max(2000),
-      gauge: z.boolean(),
-    })
-    .optional(),
-  /** A charger: what it puts into each bay, W. */
-  chargesW: z.number().positive().max(500).optional(),
-})
-
-/** A lead: its two ends, its length, and what it passes. */
-export const cableSchema = z.strictObject({
-  a: z.strictObject({ connector: z.enum(connectorIds), angle: z.enum(plugAngles) }),
-  b: z.strictObject({ connector: z.enum(connectorIds), angle: z.enum(plugAngles) }),
-  lengthMm: lengthMm,
-  coil: z.boolean().optional(),
-  thickMm: z.number().positive().max(30),
-  carries: z.array(z.enum(carried)).min(1).max(6).readonly(),
-  /** A converter inside: the voltage it gives out at its b end, and the most it passes. */
-  converts: z.strictObject({ volts: voltsSchema, watts: z.number().positive().max(2000) }).optional(),
-})
-
 /** Where a plug goes in: its place and the way the plug stands out. */
 export const socketSchema = z.strictObject({
   id: idSchema,
@@ -122,9 +86,18 @@ export const socketSchema = z.strictObject({
   label: text(60).optional(),
   /** What goes through it; several for USB-C and the like. */
   carries: z.array(z.enum(carried)).max(6).readonly().optional(),
-  /** For power: what an outlet gives or an inlet bears, V; and the most it passes, W. */
+  /** For power: what a regulated outlet gives or an inlet bears, V; and the most it passes, W. An outlet without gives what its battery gives. */
   volts: voltsSchema.optional(),
   watts: z.number().positive().max(2000).optional(),
+  /** An inlet that runs the part only while its own battery is in, and what it puts back into that battery at most, W. */
+  needsPack: z.boolean().optional(),
+  chargeW: z.number().positive().max(500).optional(),
+  /** For pictures: what comes out, or what is taken in. */
+  formats: z.array(z.enum(pictureFormats)).min(1).max(4).readonly().optional(),
+  /** For sound: how an inlet can feed a microphone, or how a microphone wants to be fed. */
+  feeds: z.array(z.enum(micFeeds)).max(2).readonly().optional(),
+  /** A jack for headphones. */
+  phones: z.boolean().optional(),
 })
 
 export const mountSchema = z.strictObject({
@@ -161,6 +134,8 @@ export const mountSchema = z.strictObject({
   limitG: z.number().positive().max(100_000).optional(),
   shares: z.array(idSchema).max(12).readonly().optional(),
   tool: z.enum(['fingers', 'coin', 'hex key', 'lever']).optional(),
+  /** A battery's seat: the voltage the part bears there. */
+  volts: voltsSchema.optional(),
 })
 
 const priceSchema = z
@@ -196,6 +171,13 @@ export const partSchema = z.strictObject({
   under: underSchema.optional(),
   power: powerSchema.optional(),
   cable: cableSchema.optional(),
+  media: mediaSchema.optional(),
+  /** What a picture is late by once it has gone through, ms. */
+  delayMs: z.number().min(0).max(2000).optional(),
+  /** Where a cable can be laid through it, and whether it grips the plug itself. */
+  holdsCable: z.strictObject({ at: vec, plug: z.boolean().optional() }).optional(),
+  /** Where its record button lies; on a grip it works through a trigger lead. */
+  recordAt: vec.optional(),
   provides: z.array(z.enum(capabilityIds)).readonly(),
   /** Camera families this part's `body` seat was made for. */
   fits: z.array(idSchema).max(40).readonly(),
@@ -210,9 +192,6 @@ export type Part = z.infer<typeof partSchema>
 export type Solid = z.infer<typeof solidSchema>
 export type Room = z.infer<typeof roomSchema>
 export type Hinge = z.infer<typeof hingeSchema>
-export type Power = z.infer<typeof powerSchema>
-export type Cable = z.infer<typeof cableSchema>
-export type Volts = z.infer<typeof voltsSchema>
 export type Socket = z.infer<typeof socketSchema>
 export type Mount = z.infer<typeof mountSchema>
 export type Look = (typeof looks)[number]

@@ -65,8 +65,17 @@ export const roles = {
 export type Role = keyof typeof roles
 export const roleIds = Object.keys(roles) as [Role, ...Role[]]
 
-/** Roles that live in the bag or pocket and are never bolted to a rig. */
-export const bagRoles: ReadonlySet<Role> = new Set(['charger', 'card', 'case', 'tool'])
+/** Roles that live in the bag or pocket, or run between sockets, and are never bolted to a rig. */
+export const bagRoles: ReadonlySet<Role> = new Set([
+  'charger',
+  'card',
+  'case',
+  'tool',
+  'power-cable',
+  'video-cable',
+  'audio-cable',
+  'data-cable',
+])
 
 /** Parts that join two others and do no work of their own. */
 export const joiningRoles: ReadonlySet<Role> = new Set(['adapter', 'riser', 'step-ring', 'lens-adapter'])

@@ -41,7 +41,25 @@ import {
   type Watched,
   watchedScreens,
 } from '../clearance/index.ts'
+import { dayOf, minutesOf, temperatureOf } from '../brief/index.ts'
+import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
+import { type Recording, recordingsOf } from '../media/index.ts'
 import { type Cost, costOf } from '../money/index.ts'
+import {
+  batteriesOf,
+  type Bays,
+  baysOf,
+  cablesOf,
+  type DayPlan,
+  drawIn,
+  type Network,
+  networkOf,
+  planDay,
+  type RunDown,
+  runDown,
+  type Spare,
+  sparesOf,
+} from '../power/index.ts'
 
 /** What surrounds a rig: all known parts, and how many of each lie in the locker. */
 export interface Shelf {
@@ -55,12 +73,40 @@ export interface Shelf {
 interface Earlier {
   readonly mass: Mass
   readonly needs: readonly Need[]
+  readonly cables: ReadonlyMap<string, Part>
+  readonly leads: readonly Run[]
+  readonly network: Network
+  readonly spares: readonly Spare[]
+  readonly bays: readonly Bays[]
 }
 
 /** The figures a check can ask for, each worked out when first asked for, then kept. */
 const makers = {
   points: (assembly: Assembly): readonly Point[] => pointsOf(assembly),
-  mass: (assembly: Assembly): Mass => massOf(assembly),
+  /** The parts of the leads that are plugged in, by instance. */
+  cables: (assembly: Assembly, shelf: Shelf): ReadonlyMap<string, Part> => cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
+  leads: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Run[] => runsOf(assembly, facts.cables),
+  mass: (assembly: Assembly, _: Shelf, facts: Earlier): Mass =>
+    massOf(
+      assembly,
+      facts.leads.map(({ part, middle }) => ({ massG: part.massG, at: middle })),
+    ),
+  network: (assembly: Assembly, _: Shelf, facts: Earlier): Network => networkOf(assembly, facts.cables, temperatureOf(assembly.rig.brief)),
+  spares: (assembly: Assembly): readonly Spare[] => sparesOf(assembly, temperatureOf(assembly.rig.brief)),
+  bays: (assembly: Assembly, shelf: Shelf): readonly Bays[] =>
+    baysOf(
+      assembly,
+      batteriesOf(assembly).map(({ part }) => part),
+      (id) => shelf.catalogue.parts.get(id),
+    ),
+  /** Everything on and recording without a break: what is empty when, and what goes dark. */
+  runDown: (_: Assembly, __: Shelf, facts: Earlier): RunDown => runDown(facts.network, drawIn('roll')),
+  day: (assembly: Assembly, _: Shelf, facts: Earlier): DayPlan =>
+    planDay(facts.network, dayOf(assembly.rig.brief), facts.spares, facts.bays),
+  pictures: (assembly: Assembly, _: Shelf, facts: Earlier): readonly PicturePath[] => picturesOf(assembly, facts.leads),
+  sounds: (assembly: Assembly, _: Shelf, facts: Earlier): readonly SoundSource[] => soundsOf(assembly, facts.leads),
+  recordings: (assembly: Assembly): readonly Recording[] =>
+    recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec),
   hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
   cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
   clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),

@@ -2,11 +2,24 @@ import { type Check, type Finding, levels } from './check.ts'
 import { type Facts } from './facts.ts'
 import { adapterLoad } from './adapter-load.ts'
 import { adapterStack } from './adapter-stack.ts'
+import { airTravelWh } from './air-travel-wh.ts'
+import { audioInputsShort } from './audio-inputs-short.ts'
 import { bagSize } from './bag-size.ts'
 import { bodyUnfit } from './body-unfit.ts'
 import { braceGap } from './brace-gap.ts'
+import { brickNotNeeded } from './brick-not-needed.ts'
+import { cableLong } from './cable-long.ts'
+import { cableShort } from './cable-short.ts'
+import { chainBroken } from './chain-broken.ts'
+import { chargerShort } from './charger-short.ts'
+import { converterUnpowered } from './converter-unpowered.ts'
+import { diesFirst } from './dies-first.ts'
 import { doorBlocked } from './door-blocked.ts'
 import { dovetailEntry } from './dovetail-entry.ts'
+import { driveCovers } from './drive-covers.ts'
+import { driveSlow } from './drive-slow.ts'
+import { driveUnheld } from './drive-unheld.ts'
+import { dummyDoorOpen } from './dummy-door-open.ts'
 import { duplicateOwned } from './duplicate-owned.ts'
 import { eyeBlocked } from './eye-blocked.ts'
 import { frictionHolder } from './friction-holder.ts'
@@ -32,7 +45,12 @@ import { mountsShared } from './mounts-shared.ts'
 import { needTwice } from './need-twice.ts'
 import { needUnmet } from './need-unmet.ts'
 import { needsPart } from './needs-part.ts'
+import { noAudioIn } from './no-audio-in.ts'
+import { noCable } from './no-cable.ts'
 import { noCommonPlate } from './no-common-plate.ts'
+import { noGauge } from './no-gauge.ts'
+import { noMonitoringPath } from './no-monitoring-path.ts'
+import { noStrainRelief } from './no-strain-relief.ts'
 import { notNeeded } from './not-needed.ts'
 import { overBudget } from './over-budget.ts'
 import { overMass } from './over-mass.ts'
@@ -40,31 +58,48 @@ import { overPayload } from './over-payload.ts'
 import { padOverload } from './pad-overload.ts'
 import { partialFit } from './partial-fit.ts'
 import { plateOffset } from './plate-offset.ts'
+import { plugDirection } from './plug-direction.ts'
 import { plugRoom } from './plug-room.ts'
+import { plugTypeAudio } from './plug-type-audio.ts'
+import { polarityPlug } from './polarity-plug.ts'
+import { portWear } from './port-wear.ts'
 import { portraitMonitor } from './portrait-monitor.ts'
+import { powerLoop } from './power-loop.ts'
 import { railEntry } from './rail-entry.ts'
 import { railTooShort } from './rail-too-short.ts'
+import { recordTimeShort } from './record-time-short.ts'
 import { ringRoom } from './ring-room.ts'
 import { rodSingle } from './rod-single.ts'
 import { rodsOverlong } from './rods-overlong.ts'
 import { rodsShort } from './rods-short.ts'
+import { runtimeShort } from './runtime-short.ts'
 import { screenSwing } from './screen-swing.ts'
 import { screwTooLong } from './screw-too-long.ts'
 import { shoeOverload } from './shoe-overload.ts'
 import { shoulderFrontHeavy } from './shoulder-front-heavy.ts'
+import { signalUnsupported } from './signal-unsupported.ts'
 import { singleScrew } from './single-screw.ts'
 import { slipsOutward } from './slips-outward.ts'
 import { socketBlocked } from './socket-blocked.ts'
 import { socketCrowding } from './socket-crowding.ts'
+import { socketTwice } from './socket-twice.ts'
 import { solidClash } from './solid-clash.ts'
 import { standsCrooked } from './stands-crooked.ts'
+import { supplyBelowDraw } from './supply-below-draw.ts'
+import { timecodePath } from './timecode-path.ts'
 import { tipOver } from './tip-over.ts'
+import { tooManyBatteryKinds } from './too-many-battery-kinds.ts'
 import { tooTall } from './too-tall.ts'
 import { tooWide } from './too-wide.ts'
+import { triggerPath } from './trigger-path.ts'
 import { twoScrewSpacing } from './two-screw-spacing.ts'
 import { underPayload } from './under-payload.ts'
+import { unpowered } from './unpowered.ts'
 import { untetheredOverhead } from './untethered-overhead.ts'
 import { viewBlocked } from './view-blocked.ts'
+import { voltage } from './voltage.ts'
+import { watts } from './watts.ts'
+import { wrongEnds } from './wrong-ends.ts'
 
 export * from './check.ts'
 export { type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
@@ -74,11 +109,24 @@ export { byReadiness, pointName, spareOwned } from './places.ts'
 export const checks: readonly Check[] = [
   adapterLoad,
   adapterStack,
+  airTravelWh,
+  audioInputsShort,
   bagSize,
   bodyUnfit,
   braceGap,
+  brickNotNeeded,
+  cableLong,
+  cableShort,
+  chainBroken,
+  chargerShort,
+  converterUnpowered,
+  diesFirst,
   doorBlocked,
   dovetailEntry,
+  driveCovers,
+  driveSlow,
+  driveUnheld,
+  dummyDoorOpen,
   duplicateOwned,
   eyeBlocked,
   frictionHolder,
@@ -104,7 +152,12 @@ export const checks: readonly Check[] = [
   needTwice,
   needUnmet,
   needsPart,
+  noAudioIn,
+  noCable,
   noCommonPlate,
+  noGauge,
+  noMonitoringPath,
+  noStrainRelief,
   notNeeded,
   overBudget,
   overMass,
@@ -112,31 +165,48 @@ export const checks: readonly Check[] = [
   padOverload,
   partialFit,
   plateOffset,
+  plugDirection,
   plugRoom,
+  plugTypeAudio,
+  polarityPlug,
+  portWear,
   portraitMonitor,
+  powerLoop,
   railEntry,
   railTooShort,
+  recordTimeShort,
   ringRoom,
   rodSingle,
   rodsOverlong,
   rodsShort,
+  runtimeShort,
   screenSwing,
   screwTooLong,
   shoeOverload,
   shoulderFrontHeavy,
+  signalUnsupported,
   singleScrew,
   slipsOutward,
   socketBlocked,
   socketCrowding,
+  socketTwice,
   solidClash,
   standsCrooked,
+  supplyBelowDraw,
+  timecodePath,
   tipOver,
+  tooManyBatteryKinds,
   tooTall,
   tooWide,
+  triggerPath,
   twoScrewSpacing,
   underPayload,
+  unpowered,
   untetheredOverhead,
   viewBlocked,
+  voltage,
+  watts,
+  wrongEnds,
 ]
 
 /** All that the checks have to say, worst first; within a level in the order of the registry. */

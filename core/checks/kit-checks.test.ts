@@ -1,6 +1,7 @@
 import { emptySetup, placeSetup, type Rig } from '../assembly/index.ts'
 import { factsOf } from './facts.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
+import { pack, wiredRig } from '../testing/wired.ts'
 import { loosePart } from './loose-part.ts'
 import { needUnmet } from './need-unmet.ts'
 import { testCheck } from './tester.ts'
@@ -54,7 +55,10 @@ testCheck(loosePart, {
       ...tinyRig([mic], []),
     },
   ],
-  silent: [{ name: 'used in another set-up', message: 'used', ...withOther }],
+  silent: [
+    { name: 'used in another set-up', message: 'used', ...withOther },
+    { name: 'a battery in the bag', message: 'spare', ...wiredRig([pack()], []) },
+  ],
 })
 
 test('what is only considered, or belongs in the bag, is not loose', () => {

@@ -16,7 +16,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
   needs: ['points'],
   messages: {
     speaks: { loose: '{part} sits on nothing. Leaving it out saves {massG} in the bag.' },
-    silent: { used: '{part} has its place in another set-up.' },
+    silent: { used: '{part} has its place in another set-up.', spare: '{part} is a spare in the bag.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.loose.filter(({ instance, part }) => instance.status === 'in' && !bagRoles.has(part.role)),
@@ -25,6 +25,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
     const used = assembly.rig.setups.some(
       (setup) => setup.joints.some((joint) => joint.guest === instance.id) || setup.links.some((link) => link.cable === instance.id),
     )
+    if (part.power?.store && !used) return { group: 'silent', message: 'spare', names }
     return used
       ? { group: 'silent', message: 'used', names }
       : { group: 'speaks', message: 'loose', names, numbers: { massG: part.massG }, parts: [instance.id] }

@@ -89,13 +89,13 @@ export const swapRemedy = (facts: Facts, piece: PlacedPart, to: Part): Remedy | 
   return { text: 'swap the {role} for {part}', numbers: {}, names: { role: roles[piece.part.role].title, part: to.name }, commands }
 }
 
-/** The first place a new part can go without touching anything: the edits that add it and seat it there. */
-export const addRemedy = (facts: Facts, part: Part): Remedy | undefined => {
+/** The first place a new part can go without touching anything: the edits that add it and seat it there. @param at the points that are looked at */
+export const addRemedy = (facts: Facts, part: Part, at: readonly Point[] = facts.points): Remedy | undefined => {
   const { rig, setup, placed } = facts.assembly
   const loose = facts.assembly.loose.find(({ instance }) => instance.partId === part.id)?.instance
   const instance = loose ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
   const add: Command[] = loose ? [{ do: 'status', instance: loose.id, status: 'in' }] : [{ do: 'add', instance }]
-  for (const point of facts.points) {
+  for (const point of at) {
     if (!point.open || !part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part, mount }).ok)) continue
     const seating = seatingsAt(point, instance, part).find((option) => clashWith(option.piece, placed) === 0)
     if (seating)

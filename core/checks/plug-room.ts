@@ -1,11 +1,8 @@
-import { connectors } from '../catalogue/index.ts'
+import { connectors, FLAT_PLUG_MM } from '../catalogue/index.ts'
 import type { PlugRoom } from '../clearance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
-
-/** The flattest plug still goes in, a straight one does not. */
-const FLAT_MM = 12
 
 /** A socket without room for a straight plug and its bend. */
 export const plugRoom = defineCheck<PlugRoom, object>({
@@ -15,7 +12,7 @@ export const plugRoom = defineCheck<PlugRoom, object>({
   level: 'hint',
   source: 'The plug’s body and a bend of five cable thicknesses.',
   ...noOptions,
-  needs: ['plugs'],
+  needs: ['plugs', 'leads'],
   limit: { measured: 'missingMm', allowed: 'allowedMm' },
   messages: {
     speaks: {
@@ -24,7 +21,13 @@ export const plugRoom = defineCheck<PlugRoom, object>({
     silent: { straight: 'A straight plug fits the {connector} socket of {part}.' },
     cannotTell: {},
   },
-  subjects: (facts) => facts.plugs.filter(({ freeMm }) => freeMm >= FLAT_MM),
+  // Where a lead is plugged in, its own plug counts: see plug-direction.
+  subjects: ({ plugs, leads }) =>
+    plugs.filter(
+      ({ freeMm, piece, socket }) =>
+        freeMm >= FLAT_PLUG_MM &&
+        !leads.some(({ from, to }) => [from, to].some((end) => end.piece === piece && end.socket.id === socket.id)),
+    ),
   judge: ({ piece, socket, freeMm, wantedMm, by }) => {
     const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '', room: socket.id }
     const numbers = { freeMm, wantedMm, missingMm: wantedMm - freeMm, allowedMm: 0 }

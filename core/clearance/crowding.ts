@@ -1,7 +1,6 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket } from '../catalogue/index.ts'
 import { type Bounds, boundsOf, CLASH_MM, overlap, penetration, type Placed, placeShape } from '../kernel/index.ts'
-import { plugFrame } from './pressing.ts'
 
 /** A socket with the plug that would stand in it. */
 export interface Plugged {
@@ -21,7 +20,7 @@ export interface Crowd {
 /** The body of a straight plug in a socket, where the piece stands. */
 const plugIn = (piece: PlacedPart, socket: Socket): Plugged => {
   const { bodyMm, wideMm, tallMm } = connectors[socket.connector]
-  const plug = placeShape({ kind: 'box', centre: [0, 0, bodyMm / 2], size: [wideMm, tallMm, bodyMm] }, plugFrame(piece, socket))
+  const plug = placeShape({ kind: 'box', centre: [0, 0, bodyMm / 2], size: [wideMm, tallMm, bodyMm] }, plugFrame({ piece, socket }))
   return { piece, socket, plug, bounds: boundsOf(plug) }
 }
 

@@ -1,7 +1,7 @@
-import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, forPairs, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
 import { boundsOf, CLASH_MM, placeShape } from '../kernel/index.ts'
-import { depthIn, plugFrame } from './pressing.ts'
+import { depthIn } from './pressing.ts'
 
 /** The room in front of one socket. */
 export interface PlugRoom {
@@ -21,7 +21,7 @@ const remembered = forPairs<number>()
 /** How far a plug can stand out of a socket before it meets a piece, mm; the wanted length when it never does. */
 const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm: number): number => {
   const { wideMm, tallMm } = connectors[socket.connector]
-  const frame = plugFrame(piece, socket)
+  const frame = plugFrame({ piece, socket })
   const met = (lengthMm: number): boolean => {
     const plug = placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame)
     return depthIn(plug, boundsOf(plug), by) > 0

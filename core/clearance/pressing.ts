@@ -1,6 +1,5 @@
 import type { PlacedPart } from '../assembly/index.ts'
-import type { Socket } from '../catalogue/index.ts'
-import { type Bounds, CLASH_MM, compose, facing, type Frame, overlap, penetration, type Placed, type Vec3 } from '../kernel/index.ts'
+import { type Bounds, CLASH_MM, overlap, penetration, type Placed } from '../kernel/index.ts'
 
 /**
  * How deep a shape reaches into the hard solids of a piece, mm; 0 when it stays clear. Soft solids give way.
@@ -16,9 +15,3 @@ export const depthIn = (shape: Placed, bounds: Bounds, piece: PlacedPart, known 
   }
   return deepest
 }
-
-const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
-
-/** Where a plug stands in a socket: its z points out of the piece, its x across and its y along the plug's height. */
-export const plugFrame = (piece: PlacedPart, socket: Socket): Frame =>
-  compose(piece.frame, facing(socket.at, socket.out, heightOf(socket.out)))

@@ -1,5 +1,6 @@
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoRigs, secondMark } from '../../demo/scenario/index.ts'
+import { RIG_VERSION } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { LONGEST_FILE, readRigFile, writeRigFile } from './index.ts'
 
@@ -93,7 +94,7 @@ test('a file of the first version is brought up to date: level, nothing braced, 
   })
   const report = readRigFile(first, catalogue)
   expect(report.issues).toEqual([])
-  expect(report.rig?.version).toBe(3)
+  expect(report.rig?.version).toBe(RIG_VERSION)
   expect(report.rig?.brief.wideMm).toBe(0)
   expect(report.rig?.setups[0]).toMatchObject({ orientation: 'level', capG: 0, braces: [], poses: [], links: [] })
 })

@@ -4,7 +4,7 @@ import { type Catalogue, catalogueOf, type Part, partIssues, partSchema } from '
 import type { Issue } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
-export const FILE_VERSION = 3
+export const FILE_VERSION = 4
 
 /** The largest rig file that is read, characters. */
 export const LONGEST_FILE = 2_000_000

@@ -65,8 +65,8 @@ export const plates = [
   }),
 ]
 
-/** A head rated for so many grams with their centre 55 mm over the plate. N m */
-const headNm = (limitG: number): number => Math.round(limitG * 0.0098 * 0.055 * 100) / 100
+/** A head rated for so many grams with their centre 60 mm over the plate. N m */
+const headNm = (limitG: number): number => Math.round(limitG * 0.0098 * 0.06 * 100) / 100
 
 const clampHead = (
   id: string,

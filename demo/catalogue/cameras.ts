@@ -39,6 +39,7 @@ export const bodies = {
     maker: 'Kabocha',
     massG: 716,
     family: 'kabocha-s',
+    packFamily: 'kab-22',
     wideMm: 128,
     downMm: 40,
     upMm: 38,

@@ -1,7 +1,9 @@
 import type { Part } from '@zucchini/core/catalogue'
 import { bagThings, plates, smallAdapters, stands } from './base.ts'
+import { cables } from './cables.ts'
 import { cages } from './cages.ts'
 import { cameras } from './cameras.ts'
+import { withElectrics } from './electrics.ts'
 import { filters, lensAdapters, lenses } from './glass.ts'
 import { sideHandles, topHandles } from './grips.ts'
 import { moreCages, moreCameras } from './more-bodies.ts'
@@ -17,6 +19,7 @@ export { bodies } from './cameras.ts'
 
 /** The invented catalogue that ships with the program. */
 export const demoParts: readonly Part[] = [
+  ...cables,
   ...cameras,
   ...cages,
   ...lenses,
@@ -53,4 +56,4 @@ export const demoParts: readonly Part[] = [
   ...clamps,
   ...moreStands,
   ...moreBag,
-]
+].map(withElectrics)

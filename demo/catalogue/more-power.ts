@@ -6,12 +6,21 @@ const slab = (id: string, name: string, massG: number, usual: number, family: st
   brick({ ...given(id, name, massG, usual), standard: 'slab-l', family, size: [38, 70, deep], wh })
 
 /** A pack for a camera's own bay, or a shell of that shape on a lead. */
-const bay = (id: string, role: 'battery' | 'dummy', name: string, massG: number, usual: number, family: string, wh: number) =>
+const bay = (
+  id: string,
+  role: 'battery' | 'dummy',
+  name: string,
+  massG: number,
+  usual: number,
+  family: string,
+  wh: number,
+  half: readonly [number, number] = [14, 9],
+) =>
   part({
     ...given(id, name, massG, usual),
     role,
     // It goes all the way in: soft, so that it does not count as standing in the camera's own body.
-    solids: [soft(block([-14, -9, -46], [14, 9, 0], 'plain', 2))],
+    solids: [soft(block([-half[0], -half[1], -46], [half[0], half[1], 0], 'plain', 2))],
     mounts: [sits('contacts', 'pack', [0, 0, 0], ahead, { family })],
     ...(role === 'dummy'
       ? { sockets: [{ id: 'lead', connector: 'dummy', direction: 'in', at: [0, 0, 0], out: back } satisfies Socket] }
@@ -37,9 +46,33 @@ export const morePower = [
   brickPlate({ ...given('typha-slab-plate-rods', 'Typha slab plate on rods', 92, 39), standard: 'slab-l', by: 'rods' }),
   bay('calabash-pack', 'battery', 'Calabash camera pack, 16 Wh', 84, 69, 'cal-16', 16),
   bay('chayote-pack', 'battery', 'Chayote camera pack, 8 Wh', 46, 49, 'chay-8', 8),
+  bay('kabocha-pack', 'battery', 'Kabocha camera pack, 22 Wh', 112, 79, 'kab-22', 22),
+  bay('cushaw-pack', 'battery', 'Cushaw cinema pack, 45 Wh', 236, 189, 'cus-45', 45, [20, 18]),
+  bay('pepita-pack', 'battery', 'Pepita camera pack, 12 Wh', 68, 39, 'pep-12', 12),
   bay('typha-pack-copy', 'battery', 'Typha copy of the Calabash pack, 15 Wh', 81, 29, 'cal-16', 15),
   bay('luffa-dummy-cal', 'dummy', 'Luffa dummy pack for Calabash', 38, 32, 'cal-16', 0.1),
   bay('luffa-dummy-chay', 'dummy', 'Luffa dummy pack for Chayote', 32, 28, 'chay-8', 0.1),
+  bay('luffa-dummy-kab', 'dummy', 'Luffa dummy pack for Kabocha', 40, 34, 'kab-22', 0.1),
+  bay('luffa-dummy-pep', 'dummy', 'Luffa dummy pack for Pepita', 34, 28, 'pep-12', 0.1),
+  part({
+    ...given('gourdwell-bank-74', 'Gourdwell power bank, 74 Wh, 1/4" foot', 412, 89),
+    role: 'battery',
+    solids: [block([-36, 0, -14], [36, 140, 14], 'plain', 5)],
+    mounts: [sits('foot', 'thread-1/4', [0, 0, 0], down)],
+    facts: { Wh: 74 },
+  }),
+  charger('kabocha-charger', 'Kabocha twin charger', 162, 89, 'kab-22', 2),
+  charger('cushaw-charger', 'Cushaw single charger', 210, 129, 'cus-45', 1),
+  charger('pepita-charger', 'Pepita twin charger', 130, 49, 'pep-12', 2),
+  part({
+    ...given('luffa-slab-charger', 'Luffa twin slab charger', 184, 35),
+    role: 'charger',
+    solids: [block([-44, 0, -40], [44, 26, 40], 'plain', 4)],
+    mounts: [
+      holds('left', 'slab-l', [-22, 26, 0], up, { family: 'l', almost: ['l-long'], label: 'left bay' }),
+      holds('right', 'slab-l', [22, 26, 0], up, { family: 'l', almost: ['l-long'], label: 'right bay' }),
+    ],
+  }),
   charger('calabash-charger', 'Calabash twin charger', 148, 79, 'cal-16', 2),
   charger('chayote-charger', 'Chayote single charger', 74, 39, 'chay-8', 1),
   part({

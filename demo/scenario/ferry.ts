@@ -1,5 +1,5 @@
 import { type Brief } from '@zucchini/core/brief'
-import { emptySetup, type Instance, type Joint, type Rig, RIG_FORMAT, RIG_VERSION, type Setup } from '@zucchini/core/assembly'
+import { emptySetup, type Instance, type Joint, type Link, type Rig, RIG_FORMAT, RIG_VERSION, type Setup } from '@zucchini/core/assembly'
 
 /** What the operator already has. */
 export const demoLocker: Readonly<Record<string, number>> = {
@@ -17,6 +17,15 @@ export const demoLocker: Readonly<Record<string, number>> = {
   'typha-bushing-14': 2,
   'typha-double-shoe': 1,
   'typha-coin-driver': 1,
+  'calabash-pack': 2,
+  'calabash-charger': 1,
+  'luffa-slab-17': 2,
+  'luffa-slab-charger': 1,
+  'luffa-card-128': 2,
+  'luffa-trs-150': 1,
+  'luffa-trs-300': 1,
+  'papyr-usb-500': 1,
+  'bulrush-hdmi-2000': 1,
 }
 
 const brief: Brief = {
@@ -31,6 +40,17 @@ const brief: Brief = {
   inHandG: 2600,
   tallMm: 340,
   wideMm: 0,
+  phases: [
+    { name: 'setting up on the slip', kind: 'setup', minutes: 30, mains: false },
+    { name: 'crossing out', kind: 'roll', minutes: 44, mains: false },
+    { name: 'waiting at the slip', kind: 'standby', minutes: 55, mains: false },
+    { name: 'interviews on the slip', kind: 'roll', minutes: 44, mains: false },
+    { name: 'lunch in the ferry office', kind: 'off', minutes: 45, mains: true },
+    { name: 'wheelhouse', kind: 'roll', minutes: 22, mains: false },
+    { name: 'waiting for the dark', kind: 'standby', minutes: 98, mains: false },
+    { name: 'night crossing', kind: 'roll', minutes: 22, mains: false },
+  ],
+  codec: 'uhd',
   wishes: {},
 }
 
@@ -44,7 +64,13 @@ const on = (guest: string, guestMount: string, host: string, hostMount: string, 
   turnDeg,
 })
 
-type Extra = Partial<Pick<Setup, 'support' | 'orientation' | 'capG' | 'poses'>>
+/** A lead of the kit from one socket to another, `piece/socket`, laid through what holds it. */
+const lead = (cable: string, from: string, to: string, ...through: string[]): Link => {
+  const end = (at: string) => ({ instance: at.slice(0, at.indexOf('/')), socket: at.slice(at.indexOf('/') + 1) })
+  return { cable, from: end(from), to: end(to), through }
+}
+
+type Extra = Partial<Pick<Setup, 'support' | 'orientation' | 'capG' | 'poses' | 'links'>>
 const setup = (name: string, joints: Joint[], more: Extra = {}): Setup => ({
   ...emptySetup,
   id: name.replace(' ', '-'),
@@ -77,6 +103,15 @@ const firstJoints = [
   on('receiver', 'foot', 'cage', 'shoe'),
   on('side', 'foot', 'cage', 'left-low'),
   on('plate', 'screw', 'cage', 'base'),
+  on('pack', 'contacts', 'camera', 'bay'),
+  on('slab', 'back', 'monitor', 'slab'),
+]
+
+/** A lead too short for the tall arm, and a mic in the headphone jack because the other one was taken. */
+const firstLinks = [
+  lead('hdmi', 'camera/hdmi-a-4', 'monitor/hdmi-in'),
+  lead('trs', 'receiver/out', 'camera/35-trs-1'),
+  lead('trs-2', 'mic/out', 'camera/35-trs-2'),
 ]
 
 /** The plan as it came out of memory and shop pages. Every trouble in it is one that really happens. */
@@ -98,16 +133,37 @@ export const firstMark = rig(
     piece('head', 'gourdwell-head-4'),
     piece('legs', 'gourdwell-legs'),
     piece('gimbal', 'marrow-gimbal'),
+    piece('pack', 'calabash-pack'),
+    piece('slab', 'luffa-slab-48'),
+    piece('dummy', 'luffa-dummy-cal'),
+    piece('brick-plate', 'typha-v-plate-14'),
+    piece('brick', 'gourdwell-v-98'),
+    piece('tap', 'typha-tap-dummy'),
+    piece('hdmi', 'papyr-hdmi-300'),
+    piece('trs', 'luffa-trs-150'),
+    piece('trs-2', 'luffa-trs-300'),
+    piece('card', 'luffa-card-64'),
   ],
   [
-    setup('crossing', firstJoints),
-    setup('slip', [...firstJoints, on('head', 'clamp', 'plate', 'foot'), on('legs', 'top', 'head', 'legs')], { support: 'tripod' }),
-    setup('wheelhouse', except(firstJoints, 'arm', 'monitor'), {
+    setup('crossing', firstJoints, { links: firstLinks }),
+    setup(
+      'slip',
+      [
+        ...except(firstJoints, 'pack'),
+        on('dummy', 'contacts', 'camera', 'bay'),
+        on('brick-plate', 'screw', 'cage', 'top-right', 0, 90),
+        on('brick', 'back', 'brick-plate', 'plate'),
+        on('head', 'clamp', 'plate', 'foot'),
+        on('legs', 'top', 'head', 'legs'),
+      ],
+      { support: 'tripod', links: [...firstLinks, lead('tap', 'brick-plate/d-tap', 'dummy/lead')] },
+    ),
+    setup('wheelhouse', except(firstJoints, 'arm', 'monitor', 'slab'), {
       support: 'two-hand',
       poses: [{ instance: 'camera', hinge: 'screen', position: 'out' }],
     }),
-    setup('upright', firstJoints, { support: 'two-hand', orientation: 'upright' }),
-    setup('gimbal walk', [...except(firstJoints, 'side', 'arm', 'monitor'), on('gimbal', 'clamp', 'plate', 'foot')], {
+    setup('upright', firstJoints, { support: 'two-hand', orientation: 'upright', links: firstLinks }),
+    setup('gimbal walk', [...except(firstJoints, 'side', 'arm', 'monitor', 'slab'), on('gimbal', 'clamp', 'plate', 'foot')], {
       support: 'gimbal',
       capG: 2000,
     }),
@@ -127,7 +183,15 @@ const secondJoints = [
   on('side', 'foot', 'cage', 'rail-left'),
   on('plate', 'screw', 'cage', 'base'),
   on('tether', 'foot', 'cage', 'top-left'),
+  on('pack', 'contacts', 'camera', 'bay'),
+  on('slab', 'back', 'monitor', 'slab'),
+  on('lock', 'foot', 'cage', 'left-low'),
 ]
+
+const screenLinks = [lead('hdmi', 'camera/hdmi-a-4', 'monitor/hdmi-in', 'lock')]
+/** The mic goes through the receiver, which mixes it in: the body has one input for two sources. */
+const talkLinks = [...screenLinks, lead('trs', 'receiver/out', 'camera/35-trs-1'), lead('trs-2', 'mic/out', 'receiver/mix')]
+const quietLinks = [...screenLinks, lead('trs-short', 'mic/out', 'camera/35-trs-1')]
 
 /** The same job planned with the troubles solved. */
 export const secondMark = rig(
@@ -150,19 +214,41 @@ export const secondMark = rig(
     piece('head', 'gourdwell-head-4'),
     piece('legs', 'gourdwell-legs'),
     piece('gimbal', 'marrow-gimbal'),
+    piece('pack', 'calabash-pack'),
+    piece('pack-2', 'calabash-pack'),
+    piece('pack-3', 'typha-pack-copy'),
+    piece('pack-4', 'typha-pack-copy'),
+    piece('slab', 'luffa-slab-17'),
+    piece('slab-2', 'luffa-slab-17'),
+    piece('slab-3', 'luffa-slab-17'),
+    piece('charger', 'calabash-charger'),
+    piece('slab-charger', 'luffa-slab-charger'),
+    piece('card', 'luffa-card-128'),
+    piece('card-2', 'luffa-card-128'),
+    piece('hdmi', 'reedsmith-hdmi-swivel'),
+    piece('lock', 'reedsmith-cable-hdmi'),
+    piece('trs', 'luffa-trs-300'),
+    piece('trs-2', 'luffa-trs-300'),
+    piece('trs-short', 'luffa-trs-150'),
   ],
   [
-    setup('crossing', secondJoints),
+    setup('crossing', secondJoints, { links: talkLinks }),
     setup('slip', [...except(secondJoints, 'side'), on('head', 'clamp', 'plate', 'foot', 25), on('legs', 'top', 'head', 'legs')], {
       support: 'tripod',
+      links: talkLinks,
     }),
-    setup('wheelhouse', except(secondJoints, 'receiver', 'block'), { support: 'two-hand' }),
-    setup('upright', except(secondJoints, 'receiver', 'block'), { support: 'two-hand', orientation: 'upright' }),
-    setup('gimbal walk', [...only(secondJoints, 'prime', 'nd', 'cage', 'mic', 'plate', 'tether'), on('gimbal', 'clamp', 'plate', 'foot')], {
-      support: 'gimbal',
-      capG: 2000,
-      poses: [{ instance: 'camera', hinge: 'screen', position: 'out' }],
-    }),
+    setup('wheelhouse', except(secondJoints, 'receiver', 'block'), { support: 'two-hand', links: quietLinks }),
+    setup('upright', except(secondJoints, 'receiver', 'block'), { support: 'two-hand', orientation: 'upright', links: quietLinks }),
+    setup(
+      'gimbal walk',
+      [...only(secondJoints, 'prime', 'nd', 'cage', 'mic', 'plate', 'tether', 'pack'), on('gimbal', 'clamp', 'plate', 'foot')],
+      {
+        support: 'gimbal',
+        capG: 2000,
+        poses: [{ instance: 'camera', hinge: 'screen', position: 'out' }],
+        links: [lead('trs-short', 'mic/out', 'camera/35-trs-1')],
+      },
+    ),
   ],
 )
 

@@ -1,0 +1,40 @@
+import type { PlugAngle, Socket } from '../catalogue/index.ts'
+import { compose, direction, facing, type Frame, type Vec3 } from '../kernel/index.ts'
+import type { Assembly, PlacedPart } from './place.ts'
+import type { Link } from './rig.ts'
+
+/** A socket of a placed piece. */
+export interface SocketHere {
+  readonly piece: PlacedPart
+  readonly socket: Socket
+}
+
+/** The socket an end of a link names; undefined when that piece is not on the rig in this set-up. */
+export const socketAt = (assembly: Assembly, end: Link['from']): SocketHere | undefined => {
+  const piece = assembly.byInstance.get(end.instance)
+  const socket = piece?.part.sockets?.find(({ id }) => id === end.socket)
+  return piece && socket && { piece, socket }
+}
+
+export const socketsOf = ({ placed }: Assembly): readonly SocketHere[] =>
+  placed.flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
+
+export const sameSocket = (a: SocketHere, b: SocketHere): boolean =>
+  a.piece.instance.id === b.piece.instance.id && a.socket.id === b.socket.id
+
+const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
+
+/** Where a plug stands in a socket: its z points out of the piece, its x across and its y along the plug's height. */
+export const plugFrame = ({ piece, socket }: SocketHere): Frame => compose(piece.frame, facing(socket.at, socket.out, heightOf(socket.out)))
+
+const ways: Readonly<Record<Exclude<PlugAngle, 'swivel'>, Vec3>> = {
+  straight: [0, 0, 1],
+  left: [-1, 0, 0],
+  right: [1, 0, 0],
+  up: [0, 1, 0],
+  down: [0, -1, 0],
+}
+
+/** Where the cable leaves a plug, as a direction of the rig; a swivel plug leaves where it is wanted. */
+export const cableWay = (here: SocketHere, angle: PlugAngle): Vec3 | undefined =>
+  angle === 'swivel' ? undefined : direction(plugFrame(here), ways[angle])

@@ -1,0 +1,201 @@
+import { type Assembly, cableWay, type Link, pathToRoot, type PlacedPart, socketAt, type SocketHere } from '../assembly/index.ts'
+import { BEND, type Cable, type CableEnd, connectors, FLAT_PLUG_MM, goesIn, type Part, type Role } from '../catalogue/index.ts'
+import { add, type Bounds, direction, dot, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
+import { distance, KnownRoutes, type Route } from './route.ts'
+
+/** Slack for each thing between the two ends that moves: a hinge, an arm, a ball joint. mm */
+export const LOOP_MM = 60
+/** A spring lead reaches this many times its resting length. */
+export const COIL_REACH = 3
+/** What of a straight plug's cable hangs over before it may turn: see the bend of a cable. */
+const SIDE = 0.6
+
+/** Pieces that are there to be moved. */
+const movers: ReadonlySet<Role> = new Set(['arm', 'monitor-mount'])
+
+/** One end of a lead in its socket. */
+export interface RunEnd extends SocketHere {
+  readonly plug: CableEnd
+  /** Does this plug go into this socket? */
+  readonly fits: boolean
+  /** Where the plug sits, and where the cable leaves it. */
+  readonly at: Vec3
+  readonly exit: Vec3
+  /** Angle between the way the cable leaves an angled plug and the way it has to go, degrees; 0 for a swivel, and for a straight plug, whose bend is in its room. */
+  readonly turnsDeg: number
+  /** What the plug and its bend need in front of the socket, mm. */
+  readonly roomMm: number
+}
+
+/** A lead on the placed rig. */
+export interface Run {
+  readonly link: Link
+  readonly part: Part
+  readonly cable: Cable
+  readonly from: RunEnd
+  readonly to: RunEnd
+  /** Corners of its way, from socket to socket. */
+  readonly points: readonly Vec3[]
+  readonly pathMm: number
+  /** Slack for what moves between its ends. */
+  readonly loopMm: number
+  readonly needMm: number
+  /** How far the lead reaches; a spring lead more than its length. */
+  readonly reachMm: number
+  /** What hangs over, mm; less than nothing when it is too short. */
+  readonly spareMm: number
+  readonly clear: boolean
+  readonly middle: Vec3
+  /** The pieces that hold it, and how far each is from either end along the way, mm. */
+  readonly held: readonly { readonly piece: PlacedPart; readonly fromMm: number; readonly toMm: number }[]
+  /** The lead is taken the wrong way round: its a end is in the `to` socket. */
+  readonly flipped: boolean
+}
+
+/** Room in front of a socket for a plug at the end of a cable. @example straight HDMI A on 4 mm: 24 + 5 x 4 = 44 mm; angled: 12 mm */
+export const plugRoomMm = (plug: CableEnd, thickMm: number): number =>
+  plug.angle === 'straight' ? connectors[plug.connector].bodyMm + BEND * thickMm : FLAT_PLUG_MM
+
+const socketPoint = ({ piece, socket }: SocketHere): Vec3 => point(piece.frame, socket.at)
+
+/** Where the cable may start to turn. */
+const exitOf = (here: SocketHere, plug: CableEnd, thickMm: number, towards: Vec3): Vec3 => {
+  const at = socketPoint(here)
+  const out = direction(here.piece.frame, here.socket.out)
+  if (plug.angle === 'straight') return add(at, scale(out, plugRoomMm(plug, thickMm)))
+  const front = add(at, scale(out, FLAT_PLUG_MM / 2))
+  const way = cableWay(here, plug.angle) ?? sideways(out, subtract(towards, front))
+  return add(front, scale(way, connectors[plug.connector].bodyMm * SIDE))
+}
+
+/** The part of a direction that lies across another; the other one itself when nothing does. */
+const sideways = (out: Vec3, towards: Vec3): Vec3 => {
+  const across = subtract(towards, scale(out, dot(towards, out)))
+  return Math.hypot(...across) < 1e-6 ? out : unit(across)
+}
+
+const turnOf = (here: SocketHere, plug: CableEnd, exit: Vec3, next: Vec3): number => {
+  const way = cableWay(here, plug.angle)
+  const go = subtract(next, exit)
+  if (!way || plug.angle === 'straight' || Math.hypot(...go) < 1e-6) return 0
+  return (Math.acos(Math.min(1, Math.max(-1, dot(way, unit(go))))) * 180) / Math.PI
+}
+
+/** How many moving things lie between two pieces. */
+export const moversBetween = (a: PlacedPart, b: PlacedPart): readonly PlacedPart[] => {
+  const [up, down] = [pathToRoot(a), pathToRoot(b)]
+  const between = [...up.filter((piece) => !down.includes(piece)), ...down.filter((piece) => !up.includes(piece))]
+  return between.filter(({ part }) => movers.has(part.role))
+}
+
+/** Which end of a lead goes where: a converting lead only one way, any other as its plugs fit. */
+export const isFlipped = (cable: Cable, from: SocketHere, to: SocketHere): boolean => {
+  const straight = goesIn(cable.a.connector, from.socket.connector) && goesIn(cable.b.connector, to.socket.connector)
+  const turned = goesIn(cable.b.connector, from.socket.connector) && goesIn(cable.a.connector, to.socket.connector)
+  return !straight && turned && !cable.converts
+}
+
+interface Walls {
+  readonly list: readonly Bounds[]
+  readonly set: ReadonlySet<Bounds>
+}
+const wallsKnown = new WeakMap<Assembly, Walls>()
+/** What a lead has to go round: every hard solid, but those a point of the way lies against. */
+const wallsOf = (assembly: Assembly): Walls => {
+  const known = wallsKnown.get(assembly)
+  if (known) return known
+  const list = assembly.placed.flatMap(({ solids }) => solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds))
+  const made = { list, set: new Set(list) }
+  wallsKnown.set(assembly, made)
+  return made
+}
+
+const routes = new WeakMap<PlacedPart, KnownRoutes>()
+const routesFrom = (piece: PlacedPart): KnownRoutes => {
+  const known = routes.get(piece) ?? new KnownRoutes()
+  routes.set(piece, known)
+  return known
+}
+
+const halfway = ({ points, lengthMm }: Route): Vec3 => {
+  let left = lengthMm / 2
+  for (const [i, to] of points.slice(1).entries()) {
+    const from = points[i] ?? to
+    const step = distance(from, to)
+    if (left <= step) return step === 0 ? from : add(from, scale(subtract(to, from), left / step))
+    left -= step
+  }
+  return points[0] ?? [0, 0, 0]
+}
+
+/** The way of a lead between two sockets of the placed rig, as short as it can lie. */
+export const runBetween = (
+  assembly: Assembly,
+  from: SocketHere,
+  to: SocketHere,
+  cable: Cable,
+  through: readonly PlacedPart[] = [],
+): Omit<Run, 'link' | 'part' | 'held'> & { readonly stops: readonly Vec3[] } => {
+  const flipped = isFlipped(cable, from, to)
+  const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
+  const holds = through.flatMap((piece) => (piece.part.holdsCable ? [point(piece.frame, piece.part.holdsCable.at)] : []))
+  const [start, end] = [socketPoint(from), socketPoint(to)]
+  const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? end)
+  const toExit = exitOf(to, last, cable.thickMm, holds.at(-1) ?? start)
+  const stops = [fromExit, ...holds, toExit]
+  const { list, set } = wallsOf(assembly)
+  const way = routesFrom(from.piece).routeOf(stops, list, set, cable.thickMm)
+  const points = [start, ...way.points, end]
+  const pathMm = distance(start, fromExit) + way.lengthMm + distance(toExit, end)
+  const route = { points, lengthMm: pathMm, clear: way.clear }
+  const loopMm = LOOP_MM * moversBetween(from.piece, to.piece).length
+  const needMm = pathMm + loopMm
+  const reachMm = cable.lengthMm * (cable.coil ? COIL_REACH : 1)
+  const endOf = (here: SocketHere, plug: CableEnd, at: Vec3, exit: Vec3, next: Vec3): RunEnd => ({
+    ...here,
+    plug,
+    fits: goesIn(plug.connector, here.socket.connector),
+    at,
+    exit,
+    turnsDeg: turnOf(here, plug, exit, next),
+    roomMm: plugRoomMm(plug, cable.thickMm),
+  })
+  return {
+    cable,
+    from: endOf(from, first, start, fromExit, way.points[1] ?? toExit),
+    to: endOf(to, last, end, toExit, way.points.at(-2) ?? fromExit),
+    points,
+    pathMm,
+    loopMm,
+    needMm,
+    reachMm,
+    spareMm: (cable.coil ? Math.max(cable.lengthMm, Math.min(needMm, reachMm)) : reachMm) - needMm,
+    clear: way.clear,
+    middle: halfway(route),
+    flipped,
+    stops,
+  }
+}
+
+const heldBy = (run: ReturnType<typeof runBetween>, through: readonly PlacedPart[]): Run['held'] =>
+  through.flatMap((piece) => {
+    const at = piece.part.holdsCable && point(piece.frame, piece.part.holdsCable.at)
+    if (!at) return []
+    const until = run.points.findIndex((corner) => distance(corner, at) < 1e-6)
+    if (until < 0) return []
+    const fromMm = run.points.slice(1, until + 1).reduce((sum, corner, i) => sum + distance(run.points[i] ?? corner, corner), 0)
+    return [{ piece, fromMm, toMm: run.pathMm - fromMm }]
+  })
+
+/**
+ * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out: see `loose-lead`.
+ * @param cables the parts of the linked cables, by instance
+ */
+export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Run[] =>
+  assembly.setup.links.flatMap((link): Run[] => {
+    const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
+    if (!from || !to || !part?.cable) return []
+    const through = link.through.flatMap((id) => assembly.byInstance.get(id) ?? [])
+    const run = runBetween(assembly, from, to, part.cable, through)
+    return [{ ...run, link, part, held: heldBy(run, through) }]
+  })

@@ -1,0 +1,43 @@
+import type { KindUse } from '../power/index.ts'
+import { exceeds } from '../kernel/index.ts'
+import { batteriesOf, batteryKind } from '../power/index.ts'
+import { defineCheck, noOptions } from './check.ts'
+import type { Facts } from './facts.ts'
+import { packRemedy } from './wires.ts'
+
+const MOST_PACKED = 12
+
+/** A battery of the kit of this kind, to pack more of. */
+const sample = (facts: Facts, kind: string) => batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part
+
+/** Too few batteries of one kind for the day of the brief. */
+export const runtimeShort = defineCheck<KindUse, object>({
+  id: 'runtime-short',
+  title: 'The batteries do not last the day',
+  why: 'Something goes dark before the last scene, far from a wall.',
+  level: 'risk',
+  source: 'The parts of the day, each piece’s draw, depth 0.9, the cold, and what charges near the wall.',
+  ...noOptions,
+  needs: ['day'],
+  limit: { measured: 'needed', allowed: 'have' },
+  messages: {
+    speaks: {
+      short: 'The day takes {needed} of {part}, and there are {have}. The first thing goes dark at {darkMin}.',
+    },
+    silent: { enough: '{have} of {part} last the day, or the wall helps.' },
+    cannotTell: {},
+  },
+  subjects: ({ day }) => day.kinds,
+  judge: ({ kind, needed, have }, facts) => {
+    const part = sample(facts, kind)
+    const names = { part: part?.name ?? kind, room: kind }
+    const { failsAtMin } = facts.day
+    const numbers = { needed, have, ...(failsAtMin < Infinity ? { darkMin: failsAtMin } : {}) }
+    if (failsAtMin === Infinity || !exceeds(needed, have)) return { group: 'silent', message: 'enough', names, numbers }
+    return { group: 'speaks', message: 'short', names, numbers }
+  },
+  remedies: ({ kind, needed, have }, facts, { message }) => {
+    const part = sample(facts, kind)
+    return message === 'short' && part && needed - have <= MOST_PACKED ? [packRemedy(facts, part.id, part.name, needed - have)] : []
+  },
+})

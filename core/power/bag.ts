@@ -1,0 +1,46 @@
+import type { Assembly } from '../assembly/index.ts'
+import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
+import type { Bays, Spare } from './day.ts'
+import { batteryKind, type Cell, usableWh } from './network.ts'
+
+/** The batteries of the kit that are not on the rig in this set-up. */
+export const sparesOf = ({ loose }: Assembly, celsius: number): readonly Spare[] =>
+  loose.flatMap(({ instance, part }): Spare[] => {
+    const { store } = part.power ?? {}
+    if (!store || instance.status !== 'in') return []
+    return [{ id: instance.id, kind: batteryKind(part) ?? part.id, usableWh: usableWh(store.capacityWh, celsius, instance.health) }]
+  })
+
+const seats = (part: Part, side: Mount['side']): readonly Mount[] =>
+  part.mounts.filter((mount) => mount.side === side && standardOf(mount.standard).kind === 'battery')
+
+/** Does this charger take this battery? */
+export const chargesPart = (charger: Part, battery: Part): boolean =>
+  charger.power?.chargesW !== undefined &&
+  seats(charger, 'holds').some((bay) =>
+    seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
+  )
+
+/** The chargers of the kit, by the kinds of battery given. */
+export const baysOf = ({ rig }: Assembly, batteries: readonly Part[], partOf: (id: string) => Part | undefined): readonly Bays[] => {
+  const chargers = rig.kit
+    .flatMap(({ partId, status }) => (status === 'in' ? (partOf(partId) ?? []) : []))
+    .filter((part) => part.power?.chargesW)
+  return [...new Map(batteries.map((part) => [batteryKind(part) ?? part.id, part]))].flatMap(([kind, battery]) =>
+    chargers
+      .filter((charger) => chargesPart(charger, battery))
+      .map((charger): Bays => ({ kind, bays: seats(charger, 'holds').length, watts: charger.power?.chargesW ?? 0 })),
+  )
+}
+
+/** Every battery of the kit, on the rig or in the bag. */
+export const batteriesOf = ({ placed, loose }: Assembly): readonly { readonly id: string; readonly part: Part }[] =>
+  [...placed, ...loose.filter(({ instance }) => instance.status === 'in')]
+    .filter(({ part }) => part.power?.store)
+    .map(({ instance, part }) => ({ id: instance.id, part }))
+
+export const cellsByKind = (cells: readonly Cell[]): ReadonlyMap<string, readonly Cell[]> => {
+  const found = new Map<string, Cell[]>()
+  for (const cell of cells) found.set(cell.kind, [...(found.get(cell.kind) ?? []), cell])
+  return found
+}

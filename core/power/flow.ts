@@ -1,0 +1,133 @@
+import type { Cell, Feed, Network, PowerNode } from './network.ts'
+
+/** Watts below which nothing flows: rounding. */
+const NOTHING_W = 1e-9
+/** What of the power put into a battery can be taken out again. */
+export const CHARGING = 0.9
+
+/** Where the power goes at one moment. */
+export interface Flow {
+  /** What each battery gives, W; less than nothing while it is being charged. */
+  readonly cellW: ReadonlyMap<string, number>
+  /** What arrives through each feed, W. */
+  readonly feedW: ReadonlyMap<Feed, number>
+  /** Pieces that want power and get too little. */
+  readonly dark: ReadonlySet<string>
+  /** What the working pieces use, what goes into batteries, what comes from the wall, and what is lost on the way, W. */
+  readonly usedW: number
+  readonly storedW: number
+  readonly wallW: number
+  readonly lossW: number
+}
+
+export type Draw = (node: PowerNode) => number
+
+interface Pass {
+  readonly cellW: Map<string, number>
+  readonly feedW: Map<Feed, number>
+  readonly starved: readonly string[]
+  /** Leads out of a piece that gets too little to pass on. */
+  readonly cut: readonly Feed[]
+  readonly usedW: number
+  readonly storedW: number
+  readonly wallW: number
+  readonly lossW: number
+}
+
+/** Pieces and batteries that have power behind them. */
+const liveOf = ({ cells, nodes, feeds, order }: Network, left: ReadonlyMap<string, number>): ReadonlySet<string> => {
+  const live = new Set<string>()
+  for (const cell of cells) if ((left.get(cell.id) ?? 0) > 0) live.add(cell.id)
+  for (const node of nodes) if (node.mains) live.add(node.id)
+  for (const id of order) if (feeds.some((feed) => feed.to === id && live.has(feed.from))) live.add(id)
+  return live
+}
+
+const pass = (
+  network: Network,
+  left: ReadonlyMap<string, number>,
+  draw: Draw,
+  dark: ReadonlySet<string>,
+  dead: ReadonlySet<Feed>,
+): Pass => {
+  const { order } = network
+  const feeds = network.feeds.filter((feed) => !dead.has(feed))
+  const live = liveOf({ ...network, feeds }, left)
+  const nodes = new Map(network.nodes.map((node) => [node.id, node]))
+  const cells = new Map(network.cells.map((cell) => [cell.id, cell]))
+  const wanted = new Map<string, number>()
+  const cellW = new Map<string, number>()
+  const feedW = new Map<Feed, number>()
+  const starved: string[] = []
+  const cut: Feed[] = []
+  let [usedW, storedW, wallW, lossW] = [0, 0, 0, 0]
+  const ask = (id: string, watts: number) => wanted.set(id, (wanted.get(id) ?? 0) + watts)
+  for (const id of [...order].reverse()) {
+    const passed = wanted.get(id) ?? 0
+    if (cells.has(id)) {
+      cellW.set(id, (cellW.get(id) ?? 0) + passed)
+      continue
+    }
+    const node = nodes.get(id)
+    const own = node && !dark.has(id) ? draw(node) : 0
+    let open = own + passed
+    if (node?.mains) {
+      wallW += open
+      usedW += own
+      continue
+    }
+    const into = feeds.filter((feed) => feed.to === id)
+    const seat = into.find((feed) => !feed.link && cells.has(feed.from))
+    const works = (feed: Feed) => live.has(feed.from) && (!feed.needsPack || (seat !== undefined && (left.get(seat.from) ?? 0) > 0))
+    const taken: [Feed, number][] = []
+    for (const feed of into.filter(works)) {
+      const watts = Math.min(open, feed.limitW)
+      taken.push([feed, watts])
+      open -= watts
+    }
+    if (open > NOTHING_W) {
+      // Too little: nothing works here, and nothing is passed on.
+      if (own > 0) starved.push(id)
+      else cut.push(...feeds.filter((feed) => feed.from === id && (feedW.get(feed) ?? 0) > 0))
+      continue
+    }
+    usedW += own
+    for (const [feed, watts] of taken) {
+      let more = 0
+      const cell = seat && cells.get(seat.from)
+      if (cell && feed.chargeW > 0 && (left.get(cell.id) ?? 0) < cell.usableWh) {
+        more = Math.max(0, Math.min(feed.limitW - watts, feed.chargeW))
+        cellW.set(cell.id, (cellW.get(cell.id) ?? 0) - more * CHARGING)
+        storedW += more * CHARGING
+        lossW += more * (1 - CHARGING)
+      }
+      feedW.set(feed, watts + more)
+      ask(feed.from, (watts + more) / feed.efficiency)
+      lossW += (watts + more) * (1 / feed.efficiency - 1)
+    }
+  }
+  return { cellW, feedW, starved, cut, usedW, storedW, wallW, lossW }
+}
+
+/**
+ * Where the power goes: each piece takes what it wants from its leads first, then from the battery in its own seat. What gets too
+ * little goes dark, and the rest is asked again.
+ * @param left what each battery still holds, Wh
+ * @param draw what each piece wants now, W
+ * @param dark pieces that have gone dark before and stay so
+ */
+export const flowAt = (network: Network, left: ReadonlyMap<string, number>, draw: Draw, dark: ReadonlySet<string> = new Set()): Flow => {
+  const all = new Set(dark)
+  const dead = new Set<Feed>()
+  for (;;) {
+    const { starved, cut, cellW, feedW, usedW, storedW, wallW, lossW } = pass(network, left, draw, all, dead)
+    if (starved.length === 0 && cut.length === 0) {
+      return { cellW, feedW, dark: all, usedW, storedW, wallW, lossW }
+    }
+    for (const id of starved) all.add(id)
+    for (const feed of cut) dead.add(feed)
+  }
+}
+
+/** Full batteries. */
+export const fullCells = (cells: readonly Cell[]): Map<string, number> => new Map(cells.map((cell) => [cell.id, cell.usableWh]))

@@ -1,0 +1,218 @@
+import { type Assembly, type Link, type PlacedPart, socketAt } from '../assembly/index.ts'
+import { mountOf, type Part, type Socket, standardOf, type Volts } from '../catalogue/index.ts'
+
+/** What a converter gives of what it takes (usual figure for small switching converters). */
+export const CONVERTER = 0.9
+/** What of a pack's charge is used before it is changed. */
+export const DEPTH = 0.9
+
+/** What cold leaves of a lithium pack: full at 20 C, 0.8 at freezing, 0.7 at -10 C; straight lines between, flat outside. */
+export const coldFactor = (celsius: number): number => {
+  const table = [
+    [-10, 0.7],
+    [0, 0.8],
+    [20, 1],
+  ] as const
+  const [[coldest, least]] = table
+  if (celsius <= coldest) return least
+  for (let i = 1; i < table.length; i++) {
+    const [[a, fa], [b, fb]] = [table[i - 1] ?? table[0], table[i] ?? table[2]]
+    if (celsius <= b) return fa + ((celsius - a) / (b - a)) * (fb - fa)
+  }
+  return 1
+}
+
+/** Energy that can be taken from a battery, Wh: `capacity x depth x cold x health`. @example 16 Wh at 0 C, new: 16 x 0.9 x 0.8 = 11.52 */
+export const usableWh = (capacityWh: number, celsius: number, health = 1): number => capacityWh * DEPTH * coldFactor(celsius) * health
+
+/** A battery that sits on the rig. */
+export interface Cell {
+  readonly id: string
+  readonly name: string
+  readonly partId: string
+  /** Batteries of one kind change places: the standard and family of their seat. */
+  readonly kind: string
+  readonly capacityWh: number
+  readonly usableWh: number
+  readonly maxW: number
+  readonly volts: Volts
+  readonly gauge: boolean
+}
+
+/** A piece that draws power or passes it on. */
+export interface PowerNode {
+  readonly id: string
+  readonly name: string
+  readonly drawW: number
+  readonly standbyW: number
+  readonly fullW: number
+  /** Hangs on the wall. */
+  readonly mains: boolean
+}
+
+/** Power from a battery or a piece to a piece: by its seat or by a lead. */
+export interface Feed {
+  readonly from: string
+  readonly to: string
+  readonly efficiency: number
+  /** The most that arrives, W; Infinity when nothing limits it. */
+  readonly limitW: number
+  /** Spare power that goes into the battery in `to`, W at most. */
+  readonly chargeW: number
+  /** Works only while the battery in `to` is in and not empty. */
+  readonly needsPack: boolean
+  /** What arrives, V; undefined when the source is not known. */
+  readonly volts: Volts | undefined
+  readonly link: Link | undefined
+}
+
+export interface Network {
+  readonly cells: readonly Cell[]
+  readonly nodes: readonly PowerNode[]
+  /** Into each piece, the leads come before its own seat: what comes by lead is used first. */
+  readonly feeds: readonly Feed[]
+  /** Leads that would close a ring of power; they are left out of `feeds`. */
+  readonly rings: readonly Link[]
+  /** Batteries and pieces, each before everything it feeds. */
+  readonly order: readonly string[]
+}
+
+export const carriesPower = (socket: Socket): boolean => socket.carries?.includes('power') ?? false
+
+/** The family of seats a battery goes on; `undefined` for a part that is no battery. */
+export const batteryKind = (part: Part): string | undefined => {
+  const seat = part.power?.store && part.mounts.find((mount) => mount.side === 'sits' && standardOf(mount.standard).kind === 'battery')
+  return seat && (seat.family ? `${seat.standard} ${seat.family}` : seat.standard)
+}
+
+const cellOf = (piece: PlacedPart, celsius: number): Cell | undefined => {
+  const { store } = piece.part.power ?? {}
+  return (
+    store && {
+      id: piece.instance.id,
+      name: piece.part.name,
+      partId: piece.part.id,
+      kind: batteryKind(piece.part) ?? piece.part.id,
+      capacityWh: store.capacityWh,
+      usableWh: usableWh(store.capacityWh, celsius, piece.instance.health),
+      maxW: store.maxW,
+      volts: store.volts,
+      gauge: store.gauge,
+    }
+  )
+}
+
+const nodeOf = ({ instance, part }: PlacedPart): PowerNode => {
+  const drawW = part.power?.ownMin === undefined ? (part.power?.drawW ?? 0) : 0
+  return {
+    id: instance.id,
+    name: part.name,
+    drawW,
+    standbyW: Math.min(drawW, part.power?.standbyW ?? drawW),
+    fullW: Math.max(drawW, part.power?.fullW ?? drawW),
+    mains: part.power?.mains ?? false,
+  }
+}
+
+/** Is this piece held by its battery contacts? */
+export const sitsAsBattery = (piece: PlacedPart): boolean => {
+  const mount = piece.joint && mountOf(piece.part, piece.joint.guestMount)
+  return mount !== undefined && standardOf(mount.standard).kind === 'battery' && piece.mate?.ok === true
+}
+
+/** Volts that stand at a piece's unregulated outlets: its own battery's, its converter's, or what it is fed with. */
+const voltsOut = (piece: PlacedPart, given: readonly Feed[]): Volts | undefined =>
+  piece.part.power?.converts?.volts ?? piece.part.power?.store?.volts ?? given.find(({ to }) => to === piece.instance.id)?.volts
+
+const seatFeeds = (assembly: Assembly): readonly Omit<Feed, 'volts'>[] =>
+  assembly.placed.filter(sitsAsBattery).map((piece) => ({
+    from: piece.instance.id,
+    to: piece.joint?.host ?? '',
+    efficiency: piece.part.power?.converts ? CONVERTER : 1,
+    limitW: piece.part.power?.converts?.watts ?? Infinity,
+    chargeW: 0,
+    needsPack: false,
+    link: undefined,
+  }))
+
+const leadFeeds = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Omit<Feed, 'volts'>[] =>
+  assembly.setup.links.flatMap((link): Omit<Feed, 'volts'>[] => {
+    const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
+    if (!from || !to || !part?.cable?.carries.includes('power')) return []
+    if (!carriesPower(from.socket) || !carriesPower(to.socket) || from.socket.direction === 'in' || to.socket.direction === 'out') return []
+    const regulated = from.socket.volts !== undefined && !from.piece.part.power?.mains
+    return [
+      {
+        from: link.from.instance,
+        to: link.to.instance,
+        efficiency: (part.cable.converts ? CONVERTER : 1) * (regulated ? CONVERTER : 1),
+        limitW: Math.min(from.socket.watts ?? Infinity, to.socket.watts ?? Infinity, part.cable.converts?.watts ?? Infinity),
+        chargeW: to.socket.chargeW ?? 0,
+        needsPack: to.socket.needsPack ?? false,
+        link,
+      },
+    ]
+  })
+
+/** Kahn's sorting: sources first. Feeds are taken in one after the other, and one that closes a ring is left out. */
+const withoutRings = <F extends { readonly from: string; readonly to: string }>(feeds: readonly F[]): [kept: F[], left: F[]] => {
+  const [kept, left]: [F[], F[]] = [[], []]
+  const reaches = (from: string, to: string): boolean => from === to || kept.some((feed) => feed.from === from && reaches(feed.to, to))
+  for (const feed of feeds) (reaches(feed.to, feed.from) ? left : kept).push(feed)
+  return [kept, left]
+}
+
+const sorted = (ids: readonly string[], feeds: readonly { readonly from: string; readonly to: string }[]): readonly string[] => {
+  const order: string[] = []
+  const seen = new Set<string>()
+  const visit = (id: string) => {
+    if (seen.has(id)) return
+    seen.add(id)
+    for (const { from, to } of feeds) if (to === id) visit(from)
+    order.push(id)
+  }
+  ids.forEach(visit)
+  return order
+}
+
+/** The parts of the cables that are linked in a set-up, by instance. */
+export const cablesOf = ({ rig, setup }: Assembly, part: (id: string) => Part | undefined): ReadonlyMap<string, Part> =>
+  new Map(
+    setup.links.flatMap(({ cable }): [string, Part][] => {
+      const instance = rig.kit.find(({ id }) => id === cable)
+      const known = instance && part(instance.partId)
+      return known ? [[cable, known]] : []
+    }),
+  )
+
+/**
+ * What feeds what in a placed set-up.
+ * @param cables the parts of the linked cables, by instance
+ * @param celsius temperature the batteries work at
+ */
+export const networkOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>, celsius: number): Network => {
+  const cells = assembly.placed.flatMap((piece) => cellOf(piece, celsius) ?? [])
+  const isCell = new Set(cells.map(({ id }) => id))
+  const seats = seatFeeds(assembly)
+  const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables)])
+  const order = sorted(
+    assembly.placed.map(({ instance }) => instance.id),
+    kept,
+  )
+  const feeds: Feed[] = []
+  for (const id of order)
+    for (const feed of kept.filter(({ from }) => from === id)) {
+      const piece = assembly.byInstance.get(id)
+      const from = feed.link && socketAt(assembly, feed.link.from)
+      const converts = feed.link && cables.get(feed.link.cable)?.cable?.converts
+      feeds.push({ ...feed, volts: converts?.volts ?? from?.socket.volts ?? (piece && voltsOut(piece, feeds)) })
+    }
+  const rank = (feed: Feed) => (feed.link ? 0 : 1)
+  return {
+    cells,
+    nodes: assembly.placed.filter(({ instance }) => !isCell.has(instance.id)).map(nodeOf),
+    feeds: feeds.sort((a, b) => rank(a) - rank(b)),
+    rings: left.flatMap(({ link }) => link ?? []),
+    order,
+  }
+}

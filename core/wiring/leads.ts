@@ -1,0 +1,208 @@
+import { type Assembly, type Command, freshId, type Instance, type Link, type Rig, type SocketHere } from '../assembly/index.ts'
+import { gives, type Run, runBetween, takes } from '../cabling/index.ts'
+import { type Cable, type Carried, type Catalogue, type ConnectorId, type Part, pictureFormats } from '../catalogue/index.ts'
+import { suits, voltsAt } from '../power/index.ts'
+
+/** What is around a rig when its leads are chosen. */
+export interface Stock {
+  readonly catalogue: Catalogue
+  readonly owned: ReadonlyMap<string, number>
+  /** How far a plug can stand out of a socket before it meets something, mm; Infinity when nothing is near. */
+  readonly freeMm: (here: SocketHere) => number
+}
+
+/** A lead that would do between two sockets, and what it costs to use it. */
+export interface LeadOption {
+  readonly from: SocketHere
+  readonly to: SocketHere
+  readonly what: Carried
+  readonly part: Part & { readonly cable: Cable }
+  readonly source: 'kit' | 'owned' | 'catalogue'
+  /** The piece of the kit, when it is there already. */
+  readonly instance: Instance | undefined
+  readonly run: Pick<Run, 'needMm' | 'reachMm' | 'spareMm' | 'pathMm' | 'points' | 'from' | 'to'>
+  /** Minor money units, with what is bad about it added in the same coin. */
+  readonly cost: number
+}
+
+/** What a gram on the rig is worth in the planner's eyes, and what it gives to avoid a nuisance. Minor units. */
+export const GRAM_COST = 2
+export const LOOSE_COST = 200
+/** And for each mm that hangs over. */
+export const LOOSE_MM_COST = 1
+export const TWIST_COST = 100
+export const THIN_COST = 500
+/** A lead may hang over by this much before it has to be coiled up, mm. */
+export const HANGS_MM = 150
+/** An angled plug whose cable leaves at more than this from where it has to go is bent over the edge, degrees. */
+export const TWIST_DEG = 120
+/** Of several leads at hand that would do, so many are weighed against each other. */
+const MOST_AT_HAND = 6
+
+const leadsByEnds = new WeakMap<Catalogue, Map<string, (Part & { readonly cable: Cable })[]>>()
+const endsOf = (a: ConnectorId, b: ConnectorId): string => [a, b].sort().join('|')
+const isLead = (part: Part): part is Part & { readonly cable: Cable } => part.cable !== undefined
+
+/** All leads of the catalogue between two connectors, the cheapest first. */
+const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readonly (Part & { readonly cable: Cable })[] => {
+  let known = leadsByEnds.get(catalogue)
+  if (!known) {
+    known = new Map()
+    for (const part of catalogue.parts.values()) {
+      if (!isLead(part)) continue
+      const key = endsOf(part.cable.a.connector, part.cable.b.connector)
+      known.set(key, [...(known.get(key) ?? []), part])
+    }
+    for (const list of known.values()) list.sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
+    leadsByEnds.set(catalogue, known)
+  }
+  return known.get(endsOf(a, b)) ?? []
+}
+
+/** Does what the source gives reach the input as something it bears? Unknown figures are let through: a check speaks of them. */
+const voltsSuit = (assembly: Assembly, from: SocketHere, to: SocketHere, cable: Cable): boolean => {
+  const given = voltsAt(assembly, from)
+  if (cable.converts && given) {
+    // A converting lead from USB-C takes what it can agree on; any other takes a wide input.
+    const bears = to.socket.volts
+    return bears === undefined || suits(cable.converts.volts, bears, to.socket.connector)
+  }
+  return !given || !to.socket.volts || suits(given, to.socket.volts, to.socket.connector)
+}
+
+/** What hangs on an input, W; a dummy pack draws what it sits in draws. */
+const wattsOf = ({ piece }: SocketHere): number => {
+  const { part } = piece.part.role === 'dummy' && piece.host ? piece.host : piece
+  return part.power?.ownMin === undefined ? (part.power?.drawW ?? 0) : 0
+}
+
+/** Can this socket feed what hangs on the other one? */
+const wattsSuit = (from: SocketHere, to: SocketHere, cable: Cable): boolean =>
+  Math.min(from.socket.watts ?? Infinity, cable.converts?.watts ?? Infinity) >= wattsOf(to)
+
+const thinner = (cable: Cable, from: SocketHere, to: SocketHere): boolean => {
+  const rank = (format: (typeof pictureFormats)[number]) => pictureFormats.indexOf(format)
+  const best = (formats: readonly (typeof pictureFormats)[number][] | undefined) => Math.max(...(formats ?? pictureFormats).map(rank))
+  return cable.upTo !== undefined && rank(cable.upTo) < Math.min(best(from.socket.formats), best(to.socket.formats))
+}
+
+const costOf = ({ spareMm, from, to }: LeadOption['run'], part: Part & { readonly cable: Cable }, toBuy: boolean, what: Carried): number =>
+  (toBuy ? part.price.usual : 0) +
+  GRAM_COST * part.massG +
+  (spareMm > HANGS_MM && !part.cable.coil ? LOOSE_COST + LOOSE_MM_COST * (spareMm - HANGS_MM) : 0) +
+  [from, to].filter(({ turnsDeg }) => turnsDeg > TWIST_DEG).length * TWIST_COST +
+  (what === 'picture' && thinner(part.cable, from, to) ? THIN_COST : 0)
+
+/** Pieces of the kit that lie idle in this set-up, by part. */
+const idleLeads = (assembly: Assembly, taken: ReadonlySet<string>): ReadonlyMap<string, Instance> =>
+  new Map(
+    assembly.loose
+      .filter(
+        ({ instance, part }) => part.cable && !taken.has(instance.id) && !assembly.setup.links.some(({ cable }) => cable === instance.id),
+      )
+      .reverse()
+      .map(({ instance, part }) => [part.id, instance]),
+  )
+
+const spareInLocker = (rig: Rig, part: Part, owned: ReadonlyMap<string, number>): boolean =>
+  (owned.get(part.id) ?? 0) > rig.kit.filter(({ partId, status }) => partId === part.id && status === 'in').length
+
+/** Why there is no lead between two sockets: from those that are furthest from going to the nearest miss. */
+export const noLeads = ['no-plugs', 'voltage', 'watts', 'no-room', 'too-far'] as const
+export type NoLead = (typeof noLeads)[number]
+
+/** The nearer miss of two. */
+export const nearerMiss = (a: NoLead, b: NoLead): NoLead => (noLeads.indexOf(b) > noLeads.indexOf(a) ? b : a)
+
+/**
+ * The leads that would do between two sockets, the best first: those at hand, and the best one to buy. Both plugs fit, it carries
+ * what is asked, it reaches, the plugs have room, and power arrives as the input bears it.
+ * @returns the leads, or the reason that kept the last of them out
+ */
+export const leadsBetween = (
+  assembly: Assembly,
+  stock: Stock,
+  from: SocketHere,
+  to: SocketHere,
+  what: Carried,
+  wanted: (option: Omit<LeadOption, 'cost'>) => boolean = () => true,
+): { readonly options: readonly LeadOption[]; readonly why: NoLead } => {
+  let why: NoLead = 'no-plugs'
+  const failed = (reason: NoLead) => {
+    why = nearerMiss(why, reason)
+  }
+  if (!gives(from.socket, what) || !takes(to.socket, what) || from.piece === to.piece) return { options: [], why }
+  const idle = idleLeads(assembly, new Set())
+  const options: LeadOption[] = []
+  let bought = Infinity
+  for (const part of leadsWith(stock.catalogue, from.socket.connector, to.socket.connector)) {
+    const { cable } = part
+    const source = idle.has(part.id) ? 'kit' : spareInLocker(assembly.rig, part, stock.owned) ? 'owned' : 'catalogue'
+    // A shop has every lead: only the best one to buy counts, and no later one can be cheaper than its bare price.
+    if (source === 'catalogue' && part.price.usual + GRAM_COST * part.massG >= bought) continue
+    if (
+      !cable.carries.includes(what) ||
+      (cable.converts && (cable.a.connector !== from.socket.connector || cable.b.connector !== to.socket.connector))
+    )
+      continue
+    if (what === 'power' && !voltsSuit(assembly, from, to, cable)) {
+      failed('voltage')
+      continue
+    }
+    if (what === 'power' && !wattsSuit(from, to, cable)) {
+      failed('watts')
+      continue
+    }
+    const run = runBetween(assembly, from, to, cable)
+    if (run.from.roomMm > stock.freeMm(from) || run.to.roomMm > stock.freeMm(to)) {
+      failed('no-room')
+      continue
+    }
+    if (run.reachMm < run.needMm) {
+      failed('too-far')
+      continue
+    }
+    const instance = idle.get(part.id)
+    if (!wanted({ from, to, what, part, source, instance, run })) continue
+    const cost = costOf(run, part, source === 'catalogue', what)
+    if (source === 'catalogue') {
+      if (cost >= bought) continue
+      bought = cost
+      const before = options.findIndex((option) => option.source === 'catalogue')
+      if (before >= 0) options.splice(before, 1)
+    }
+    options.push({ from, to, what, part, source, instance, run, cost })
+  }
+  const sorted = options.sort((a, b) => a.cost - b.cost || (a.part.id < b.part.id ? -1 : 1))
+  const atHand = sorted.filter(({ source }) => source !== 'catalogue').slice(0, MOST_AT_HAND)
+  return { options: sorted.filter((option) => option.source === 'catalogue' || atHand.includes(option)), why }
+}
+
+/** The edits that plug a lead in: into the kit first when it is not there. @param ids instances that other leads of one plan use */
+export const plugIn = (
+  rig: Rig,
+  setup: string,
+  option: LeadOption,
+  ids: readonly string[] = [],
+): { commands: readonly Command[]; cable: string } => {
+  const { from, to, part, instance } = option
+  const cable = instance?.id ?? freshId(rig, part.id, ids)
+  const link: Link = {
+    cable,
+    from: { instance: from.piece.instance.id, socket: from.socket.id },
+    to: { instance: to.piece.instance.id, socket: to.socket.id },
+    through: [],
+  }
+  const first: readonly Command[] = !instance
+    ? [{ do: 'add', instance: { id: cable, partId: part.id, status: 'in' } }]
+    : instance.status === 'in'
+      ? []
+      : [{ do: 'status', instance: cable, status: 'in' }]
+  return { commands: [...first, { do: 'link', setup, link }], cable }
+}
+
+/** Is a socket taken by a lead of the set-up? */
+export const isTaken = (assembly: Assembly, here: SocketHere): boolean =>
+  assembly.setup.links.some(({ from, to }) =>
+    [from, to].some(({ instance, socket }) => instance === here.piece.instance.id && socket === here.socket.id),
+  )

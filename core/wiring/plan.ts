@@ -1,0 +1,187 @@
+import { type Assembly, type Command, type PlacedPart, type SocketHere } from '../assembly/index.ts'
+import { type Run, runsOf } from '../cabling/index.ts'
+import type { Carried } from '../catalogue/index.ts'
+import { cablesOf } from '../power/index.ts'
+import { type Demand, demandsOf, othersFor, records } from './demands.ts'
+import { isTaken, type LeadOption, leadsBetween, nearerMiss, type NoLead, plugIn, type Stock } from './leads.ts'
+
+/** A demand that no lead meets, and why. */
+export interface Unmet {
+  readonly demand: Demand
+  readonly why: NoLead | 'no-socket' | 'sockets-taken'
+}
+
+export interface Plan {
+  readonly leads: readonly LeadOption[]
+  readonly unmet: readonly Unmet[]
+  readonly commands: readonly Command[]
+  /** Proved best; false when there were too many ways and the best of those tried is given. */
+  readonly exact: boolean
+  readonly tried: number
+  readonly toBuyMinor: number
+  readonly massG: number
+}
+
+/** A demand that stays open costs more than any lead. */
+export const UNMET_COST = 10_000_000
+/** So many steps are taken before the best found so far has to do. */
+export const MOST_STEPS = 60_000
+
+interface Open {
+  readonly demand: Demand
+  readonly options: readonly LeadOption[]
+  readonly why: Unmet['why']
+}
+
+const keyOf = ({ piece, socket }: SocketHere): string => `${piece.instance.id}/${socket.id}`
+
+/** All that could meet a demand, the best first. */
+const openOf = (assembly: Assembly, stock: Stock, demand: Demand): Open => {
+  const others = othersFor(assembly, demand).filter((here) => !isTaken(assembly, here))
+  const mine = demand.own.filter((here) => !isTaken(assembly, here))
+  let why: Unmet['why'] = othersFor(assembly, demand).length === 0 || demand.own.length === 0 ? 'no-socket' : 'sockets-taken'
+  const options = mine.flatMap((own) =>
+    others.flatMap((other) => {
+      const [from, to] = demand.way === 'in' ? [other, own] : [own, other]
+      const found = leadsBetween(assembly, stock, from, to, demand.what)
+      why = why === 'no-socket' || why === 'sockets-taken' ? found.why : nearerMiss(why, found.why)
+      return found.options
+    }),
+  )
+  return { demand, options: options.sort((a, b) => a.cost - b.cost), why }
+}
+
+interface State {
+  readonly used: Set<string>
+  /** Pieces of the kit, and how many of a part of the locker, are in use. */
+  readonly pieces: Set<string>
+  readonly ownedUse: Map<string, number>
+  readonly chosen: (LeadOption | undefined)[]
+}
+
+const ownedSpare = (assembly: Assembly, stock: Stock, partId: string): number =>
+  (stock.owned.get(partId) ?? 0) - assembly.rig.kit.filter((piece) => piece.partId === partId && piece.status === 'in').length
+
+const canTake = (assembly: Assembly, stock: Stock, state: State, option: LeadOption): boolean => {
+  if (state.used.has(keyOf(option.from)) || state.used.has(keyOf(option.to))) return false
+  if (option.source === 'kit') return !state.pieces.has(option.instance?.id ?? '')
+  if (option.source === 'owned') return (state.ownedUse.get(option.part.id) ?? 0) < ownedSpare(assembly, stock, option.part.id)
+  return true
+}
+
+const mark = (state: State, option: LeadOption, by: 1 | -1): void => {
+  for (const key of [keyOf(option.from), keyOf(option.to)]) {
+    if (by === 1) state.used.add(key)
+    else state.used.delete(key)
+  }
+  if (option.source === 'owned') state.ownedUse.set(option.part.id, (state.ownedUse.get(option.part.id) ?? 0) + by)
+  const id = option.instance?.id
+  if (option.source === 'kit' && id !== undefined) {
+    if (by === 1) state.pieces.add(id)
+    else state.pieces.delete(id)
+  }
+}
+
+interface Hop {
+  readonly what: Carried
+  readonly from: PlacedPart
+  readonly to: PlacedPart
+}
+
+/**
+ * Do all signals start and end where they should? A picture comes from the camera through pieces that get it themselves, a sound ends
+ * in something that records it, and power never runs in a ring.
+ */
+const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boolean => {
+  const hops: Hop[] = [
+    ...runs.flatMap((run) => run.cable.carries.map((what): Hop => ({ what, from: run.from.piece, to: run.to.piece }))),
+    ...chosen.map(({ what, from, to }): Hop => ({ what, from: from.piece, to: to.piece })),
+  ]
+  return chosen.every(({ what, from, to }) => {
+    const seen = new Set<PlacedPart>()
+    if (what === 'picture' || what === 'power') {
+      for (let at: PlacedPart | undefined = from.piece; at;) {
+        if (seen.has(at)) return false
+        seen.add(at)
+        const next: Hop | undefined = hops.find((hop) => hop.what === what && hop.to === at)
+        if (!next) return what === 'power' || at.part.role === 'camera'
+        at = next.from
+      }
+    }
+    if (what === 'sound') {
+      for (let at: PlacedPart | undefined = to.piece; at;) {
+        if (seen.has(at)) return false
+        if (records(at)) return true
+        seen.add(at)
+        at = hops.find((hop) => hop.what === 'sound' && hop.from === at)?.to
+      }
+      return false
+    }
+    return true
+  })
+}
+
+/** Tries all ways to meet the demands, leaving out what can not beat the best so far. */
+const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: readonly Run[]) => {
+  const state: State = { used: new Set(), pieces: new Set(), ownedUse: new Map(), chosen: [] }
+  const least = opens.map(({ options }) => Math.min(UNMET_COST, options[0]?.cost ?? UNMET_COST))
+  const rest = least.map((_, i) => least.slice(i).reduce((sum, cost) => sum + cost, 0))
+  let best: readonly (LeadOption | undefined)[] = opens.map(() => undefined)
+  let bestCost = opens.length * UNMET_COST + 1
+  let steps = 0
+  const walk = (i: number, cost: number): void => {
+    if (++steps > MOST_STEPS || cost + (rest[i] ?? 0) >= bestCost) return
+    const open = opens[i]
+    if (!open) {
+      const chosen = state.chosen.flatMap((option) => option ?? [])
+      if (!holdsTogether(chosen, runs)) return
+      best = [...state.chosen]
+      bestCost = cost
+      return
+    }
+    for (const option of open.options) {
+      if (!canTake(assembly, stock, state, option)) continue
+      mark(state, option, 1)
+      state.chosen.push(option)
+      walk(i + 1, cost + option.cost)
+      state.chosen.pop()
+      mark(state, option, -1)
+    }
+    state.chosen.push(undefined)
+    walk(i + 1, cost + UNMET_COST)
+    state.chosen.pop()
+  }
+  walk(0, 0)
+  return { best, exact: steps <= MOST_STEPS, steps }
+}
+
+/**
+ * The leads that wire a set-up for all it needs: as few demands left open as can be, then the least money, grams and nuisance (see
+ * the costs in `leads.ts`). Leads that are plugged in already stay; each socket takes one plug.
+ * @param trickle the camera is to be fed by USB-C beside its own pack
+ */
+export const planWiring = (assembly: Assembly, stock: Stock, trickle = false): Plan => {
+  const cables = cablesOf(assembly, (id) => stock.catalogue.parts.get(id))
+  const runs = runsOf(assembly, cables)
+  const opens = demandsOf(assembly, runs, trickle)
+    .map((demand) => openOf(assembly, stock, demand))
+    .sort((a, b) => a.options.length - b.options.length)
+  const { best, exact, steps } = search(assembly, stock, opens, runs)
+  const leads = best.flatMap((option) => option ?? [])
+  const commands: Command[] = []
+  const ids: string[] = []
+  for (const option of leads) {
+    const made = plugIn(assembly.rig, assembly.setup.id, option, ids)
+    ids.push(made.cable)
+    commands.push(...made.commands)
+  }
+  return {
+    leads,
+    unmet: opens.flatMap(({ demand, options, why }, i) => (best[i] ? [] : [{ demand, why: options.length > 0 ? 'sockets-taken' : why }])),
+    commands,
+    exact,
+    tried: steps,
+    toBuyMinor: leads.reduce((sum, { source, part }) => sum + (source === 'catalogue' ? part.price.usual : 0), 0),
+    massG: leads.reduce((sum, { part }) => sum + part.massG, 0),
+  }
+}
