@@ -104,6 +104,8 @@ import { wrongEnds } from './wrong-ends.ts'
 export * from './check.ts'
 export { type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
 export { byReadiness, pointName, spareOwned } from './places.ts'
+export { formatWords } from './words.ts'
+export { stockOf } from './wires.ts'
 
 /** Every check, in the order of their ids. A test holds this list to the directory and the docs. */
 export const checks: readonly Check[] = [

@@ -1,7 +1,7 @@
 import { type PlacedPart, type SocketHere } from '../assembly/index.ts'
 import { gives, type Run, type RunEnd, takes } from '../cabling/index.ts'
 import { type Carried, connectors, mate, standardOf } from '../catalogue/index.ts'
-import { type Demand, isTaken, type LeadOption, leadsBetween, othersFor, plugIn, type Stock } from '../wiring/index.ts'
+import { type Candidate, type Demand, isTaken, type LeadOption, leadsBetween, othersFor, plugIn, type Stock } from '../wiring/index.ts'
 import type { Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from './places.ts'
@@ -43,11 +43,11 @@ const worded = (text: string, option: LeadOption, commands: Remedy['commands']):
 })
 
 /** Other leads for the same two sockets, the best first. */
-export const swapLead = (facts: Facts, run: Run, wanted: (option: Omit<LeadOption, 'cost'>) => boolean = () => true): readonly Remedy[] => {
+export const swapLead = (facts: Facts, run: Run, wanted: (option: Candidate) => boolean = () => true): readonly Remedy[] => {
   const what = purposeOf(run)
   if (!what) return []
   const { rig, setup } = facts.assembly
-  const other = (option: Omit<LeadOption, 'cost'>) => option.part.id !== run.part.id && wanted(option)
+  const other = (option: Candidate) => option.part.id !== run.part.id && wanted(option)
   return leadsBetween(facts.assembly, stockOf(facts), run.from, run.to, what, other)
     .options.slice(0, 2)
     .map((option) =>

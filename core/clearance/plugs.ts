@@ -1,6 +1,6 @@
 import { type Assembly, forPairs, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
-import { boundsOf, CLASH_MM, placeShape } from '../kernel/index.ts'
+import { type Bounds, boundsOf, CLASH_MM, overlap, placeShape } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
 /** The room in front of one socket. */
@@ -36,15 +36,32 @@ const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm:
   return Math.max(0, free - CLASH_MM)
 }
 
+/** Where the longest plug of each socket of a placed piece could be. */
+const reaches = new WeakMap<PlacedPart, ReadonlyMap<Socket, Bounds>>()
+const reachesOf = (piece: PlacedPart): ReadonlyMap<Socket, Bounds> => {
+  const known = reaches.get(piece)
+  if (known) return known
+  const made = new Map(
+    (piece.part.sockets ?? []).map((socket): [Socket, Bounds] => {
+      const { wideMm, tallMm } = connectors[socket.connector]
+      const lengthMm = straightPlugMm(socket.connector)
+      const frame = plugFrame({ piece, socket })
+      return [socket, boundsOf(placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame))]
+    }),
+  )
+  reaches.set(piece, made)
+  return made
+}
+
 /** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
 export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
   assembly.placed.flatMap((piece) =>
-    (piece.part.sockets ?? []).map((socket): PlugRoom => {
+    [...reachesOf(piece)].map(([socket, reach]): PlugRoom => {
       const wantedMm = straightPlugMm(socket.connector)
       let freeMm = wantedMm
       let nearest: PlacedPart | undefined
       for (const by of assembly.placed) {
-        if (by === piece) continue
+        if (by === piece || !overlap(reach, by.bounds)) continue
         const free = remembered(piece, by, socket.id, () => freeBefore(piece, socket, by, wantedMm))
         if (free < freeMm) [freeMm, nearest] = [free, by]
       }

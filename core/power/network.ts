@@ -195,10 +195,13 @@ export const networkOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>,
   const isCell = new Set(cells.map(({ id }) => id))
   const seats = seatFeeds(assembly)
   const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables)])
-  const order = sorted(
-    assembly.placed.map(({ instance }) => instance.id),
-    kept,
-  )
+  // Handles and plates have no part in it: only what draws, gives or passes on.
+  const joined = new Set(kept.flatMap(({ from, to }) => [from, to]))
+  const nodes = assembly.placed
+    .filter(({ instance }) => !isCell.has(instance.id))
+    .map(nodeOf)
+    .filter(({ id, drawW, mains }) => joined.has(id) || drawW > 0 || mains)
+  const order = sorted([...cells.map(({ id }) => id), ...nodes.map(({ id }) => id)], kept)
   const feeds: Feed[] = []
   for (const id of order)
     for (const feed of kept.filter(({ from }) => from === id)) {
@@ -210,7 +213,7 @@ export const networkOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>,
   const rank = (feed: Feed) => (feed.link ? 0 : 1)
   return {
     cells,
-    nodes: assembly.placed.filter(({ instance }) => !isCell.has(instance.id)).map(nodeOf),
+    nodes,
     feeds: feeds.sort((a, b) => rank(a) - rank(b)),
     rings: left.flatMap(({ link }) => link ?? []),
     order,

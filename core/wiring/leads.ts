@@ -18,12 +18,15 @@ export interface LeadOption {
   readonly what: Carried
   readonly part: Part & { readonly cable: Cable }
   readonly source: 'kit' | 'owned' | 'catalogue'
-  /** The piece of the kit, when it is there already. */
-  readonly instance: Instance | undefined
+  /** The pieces of the kit that lie idle, when it comes from there. */
+  readonly idle: readonly Instance[]
   readonly run: Pick<Run, 'needMm' | 'reachMm' | 'spareMm' | 'pathMm' | 'points' | 'from' | 'to'>
   /** Minor money units, with what is bad about it added in the same coin. */
   readonly cost: number
 }
+
+/** A lead between two sockets, before it is known where it comes from. */
+export type Candidate = Omit<LeadOption, 'source' | 'idle' | 'cost'>
 
 /** What a gram on the rig is worth in the planner's eyes, and what it gives to avoid a nuisance. Minor units. */
 export const GRAM_COST = 2
@@ -94,18 +97,20 @@ const costOf = ({ spareMm, from, to }: LeadOption['run'], part: Part & { readonl
   (what === 'picture' && thinner(part.cable, from, to) ? THIN_COST : 0)
 
 /** Pieces of the kit that lie idle in this set-up, by part. */
-const idleLeads = (assembly: Assembly, taken: ReadonlySet<string>): ReadonlyMap<string, Instance> =>
-  new Map(
-    assembly.loose
-      .filter(
-        ({ instance, part }) => part.cable && !taken.has(instance.id) && !assembly.setup.links.some(({ cable }) => cable === instance.id),
-      )
-      .reverse()
-      .map(({ instance, part }) => [part.id, instance]),
-  )
+const idleLeads = (assembly: Assembly): ReadonlyMap<string, readonly Instance[]> => {
+  const found = new Map<string, readonly Instance[]>()
+  const linked = new Set(assembly.setup.links.map(({ cable }) => cable))
+  for (const { instance, part } of assembly.loose)
+    if (part.cable && !linked.has(instance.id)) found.set(part.id, [...(found.get(part.id) ?? []), instance])
+  return found
+}
 
 const spareInLocker = (rig: Rig, part: Part, owned: ReadonlyMap<string, number>): boolean =>
   (owned.get(part.id) ?? 0) > rig.kit.filter(({ partId, status }) => partId === part.id && status === 'in').length
+
+/** A converting lead runs one way only. */
+const turnsRight = ({ converts, a, b }: Cable, from: SocketHere, to: SocketHere): boolean =>
+  !converts || (a.connector === from.socket.connector && b.connector === to.socket.connector)
 
 /** Why there is no lead between two sockets: from those that are furthest from going to the nearest miss. */
 export const noLeads = ['no-plugs', 'voltage', 'watts', 'no-room', 'too-far'] as const
@@ -125,26 +130,24 @@ export const leadsBetween = (
   from: SocketHere,
   to: SocketHere,
   what: Carried,
-  wanted: (option: Omit<LeadOption, 'cost'>) => boolean = () => true,
+  wanted: (option: Candidate) => boolean = () => true,
 ): { readonly options: readonly LeadOption[]; readonly why: NoLead } => {
   let why: NoLead = 'no-plugs'
   const failed = (reason: NoLead) => {
     why = nearerMiss(why, reason)
   }
   if (!gives(from.socket, what) || !takes(to.socket, what) || from.piece === to.piece) return { options: [], why }
-  const idle = idleLeads(assembly, new Set())
+  const atRest = idleLeads(assembly)
   const options: LeadOption[] = []
   let bought = Infinity
   for (const part of leadsWith(stock.catalogue, from.socket.connector, to.socket.connector)) {
     const { cable } = part
-    const source = idle.has(part.id) ? 'kit' : spareInLocker(assembly.rig, part, stock.owned) ? 'owned' : 'catalogue'
+    const idle = atRest.get(part.id) ?? []
+    const atHand = idle.length > 0 ? 'kit' : spareInLocker(assembly.rig, part, stock.owned) ? 'owned' : undefined
     // A shop has every lead: only the best one to buy counts, and no later one can be cheaper than its bare price.
-    if (source === 'catalogue' && part.price.usual + GRAM_COST * part.massG >= bought) continue
-    if (
-      !cable.carries.includes(what) ||
-      (cable.converts && (cable.a.connector !== from.socket.connector || cable.b.connector !== to.socket.connector))
-    )
-      continue
+    const tooDear = part.price.usual + GRAM_COST * part.massG >= bought
+    if (tooDear && !atHand) continue
+    if (!cable.carries.includes(what) || !turnsRight(cable, from, to)) continue
     if (what === 'power' && !voltsSuit(assembly, from, to, cable)) {
       failed('voltage')
       continue
@@ -162,31 +165,31 @@ export const leadsBetween = (
       failed('too-far')
       continue
     }
-    const instance = idle.get(part.id)
-    if (!wanted({ from, to, what, part, source, instance, run })) continue
-    const cost = costOf(run, part, source === 'catalogue', what)
-    if (source === 'catalogue') {
-      if (cost >= bought) continue
-      bought = cost
-      const before = options.findIndex((option) => option.source === 'catalogue')
-      if (before >= 0) options.splice(before, 1)
-    }
-    options.push({ from, to, what, part, source, instance, run, cost })
+    const option = { from, to, what, part, run }
+    if (!wanted(option)) continue
+    if (atHand) options.push({ ...option, source: atHand, idle, cost: costOf(run, part, false, what) })
+    const cost = costOf(run, part, true, what)
+    if (cost >= bought) continue
+    bought = cost
+    const before = options.findIndex(({ source }) => source === 'catalogue')
+    if (before >= 0) options.splice(before, 1)
+    options.push({ ...option, source: 'catalogue', idle: [], cost })
   }
   const sorted = options.sort((a, b) => a.cost - b.cost || (a.part.id < b.part.id ? -1 : 1))
   const atHand = sorted.filter(({ source }) => source !== 'catalogue').slice(0, MOST_AT_HAND)
   return { options: sorted.filter((option) => option.source === 'catalogue' || atHand.includes(option)), why }
 }
 
-/** The edits that plug a lead in: into the kit first when it is not there. @param ids instances that other leads of one plan use */
+/** The edits that plug a lead in: into the kit first when it is not there. @param taken instances that other leads of one plan use */
 export const plugIn = (
   rig: Rig,
   setup: string,
   option: LeadOption,
-  ids: readonly string[] = [],
-): { commands: readonly Command[]; cable: string } => {
-  const { from, to, part, instance } = option
-  const cable = instance?.id ?? freshId(rig, part.id, ids)
+  taken: readonly string[] = [],
+): { readonly commands: readonly Command[]; readonly cable: string } => {
+  const { from, to, part } = option
+  const instance = option.idle.find(({ id }) => !taken.includes(id))
+  const cable = instance?.id ?? freshId(rig, part.id, taken)
   const link: Link = {
     cable,
     from: { instance: from.piece.instance.id, socket: from.socket.id },

@@ -53,9 +53,8 @@ const openOf = (assembly: Assembly, stock: Stock, demand: Demand): Open => {
 
 interface State {
   readonly used: Set<string>
-  /** Pieces of the kit, and how many of a part of the locker, are in use. */
-  readonly pieces: Set<string>
-  readonly ownedUse: Map<string, number>
+  /** How many pieces of a part at hand are in use. */
+  readonly atHand: Map<string, number>
   readonly chosen: (LeadOption | undefined)[]
 }
 
@@ -64,9 +63,9 @@ const ownedSpare = (assembly: Assembly, stock: Stock, partId: string): number =>
 
 const canTake = (assembly: Assembly, stock: Stock, state: State, option: LeadOption): boolean => {
   if (state.used.has(keyOf(option.from)) || state.used.has(keyOf(option.to))) return false
-  if (option.source === 'kit') return !state.pieces.has(option.instance?.id ?? '')
-  if (option.source === 'owned') return (state.ownedUse.get(option.part.id) ?? 0) < ownedSpare(assembly, stock, option.part.id)
-  return true
+  if (option.source === 'catalogue') return true
+  const have = option.source === 'kit' ? option.idle.length : ownedSpare(assembly, stock, option.part.id)
+  return (state.atHand.get(option.part.id) ?? 0) < have
 }
 
 const mark = (state: State, option: LeadOption, by: 1 | -1): void => {
@@ -74,12 +73,7 @@ const mark = (state: State, option: LeadOption, by: 1 | -1): void => {
     if (by === 1) state.used.add(key)
     else state.used.delete(key)
   }
-  if (option.source === 'owned') state.ownedUse.set(option.part.id, (state.ownedUse.get(option.part.id) ?? 0) + by)
-  const id = option.instance?.id
-  if (option.source === 'kit' && id !== undefined) {
-    if (by === 1) state.pieces.add(id)
-    else state.pieces.delete(id)
-  }
+  if (option.source !== 'catalogue') state.atHand.set(option.part.id, (state.atHand.get(option.part.id) ?? 0) + by)
 }
 
 interface Hop {
@@ -123,7 +117,7 @@ const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boo
 
 /** Tries all ways to meet the demands, leaving out what can not beat the best so far. */
 const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: readonly Run[]) => {
-  const state: State = { used: new Set(), pieces: new Set(), ownedUse: new Map(), chosen: [] }
+  const state: State = { used: new Set(), atHand: new Map(), chosen: [] }
   const least = opens.map(({ options }) => Math.min(UNMET_COST, options[0]?.cost ?? UNMET_COST))
   const rest = least.map((_, i) => least.slice(i).reduce((sum, cost) => sum + cost, 0))
   let best: readonly (LeadOption | undefined)[] = opens.map(() => undefined)

@@ -71,7 +71,11 @@ const oneSchool = (assembly: Assembly, stock: Stock, school: School): SchoolPlan
   if (!camera) return none('no-bay')
   const bay = bayOf(camera)
   if (!bay) return none('no-bay')
-  const part = forBay(assembly, stock, camera, bay, school === 'dummy' ? 'dummy' : 'battery')
+  const role = school === 'dummy' ? 'dummy' : 'battery'
+  const seated = assembly.placed.find(
+    ({ joint, part: { role: own } }) => joint?.host === camera.instance.id && joint.hostMount === bay.id && own === role,
+  )
+  const part = seated?.part ?? forBay(assembly, stock, camera, bay, role)
   if (!part) return none('no-part')
   if (school === 'trickle' && !camera.part.sockets?.some(({ direction, carries }) => direction !== 'out' && carries?.includes('power')))
     return none('no-inlet')

@@ -174,7 +174,7 @@ const secondJoints = [
   on('prime', 'bayonet', 'camera', 'lens'),
   on('nd', 'rear', 'prime', 'thread'),
   on('cage', 'seat', 'camera', 'seat'),
-  on('handle', 'foot', 'cage', 'top-front', 10),
+  on('handle', 'foot', 'cage', 'top-front', 6),
   on('tilt', 'foot', 'handle', 'shoe'),
   on('monitor', 'bottom', 'tilt', 'stud'),
   on('mic', 'foot', 'cage', 'shoe'),

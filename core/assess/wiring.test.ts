@@ -1,0 +1,50 @@
+import { edit } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { demoParts } from '../../demo/catalogue/index.ts'
+import { demoLocker, firstMark, secondMark } from '../../demo/scenario/index.ts'
+import { evaluate, plugsFor, schoolLines, wiringFor } from './index.ts'
+
+const catalogue = catalogueOf(demoParts)
+const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
+
+test.each(secondMark.setups.map(({ id }) => id))(
+  'the second mark, %s: wired from nothing, nothing is left open and no stop comes of it',
+  (setup) => {
+    const proposal = wiringFor(secondMark, setup, shelf, true)
+    expect(proposal).toMatchObject({ open: [], exact: true })
+    const edited = edit(secondMark, proposal.commands, catalogue)
+    if (!edited.ok) throw new Error(edited.issues[0]?.code)
+    const { findings } = evaluate(edited.value, setup, shelf, false)
+    expect(findings.filter(({ level, check }) => level !== 'hint' && check !== 'no-strain-relief')).toEqual([])
+    expect(wiringFor(edited.value, setup, shelf).leads).toEqual([])
+  },
+)
+
+test('as it stands it needs no lead more; the proposal is plain data', () => {
+  const proposal = wiringFor(secondMark, 'crossing', shelf)
+  expect(proposal).toMatchObject({ leads: [], open: [], commands: [], toBuyMinor: 0 })
+  const anew = wiringFor(firstMark, 'crossing', shelf, true)
+  expect(structuredClone(anew)).toEqual(anew)
+  // The mic shares its shoe with the receiver: there is no room for a plug.
+  expect(anew.open).toEqual([{ what: 'sound', piece: 'Papyr small scratch mic', why: 'no-room' }])
+})
+
+test('the schools side by side: the present one is named, the others say what they lack or change', () => {
+  const [own, trickle, dummy] = schoolLines(secondMark, 'crossing', shelf)
+  expect(own).toMatchObject({ school: 'own', now: true, massG: 0, toBuyMinor: 0, doorOpen: false })
+  // 16 Wh at freezing, 12 W: 11.52 / 12 h.
+  expect(own?.cameraMin).toBeCloseTo(57.6, 6)
+  expect([trickle?.why, dummy?.why]).toEqual(['no-source', 'no-source'])
+  const [, , brick] = schoolLines(firstMark, 'slip', shelf)
+  expect(brick).toMatchObject({ school: 'dummy', doorOpen: true })
+})
+
+test('what goes into a free socket, the best first; a taken one takes nothing', () => {
+  const lines = plugsFor(secondMark, 'wheelhouse', 'camera', 'usb-c-3', shelf)
+  expect(lines.every(({ from, to }) => [from, to].some((end) => end.includes('USB-C')))).toBe(true)
+  expect(plugsFor(secondMark, 'wheelhouse', 'camera', 'hdmi-a-4', shelf)).toEqual([])
+  const unplugged = edit(secondMark, [{ do: 'unlink', setup: 'wheelhouse', cable: 'hdmi' }], catalogue)
+  if (!unplugged.ok) throw new Error('unplug')
+  const [best] = plugsFor(unplugged.value, 'wheelhouse', 'camera', 'hdmi-a-4', shelf)
+  expect(best).toMatchObject({ what: 'picture', source: 'kit', partId: 'reedsmith-hdmi-swivel', priceMinor: 0 })
+})
