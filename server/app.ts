@@ -16,6 +16,8 @@ import { lockerRoutes } from './features/locker/routes.ts'
 import { LockerService } from './features/locker/service.ts'
 import { operatorRoutes } from './features/operator/routes.ts'
 import { OperatorService } from './features/operator/service.ts'
+import { rehearsalRoutes } from './features/rehearsals/routes.ts'
+import { RehearsalService } from './features/rehearsals/service.ts'
 import { RigFileService } from './features/rigs/files.ts'
 import { rigRoutes } from './features/rigs/routes.ts'
 import { RigService } from './features/rigs/service.ts'
@@ -91,6 +93,7 @@ export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false
   await app.register(catalogueRoutes(catalogue, new OwnPartService(db, catalogue)))
   await app.register(operatorRoutes(new OperatorService(db)))
   await app.register(lockerRoutes(new LockerService(db)))
+  await app.register(rehearsalRoutes(new RehearsalService(catalogue)))
   const rigs = new RigService(db, catalogue)
   await app.register(rigRoutes(rigs, new RigFileService(db, rigs, catalogue)))
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger())

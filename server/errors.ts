@@ -8,6 +8,7 @@ export const errorTable = {
   'rig-unknown': [404, 'This rig is not on the shelf any more. Go back to the shelf and open another.'],
   'part-unknown': [404, 'The catalogue has no such part.'],
   'revision-unknown': [404, 'This rig has no such revision.'],
+  'rehearsal-unknown': [404, 'This rehearsal was put away. Start it again.'],
   'rig-exists': [409, 'A rig with this id is already on the shelf. Give the new one another id.'],
   'saved-elsewhere': [409, 'This rig was saved from another window in the meantime. Choose which version to keep.'],
   'part-exists': [409, 'The catalogue already has a part with this id. Choose another id.'],

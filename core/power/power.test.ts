@@ -14,6 +14,7 @@ import {
   flowAt,
   fullCells,
   gaugePercent,
+  metersOf,
   nearMains,
   type Network,
   networkOf,
@@ -272,6 +273,24 @@ test('an empty pack is changed for one of its kind from the bag, and the gauge s
   // 120 min at 6 W out of 18 Wh: a third is left.
   expect(fresh && gaugePercent(fresh, 20)).toBe(33)
   expect(packVolts(0.5, { min: 6, max: 8.4 })).toBeCloseTo(7.2, 9)
+})
+
+test('spent packs fill at the wall while the scene is off, and the meters show it', () => {
+  const network = networkFor(wiredRig([pack()], [inBay()]))
+  const bays = [{ kind: 'pack cell', bays: 1, watts: 10 }]
+  const day = [phase('roll', 200), phase('off', 60, true), phase('roll', 60)]
+  let now = start(network, [{ id: 'bag', kind: 'pack cell', usableWh: 18, capacityWh: 20, health: 1 }])
+  while (now.second < 230 * 60) now = playStep(network, day, now, 60, bays)
+  const meters = metersOf(network, day, now, bays)
+  // The first pack ended at 180 min; half an hour at 10 W put 4.5 Wh of its 18 back, a quarter.
+  expect(meters.packs).toMatchObject([
+    { id: 'pack', seat: undefined, percent: 25, watts: -10 },
+    { id: 'bag', seat: 'pack', watts: 0 },
+  ])
+  expect(meters.pieces).toEqual([{ id: 'camera', watts: 0, dark: false }])
+  while (!now.over) now = playStep(network, day, now, 60, bays)
+  expect(now.wallWh).toBeCloseTo(10, 6)
+  expect(now.usedWh + now.storedWh + now.lostWh).toBeCloseTo(now.outWh + now.wallWh, 6)
 })
 
 test('drawing more never lasts longer', () => {

@@ -1,8 +1,8 @@
 import type { Phase } from '../brief/index.ts'
 import { drained, hoursToNext } from './cascade.ts'
-import { flowAt } from './flow.ts'
-import { drawIn, type Spare } from './day.ts'
-import { coldFactor, DEPTH, type Network, type PowerNode } from './network.ts'
+import { CHARGING, type Flow, flowAt } from './flow.ts'
+import { type Bays, drawIn, type Spare } from './day.ts'
+import { type Cell, coldFactor, DEPTH, type Network, type PowerNode } from './network.ts'
 
 const HOUR_S = 3600
 
@@ -52,8 +52,9 @@ export interface Rehearsal {
 
 /** A gauge blinks when this much of the usable charge is left, percent. */
 const LOW_PERCENT = 15
-/** Moments closer than this are the same, s. */
+/** Moments closer than this are the same, s; and charges, Wh. */
 const SAME_S = 1e-6
+const SAME_WH = 1e-9
 
 /** What a pack gives in the present cold, Wh. */
 export const packUsableWh = (pack: SimPack, celsius: number): number => pack.capacityWh * DEPTH * coldFactor(celsius) * pack.health
@@ -120,9 +121,12 @@ const swapped = (now: Rehearsal, events: SimEvent[]): Rehearsal => {
   let { packs, swaps } = now
   for (const spent of packs) {
     if (spent.seat === undefined || (packLeftWh(spent, celsius) > 0 && !forgotten.includes(spent.id))) continue
-    const next = packs.find(
-      (pack) => pack.seat === undefined && pack.kind === spent.kind && packLeftWh(pack, celsius) > 0 && !forgotten.includes(pack.id),
-    )
+    // The fullest one of its kind in the bag.
+    const [next] = packs
+      .filter(
+        (pack) => pack.seat === undefined && pack.kind === spent.kind && packLeftWh(pack, celsius) > 0 && !forgotten.includes(pack.id),
+      )
+      .sort((a, b) => packLeftWh(b, celsius) - packLeftWh(a, celsius))
     if (!next) continue
     const { seat } = spent
     packs = packs.map((pack) => (pack === spent ? { ...pack, seat: undefined } : pack === next ? { ...pack, seat } : pack))
@@ -132,37 +136,120 @@ const swapped = (now: Rehearsal, events: SimEvent[]): Rehearsal => {
   return swaps === now.swaps ? now : { ...now, packs, swaps }
 }
 
-/**
- * Plays one step of the day in fixed time: meters read, counters count, empty packs are changed. Nothing happens after the end.
- * @param seconds length of the step; it is cut short where a part of the day or a pack ends
- */
-export const playStep = (network: Network, phases: readonly Phase[], before: Rehearsal, seconds: number): Rehearsal => {
-  if (before.over) return before
-  const { phase, endsAt } = phaseAt(phases, before.second)
-  if (!phase) return { ...before, over: true, events: [...before.events, { second: before.second, what: 'over', id: '' }] }
-  const events: SimEvent[] = []
-  const now = swapped(before, events)
+/** The rig at this moment: which pack sits where, what it holds, and where the power goes. */
+interface Present {
+  readonly network: Network
+  readonly left: ReadonlyMap<string, number>
+  readonly flow: Flow
+}
+
+const presentOf = (network: Network, phase: Phase, now: Rehearsal): Present => {
   const { celsius, turnedUp, forgotten } = now.disturbance
-  const inSeat = (cell: string) => now.packs.find(({ seat, id }) => seat === cell && !forgotten.includes(id))
+  const inSeat = (cell: Cell) => now.packs.find(({ seat, id }) => seat === cell.id && !forgotten.includes(id))
   const cells = network.cells.map((cell) => {
-    const pack = inSeat(cell.id)
+    const pack = inSeat(cell)
     return { ...cell, usableWh: pack ? packUsableWh(pack, celsius) : 0 }
   })
   const left = new Map(
-    cells.map(({ id }): [string, number] => {
-      const pack = inSeat(id)
-      return [id, pack ? packLeftWh(pack, celsius) : 0]
+    network.cells.map((cell): [string, number] => {
+      const pack = inSeat(cell)
+      return [cell.id, pack ? packLeftWh(pack, celsius) : 0]
     }),
   )
   const draw = drawIn(phase.kind)
   const turned = (node: PowerNode) => (phase.kind !== 'off' && turnedUp.includes(node.id) ? node.fullW : draw(node))
   const present = { ...network, cells }
-  const flow = flowAt(present, left, turned)
-  const hours = Math.min(seconds / HOUR_S, (endsAt - now.second) / HOUR_S, hoursToNext(present, left, flow))
+  return { network: present, left, flow: flowAt(present, left, turned) }
+}
+
+/** What goes into the spent packs of the bag while there is a wall, W, by pack: as many as there are bays, the fullest first. */
+const chargingNow = (phase: Phase, now: Rehearsal, bays: readonly Bays[]): ReadonlyMap<string, number> => {
+  if (!phase.mains) return new Map()
+  const { forgotten } = now.disturbance
+  return new Map(
+    bays.flatMap(({ kind, bays: count, watts }) =>
+      now.packs
+        .filter((pack) => pack.seat === undefined && pack.kind === kind && pack.takenWh > SAME_WH && !forgotten.includes(pack.id))
+        .sort((a, b) => a.takenWh - b.takenWh)
+        .slice(0, count)
+        .map(({ id }): [string, number] => [id, watts]),
+    ),
+  )
+}
+
+/** What the meters of the simulated rig show. */
+export interface Meters {
+  readonly phase: Phase | undefined
+  readonly packs: readonly {
+    readonly id: string
+    readonly seat: string | undefined
+    readonly percent: number
+    readonly volts: number
+    /** Out of the pack, W; less than nothing while it is charged. */
+    readonly watts: number
+  }[]
+  readonly pieces: readonly { readonly id: string; readonly watts: number; readonly dark: boolean }[]
+}
+
+/** Reads the meters of the rehearsal as it stands. */
+export const metersOf = (network: Network, phases: readonly Phase[], now: Rehearsal, bays: readonly Bays[] = []): Meters => {
+  const { phase } = phaseAt(phases, now.second)
+  const { celsius } = now.disturbance
+  const flow = phase && presentOf(network, phase, now).flow
+  const charging = phase ? chargingNow(phase, now, bays) : new Map<string, number>()
+  const voltsOf = (pack: SimPack) => {
+    const cell = network.cells.find(({ kind }) => kind === pack.kind)
+    const usable = packUsableWh(pack, celsius)
+    return cell && usable > 0 ? packVolts(packLeftWh(pack, celsius) / usable, cell.volts) : 0
+  }
+  const drawn = phase ? drawIn(phase.kind) : () => 0
+  return {
+    phase,
+    packs: now.packs.map((pack) => ({
+      id: pack.id,
+      seat: pack.seat,
+      percent: gaugePercent(pack, celsius),
+      volts: voltsOf(pack),
+      watts: pack.seat === undefined ? -(charging.get(pack.id) ?? 0) : (flow?.cellW.get(pack.seat) ?? 0),
+    })),
+    pieces: network.nodes
+      .filter(({ drawW, id }) => drawW > 0 || flow?.dark.has(id))
+      .map((node) => {
+        const dark = flow?.dark.has(node.id) ?? false
+        const turned = phase?.kind !== 'off' && now.disturbance.turnedUp.includes(node.id)
+        return { id: node.id, watts: dark || !phase ? 0 : turned ? node.fullW : drawn(node), dark }
+      }),
+  }
+}
+
+/**
+ * Plays one step of the day in fixed time: meters read, counters count, empty packs are changed. Nothing happens after the end.
+ * @param seconds length of the step; it is cut short where a part of the day or a pack ends
+ * @param bays chargers that are carried: spent packs fill in the parts of the day that are near the wall
+ */
+export const playStep = (
+  network: Network,
+  phases: readonly Phase[],
+  before: Rehearsal,
+  seconds: number,
+  bays: readonly Bays[] = [],
+): Rehearsal => {
+  if (before.over) return before
+  const { phase, endsAt } = phaseAt(phases, before.second)
+  if (!phase) return { ...before, over: true, events: [...before.events, { second: before.second, what: 'over', id: '' }] }
+  const events: SimEvent[] = []
+  const now = swapped(before, events)
+  const { celsius, forgotten } = now.disturbance
+  const { network: present, left, flow } = presentOf(network, phase, now)
+  const charging = chargingNow(phase, now, bays)
+  const toFull = now.packs.map(({ id, takenWh }) => (charging.has(id) ? takenWh / ((charging.get(id) ?? 0) * CHARGING) : Infinity))
+  const hours = Math.min(seconds / HOUR_S, (endsAt - now.second) / HOUR_S, hoursToNext(present, left, flow), ...toFull)
   const after = drained(present, left, flow, hours)
   const second = now.second + hours * HOUR_S
   const packs = now.packs.map((pack) => {
     const { seat } = pack
+    const filledW = charging.get(pack.id)
+    if (filledW !== undefined) return { ...pack, takenWh: Math.max(0, pack.takenWh - filledW * CHARGING * hours) }
     if (seat === undefined || forgotten.includes(pack.id) || (flow.cellW.get(seat) ?? 0) === 0) return pack
     const next = { ...pack, takenWh: packUsableWh(pack, celsius) - (after.get(seat) ?? 0) }
     const [was, is] = [gaugePercent(pack, celsius), gaugePercent(next, celsius)]
@@ -170,6 +257,7 @@ export const playStep = (network: Network, phases: readonly Phase[], before: Reh
     if ((left.get(seat) ?? 0) > 0 && after.get(seat) === 0) events.push({ second, what: 'empty', id: pack.id })
     return next
   })
+  const wallW = [...charging.values()].reduce((sum, watts) => sum + watts, 0)
   const dark = [...flow.dark].sort()
   for (const id of dark) if (!now.dark.includes(id)) events.push({ second: now.second, what: 'dark', id })
   for (const id of now.dark) if (!dark.includes(id)) events.push({ second: now.second, what: 'back', id })
@@ -181,9 +269,9 @@ export const playStep = (network: Network, phases: readonly Phase[], before: Reh
     dark,
     outWh: now.outWh + outW * hours,
     usedWh: now.usedWh + flow.usedW * hours,
-    storedWh: now.storedWh + flow.storedW * hours,
-    wallWh: now.wallWh + flow.wallW * hours,
-    lostWh: now.lostWh + flow.lossW * hours,
+    storedWh: now.storedWh + (flow.storedW + wallW * CHARGING) * hours,
+    wallWh: now.wallWh + (flow.wallW + wallW) * hours,
+    lostWh: now.lostWh + (flow.lossW + wallW * (1 - CHARGING)) * hours,
     events: [...now.events, ...events],
   }
 }

@@ -1,0 +1,56 @@
+import { idSchema } from '@zucchini/core/catalogue'
+import { z } from 'zod'
+
+/** Slowest and fastest play: minutes of the day in one second. */
+export const SPEEDS = { least: 0.25, most: 240, usual: 6 } as const
+
+export const speedSchema = z.number().min(SPEEDS.least).max(SPEEDS.most)
+
+/** What may be changed while it plays. */
+export const changeSchema = z.strictObject({
+  paused: z.boolean().optional(),
+  speed: speedSchema.optional(),
+  again: z.boolean().optional(),
+  celsius: z.number().min(-40).max(50).optional(),
+  turnedUp: z.array(idSchema).max(40).optional(),
+  forgotten: z.array(idSchema).max(40).optional(),
+})
+export type Change = z.infer<typeof changeSchema>
+
+export const sampleSchema = z.object({ second: z.number(), percents: z.record(z.string(), z.number()), watts: z.number() })
+export type Sample = z.infer<typeof sampleSchema>
+
+/** The rehearsal at one moment, as it goes out to the page. */
+export const frameSchema = z.object({
+  simulated: z.literal(true),
+  second: z.number(),
+  over: z.boolean(),
+  paused: z.boolean(),
+  speed: z.number(),
+  phase: z.object({ name: z.string(), kind: z.string(), minutes: z.number(), mains: z.boolean() }).nullable(),
+  packs: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      seat: z.string().nullable(),
+      percent: z.number(),
+      volts: z.number(),
+      watts: z.number(),
+    }),
+  ),
+  pieces: z.array(z.object({ id: z.string(), name: z.string(), watts: z.number(), dark: z.boolean() })),
+  swaps: z.number(),
+  usedWh: z.number(),
+  outWh: z.number(),
+  lostWh: z.number(),
+  storedWh: z.number(),
+  wallWh: z.number(),
+  disturbance: z.object({
+    celsius: z.number(),
+    turnedUp: z.array(z.string()).readonly(),
+    forgotten: z.array(z.string()).readonly(),
+  }),
+  events: z.array(z.object({ second: z.number(), what: z.string(), name: z.string() })),
+  lastSample: sampleSchema.nullable(),
+})
+export type Frame = z.infer<typeof frameSchema>

@@ -1,0 +1,103 @@
+import type { AddressInfo } from 'node:net'
+import { firstMark, secondMark } from '@zucchini/demo/scenario'
+import type { Frame, Sample } from './features/rehearsals/frames.ts'
+import { type Kit, startKit } from './testing/kit.ts'
+
+let kit: Kit
+let base: string
+beforeAll(async () => {
+  kit = await startKit()
+  await kit.app.listen({ port: 0, host: '127.0.0.1' })
+  base = `http://127.0.0.1:${(kit.app.server.address() as AddressInfo).port}`
+})
+afterAll(() => kit.close())
+
+const start = async (more: object = {}) => {
+  const answer = await kit.ask('POST', '/api/rehearsals', { rig: secondMark, setup: 'crossing', speed: 240, ...more })
+  expect(answer.status).toBe(201)
+  return answer.body as { id: string; frame: Frame }
+}
+
+/** Follows a rehearsal until a frame is the wanted one; what came on the way is handed back. */
+const follow = async (id: string, wanted: (frame: Frame) => boolean): Promise<{ history: Sample[]; frame: Frame }> => {
+  const response = await fetch(`${base}/api/rehearsals/${id}/stream`)
+  expect(response.headers.get('content-type')).toBe('text/event-stream')
+  expect(response.headers.get('content-security-policy')).toContain("default-src 'self'")
+  let text = ''
+  let history: Sample[] = []
+  for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+    text += new TextDecoder().decode(chunk)
+    const messages = text.split('\n\n')
+    text = messages.pop() ?? ''
+    for (const message of messages) {
+      const [event, data] = message.split('\n').map((line) => line.slice(line.indexOf(':') + 2))
+      if (event === 'history') history = JSON.parse(data ?? '') as Sample[]
+      if (event !== 'frame') continue
+      const frame = JSON.parse(data ?? '') as Frame
+      if (!wanted(frame)) continue
+      // Leaving the loop lets go of the stream.
+      return { history, frame }
+    }
+  }
+  throw new Error('the stream ended too early')
+}
+
+test('the demo’s day is played to its end: packs are changed, nothing goes dark, and the energy adds up', async () => {
+  const { id, frame: first } = await start()
+  expect(first).toMatchObject({ simulated: true, second: 0, over: false, swaps: 0, phase: { name: 'setting up on the slip' } })
+  expect(first.packs.map(({ percent }) => percent)).toEqual([100, 100, 100, 100, 100, 100, 100])
+  const { frame } = await follow(id, ({ over }) => over)
+  expect(frame.second).toBe(360 * 60)
+  expect(frame.events.filter(({ what }) => what === 'dark')).toEqual([])
+  expect(frame.swaps).toBeGreaterThanOrEqual(4)
+  expect(frame.usedWh + frame.storedWh + frame.lostWh).toBeCloseTo(frame.outWh + frame.wallWh, 6)
+  // What the day plan says without playing: 41.6 Wh by the camera, 34.1 by the monitor.
+  expect(frame.usedWh).toBeCloseTo(41.6 + 34.1, 0)
+  expect((await follow(id, () => true)).history.length).toBeGreaterThan(100)
+})
+
+test('paused it stands still; a cold snap and forgotten packs change what comes', async () => {
+  const { id } = await start({ speed: 60 })
+  await follow(id, ({ second }) => second > 600)
+  const paused = (await kit.ask('POST', `/api/rehearsals/${id}`, { paused: true })).body as Frame
+  const later = (await kit.ask('POST', `/api/rehearsals/${id}`, {})).body as Frame
+  expect(later.second).toBe(paused.second)
+  const spares = later.packs.filter(({ seat }) => seat === null).map((pack) => pack.id)
+  expect(spares.length).toBe(5)
+  await kit.ask('POST', `/api/rehearsals/${id}`, { paused: false, speed: 240, celsius: -10, forgotten: spares })
+  const { frame } = await follow(id, ({ events }) => events.some(({ what }) => what === 'dark'))
+  expect(frame.disturbance).toMatchObject({ celsius: -10 })
+  expect(frame.pieces.some(({ dark }) => dark)).toBe(true)
+  const again = (await kit.ask('POST', `/api/rehearsals/${id}`, { again: true })).body as Frame
+  expect(again).toMatchObject({ second: 0, swaps: 0, events: [] })
+  expect((await kit.ask('DELETE', `/api/rehearsals/${id}`)).status).toBe(204)
+  expect((await kit.ask('POST', `/api/rehearsals/${id}`, {})).status).toBe(404)
+})
+
+test.each([
+  ['a speed of nothing', { speed: 0 }, 400],
+  ['a speed beyond all', { speed: 1e9 }, 400],
+  ['a set-up nobody knows', { setup: 'nowhere' }, 400],
+  ['no rig', { rig: {} }, 400],
+  ['a rig that names a part nobody has', { rig: { ...firstMark, kit: [{ id: 'camera', partId: 'ghost', status: 'in' }] } }, 422],
+])('refused: %s', async (_, more, status) => {
+  const answer = await kit.ask('POST', '/api/rehearsals', { rig: secondMark, setup: 'crossing', ...more })
+  expect(answer.status).toBe(status)
+  expect(JSON.stringify(answer.body)).toMatch(/"message":"\S/)
+})
+
+test.each([{ celsius: 400 }, { speed: -1 }, { turnedUp: ['no such id!'] }, { paused: 'yes' }, { unknown: 1 }])(
+  'a change that makes no sense is refused: %j',
+  async (change) => {
+    const { id } = await start()
+    expect((await kit.ask('POST', `/api/rehearsals/${id}`, change)).status).toBe(400)
+  },
+)
+
+test('the oldest gives way when too many are played, and an unknown one is refused in words', async () => {
+  const { id } = await start()
+  for (let i = 0; i < 8; i++) await start()
+  const gone = await kit.ask('GET', `/api/rehearsals/${id}/stream`)
+  expect(gone.status).toBe(404)
+  expect(gone.body).toMatchObject({ error: { code: 'rehearsal-unknown', message: 'This rehearsal was put away. Start it again.' } })
+})
