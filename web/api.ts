@@ -23,6 +23,50 @@ export interface FileAnswer {
   readonly rigId: string
 }
 
+export interface RehearsalSample {
+  readonly second: number
+  readonly percents: Readonly<Record<string, number>>
+  readonly watts: number
+}
+
+/** A simulated shoot day at one moment. */
+export interface RehearsalFrame {
+  readonly simulated: true
+  readonly second: number
+  readonly over: boolean
+  readonly paused: boolean
+  readonly speed: number
+  readonly phase: { readonly name: string; readonly kind: string; readonly minutes: number; readonly mains: boolean } | null
+  readonly packs: readonly {
+    readonly id: string
+    readonly name: string
+    readonly seat: string | null
+    readonly percent: number
+    readonly volts: number
+    readonly watts: number
+  }[]
+  readonly pieces: readonly { readonly id: string; readonly name: string; readonly watts: number; readonly dark: boolean }[]
+  readonly swaps: number
+  readonly usedWh: number
+  readonly outWh: number
+  readonly lostWh: number
+  readonly storedWh: number
+  readonly wallWh: number
+  readonly disturbance: { readonly celsius: number; readonly turnedUp: readonly string[]; readonly forgotten: readonly string[] }
+  readonly events: readonly { readonly second: number; readonly what: string; readonly name: string }[]
+  readonly lastSample: RehearsalSample | null
+}
+
+/** What can be changed while a rehearsal plays. */
+export interface RehearsalChange {
+  readonly paused?: boolean
+  readonly speed?: number
+  readonly again?: boolean
+  readonly celsius?: number
+  readonly turnedUp?: readonly string[]
+  readonly forgotten?: readonly string[]
+}
+
 /** What the server said no to: its code, its words, and whatever else it sent along. */
 export class ApiRefusal extends Error {
   readonly status: number
@@ -66,5 +110,9 @@ export const api = {
   save: (rig: Rig, base: number, note: string) => call<SavedRig>('PUT', `/rigs/${id(rig.id)}`, { base, rig, note }),
   remove: (rig: string) => call<void>('DELETE', `/rigs/${id(rig)}`),
   readFile: (text: string, dry: boolean) => call<FileAnswer>('POST', '/rig-files', { text, dry }),
+  rehearse: (rig: Rig, setup: string, speed: number) =>
+    call<{ id: string; frame: RehearsalFrame }>('POST', '/rehearsals', { rig, setup, speed }),
+  changeRehearsal: (rehearsal: string, change: RehearsalChange) => call<RehearsalFrame>('POST', `/rehearsals/${id(rehearsal)}`, change),
+  stopRehearsal: (rehearsal: string) => call<void>('DELETE', `/rehearsals/${id(rehearsal)}`),
   putBack: (rig: string) => call<SavedRig>('POST', `/rigs/${id(rig)}/put-back`),
 }

@@ -14,6 +14,18 @@ export const router = createRouter({
       meta: { title: 'Balance' },
     },
     {
+      path: '/rigs/:id/wiring',
+      name: 'wiring',
+      component: () => import('./screens/wiring/WiringScreen.vue'),
+      meta: { title: 'Wiring' },
+    },
+    {
+      path: '/rigs/:id/rehearsal',
+      name: 'rehearsal',
+      component: () => import('./screens/rehearsal/RehearsalScreen.vue'),
+      meta: { title: 'Rehearsal' },
+    },
+    {
       path: '/catalogue',
       name: 'catalogue',
       component: () => import('./screens/catalogue/CatalogueScreen.vue'),

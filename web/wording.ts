@@ -32,10 +32,30 @@ export const signed = (value: number, write: (value: number) => string): string 
 /** A span in words: "2.5 min", "long" without an end. */
 export const minutes = (value: number): string => (Number.isFinite(value) ? `${number(value, value < 10 ? 1 : 0)} min` : 'long')
 
+/** Watts, tenths below 100: "6.5 W". */
+export const watts = (value: number): string => `${number(value, Math.abs(value) < 100 && value % 1 !== 0 ? 1 : 0)} W`
+export const wattHours = (value: number): string => `${number(value, Math.abs(value) < 100 && value % 1 !== 0 ? 1 : 0)} Wh`
+export const volts = (value: number): string => `${number(value, value % 1 === 0 ? 0 : 1)} V`
+/** A span of volts: "11 to 16.8 V", or "5 V" when both ends are the same. */
+export const voltSpan = ({ min, max }: { readonly min: number; readonly max: number }): string =>
+  min === max ? volts(max) : `${volts(min).replace(' V', '')} to ${volts(max)}`
+
+/** A part of a day: "58 min", "5 h 06", "for ever" without an end. */
+export const hours = (minutes: number): string => {
+  if (!Number.isFinite(minutes)) return 'for ever'
+  const whole = Math.round(minutes)
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+}
+
 const endings: readonly (readonly [RegExp, (value: number, style: Style) => string])[] = [
   [/Minor$/, (value, { currency }) => money(value, currency)],
   [/Mm$/, (value, { units }) => millimetres(value, units)],
   [/Nm$/, (value) => `${number(value, 2)} N m`],
+  [/Min$/, (value) => hours(value)],
+  [/[wW]atts$/, (value) => watts(value)],
+  [/Wh$/, (value) => wattHours(value)],
+  [/[vV]olts$/, (value) => volts(value)],
+  [/MBs$/, (value) => `${number(value, value % 1 === 0 ? 0 : 1)} MB/s`],
   [/Minutes$/, (value) => minutes(value)],
   [/Deg$/, (value) => degrees(value)],
   [/G$/, (value, { units }) => grams(value, units)],

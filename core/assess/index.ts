@@ -1,6 +1,7 @@
 export * from './effect.ts'
 export * from './evaluate.ts'
 export * from './fits-here.ts'
+export * from './lists.ts'
 export * from './rehearse.ts'
 export * from './stations.ts'
 export * from './swaps.ts'

@@ -20,13 +20,23 @@ const stationOfFinding = (finding: Finding, facts: Facts): Station => {
   return part ? roles[part.role].station : 'proof'
 }
 
+/** What works on the rig without sitting on a mount: leads between sockets, cards in their slots. */
+const offTheJoints = (facts: Facts, station: Station): readonly string[] => {
+  if (station === 'cables') return facts.leads.map(({ link }) => link.cable)
+  if (station === 'media') return facts.recordings.flatMap(({ media }) => media.filter(({ onRig }) => !onRig).map(({ id }) => id))
+  return []
+}
+
 export const stationsOf = (facts: Facts, findings: readonly Finding[]): readonly StationState[] => {
   const advice = adviceFor(facts.assembly.rig.brief)
   return stations.map((station): StationState => {
     const own = findings.filter((finding) => stationOfFinding(finding, facts) === station)
     return {
       station,
-      instances: facts.assembly.placed.filter((piece) => roles[piece.part.role].station === station).map((piece) => piece.instance.id),
+      instances: [
+        ...facts.assembly.placed.filter((piece) => roles[piece.part.role].station === station).map((piece) => piece.instance.id),
+        ...offTheJoints(facts, station),
+      ],
       openNeeds: facts.unmet.filter((need) => stationOfNeed(need) === station),
       worst: levels.find((level) => own.some((finding) => finding.level === level)),
       findings: own,

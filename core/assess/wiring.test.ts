@@ -2,7 +2,7 @@ import { edit } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoLocker, firstMark, secondMark } from '../../demo/scenario/index.ts'
-import { evaluate, plugsFor, schoolLines, wiringFor } from './index.ts'
+import { evaluate, leadsCsv, plugsFor, powerCsv, schoolLines, wiringFor } from './index.ts'
 
 const catalogue = catalogueOf(demoParts)
 const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
@@ -47,4 +47,15 @@ test('what goes into a free socket, the best first; a taken one takes nothing', 
   if (!unplugged.ok) throw new Error('unplug')
   const [best] = plugsFor(unplugged.value, 'wheelhouse', 'camera', 'hdmi-a-4', shelf)
   expect(best).toMatchObject({ what: 'picture', source: 'kit', partId: 'reedsmith-hdmi-swivel', priceMinor: 0 })
+})
+
+test('the lists of leads and power as tables with units', () => {
+  const leads = leadsCsv(evaluate(secondMark, 'crossing', shelf, false)).split('\r\n')
+  expect(leads[0]).toBe('lead,from,from socket,to,to socket,carries,needed (mm),reaches (mm),over (mm),mass (g),held by')
+  expect(leads).toHaveLength(3 + 2)
+  expect(leads[1]).toContain('"Reedsmith thin HDMI lead, 35 cm, swivel ends",Calabash H1 hybrid body,HDMI out,')
+  const power = powerCsv(evaluate(secondMark, 'crossing', shelf, false)).split('\r\n')
+  // 16 Wh at freezing: 16 x 0.9 x 0.8 = 11.52.
+  expect(power).toContain('"Calabash camera pack, 16 Wh",battery,,,16,11.5,6,8.4,58')
+  expect(power).toContain('Calabash H1 hybrid body,draws,12,5,,,,,58')
 })

@@ -1,14 +1,11 @@
 import { z } from 'zod'
 import { exceeds } from '../kernel/index.ts'
-import { batteriesOf, batteryKind, chargesPart, type KindUse } from '../power/index.ts'
+import { chargesPart, type KindUse } from '../power/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
-import type { Facts } from './facts.ts'
 import { byReadiness } from './places.ts'
-import { packRemedy } from './wires.ts'
+import { batteryOf, packRemedy } from './wires.ts'
 
 const options = z.object({ nightMin: z.number().positive() })
-
-const partOf = (facts: Facts, kind: string) => batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part
 
 /** Batteries that the night is too short to fill again. */
 export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
@@ -31,15 +28,15 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
   },
   subjects: ({ day }) => day.kinds.filter(({ usedWh }) => usedWh > 0),
   judge: ({ kind, chargeMin }, facts, { nightMin }) => {
-    const names = { part: partOf(facts, kind)?.name ?? kind, room: kind }
-    if (chargeMin === Infinity) return { group: 'speaks', message: 'none', names }
+    const names = { part: batteryOf(facts, kind)?.part.name ?? kind, room: kind }
+    if (chargeMin === Infinity) return { group: 'speaks', message: 'none', names, parts: [batteryOf(facts, kind)?.id ?? ''] }
     const numbers = { chargeMin, nightMin }
     return exceeds(chargeMin, nightMin)
-      ? { group: 'speaks', message: 'long', names, numbers }
+      ? { group: 'speaks', message: 'long', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
       : { group: 'silent', message: 'enough', names, numbers }
   },
   remedies: ({ kind, chargeMin }, facts, _, { nightMin }): readonly Remedy[] => {
-    const battery = partOf(facts, kind)
+    const battery = batteryOf(facts, kind)?.part
     if (!battery) return []
     const [charger] = [...(facts.shelf.catalogue.byRole.get('charger') ?? [])]
       .filter((part) => chargesPart(part, battery))

@@ -1,14 +1,9 @@
 import type { KindUse } from '../power/index.ts'
 import { exceeds } from '../kernel/index.ts'
-import { batteriesOf, batteryKind } from '../power/index.ts'
 import { defineCheck, noOptions } from './check.ts'
-import type { Facts } from './facts.ts'
-import { packRemedy } from './wires.ts'
+import { batteryOf, packRemedy } from './wires.ts'
 
 const MOST_PACKED = 12
-
-/** A battery of the kit of this kind, to pack more of. */
-const sample = (facts: Facts, kind: string) => batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part
 
 /** Too few batteries of one kind for the day of the brief. */
 export const runtimeShort = defineCheck<KindUse, object>({
@@ -29,15 +24,15 @@ export const runtimeShort = defineCheck<KindUse, object>({
   },
   subjects: ({ day }) => day.kinds,
   judge: ({ kind, needed, have }, facts) => {
-    const part = sample(facts, kind)
+    const part = batteryOf(facts, kind)?.part
     const names = { part: part?.name ?? kind, room: kind }
     const { failsAtMin } = facts.day
     const numbers = { needed, have, ...(failsAtMin < Infinity ? { darkMin: failsAtMin } : {}) }
     if (failsAtMin === Infinity || !exceeds(needed, have)) return { group: 'silent', message: 'enough', names, numbers }
-    return { group: 'speaks', message: 'short', names, numbers }
+    return { group: 'speaks', message: 'short', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
   },
   remedies: ({ kind, needed, have }, facts, { message }) => {
-    const part = sample(facts, kind)
+    const part = batteryOf(facts, kind)?.part
     return message === 'short' && part && needed - have <= MOST_PACKED ? [packRemedy(facts, part.id, part.name, needed - have)] : []
   },
 })

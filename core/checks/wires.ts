@@ -1,6 +1,7 @@
 import { type PlacedPart, type SocketHere } from '../assembly/index.ts'
 import { gives, type Run, type RunEnd, takes } from '../cabling/index.ts'
 import { type Carried, connectors, mate, standardOf } from '../catalogue/index.ts'
+import { batteriesOf, batteryKind } from '../power/index.ts'
 import { type Candidate, type Demand, isTaken, type LeadOption, leadsBetween, othersFor, plugIn, type Stock } from '../wiring/index.ts'
 import type { Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
@@ -127,3 +128,6 @@ export const endsOf = (run: Run): readonly (readonly [RunEnd, RunEnd])[] => [
   [run.from, run.to],
   [run.to, run.from],
 ]
+
+/** A battery of a kind, on the rig or in the bag. */
+export const batteryOf = (facts: Facts, kind: string) => batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)

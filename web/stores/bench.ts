@@ -12,6 +12,7 @@ export const useBench = defineStore('bench', () => {
   const pieceId = ref('')
   const station = ref<Station>()
   const showRooms = ref(false)
+  const showLeads = ref(true)
   const hanging = ref(false)
   const turning = ref(false)
   const wanted = ref('')
@@ -58,6 +59,7 @@ export const useBench = defineStore('bench', () => {
     pieceId,
     station,
     showRooms,
+    showLeads,
     hanging,
     turning,
     wanted,

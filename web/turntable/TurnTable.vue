@@ -58,6 +58,7 @@ const rebuild = () => {
     picked: bench.pieceId,
     point: bench.pointKey,
     rooms: bench.showRooms,
+    leads: bench.showLeads,
     apartMm: apartMm.value,
   })
   scene.add(rig)

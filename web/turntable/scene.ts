@@ -1,11 +1,13 @@
 import type { Assessment } from '@zucchini/core/assess'
 import type { Assembly, PlacedPart, Point } from '@zucchini/core/assembly'
+import type { Run } from '@zucchini/core/cabling'
 import { inHand } from '@zucchini/core/balance'
 import { roomPoses } from '@zucchini/core/clearance'
 import { cross, lengthOf, type Placed, unit, type Vec3 } from '@zucchini/core/kernel'
 import {
   BoxGeometry,
   BufferGeometry,
+  CatmullRomCurve3,
   CylinderGeometry,
   EdgesGeometry,
   Group,
@@ -18,6 +20,7 @@ import {
   MeshBasicMaterial,
   MeshLambertMaterial,
   SphereGeometry,
+  TubeGeometry,
   Vector3,
 } from 'three'
 
@@ -90,6 +93,7 @@ export interface SceneOptions {
   /** The open point in hand, as `instance/mount`. */
   readonly point: string
   readonly rooms: boolean
+  readonly leads: boolean
   readonly apartMm: number
 }
 
@@ -104,6 +108,20 @@ const pieceGroup = (piece: PlacedPart, palette: Palette, tone: string, options: 
       }
   group.position.copy(at(apart(piece, options.apartMm)))
   return group
+}
+
+const TUBE_STEPS = 64
+const TUBE_SIDES = 8
+
+/** A lead as the tube it is, along its way; drawn apart it would lead nowhere, so it stays away then. */
+const leadTube = ({ points, cable, part, spareMm }: Run, palette: Palette): Mesh => {
+  const curve = new CatmullRomCurve3(points.map(at), false, 'catmullrom', 0.12)
+  const mesh = new Mesh(
+    new TubeGeometry(curve, TUBE_STEPS, cable.thickMm / 2, TUBE_SIDES),
+    new MeshLambertMaterial({ color: spareMm < 0 ? palette.brick : cable.carries.includes('power') ? palette.leaf : palette.look('knob') }),
+  )
+  mesh.userData['lead'] = part.name
+  return mesh
 }
 
 const POINT_MM = 3.4
@@ -133,6 +151,7 @@ export const buildScene = (assessment: Assessment, palette: Palette, options: Sc
     const id = piece.instance.id
     scene.add(pieceGroup(piece, palette, id === options.picked ? palette.amber : stopped.has(id) ? palette.brick : palette.ink, options))
   }
+  if (options.leads && options.apartMm === 0) for (const run of assessment.facts.leads) scene.add(leadTube(run, palette))
   for (const point of assessment.points) if (point.open) scene.add(pointMark(point, palette, options))
   const centre = new Mesh(new SphereGeometry(6, 20, 14), new MeshBasicMaterial({ color: palette.ink, depthTest: false }))
   centre.position.copy(at(assessment.mass.centre))

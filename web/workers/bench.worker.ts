@@ -8,7 +8,13 @@ import {
   fitsInSteps,
   type Misfit,
   misfitsHere,
+  plugsFor,
+  type LeadLine,
+  type Proposal,
+  schoolLines,
+  type SchoolLine,
   swapsFor,
+  wiringFor,
 } from '@zucchini/core/assess'
 import type { Operator } from '@zucchini/core/balance'
 import type { Rig } from '@zucchini/core/assembly'
@@ -54,6 +60,15 @@ const bench = {
   },
   swaps(rig: Rig, setup: string, instance: string): readonly Fit[] {
     return swapsFor(rig, setup, instance, shelf)
+  },
+  wiring(rig: Rig, setup: string, anew: boolean): Proposal {
+    return wiringFor(rig, setup, shelf, anew)
+  },
+  schools(rig: Rig, setup: string): readonly SchoolLine[] {
+    return schoolLines(rig, setup, shelf)
+  },
+  plugs(rig: Rig, setup: string, instance: string, socket: string): readonly LeadLine[] {
+    return plugsFor(rig, setup, instance, socket, shelf)
   },
   /** The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an older one. */
   async cures(rig: Rig, setup: string): Promise<readonly (readonly Cure[])[] | undefined> {

@@ -9,13 +9,19 @@ import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, grams, headline, money, signed } from '../../wording.ts'
 
-const props = defineProps<{ assessment: Assessment }>()
+const props = defineProps<{
+  assessment: Assessment
+  /** The checks to tell about; all of them when left out. */
+  only?: ReadonlySet<string>
+  title?: string
+}>()
 const store = useRig()
 const bench = useBench()
 
+const wanted = (finding: Finding) => props.only?.has(finding.check) ?? true
 const count = computed(() =>
   levels
-    .map((level) => ({ level, n: props.assessment.findings.filter((finding) => finding.level === level).length }))
+    .map((level) => ({ level, n: props.assessment.findings.filter((finding) => finding.level === level && wanted(finding)).length }))
     .filter(({ n }) => n > 0)
     .map(({ level, n }) => `${n} ${level}${n > 1 ? 's' : ''}`)
     .join(' · '),
@@ -24,7 +30,7 @@ const shown = computed(() => {
   const own = bench.station && props.assessment.stations.find(({ station }) => station === bench.station)
   return props.assessment.findings
     .map((finding, i) => ({ finding, n: i + 1 }))
-    .filter(({ finding }) => !own || own.findings.includes(finding))
+    .filter(({ finding }) => (props.only ? wanted(finding) : !own || own.findings.includes(finding)))
 })
 const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) => fill(text, of.numbers, of.names, store.style)
 
@@ -66,7 +72,7 @@ const look = (finding: Finding) => {
 <template>
   <section class="flex min-h-0 flex-1 flex-col" aria-label="Findings">
     <h2 class="flex items-baseline border-b border-line pb-1.5 text-[13px] font-semibold">
-      {{ bench.station ? `Findings, ${bench.station}` : 'Findings' }}
+      {{ title ?? (bench.station ? `Findings, ${bench.station}` : 'Findings') }}
       <span class="ml-auto text-[12.5px]" aria-live="polite" data-testid="finding-count">{{ count || 'none' }}</span>
     </h2>
     <ol v-if="cures" class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
@@ -97,7 +103,7 @@ const look = (finding: Finding) => {
         </div>
       </li>
       <li v-if="shown.length === 0" class="py-4 text-soft">
-        {{ bench.station ? 'Nothing to say about this station.' : 'Nothing to say. Balance it on a finger and shake it before you leave.' }}
+        {{ only || bench.station ? 'Nothing to mend here.' : 'Nothing to say. Balance it on a finger and shake it before you leave.' }}
       </li>
     </ol>
   </section>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { roles } from '@zucchini/core/catalogue'
+import type { Run } from '@zucchini/core/cabling'
+import { bagRoles, type Part, roles } from '@zucchini/core/catalogue'
 import { computed } from 'vue'
+import { useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { grams, money } from '../../wording.ts'
@@ -9,6 +11,19 @@ import { grams, money } from '../../wording.ts'
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
 const bench = useBench()
+const router = useRouter()
+
+/** Where a piece is that sits on no mount: between two sockets, in its slot, in the bag. */
+const whereabouts = (part: Part, run: Run | undefined): string => {
+  if (run) return `${run.from.piece.part.name} to ${run.to.piece.part.name}`
+  if (part.media?.stores && part.role === 'card') return 'in a slot or the bag'
+  return part.power?.store || bagRoles.has(part.role) ? 'in the bag' : 'not on this set-up'
+}
+const look = (row: { readonly id: string; readonly plugged: boolean }) => {
+  const { rig, setup } = props.assessment.assembly
+  if (row.plugged) void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: row.id } })
+  else bench.pickPiece(row.id)
+}
 
 const rows = computed(() => {
   const lines = new Map(props.assessment.cost.lines.map((line) => [line.instance, line]))
@@ -21,13 +36,16 @@ const rows = computed(() => {
     part: piece.part,
     on: piece.host ? piece.host.part.name : 'carries the rig',
     placed: true,
+    plugged: false,
     price: price(piece.instance.id),
   }))
+  const leads = new Map(props.assessment.facts.leads.map((run) => [run.link.cable, run]))
   const loose = props.assessment.assembly.loose.map(({ instance, part }) => ({
     id: instance.id,
     part,
-    on: 'not on this set-up',
+    on: whereabouts(part, leads.get(instance.id)),
     placed: false,
+    plugged: leads.has(instance.id),
     price: price(instance.id),
   }))
   const all = [...placed, ...loose]
@@ -51,10 +69,10 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
       <li v-for="row in rows" :key="row.id">
         <button
           class="grid w-full grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px] items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper"
-          :class="{ 'text-soft': !row.placed }"
+          :class="{ 'text-soft': !row.placed && !row.plugged }"
           :data-piece="row.id"
-          :disabled="!row.placed"
-          @click="bench.pickPiece(row.id)"
+          :disabled="!row.placed && !row.plugged"
+          @click="look(row)"
         >
           <span class="truncate">{{ row.part.name }}</span>
           <span class="label tight truncate">{{ row.on }}</span>

@@ -92,6 +92,11 @@ const takeOff = () => {
   )
     bench.dropAll()
 }
+const age = (percent: number) =>
+  store.apply(
+    [{ do: 'health', instance: props.piece.instance.id, health: Math.min(100, Math.max(20, percent || 100)) / 100 }],
+    `how much ${props.piece.part.name} still holds`,
+  )
 </script>
 
 <template>
@@ -163,6 +168,22 @@ const takeOff = () => {
         >
           <option v-for="position in hinge.positions" :key="position.id" :value="position.id">{{ position.label }}</option>
         </select>
+      </label>
+      <label
+        v-if="piece.part.power?.store"
+        class="flex items-center gap-2"
+        title="A battery that has aged holds less than is printed on it"
+      >
+        <span class="label">still holds, %</span>
+        <input
+          type="number"
+          class="field w-20 py-0.5"
+          min="20"
+          max="100"
+          step="5"
+          :value="Math.round((piece.instance.health ?? 1) * 100)"
+          @change="age(Number(($event.target as HTMLInputElement).value))"
+        />
       </label>
       <p v-for="brace in braces" :key="`${brace.guest.instance.id}-${brace.host.instance.id}`" class="label flex items-center gap-2">
         braced: {{ brace.guest.instance === piece.instance ? brace.host.part.name : brace.guest.part.name }}

@@ -6,6 +6,8 @@ import type { Point2 } from '@zucchini/core/kernel'
 import { standardOf } from '@zucchini/core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { leadLines } from '../../drawing/lead-lines.ts'
 import { dimensionPath, overall, plumbOf } from '../../drawing/dimensions.ts'
 import { pointMarks, spread } from '../../drawing/marks.ts'
 import { extentOfRig, roundedPath, silhouette, strokesOf } from '../../drawing/outlines.ts'
@@ -105,6 +107,13 @@ const rooms = computed(() => {
   )
 })
 
+const leads = computed(() => (bench.showLeads ? leadLines(bench.view, props.assessment.facts.leads, fit.value) : []))
+const router = useRouter()
+const toWiring = (cable: string) => {
+  const { rig, setup } = props.assessment.assembly
+  void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: cable } })
+}
+
 const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id: string } } }) =>
   `${mark.point.piece.instance.id}/${mark.point.mount.id}`
 </script>
@@ -128,6 +137,9 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
       <label v-if="assessment.hang && !bench.turning" class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.hanging" type="checkbox" class="accent-leaf" /> as it hangs</label
       >
+      <label v-if="assessment.facts.leads.length" class="flex cursor-pointer items-center gap-1.5"
+        ><input v-model="bench.showLeads" type="checkbox" class="accent-leaf" /> leads</label
+      >
       <label class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.showRooms" type="checkbox" class="accent-leaf" /> rooms</label
       >
@@ -147,6 +159,25 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
         />
         <g class="hang" :style="hangStyle">
           <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
+        </g>
+        <g
+          v-for="lead in leads"
+          :key="lead.cable"
+          class="hang cursor-pointer"
+          :style="hangStyle"
+          :data-lead="lead.cable"
+          fill="none"
+          stroke-linecap="round"
+          @click.stop="toWiring(lead.cable)"
+        >
+          <title>{{ lead.name }}</title>
+          <path :d="lead.d" :stroke="lead.amiss ? 'var(--brick)' : 'var(--ink)'" :stroke-width="lead.width + 1.6" />
+          <path
+            :d="lead.d"
+            :stroke="lead.power ? 'var(--leaf)' : 'var(--d-knob)'"
+            :stroke-width="Math.max(0.8, lead.width - 0.4)"
+            :stroke-dasharray="lead.amiss ? '7 4' : undefined"
+          />
         </g>
         <g v-for="room in rooms" :key="room.key" class="hang" :style="hangStyle" pointer-events="none">
           <path :d="room.d" :fill="room.tone" fill-opacity="0.05" :stroke="room.tone" stroke-width="1" stroke-dasharray="4 3" />

@@ -4,7 +4,7 @@ import { isPosture } from '@zucchini/core/balance'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
-import { heldScale } from './held-scale.ts'
+import { heldScale, runsScale } from './held-scale.ts'
 import { grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
@@ -16,6 +16,7 @@ const against = (value: number, cap: number) => ({
   share: cap > 0 ? value / cap : 0,
   state: cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : value > cap * 0.95 ? ('look' as const) : ('good' as const),
 })
+const runs = computed(() => runsScale(props.assessment))
 const held = computed(() => heldScale(props.assessment, store.style))
 /** The set-up's own cap; without one, what is carried has the brief's. */
 const capG = computed(() => {
@@ -39,6 +40,7 @@ const times = (value: number) => `${value.toFixed(2)} ×`
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
       v-bind="against(assessment.cost.usual, brief.budgetMinor)"
     />
+    <ScaleBar v-bind="runs" />
     <ScaleBar v-bind="held" />
     <ScaleBar
       label="Tall"

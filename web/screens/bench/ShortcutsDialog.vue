@@ -10,6 +10,7 @@ const groups = [
     [
       ['1 2 3 4 5', 'side, front, top, rear, turntable'],
       ['R', 'rooms on or off'],
+      ['L', 'leads on or off'],
       ['H', 'as it hangs'],
       ['Esc', 'let go of everything'],
     ],

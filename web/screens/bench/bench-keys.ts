@@ -61,6 +61,7 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
     '?': help,
     f: focusFits,
     r: () => (bench.showRooms = !bench.showRooms),
+    l: () => (bench.showLeads = !bench.showLeads),
     h: () => (bench.hanging = !bench.hanging),
     c: cureWorst,
     ',': () => slide(-1),

@@ -1,5 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
-import { degrees, millimetres, type Style } from '../../wording.ts'
+import { degrees, hours, millimetres, type Style } from '../../wording.ts'
 
 export interface HeldScale {
   readonly label: string
@@ -68,5 +68,22 @@ export const heldScale = (assessment: Assessment, style: Style): HeldScale => {
     of: tilt < 0.05 ? 'level' : hang.tiltDeg > 0 ? 'nose down' : 'nose up',
     share: tilt / 8,
     state: graded(assessment, 'hang-tilt'),
+  }
+}
+
+/** How much of the day of the brief the batteries last; as good as the checks of power say. */
+export const runsScale = (assessment: Assessment): HeldScale => {
+  const { day, network, runDown } = assessment.facts
+  const draws = network.nodes.some(({ drawW }) => drawW > 0)
+  if (!draws || day.minutes === 0)
+    return { label: 'Runs', figure: '–', of: draws ? 'no hours in the brief' : 'nothing draws power', share: 0, state: 'none' }
+  const lasts = Math.min(day.failsAtMin, day.minutes)
+  const first = runDown.events.find(({ what }) => what === 'dark')
+  return {
+    label: 'Runs',
+    figure: hours(lasts),
+    of: `of ${hours(day.minutes)}`,
+    share: lasts / day.minutes,
+    state: lasts >= day.minutes ? 'good' : first?.minute === 0 ? 'over' : graded(assessment, 'runtime-short'),
   }
 }

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { useRig } from '../../stores/rig.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import BriefAnswer from './BriefAnswer.vue'
+import DayParts from './DayParts.vue'
 import { conditionWords, kindWords } from './brief-words.ts'
 
 const route = useRoute()
@@ -25,6 +26,9 @@ watch(
   { immediate: true },
 )
 const brief = computed(() => store.rig?.brief)
+/** What the camera can record; what the brief names and it can not make is planned as its usual one. */
+const codecs = computed(() => store.assessment?.assembly.placed[0]?.part.media?.codecs ?? [])
+const codec = computed(() => (codecs.value.find(({ id }) => id === brief.value?.codec) ?? codecs.value[0])?.id)
 
 /** Takes a change into the rig if the whole brief still makes sense; else says at the field what would. */
 const change = (part: Partial<Brief>) => {
@@ -143,6 +147,13 @@ const figures = computed(() =>
             </label>
           </div>
         </fieldset>
+        <DayParts :brief="brief" @change="change({ phases: $event })" />
+        <label v-if="codecs.length" class="flex items-center gap-3"
+          ><span class="label">Recording to plan with</span>
+          <select class="field py-0.5" :value="codec" @change="change({ codec: ($event.target as HTMLSelectElement).value })">
+            <option v-for="one in codecs" :key="one.id" :value="one.id">{{ one.title }}</option>
+          </select>
+        </label>
         <label class="flex flex-col gap-1"
           ><span class="label">In a few words</span
           ><textarea

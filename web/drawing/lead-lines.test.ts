@@ -1,0 +1,43 @@
+import { evaluate } from '@zucchini/core/assess'
+import { catalogueOf } from '@zucchini/core/catalogue'
+import { demoParts } from '@zucchini/demo/catalogue'
+import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
+import { bentPath, leadLines } from './lead-lines.ts'
+
+const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const fit = { scale: 2, x: 0, y: 0 }
+
+test('a bend starts short of its corner and ends as far behind it', () => {
+  expect(
+    bentPath(
+      [
+        [0, 0],
+        [100, 0],
+        [100, 50],
+      ],
+      10,
+    ),
+  ).toBe('M0 0L90 0Q100 0 100 10L100 50')
+  expect(
+    bentPath(
+      [
+        [0, 0],
+        [8, 0],
+        [8, 50],
+      ],
+      10,
+    ),
+  ).toBe('M0 0L4 0Q8 0 8 10L8 50')
+})
+
+test('every lead of the set-up is drawn as thick as it is; the one that does not reach is told apart', () => {
+  const lines = leadLines('side', evaluate(firstMark, 'crossing', shelf, false).facts.leads, fit)
+  expect(lines.map(({ cable, amiss }) => [cable, amiss])).toEqual([
+    ['hdmi', true],
+    ['trs', false],
+    ['trs-2', false],
+  ])
+  // 4 mm at 2 px a mm.
+  expect(lines[0]?.width).toBe(8)
+  expect(leadLines('top', evaluate(secondMark, 'crossing', shelf, false).facts.leads, fit).every(({ amiss }) => !amiss)).toBe(true)
+})

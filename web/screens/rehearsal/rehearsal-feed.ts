@@ -1,0 +1,64 @@
+import type { Rig } from '@zucchini/core/assembly'
+import { onScopeDispose, ref, shallowRef } from 'vue'
+import { api, ApiRefusal, type RehearsalFrame, type RehearsalSample } from '../../api.ts'
+
+/** A rehearsal on the server, followed from here: started once, then told about frame by frame. */
+export const useRehearsal = () => {
+  const frame = shallowRef<RehearsalFrame>()
+  const samples = shallowRef<readonly RehearsalSample[]>([])
+  const trouble = ref('')
+  let id = ''
+  let source: EventSource | undefined
+
+  const take = (next: RehearsalFrame) => {
+    const last = samples.value.at(-1)?.second ?? -1
+    if (next.second < last) samples.value = []
+    const sample = next.lastSample
+    if (sample && sample.second > (samples.value.at(-1)?.second ?? -1)) samples.value = [...samples.value, sample]
+    frame.value = next
+  }
+  const leave = () => {
+    source?.close()
+    source = undefined
+    const gone = id
+    id = ''
+    if (gone) void api.stopRehearsal(gone).catch(() => undefined)
+  }
+  const say = (error: unknown) => {
+    trouble.value =
+      error instanceof ApiRefusal
+        ? error.message
+        : 'The server does not answer. Is it still running? Start it again, then play the day anew.'
+  }
+
+  /** Starts the day of a set-up from the morning; an earlier one is put away. */
+  const start = async (rig: Rig, setup: string, speed: number): Promise<void> => {
+    leave()
+    trouble.value = ''
+    samples.value = []
+    try {
+      const begun = await api.rehearse(rig, setup, speed)
+      id = begun.id
+      take(begun.frame)
+    } catch (error) {
+      say(error)
+      return
+    }
+    source = new EventSource(`/api/rehearsals/${id}/stream`)
+    source.addEventListener('history', ({ data }: MessageEvent<string>) => (samples.value = JSON.parse(data) as RehearsalSample[]))
+    source.addEventListener('frame', ({ data }: MessageEvent<string>) => take(JSON.parse(data) as RehearsalFrame))
+    source.addEventListener('error', () => {
+      if (source?.readyState === EventSource.CLOSED) say(undefined)
+    })
+  }
+  const change = async (what: Parameters<typeof api.changeRehearsal>[1]): Promise<void> => {
+    if (!id) return
+    try {
+      take(await api.changeRehearsal(id, what))
+    } catch (error) {
+      say(error)
+    }
+  }
+  onScopeDispose(leave)
+  return { frame, samples, trouble, start, change }
+}

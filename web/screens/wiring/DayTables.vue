@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { Assessment } from '@zucchini/core/assess'
+import { batteriesOf, batteryKind, nearMains } from '@zucchini/core/power'
+import { computed } from 'vue'
+import { hours, wattHours } from '../../wording.ts'
+
+const props = defineProps<{ assessment: Assessment }>()
+
+const kinds = computed(() => {
+  const { facts, assembly } = props.assessment
+  const mains = nearMains(facts.network, facts.runDown.first, facts.spares, facts.bays)
+  return facts.day.kinds.map((use) => ({
+    ...use,
+    name: batteriesOf(assembly).find(({ part }) => batteryKind(part) === use.kind)?.part.name ?? use.kind,
+    forEver: mains.find(({ kind }) => kind === use.kind)?.forEver ?? false,
+    bays: facts.bays.filter(({ kind }) => kind === use.kind).reduce((sum, { bays }) => sum + bays, 0),
+  }))
+})
+const recordings = computed(() => props.assessment.facts.recordings)
+const first = computed(() => {
+  const [event] = props.assessment.facts.runDown.events.filter(({ what }) => what === 'dark')
+  return event
+})
+</script>
+
+<template>
+  <div class="grid h-full min-h-0 grid-rows-[auto_1fr] gap-2 overflow-y-auto">
+    <table class="w-full text-left" aria-label="Batteries for the day">
+      <thead>
+        <tr class="label">
+          <th class="py-0.5 font-normal">batteries</th>
+          <th class="text-right font-normal">day takes</th>
+          <th class="text-right font-normal">needed / have</th>
+          <th class="text-right font-normal">charged in</th>
+          <th class="text-right font-normal">near a wall</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="use in kinds" :key="use.kind" class="border-t border-line" :data-kind="use.kind">
+          <td class="max-w-36 truncate py-1" :title="use.name">{{ use.name }}</td>
+          <td class="fig text-right">{{ wattHours(use.usedWh) }}</td>
+          <td class="fig text-right" :class="{ 'text-brick': use.needed > use.have && Number.isFinite(assessment.facts.day.failsAtMin) }">
+            {{ use.needed }} / {{ use.have }}
+          </td>
+          <td class="fig text-right">{{ use.bays === 0 ? 'no charger' : hours(use.chargeMin) }}</td>
+          <td class="text-right">{{ use.forEver ? 'for ever' : 'runs down' }}</td>
+        </tr>
+        <tr v-if="kinds.length === 0">
+          <td colspan="5" class="py-2 text-soft">No battery sits on this set-up.</td>
+        </tr>
+      </tbody>
+    </table>
+    <table class="w-full self-start text-left" aria-label="Recording">
+      <thead>
+        <tr class="label">
+          <th class="py-0.5 font-normal">records on</th>
+          <th class="text-right font-normal">room / needed</th>
+          <th class="text-right font-normal">copied in</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="recording in recordings" :key="recording.piece.instance.id" class="border-t border-line">
+          <td class="max-w-44 truncate py-1" :title="recording.piece.part.name">
+            {{ recording.media.length === 0 ? 'nothing' : `${recording.media.length} × ${recording.media[0]?.part.name ?? ''}` }}
+            <span class="label tight">{{ recording.codec.title }}</span>
+          </td>
+          <td class="fig text-right" :class="{ 'text-brick': recording.minutes < recording.neededMin }">
+            {{ hours(recording.minutes) }} / {{ hours(recording.neededMin) }}
+          </td>
+          <td class="fig text-right">{{ Number.isFinite(recording.offloadMin) ? hours(recording.offloadMin) : '–' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="first" class="label">
+      Everything on and recording without a change: {{ first.name }} goes dark first, at {{ hours(first.minute) }}.
+    </p>
+  </div>
+</template>
