@@ -47,6 +47,17 @@ export const hours = (minutes: number): string => {
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
 }
 
+const SHORT_LETTERS = 25
+/** A part’s name without its maker and its figures, with its number when there are several: "camera pack, no. 2". */
+export const shortName = (name: string): string => {
+  const [head = '', ...rest] = name.split(', ')
+  const count = rest.find((part) => part.startsWith('no. '))
+  const words = head.split(' ').slice(1).join(' ') || head
+  const room = SHORT_LETTERS - (count ? count.length + 2 : 0)
+  const fitting = words.length > room ? `${words.slice(0, room - 1)}…` : words
+  return count ? `${fitting}, ${count}` : fitting
+}
+
 const endings: readonly (readonly [RegExp, (value: number, style: Style) => string])[] = [
   [/Minor$/, (value, { currency }) => money(value, currency)],
   [/Mm$/, (value, { units }) => millimetres(value, units)],

@@ -28,9 +28,9 @@ export const airTravelWh = defineCheck<Flown, object>({
   limit: { measured: 'capacityWh', allowed: 'freeWh' },
   messages: {
     speaks: {
-      never: '{part} holds {capacityWh}. Over {askWh} it does not fly as baggage.',
-      many: '{count} of {part}, {capacityWh} each, are carried. Over {freeWh} two spares at most, and only with the airline’s word.',
-      ask: '{part} holds {capacityWh}. Over {freeWh} the airline has to agree first; carry it in the cabin, terminals covered.',
+      never: 'Does not fly. {part} holds {capacityWh}; over {askWh} it is no baggage.',
+      many: 'Too many for the flight. {count} of {part}, {capacityWh} each, are carried; over {freeWh} two spares at most, and only with the airline’s word.',
+      ask: 'Ask the airline. {part} holds {capacityWh}; over {freeWh} it has to agree first. In the cabin, terminals covered.',
     },
     silent: {
       carry: '{part}, {capacityWh}: in the cabin, terminals covered. The airline has the last word.',

@@ -15,8 +15,9 @@ export const audioInputsShort = defineCheck<Assembly, object>({
   limit: { measured: 'sources', allowed: 'inputs' },
   messages: {
     speaks: {
-      short: '{sources} sources of sound and {inputs} inputs. A preamp, or a receiver that mixes a mic in, makes room.',
-      none: '{part} is on the rig, and nothing here takes sound in.',
+      short:
+        'More sound than inputs. There are {sources} sources and {inputs} inputs; a preamp, or a receiver that mixes a mic in, makes room.',
+      none: 'No input for sound. {part} is on the rig, and nothing here takes sound in.',
     },
     silent: { enough: '{inputs} inputs for {sources} sources of sound.' },
     cannotTell: {},

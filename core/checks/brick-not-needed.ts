@@ -27,7 +27,7 @@ export const brickNotNeeded = defineCheck<Cell, object>({
   ...noOptions,
   needs: ['network', 'day', 'spares', 'bays'],
   messages: {
-    speaks: { spare: 'Without {part} the day is covered too. Leaving it out saves {massG}.' },
+    speaks: { spare: '{part} is not needed. The day is covered without it; leaving it out saves {massG}.' },
     silent: { needed: '{part} carries the day.' },
     cannotTell: {},
   },

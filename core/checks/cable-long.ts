@@ -19,7 +19,7 @@ export const cableLong = defineCheck<Run, z.infer<typeof options>>({
   needs: ['leads'],
   limit: { measured: 'spareMm', allowed: 'mostMm' },
   messages: {
-    speaks: { long: '{cable} hangs over by {spareMm}. {needMm} would do from {from} to {to}.' },
+    speaks: { long: 'A lead hangs over by {spareMm}. For {cable}, from {from} to {to}, {needMm} would do.' },
     silent: { right: '{cable} is as long as it should be.', coil: '{cable} is a spring lead.' },
     cannotTell: {},
   },

@@ -14,7 +14,7 @@ export const cableShort = defineCheck<Run, object>({
   needs: ['leads'],
   limit: { measured: 'needMm', allowed: 'reachMm' },
   messages: {
-    speaks: { short: '{cable} reaches {reachMm}; from {from} to {to} it takes {needMm}.' },
+    speaks: { short: 'The lead does not reach. {cable} has {reachMm}; from {from} to {to} it takes {needMm}.' },
     silent: { reaches: '{cable} reaches.' },
     cannotTell: {},
   },

@@ -17,8 +17,8 @@ export const chainBroken = defineCheck<PicturePath, object>({
   needs: ['pictures', 'runDown'],
   messages: {
     speaks: {
-      source: 'The leads to {part} start at {other}, which gets no picture itself.',
-      dark: 'The picture for {part} goes through {other}, which has no power.',
+      source: 'No picture at the start of the chain. The leads to {part} begin at {other}, which gets none itself.',
+      dark: 'Dark on the way. The picture for {part} goes through {other}, which has no power.',
     },
     silent: { whole: 'The picture gets to {part} from the camera.' },
     cannotTell: {},

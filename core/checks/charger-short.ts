@@ -20,8 +20,8 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
   limit: { measured: 'chargeMin', allowed: 'nightMin' },
   messages: {
     speaks: {
-      long: 'Filling the {part} again takes {chargeMin} with the bays in the kit; a night has {nightMin}.',
-      none: 'Nothing in the kit charges the {part}.',
+      long: 'Not full by morning. Filling the {part} again takes {chargeMin} with the bays in the kit; a night has {nightMin}.',
+      none: 'No charger. Nothing in the kit charges the {part}.',
     },
     silent: { enough: 'The {part} are full again in {chargeMin}.' },
     cannotTell: {},

@@ -13,7 +13,7 @@ export const converterUnpowered = defineCheck<PlacedPart, object>({
   ...noOptions,
   needs: ['runDown'],
   messages: {
-    speaks: { dark: '{part} wants {watts} of its own and has none. No picture gets through.' },
+    speaks: { dark: 'No picture gets through {part}. It wants {watts} of its own and has none.' },
     silent: { fed: '{part} has power.' },
     cannotTell: {},
   },

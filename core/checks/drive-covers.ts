@@ -34,7 +34,7 @@ export const driveCovers = defineCheck<PlacedPart, object>({
   needs: ['points'],
   limit: { measured: 'wanted', allowed: 'open' },
   messages: {
-    speaks: { last: '{part} stands on the last shoe of the rig.' },
+    speaks: { last: 'The last shoe is taken by a drive. {part} would do on a screw or a pad.' },
     silent: { room: '{open} shoes are open beside the one under {part}.' },
     cannotTell: {},
   },

@@ -18,7 +18,7 @@ export const driveSlow = defineCheck<Written, object>({
   needs: ['recordings'],
   limit: { measured: 'wantedMBs', allowed: 'writeMBs' },
   messages: {
-    speaks: { slow: '{card} takes {writeMBs}; {codec} on {part} wants {wantedMBs}.' },
+    speaks: { slow: 'The card is too slow. {card} takes {writeMBs}; {codec} on {part} wants {wantedMBs}.' },
     silent: { keeps: '{card} keeps up with {codec}.' },
     cannotTell: {},
   },

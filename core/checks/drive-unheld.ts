@@ -20,7 +20,7 @@ export const driveUnheld = defineCheck<Drive, object>({
   ...noOptions,
   needs: ['recordings'],
   messages: {
-    speaks: { loose: '{part} is in the kit and sits nowhere. It needs a holder or a pad before it can be recorded on.' },
+    speaks: { loose: 'Nothing holds {part}. It needs a holder or a pad before it can be recorded on.' },
     silent: { held: '{part} sits on the rig.' },
     cannotTell: {},
   },

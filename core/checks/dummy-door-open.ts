@@ -14,7 +14,7 @@ export const dummyDoorOpen = defineCheck<PlacedPart, object>({
   needs: ['network'],
   messages: {
     speaks: {
-      open: '{part} keeps the battery door open, and there is spray. Feed the body by its own socket, or tape and cover the door.',
+      open: 'The battery door stays open. {part} holds it, and there is spray: feed the body by its own socket, or cover the door.',
     },
     silent: { dry: '{part} keeps the door open; it is dry.', shut: 'The door shuts over {part}.' },
     cannotTell: {},

@@ -29,7 +29,7 @@ export const noAudioIn = defineCheck<SoundSource, object>({
   ...noOptions,
   needs: ['sounds', 'leads'],
   messages: {
-    speaks: { lost: 'The sound of {part} ends at {other}, which does not record.' },
+    speaks: { lost: 'The sound of {part} is not recorded. It ends at {other}.' },
     silent: { recorded: '{other} records what {part} hears.' },
     cannotTell: {},
   },

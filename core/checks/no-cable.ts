@@ -37,9 +37,9 @@ export const noCable = defineCheck<Wanted, object>({
   needs: ['leads'],
   messages: {
     speaks: {
-      picture: 'No picture gets to {part}. It has a lead for it from nowhere.',
-      sound: 'What {part} hears goes nowhere. It needs a lead to an input.',
-      data: '{part} is joined to nothing that records on it.',
+      picture: 'No picture on {part}. No lead brings one.',
+      sound: 'Nobody hears {part}. It needs a lead to an input.',
+      data: 'Nothing records on {part}. It needs a lead to the camera.',
     },
     silent: { joined: '{part} has its lead: {cable}.' },
     cannotTell: {},

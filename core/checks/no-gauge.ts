@@ -21,7 +21,7 @@ export const noGauge = defineCheck<Cell, object>({
   ...noOptions,
   needs: ['network'],
   messages: {
-    speaks: { none: '{part} feeds the camera and has no gauge. Nobody sees it coming.' },
+    speaks: { none: 'No gauge. {part} feeds the camera, and nobody sees it coming.' },
     silent: { gauge: '{part} shows what it holds.' },
     cannotTell: {},
   },

@@ -21,7 +21,7 @@ export const noMonitoringPath = defineCheck<readonly PlacedPart[], object>({
   ...noOptions,
   needs: ['needs', 'leads'],
   messages: {
-    speaks: { silent: '{part} has a headphone jack, and no sound gets to it.' },
+    speaks: { silent: 'Nothing to listen to. {part} has a headphone jack, and no sound gets to it.' },
     silent: { heard: 'Headphones go into {part}.' },
     cannotTell: {},
   },

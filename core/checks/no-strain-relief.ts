@@ -61,8 +61,8 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>>({
   limit: { measured: 'heldMm', allowed: 'mostMm' },
   messages: {
     speaks: {
-      loose: 'Nothing holds {cable} near {end}. Clamp it within {mostMm} of the socket.',
-      far: '{cable} is first held {heldMm} from {end}; {mostMm} is the most.',
+      loose: 'The lead hangs on its socket. Nothing holds {cable} near {end}; clamp it within {mostMm}.',
+      far: 'The lead is held too far off. {cable} is first held {heldMm} from {end}; {mostMm} is the most.',
     },
     silent: { held: '{cable} is held near {end}.' },
     cannotTell: {},

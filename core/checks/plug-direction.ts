@@ -30,8 +30,8 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
   limit: { measured: 'turnsDeg', allowed: 'mostDeg' },
   messages: {
     speaks: {
-      away: 'At {end} the cable leaves {turnsDeg} away from where it has to go. Another plug angle would lie flat.',
-      tight: '{cable} needs {roomMm} in front of {end}; {freeMm} are free.',
+      away: 'Bent back over its plug. At {end} the cable leaves {turnsDeg} away from where it has to go.',
+      tight: 'No room for the plug. {cable} needs {roomMm} in front of {end}; {freeMm} are free.',
     },
     silent: { flat: 'At {end} the cable leaves where it has to go.' },
     cannotTell: {},

@@ -16,8 +16,8 @@ export const plugTypeAudio = defineCheck<Run, object>({
   needs: ['leads'],
   messages: {
     speaks: {
-      rings: '{cable} ends in {plug}; {end} is {socket}. One channel or all of it will be missing.',
-      feed: '{from} wants {feed}; {to} gives none.',
+      rings: 'The wrong number of rings. {cable} ends in {plug}; {end} is {socket}. One channel or all of it will be missing.',
+      feed: 'The mic is not fed. {from} wants {feed}; {to} gives none.',
     },
     silent: { suits: '{cable} has the plugs its sockets want.' },
     cannotTell: {},

@@ -13,7 +13,10 @@ export const polarityPlug = defineCheck<Run, object>({
   ...noOptions,
   needs: ['leads'],
   messages: {
-    speaks: { differs: '{cable} ends in {plug}; {end} is {socket}. It goes in, and makes no sure contact. Check the polarity too.' },
+    speaks: {
+      differs:
+        'The DC plug is the other size. {cable} ends in {plug}; {end} is {socket}. It goes in and makes no sure contact; check the polarity too.',
+    },
     silent: { same: '{cable} has the plugs its sockets want.' },
     cannotTell: {},
   },

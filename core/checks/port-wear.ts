@@ -26,7 +26,7 @@ export const portWear = defineCheck<Run, object>({
   needs: ['leads'],
   messages: {
     speaks: {
-      worn: '{end} is {socket}, plugged in {plugged} set-ups and bare in {without}. Leave a short lead in and change over at its far end.',
+      worn: 'A small socket wears out. {end} is {socket}, plugged in {plugged} set-ups and bare in {without}. Leave a short lead in and change over at its far end.',
     },
     silent: { stays: '{end} keeps its lead, or is sturdy.', held: 'A clamp holds the plug at {end}.' },
     cannotTell: {},

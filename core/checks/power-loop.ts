@@ -15,7 +15,7 @@ export const powerLoop = defineCheck<Link, object>({
   ...noOptions,
   needs: ['network', 'leads'],
   messages: {
-    speaks: { ring: '{cable} feeds {to} from {from}, which {to} feeds itself. Take the lead out.' },
+    speaks: { ring: 'Power in a ring. {cable} feeds {to} from {from}, which {to} feeds itself.' },
     silent: { straight: '{cable} runs one way.' },
     cannotTell: {},
   },

@@ -24,8 +24,8 @@ export const recordTimeShort = defineCheck<Recording, object>({
   limit: { measured: 'neededMin', allowed: 'roomMin' },
   messages: {
     speaks: {
-      short: '{part} records {codec}: room for {roomMin}, and the day asks for {neededMin} with some to spare.',
-      none: 'Nothing to record on for {part}; the day asks for {neededMin} of {codec}.',
+      short: 'Room for {roomMin} of recording. {part} at {codec} needs {neededMin} for the day, some to spare.',
+      none: 'Nothing to record on. {part} needs {neededMin} of {codec} for the day.',
     },
     silent: { enough: '{part} has room for {roomMin} of {codec}.' },
     cannotTell: {},

@@ -17,7 +17,7 @@ export const runtimeShort = defineCheck<KindUse, object>({
   limit: { measured: 'needed', allowed: 'have' },
   messages: {
     speaks: {
-      short: 'The day takes {needed} of {part}, and there are {have}. The first thing goes dark at {darkMin}.',
+      short: 'Dark at {darkMin}. The day takes {needed} of {part}, and there are {have}.',
     },
     silent: { enough: '{have} of {part} last the day, or the wall helps.' },
     cannotTell: {},

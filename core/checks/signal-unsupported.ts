@@ -14,8 +14,8 @@ export const signalUnsupported = defineCheck<PicturePath, object>({
   needs: ['pictures'],
   messages: {
     speaks: {
-      none: '{part} and what leads to it have no picture format in common.',
-      less: '{part} records {format}, though the camera gives {given}. Something on the way passes no more.',
+      none: 'No picture format in common. {part} and what leads to it do not understand each other.',
+      less: 'Less than the camera gives. {part} records {format}, the camera gives {given}; something on the way passes no more.',
     },
     silent: { passes: '{part} gets {format}.', enough: '{part} shows {format}, which is enough for a screen.' },
     cannotTell: {},

@@ -30,7 +30,7 @@ export const socketTwice = defineCheck<Plugged, object>({
   needs: ['leads'],
   limit: { measured: 'plugs', allowed: 'mostPlugs' },
   messages: {
-    speaks: { twice: '{plugs} leads are meant for {socket}. It takes {mostPlugs}.' },
+    speaks: { twice: '{plugs} leads in one socket. {socket} takes {mostPlugs}.' },
     silent: { once: '{socket} has one lead.' },
     cannotTell: {},
   },

@@ -13,7 +13,10 @@ export const supplyBelowDraw = defineCheck<Feed, object>({
   needs: ['network', 'runDown'],
   limit: { measured: 'watts', allowed: 'mostWatts' },
   messages: {
-    speaks: { below: '{part} draws {watts} and gets {mostWatts} by its lead. Its own pack makes up the rest and lasts {lastMin}.' },
+    speaks: {
+      below:
+        'The pack runs down all the same. {part} draws {watts} and gets {mostWatts} by its lead; its own pack makes up the rest and lasts {lastMin}.',
+    },
     silent: { enough: 'The lead into {part} gives all it draws; the pack stays full.' },
     cannotTell: {},
   },

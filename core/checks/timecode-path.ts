@@ -13,7 +13,7 @@ export const timecodePath = defineCheck<SocketHere, object>({
   ...noOptions,
   needs: ['leads'],
   messages: {
-    speaks: { nowhere: 'The timecode of {part} is led to nothing that records it.' },
+    speaks: { nowhere: 'Timecode goes nowhere. {part} is joined to nothing that records it.' },
     silent: { led: '{part} is joined to {other}.' },
     cannotTell: {},
   },

@@ -27,7 +27,7 @@ export const tooManyBatteryKinds = defineCheck<Assembly, z.infer<typeof options>
   needs: [],
   limit: { measured: 'kinds', allowed: 'mostKinds' },
   messages: {
-    speaks: { many: '{kinds} kinds of battery are carried: {list}. Each further kind must earn its place; {mostKinds} are usual.' },
+    speaks: { many: '{kinds} kinds of battery. Carried are {list}; each kind over {mostKinds} must earn its place.' },
     silent: { few: '{kinds} kinds of battery are carried.' },
     cannotTell: {},
   },

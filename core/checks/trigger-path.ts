@@ -45,8 +45,8 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>>
   limit: { measured: 'buttonMm', allowed: 'reachMm' },
   messages: {
     speaks: {
-      idle: '{part} has a trigger, and no lead joins it to the camera.',
-      far: 'The nearest record button is {buttonMm} from a hand; a finger reaches {reachMm}.',
+      idle: 'A trigger without its lead. {part} could start the camera, and nothing joins them.',
+      far: 'Record is out of reach. The nearest button is {buttonMm} from a hand; a finger reaches {reachMm}.',
     },
     silent: { reach: 'Record is within {buttonMm} of a hand.' },
     cannotTell: {},

@@ -30,8 +30,8 @@ export const unpowered = defineCheck<PlacedPart, object>({
   needs: ['network', 'runDown'],
   messages: {
     speaks: {
-      none: '{part} wants {watts} and nothing feeds it. Give it a battery or a lead.',
-      little: '{part} wants {watts} and gets too little: nothing that feeds it can give that much.',
+      none: '{part} has no power. It wants {watts} and nothing feeds it: give it a battery or a lead.',
+      little: '{part} gets too little power. It wants {watts}; what feeds it gives less.',
     },
     silent: { fed: '{part} has power.' },
     cannotTell: {},

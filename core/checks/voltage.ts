@@ -32,12 +32,12 @@ export const voltage = defineCheck<Feed, object>({
   limit: { measured: 'volts', allowed: 'mostVolts' },
   messages: {
     speaks: {
-      over: '{from} gives up to {volts}; {to} bears {mostVolts} at most.',
-      under: '{from} falls to {lowVolts} as it empties; {to} wants at least {leastVolts}.',
-      step: '{from} and {to} can agree on no USB-C step: {lowVolts} to {volts} against {leastVolts} to {mostVolts}.',
+      over: 'Too many volts. {from} gives up to {volts}; {to} bears {mostVolts} at most.',
+      under: 'Too few volts towards the end. {from} falls to {lowVolts} as it empties; {to} wants at least {leastVolts}.',
+      step: 'No USB-C step in common. {from} gives {lowVolts} to {volts}; {to} takes {leastVolts} to {mostVolts}.',
     },
     silent: { suits: 'What {from} gives suits {to}.' },
-    cannotTell: { unknown: 'What {from} gives or {to} bears is not stated. Measure before plugging.' },
+    cannotTell: { unknown: 'Volts unknown. What {from} gives or {to} bears is not stated: measure before plugging.' },
   },
   // What a plate or a dummy pack only passes on is told about at the lead or battery behind it.
   subjects: ({ network }) => network.feeds.filter(({ link, from }) => link !== undefined || network.cells.some(({ id }) => id === from)),

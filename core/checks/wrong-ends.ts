@@ -20,9 +20,9 @@ export const wrongEnds = defineCheck<Run, object>({
   needs: ['leads'],
   messages: {
     speaks: {
-      plug: '{cable} ends in {plug}; {end} is {socket}. It does not go in.',
-      backwards: '{cable} runs from {from} to {to}: that is from an input to an output. Plug it in the other way round, or elsewhere.',
-      nothing: 'Nothing gets through {cable} from {from} to {to}. The one gives what the other does not take.',
+      plug: 'It does not go in. {cable} ends in {plug}; {end} is {socket}.',
+      backwards: 'The wrong way round. {cable} runs from {from} to {to}: from an input to an output.',
+      nothing: 'Nothing gets through. {cable} joins {from} to {to}; the one gives what the other does not take.',
     },
     silent: { goes: '{cable} goes in at both ends and passes what it should.' },
     cannotTell: {},

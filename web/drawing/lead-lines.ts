@@ -1,6 +1,6 @@
 import type { Run } from '@zucchini/core/cabling'
-import type { Point2 } from '@zucchini/core/kernel'
-import { type Fit, flat, onSheet, type ViewId } from './views.ts'
+import type { Point2, Vec3 } from '@zucchini/core/kernel'
+import { type Fit, flat, nearness, onSheet, type ViewId } from './views.ts'
 
 /** A lead as it lies on an elevation. */
 export interface LeadLine {
@@ -10,6 +10,8 @@ export interface LeadLine {
   /** Its thickness on the sheet, px. */
   readonly width: number
   readonly power: boolean
+  /** It lies behind the rig, seen from here. */
+  readonly behind: boolean
   /** It does not reach, or does not go in. */
   readonly amiss: boolean
 }
@@ -33,13 +35,14 @@ export const bentPath = (points: readonly Point2[], by = ROUND_PX): string =>
     })
     .join('')
 
-/** The leads of a set-up on an elevation, to scale. */
-export const leadLines = (view: ViewId, runs: readonly Run[], fit: Fit): readonly LeadLine[] =>
+/** The leads of a set-up on an elevation, to scale. @param middle the middle of the rig: what lies beyond it is behind */
+export const leadLines = (view: ViewId, runs: readonly Run[], fit: Fit, middle: Vec3): readonly LeadLine[] =>
   runs.map(({ link, part, cable, points, spareMm, from, to }) => ({
     cable: link.cable,
     name: part.name,
     d: bentPath(points.map((p) => onSheet(fit, flat(view, p)))),
     width: Math.max(LEAST_PX, cable.thickMm * fit.scale),
+    behind: points.reduce((sum, p) => sum + nearness(view, p), 0) / points.length < nearness(view, middle),
     power: cable.carries.includes('power'),
     amiss: spareMm < 0 || !from.fits || !to.fits,
   }))

@@ -3,7 +3,7 @@ import { CategoryScale, Chart as ChartJs, Legend, LinearScale, LineController, L
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { useSettings } from '../stores/settings.ts'
-import { hours } from '../wording.ts'
+import { hours, shortName } from '../wording.ts'
 
 ChartJs.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend)
 
@@ -24,8 +24,9 @@ const looks = [
   { colour: '--brick', dash: [9, 3, 2, 3] },
   { colour: '--soft', dash: [4, 4] },
   { colour: '--ink', dash: [1, 2] },
+  { colour: '--leaf', dash: [12, 4] },
+  { colour: '--brick', dash: [3, 2] },
 ] as const
-
 const colours = computed(() => {
   void settings.theme
   const style = getComputedStyle(document.documentElement)
@@ -35,7 +36,7 @@ const data = computed(() => ({
   datasets: Object.keys(props.samples[0]?.percents ?? {}).map((id, i) => {
     const look = looks[i % looks.length] ?? looks[0]
     return {
-      label: props.names.get(id) ?? id,
+      label: shortName(props.names.get(id) ?? id),
       data: props.samples.map(({ second, percents }) => ({ x: second / 60, y: percents[id] ?? 0 })),
       borderColor: colours.value(look.colour),
       backgroundColor: colours.value(look.colour),
@@ -76,7 +77,8 @@ const options = computed(() => {
       legend: {
         position: 'right' as const,
         align: 'start' as const,
-        labels: { color: ink, font: font(11.5), boxWidth: 26, boxHeight: 0, usePointStyle: false },
+        maxWidth: 190,
+        labels: { color: ink, font: font(11), boxWidth: 22, boxHeight: 0, padding: 5 },
       },
       tooltip: {
         callbacks: {

@@ -96,18 +96,6 @@ const saveWord = computed(() => {
           title="All set-ups side by side"
           >all …</RouterLink
         >
-        <RouterLink
-          :to="{ name: 'balance', params: { id: store.rig.id }, query: store.setup ? { setup: store.setup.id } : {} }"
-          class="rounded-lg px-2 py-1 text-soft hover:text-ink"
-          title="How it hangs, and what levels it"
-          >balance</RouterLink
-        >
-        <RouterLink
-          :to="{ name: 'wiring', params: { id: store.rig.id }, query: store.setup ? { setup: store.setup.id } : {} }"
-          class="rounded-lg px-2 py-1 text-soft hover:text-ink"
-          title="What feeds what, through which lead, and for how long"
-          >wiring</RouterLink
-        >
       </SetupTabs>
       <template #end>
         <span

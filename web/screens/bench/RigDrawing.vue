@@ -13,6 +13,7 @@ import { pointMarks, spread } from '../../drawing/marks.ts'
 import { extentOfRig, roundedPath, silhouette, strokesOf } from '../../drawing/outlines.ts'
 import CentreMark from '../../drawing/CentreMark.vue'
 import RigSketch from '../../drawing/RigSketch.vue'
+import LeadStrokes from '../../drawing/LeadStrokes.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { fitTo, flat, onSheet, type ViewId, views } from '../../drawing/views.ts'
 import { useBench } from '../../stores/bench.ts'
@@ -107,7 +108,9 @@ const rooms = computed(() => {
   )
 })
 
-const leads = computed(() => (bench.showLeads ? leadLines(bench.view, props.assessment.facts.leads, fit.value) : []))
+const leads = computed(() =>
+  bench.showLeads ? leadLines(bench.view, props.assessment.facts.leads, fit.value, props.assessment.mass.centre) : [],
+)
 const router = useRouter()
 const toWiring = (cable: string) => {
   const { rig, setup } = props.assessment.assembly
@@ -157,28 +160,12 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
           stroke-dasharray="14 3 2 3"
           opacity="0.7"
         />
+        <LeadStrokes :leads="leads.filter(({ behind }) => behind)" :hang="hangStyle" @pick="toWiring" />
         <g class="hang" :style="hangStyle">
           <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
         </g>
-        <g
-          v-for="lead in leads"
-          :key="lead.cable"
-          class="hang cursor-pointer"
-          :style="hangStyle"
-          :data-lead="lead.cable"
-          fill="none"
-          stroke-linecap="round"
-          @click.stop="toWiring(lead.cable)"
-        >
-          <title>{{ lead.name }}</title>
-          <path :d="lead.d" :stroke="lead.amiss ? 'var(--brick)' : 'var(--ink)'" :stroke-width="lead.width + 1.6" />
-          <path
-            :d="lead.d"
-            :stroke="lead.power ? 'var(--leaf)' : 'var(--d-knob)'"
-            :stroke-width="Math.max(0.8, lead.width - 0.4)"
-            :stroke-dasharray="lead.amiss ? '7 4' : undefined"
-          />
-        </g>
+        <LeadStrokes :leads="leads.filter(({ behind }) => !behind)" :hang="hangStyle" @pick="toWiring" />
+        <LeadStrokes hidden :leads="leads.filter(({ behind }) => behind)" :hang="hangStyle" @pick="toWiring" />
         <g v-for="room in rooms" :key="room.key" class="hang" :style="hangStyle" pointer-events="none">
           <path :d="room.d" :fill="room.tone" fill-opacity="0.05" :stroke="room.tone" stroke-width="1" stroke-dasharray="4 3" />
         </g>

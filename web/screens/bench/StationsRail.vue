@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import type { StationState } from '@zucchini/core/assess'
+import { Cable, Layers, Scale } from '@lucide/vue'
+import { RouterLink } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
+import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 
 defineProps<{ stations: readonly StationState[] }>()
 const bench = useBench()
+const store = useRig()
+const places = [
+  { name: 'wiring', title: 'Wiring', note: 'What feeds what, through which lead, and for how long', icon: Cable },
+  { name: 'balance', title: 'Balance', note: 'How it hangs, and what levels it', icon: Scale },
+  { name: 'setups', title: 'Set-ups', note: 'All set-ups side by side', icon: Layers },
+] as const
 
 const title = (station: string) => station[0]?.toUpperCase() + station.slice(1)
 const markOf = (state: StationState) => state.worst ?? (state.openNeeds.length > 0 ? 'open' : state.instances.length > 0 ? 'ok' : 'open')
@@ -33,7 +42,19 @@ const wordOf = (state: StationState) =>
       <span class="font-semibold">{{ title(state.station) }}</span>
       <span class="label tight ml-auto">{{ noteOf(state) }}</span>
     </button>
-    <div class="mt-auto px-2.5 pb-2 text-[12px] leading-snug text-soft">
+    <div class="mt-auto flex flex-col gap-0.5 pb-1">
+      <RouterLink
+        v-for="place in places"
+        :key="place.name"
+        :to="{ name: place.name, params: { id: store.rig?.id }, query: store.setup ? { setup: store.setup.id } : {} }"
+        class="flex items-center gap-2.5 rounded-lg px-2.5 py-[5px] hover:bg-card"
+        :title="place.note"
+        ><component :is="place.icon" class="size-3.5 text-leaf" aria-hidden="true" /><span class="font-semibold">{{
+          place.title
+        }}</span></RouterLink
+      >
+    </div>
+    <div class="px-2.5 pb-2 text-[12px] leading-snug text-soft">
       <template v-if="bench.station">
         <p v-for="state in stations.filter((entry) => entry.station === bench.station)" :key="state.station">
           <strong class="text-ink">{{ title(state.advice.verdict) }}.</strong> {{ title(state.advice.reason) }}.

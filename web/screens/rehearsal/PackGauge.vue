@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { RehearsalFrame } from '../../api.ts'
-import { volts, watts } from '../../wording.ts'
+import { shortName, volts, watts } from '../../wording.ts'
 
 const props = defineProps<{ pack: RehearsalFrame['packs'][number]; forgotten: boolean }>()
 const emit = defineEmits<{ forget: [] }>()
@@ -22,7 +22,7 @@ const where = computed(() => {
     :data-pack="pack.id"
     :aria-label="pack.name"
   >
-    <p class="tight truncate font-semibold" :title="pack.name">{{ pack.name }}</p>
+    <p class="tight truncate font-semibold" :title="pack.name">{{ shortName(pack.name) }}</p>
     <div class="mt-1 flex items-center gap-2">
       <svg viewBox="0 0 92 22" class="h-5 w-[84px] shrink-0" aria-hidden="true">
         <rect x="1" y="1" width="84" height="20" rx="4" fill="none" stroke="var(--ink)" stroke-width="1.4" />

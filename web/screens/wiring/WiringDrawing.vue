@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
-import { LABEL_LINE, type Laid } from './layout.ts'
-import { type LineKind, HEAD } from './wiring-graph.ts'
+import { LABEL_LINE, type Laid, labelSize } from './layout.ts'
+import { DOCK, HEAD, type LineKind, SEAT_Y } from './wiring-graph.ts'
 
 const props = defineProps<{ laid: Laid; cable: string; port: string }>()
 const emit = defineEmits<{ cable: [id: string]; port: [id: string]; nothing: [] }>()
@@ -10,7 +10,7 @@ const emit = defineEmits<{ cable: [id: string]; port: [id: string]; nothing: [] 
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet, { width: 900, height: 480 })
 const PAD = 18
-const MOST_SCALE = 1.15
+const MOST_SCALE = 1
 /** Zoomed to fit, but not blown up. */
 const box = computed(() => {
   const [w, h] = [props.laid.width + 2 * PAD, props.laid.height + 2 * PAD]
@@ -39,6 +39,9 @@ const legend = [
   ['control', 'data, timecode, trigger'],
 ] as const satisfies readonly (readonly [LineKind, string])[]
 const used = computed(() => legend.filter(([kind]) => props.laid.edges.some(({ edge }) => edge.kind === kind)))
+/** A label has the whole width when nothing stands across from it. */
+const most = (node: Laid['nodes'][number]['node'], side: string) => (node.ports.some((port) => port.side !== side) ? 13 : 25)
+const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
 const nameOf = (cable: string | undefined, title: string, label: readonly string[]) =>
   cable === undefined ? title : `Lead: ${title}, ${label.join(', ')}`
 </script>
@@ -91,8 +94,7 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
         <g v-if="label" :transform="`translate(${label.x} ${label.y})`">
           <rect
             class="plate"
-            :width="Math.max(...edge.label.map((line) => line.length)) * 5.4 + 12"
-            :height="edge.label.length * LABEL_LINE + 4"
+            v-bind="labelSize(edge.label)"
             rx="4"
             fill="var(--paper)"
             :stroke="edge.worst === 'stop' ? 'var(--brick)' : edge.worst === 'risk' ? 'var(--amber)' : 'transparent'"
@@ -100,9 +102,9 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
           <text
             v-for="(line, i) in edge.label"
             :key="line"
-            x="6"
-            :y="LABEL_LINE * (i + 1) - 1"
-            font-size="11"
+            x="5"
+            :y="LABEL_LINE * (i + 1) - 2"
+            font-size="12.5"
             :fill="i === 0 ? 'var(--ink)' : 'var(--soft)'"
             :font-weight="i === 0 ? 600 : 400"
             class="tight"
@@ -123,13 +125,33 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
           :stroke="node.tone === 'over' ? 'var(--brick)' : 'var(--ink)'"
           :stroke-width="node.kind === 'camera' || node.tone === 'over' ? 1.8 : 1.1"
         />
-        <rect v-if="node.kind === 'battery'" :x="node.width" y="14" width="5" height="18" rx="1.5" fill="var(--ink)" />
+        <g
+          v-for="(battery, i) in node.docked"
+          :key="battery.instance"
+          :transform="`translate(0 ${i * DOCK})`"
+          :data-docked="battery.instance"
+        >
+          <rect
+            x="6"
+            y="6"
+            :width="node.width - 18"
+            :height="DOCK - 8"
+            rx="9"
+            fill="var(--d-plain)"
+            stroke="var(--ink)"
+            stroke-width="1.1"
+          />
+          <rect :x="node.width - 12" y="14" width="5" height="18" rx="1.5" fill="var(--ink)" />
+          <text x="14" y="20" font-size="12.5" font-weight="600" class="tight" fill="var(--ink)">{{ battery.name }}</text>
+          <text x="14" y="34" font-size="11.5" class="tight" fill="var(--soft)">{{ battery.facts }}</text>
+        </g>
+        <rect v-if="node.kind === 'battery'" :x="node.width" :y="SEAT_Y - 9" width="6" height="18" rx="1.5" fill="var(--ink)" />
         <text
           v-for="(line, i) in node.name"
           :key="line"
           x="10"
-          :y="node.name.length === 1 ? 20 : 16 + i * 13"
-          font-size="12"
+          :y="top(node) + (node.name.length === 1 ? 24 : 18 + i * 15)"
+          font-size="14"
           font-weight="600"
           class="tight"
           fill="var(--ink)"
@@ -138,8 +160,8 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
         </text>
         <text
           x="10"
-          :y="HEAD - 8"
-          font-size="11.5"
+          :y="top(node) + HEAD - 9"
+          font-size="13"
           class="tight"
           :fill="node.tone === 'over' ? 'var(--brick)' : 'var(--soft)'"
           :font-weight="node.tone === 'over' ? 600 : 400"
@@ -159,13 +181,7 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
           @keydown.enter.prevent="!spot.taken && emit('port', spot.id)"
           @keydown.space.prevent="!spot.taken && emit('port', spot.id)"
         >
-          <rect
-            :x="spot.side === 'in' ? -9 : node.width / 2"
-            :y="spot.y - 9.5"
-            :width="node.width / 2 + 9"
-            height="19"
-            fill="transparent"
-          />
+          <rect :x="spot.side === 'in' ? -9 : node.width / 2" :y="spot.y - 12" :width="node.width / 2 + 9" height="24" fill="transparent" />
           <circle
             :cx="spot.side === 'in' ? 0 : node.width"
             :cy="spot.y"
@@ -176,13 +192,13 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
           />
           <text
             :x="spot.side === 'in' ? 9 : node.width - 9"
-            :y="spot.y + 4"
+            :y="spot.y + 4.5"
             :text-anchor="spot.side === 'in' ? 'start' : 'end'"
-            font-size="10.5"
+            font-size="12.5"
             class="tight"
             :fill="spot.taken ? 'var(--ink)' : 'var(--soft)'"
           >
-            {{ spot.label.length > 20 ? `${spot.label.slice(0, 19)}…` : spot.label }}
+            {{ spot.label.length > most(node, spot.side) ? `${spot.label.slice(0, most(node, spot.side) - 1)}…` : spot.label }}
           </text>
         </g>
       </g>

@@ -1,6 +1,6 @@
 import ELK, { type ElkExtendedEdge, type ElkNode } from 'elkjs/lib/elk-api.js'
 import workerUrl from 'elkjs/lib/elk-worker.min.js?url'
-import type { Edge, Graph, Node } from './wiring-graph.ts'
+import { DOCK, type Edge, type Graph, type Node, SEAT_Y } from './wiring-graph.ts'
 
 export interface LaidEdge {
   readonly edge: Edge
@@ -15,35 +15,55 @@ export interface Laid {
 }
 
 let elk: InstanceType<typeof ELK> | undefined
-const LETTER = 5.4
-export const LABEL_LINE = 13
+const LETTER = 6
+export const LABEL_LINE = 15
+/** How wide and high the words on a lead are, px. */
+export const labelSize = (label: readonly string[]) => ({
+  width: Math.max(0, ...label.map((line) => line.length)) * LETTER + 10,
+  height: label.length * LABEL_LINE + 5,
+})
 
 const options = {
   'elk.algorithm': 'layered',
   'elk.direction': 'RIGHT',
   'elk.edgeRouting': 'ORTHOGONAL',
-  'elk.layered.spacing.nodeNodeBetweenLayers': '34',
+  'elk.layered.spacing.nodeNodeBetweenLayers': '22',
   'elk.spacing.nodeNode': '26',
   'elk.spacing.edgeEdge': '12',
+  'elk.layered.spacing.edgeNodeBetweenLayers': '14',
   'elk.spacing.edgeNode': '16',
   'elk.spacing.edgeLabel': '2',
   'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
   'elk.layered.considerModelOrder.strategy': 'NODES_AND_EDGES',
 }
 
+/** A battery’s contacts, and the seat of whatever may hold one: no sockets, so they are not drawn as such. */
+const seatPorts = ({ id, width, docked }: Node) =>
+  (['contacts', 'seat'] as const).map((name) => ({
+    id: `${id}//${name}`,
+    width: 0,
+    height: 0,
+    x: name === 'seat' ? 0 : width,
+    y: docked.length * DOCK + SEAT_Y,
+    layoutOptions: { 'elk.port.side': name === 'seat' ? 'WEST' : 'EAST' },
+  }))
+
 const nodeOf = (node: Node): ElkNode => ({
   id: node.id,
   width: node.width,
   height: node.height,
   layoutOptions: { 'elk.portConstraints': 'FIXED_POS' },
-  ports: node.ports.map((port) => ({
-    id: port.id,
-    width: 0,
-    height: 0,
-    x: port.side === 'in' ? 0 : node.width,
-    y: port.y,
-    layoutOptions: { 'elk.port.side': port.side === 'in' ? 'WEST' : 'EAST' },
-  })),
+  ports: [
+    ...seatPorts(node),
+    ...node.ports.map((port) => ({
+      id: port.id,
+      width: 0,
+      height: 0,
+      x: port.side === 'in' ? 0 : node.width,
+      y: port.y,
+      layoutOptions: { 'elk.port.side': port.side === 'in' ? 'WEST' : 'EAST' },
+    })),
+  ],
 })
 
 const edgeOf = (edge: Edge): ElkExtendedEdge => ({
@@ -56,8 +76,7 @@ const edgeOf = (edge: Edge): ElkExtendedEdge => ({
           {
             id: `${edge.id}-label`,
             text: edge.label.join(' '),
-            width: Math.max(...edge.label.map((line) => line.length)) * LETTER + 12,
-            height: edge.label.length * LABEL_LINE + 4,
+            ...labelSize(edge.label),
             layoutOptions: { 'elk.edgeLabels.inline': 'true' },
           },
         ]

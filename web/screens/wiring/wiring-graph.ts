@@ -17,6 +17,13 @@ export interface Port {
   readonly taken: boolean
 }
 
+/** A battery in its seat, drawn on top of what it sits in. */
+export interface Docked {
+  readonly instance: string
+  readonly name: string
+  readonly facts: string
+}
+
 export interface Node {
   readonly id: string
   readonly instance: string
@@ -25,6 +32,7 @@ export interface Node {
   readonly facts: string
   readonly tone: 'good' | 'look' | 'over' | 'none'
   readonly ports: readonly Port[]
+  readonly docked: readonly Docked[]
   readonly width: number
   readonly height: number
 }
@@ -45,18 +53,25 @@ export interface Graph {
   readonly edges: readonly Edge[]
 }
 
-export const NODE_WIDTH = 186
-export const HEAD = 50
-export const PORT_STEP = 19
-const NAME_LETTERS = 27
+export const NODE_WIDTH = 168
+export const HEAD = 60
+export const PORT_STEP = 24
+const NAME_LETTERS = 23
+/** Where a battery’s contacts are, and those of what it sits in. */
+export const SEAT_Y = 24
+/** Height of a battery that is drawn on top of its host. */
+export const DOCK = 42
+const DOCK_LETTERS = 24
+
+const cut = (text: string, most: number): string => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
 
 /** Breaks a name into two lines at a blank. */
 export const twoLines = (name: string, most = NAME_LETTERS): readonly string[] => {
   if (name.length <= most) return [name]
-  const cut = name.lastIndexOf(' ', most)
-  const first = name.slice(0, cut > 0 ? cut : most)
+  const blank = name.lastIndexOf(' ', most)
+  const first = name.slice(0, blank > 0 ? blank : most)
   const rest = name.slice(first.length).trim()
-  return [first, rest.length > most ? `${rest.slice(0, most - 1)}…` : rest]
+  return [first, cut(rest, most)]
 }
 
 const kindOf = (carries: readonly Carried[], { from }: Pick<Run, 'from'>): LineKind => {
@@ -92,8 +107,9 @@ const edgesOf = (assessment: Assessment, style: Style): Edge[] => {
       from: { node: link.from.instance, port: `${link.from.instance}/${link.from.socket}` },
       to: { node: link.to.instance, port: `${link.to.instance}/${link.to.socket}` },
       label: [
-        `${kindWords[kind]} · ${ends[0] === ends[1] ? (ends[0] ?? '') : ends.join(' to ')}`,
-        `${millimetres(Math.round(needMm), style.units)} of ${millimetres(Math.round(reachMm), style.units)}${feed?.volts ? ` · ${voltSpan(feed.volts)}` : ''}`,
+        ends[0] === ends[1] ? `${kindWords[kind]}, ${ends[0] ?? ''}` : ends.join(' to '),
+        `${millimetres(Math.round(needMm), style.units).replace(/ \w+$/, '')} of ${millimetres(Math.round(reachMm), style.units)}`,
+        ...(feed?.volts ? [voltSpan(feed.volts)] : []),
       ],
       worst: worstOf(assessment, link.cable),
       title: part.name,
@@ -105,8 +121,8 @@ const edgesOf = (assessment: Assessment, style: Style): Edge[] => {
       id: `seat-${feed.from}`,
       cable: undefined,
       kind: 'seat',
-      from: { node: feed.from, port: undefined },
-      to: { node: feed.to, port: undefined },
+      from: { node: feed.from, port: `${feed.from}//contacts` },
+      to: { node: feed.to, port: `${feed.to}//seat` },
       label: feed.volts ? [voltSpan(feed.volts)] : [],
       worst: undefined,
       title: 'in its seat',
@@ -136,12 +152,12 @@ const sideOf = (socket: Socket, id: string, edges: readonly Edge[]): Port['side'
   return edges.some(({ to }) => to.port === id) ? 'in' : 'out'
 }
 
-const portsOf = (piece: PlacedPart, edges: readonly Edge[]): readonly Port[] => {
+const portsOf = (piece: PlacedPart, edges: readonly Edge[], top: number): readonly Port[] => {
   const count = { in: 0, out: 0 }
   return (piece.part.sockets ?? []).map((socket): Port => {
     const id = `${piece.instance.id}/${socket.id}`
     const side = sideOf(socket, id, edges)
-    const y = HEAD + PORT_STEP * (count[side]++ + 0.5)
+    const y = top + HEAD + PORT_STEP * (count[side]++ + 0.5)
     const taken = edges.some(({ from, to }) => from.port === id || to.port === id)
     return { id, socket: socket.id, label: socket.label ?? connectors[socket.connector].title, side, y, taken }
   })
@@ -156,19 +172,37 @@ export const graphOf = (assessment: Assessment, style: Style): Graph => {
   const shown = assembly.placed.filter(
     ({ instance, part }) => joined.has(instance.id) || drawing.has(instance.id) || part.power?.store || (part.sockets?.length ?? 0) > 0,
   )
-  const nodes = shown.map((piece): Node => {
-    const ports = portsOf(piece, edges)
-    const rows = Math.max(ports.filter(({ side }) => side === 'in').length, ports.filter(({ side }) => side === 'out').length)
-    return {
-      id: piece.instance.id,
-      instance: piece.instance.id,
-      kind: piece.part.role === 'camera' ? 'camera' : piece.part.power?.store ? 'battery' : 'device',
-      name: twoLines(piece.part.name),
-      ...factsOf(piece, assessment),
-      ports,
-      width: NODE_WIDTH,
-      height: HEAD + rows * PORT_STEP + (rows > 0 ? 6 : 0),
-    }
-  })
+  // A battery none of whose own sockets is in use is part of what it sits in.
+  const seats = new Map(
+    facts.network.feeds
+      .filter((feed) => !feed.link && facts.network.cells.some(({ id }) => id === feed.from))
+      .filter((feed) => !edges.some(({ cable, from, to }) => cable && (from.node === feed.from || to.node === feed.from)))
+      .map((feed) => [feed.from, feed.to]),
+  )
+  const nodes = shown
+    .filter(({ instance }) => !seats.has(instance.id))
+    .map((piece): Node => {
+      const docked = shown
+        .filter(({ instance }) => seats.get(instance.id) === piece.instance.id)
+        .map((battery): Docked => ({
+          instance: battery.instance.id,
+          name: cut(battery.part.name, DOCK_LETTERS),
+          facts: `${factsOf(battery, assessment).facts.replace(/^[^,]*, /, '')} · ${voltSpan(battery.part.power?.store?.volts ?? { min: 0, max: 0 })}`,
+        }))
+      const top = docked.length * DOCK
+      const ports = portsOf(piece, edges, top)
+      const rows = Math.max(ports.filter(({ side }) => side === 'in').length, ports.filter(({ side }) => side === 'out').length)
+      return {
+        id: piece.instance.id,
+        instance: piece.instance.id,
+        kind: piece.part.role === 'camera' ? 'camera' : piece.part.power?.store ? 'battery' : 'device',
+        name: twoLines(piece.part.name),
+        ...factsOf(piece, assessment),
+        ports,
+        docked,
+        width: NODE_WIDTH,
+        height: top + HEAD + rows * PORT_STEP + (rows > 0 ? 6 : 0),
+      }
+    })
   return { nodes, edges: edges.filter(({ from, to }) => [from, to].every(({ node }) => nodes.some(({ id }) => id === node))) }
 }
