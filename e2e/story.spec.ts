@@ -66,22 +66,22 @@ test('from an empty shelf to a checked rig, found again after a restart', async 
 test('the first mark shows its troubles, and pressing cures makes them fewer', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-1`)
   const stops = page.locator('[data-level="stop"]')
-  await expect(stops).toHaveCount(6)
+  await expect(stops).toHaveCount(8)
   await stops.getByRole('button', { name: /add Typha riser/ }).click()
-  await expect(stops).toHaveCount(5)
+  await expect(stops).toHaveCount(7)
   await page
     .locator('[data-check="over-budget"]')
     .getByRole('button', { name: /swap the monitor for Delicata 5.5/ })
     .click()
-  await expect(page.locator('[data-check="over-budget"]')).toContainText('€22.00')
+  await expect(page.locator('[data-check="over-budget"]')).toContainText('€348.40')
   await page.getByRole('button', { name: 'slip' }).click()
   await expect(page).toHaveURL(/setup=slip/)
-  await expect(page.locator('[data-check="single-screw"]')).toHaveCount(2)
+  await expect(page.locator('[data-check="single-screw"]')).toHaveCount(3)
 })
 
 test('a piece slides along its travel and the tilt follows at once; it can be swapped, owned and taken off', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2?piece=handle`)
-  await expect(scale(page, 'Hangs')).toContainText('0.8°')
+  await expect(scale(page, 'Hangs')).toContainText('0.3°')
   await page.getByRole('slider').fill('-8')
   await expect(page.locator('[data-check="hang-tilt"]')).toContainText('Tail heavy')
   await page
@@ -153,7 +153,7 @@ test('a rig goes out as a file and comes back as a rig of its own; a spoilt file
   await expect(page.getByText('Nothing has been changed yet.')).toBeVisible()
   await page.getByRole('button', { name: 'Put it on the shelf' }).click()
   await expect(page).toHaveURL(/winter-ferry-2-2/)
-  await expect(scale(page, 'In the hand')).toContainText('2,010 g')
+  await expect(scale(page, 'In the hand')).toContainText('2,276 g')
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
   await expect(page.locator('[data-rig]')).toHaveCount(3)
   await page

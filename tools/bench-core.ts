@@ -1,4 +1,4 @@
-import { evaluate, FITS_AT_ONCE, fitsHere, fitsInSteps } from '@zucchini/core/assess'
+import { evaluate, FITS_AT_ONCE, fitsHere, fitsInSteps, schoolLines, wiringFor } from '@zucchini/core/assess'
 import { type Command, edit, placeSetup, type PlacedPart, type Rig } from '@zucchini/core/assembly'
 import { catalogueOf } from '@zucchini/core/catalogue'
 import { clashesOf } from '@zucchini/core/clearance'
@@ -6,7 +6,9 @@ import { CLASH_MM, penetration } from '@zucchini/core/kernel'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { syntheticParts, syntheticRig } from '@zucchini/demo/synthetic'
+import { planWiring } from '@zucchini/core/wiring'
 import { Bench } from 'tinybench'
+import { wiringBench } from './bench-wiring.ts'
 
 const SEED = 20
 const owned = new Map(Object.entries(demoLocker))
@@ -117,6 +119,16 @@ for (const count of [demoParts.length, 1000, 5000, 20_000]) {
   )
   console.log(`  ${fits} of them go on; findings and deltas of the first ${FITS_AT_ONCE} in the first answer`)
 }
+
+/** Twelve devices around one battery: screens that pass the picture on, mics, and what else wants power. */
+const wide = wiringBench()
+await measure(`The wiring of ${wide.devices} devices, ${wide.demands} demands`, {
+  'plan it from nothing': () => void planWiring(wide.assembly(), wide.stock),
+})
+await measure('The wiring of the demo', {
+  'second mark, crossing, from nothing': () => void wiringFor(anew(secondMark), setup, shelf, true),
+  'the three schools, first mark on the tripod': () => void schoolLines(anew(firstMark), 'slip', shelf),
+})
 
 if (cured === 0) throw new Error('the first mark has cures')
 

@@ -1,5 +1,6 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
 import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
+import { LEAD_SECONDS } from '../build-order/index.ts'
 import type { Need } from '../brief/index.ts'
 import { type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
 import type { Size } from '../clearance/index.ts'
@@ -40,7 +41,7 @@ const holding = (facts: Facts): number | undefined => {
 }
 
 const secondsOf = (assembly: Assembly): number =>
-  assembly.placed.reduce((sum, piece) => sum + (piece.mate?.ok ? piece.mate.value.seconds : 0), 0)
+  assembly.placed.reduce((sum, piece) => sum + (piece.mate?.ok ? piece.mate.value.seconds : 0), assembly.setup.links.length * LEAD_SECONDS)
 
 /**
  * Places a set-up once, works out its figures once and runs every check on them.

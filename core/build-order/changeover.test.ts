@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { type Joint, placeSetup, type Setup } from '../assembly/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { hdmiLead, link, screen, wiredRig } from '../testing/wired.ts'
 import { changeoverOf } from './index.ts'
 
 const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
@@ -24,13 +25,13 @@ test('the same set-up takes nothing', () => {
 
 test('two screws off: the outer one first, 25 s each with a coin', () => {
   const { steps, seconds, tools } = between([a, b], [])
-  expect(steps.map(({ do: what, piece }) => `${what} ${piece.instance.id}`)).toEqual(['undo b', 'undo a'])
+  expect(steps.map(({ do: what, instance }) => `${what} ${instance}`)).toEqual(['undo b', 'undo a'])
   expect([seconds, tools]).toEqual([50, ['coin']])
 })
 
 test('put on: hosts before guests; a pinned foot wants a hex key and 40 s', () => {
   const { steps, seconds, tools } = between([], [a, b, on('pinned', 'foot', 'camera', 'pinned')])
-  expect(steps.map(({ piece }) => piece.instance.id)).toEqual(['a', 'pinned', 'b'])
+  expect(steps.map(({ instance }) => instance)).toEqual(['a', 'pinned', 'b'])
   expect([seconds, tools]).toEqual([90, ['coin', 'hex key']])
 })
 
@@ -42,4 +43,21 @@ test('a moved piece is undone and done; a turned one only set', () => {
 test('going there takes as long as coming back', () => {
   const set = fc.subarray([a, on('b', 'foot', 'camera', 'pinned'), on('pinned', 'foot', 'camera', 'pinned')])
   fc.assert(fc.property(set, set, (from, to) => between(from, to).seconds === between(to, from).seconds))
+})
+
+test('leads come out first and go in last, 8 s each; one that stays between its sockets is left alone', () => {
+  const tiny = wiredRig(
+    [screen(), hdmiLead(), hdmiLead('more')],
+    [on('screen', 'foot', 'camera', 'hole')],
+    [link('hdmi', 'camera/hdmi', 'screen/in')],
+  )
+  const [setup] = tiny.rig.setups
+  if (!setup) throw new Error('a set-up')
+  const place = (links: Setup['links'], joints = setup.joints) => placeSetup(tiny.rig, { ...setup, links, joints }, tiny.shelf.catalogue)
+  expect(changeoverOf(place(setup.links), place(setup.links)).seconds).toBe(0)
+  const bare = changeoverOf(place(setup.links), place([], []))
+  expect(bare.steps.map(({ do: what, instance }) => `${what} ${instance}`)).toEqual(['unplug hdmi', 'undo screen'])
+  expect(bare.seconds).toBe(8 + 25)
+  const other = changeoverOf(place(setup.links), place([link('more', 'camera/hdmi', 'screen/in')]))
+  expect(other.steps.map(({ do: what, name }) => `${what} ${name}`)).toEqual(['unplug hdmi', 'plug in more'])
 })

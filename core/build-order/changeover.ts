@@ -1,10 +1,12 @@
-import type { Assembly, Joint, PlacedPart } from '../assembly/index.ts'
+import type { Assembly, Joint, Link, PlacedPart } from '../assembly/index.ts'
 import type { Tool } from '../catalogue/index.ts'
 
 /** One thing to do when one set-up becomes another. */
 export interface Step {
-  readonly do: 'undo' | 'put on' | 'move' | 'slide'
-  readonly piece: PlacedPart
+  readonly do: 'undo' | 'put on' | 'move' | 'slide' | 'unplug' | 'plug in'
+  /** The piece, or the lead: its instance and its name. */
+  readonly instance: string
+  readonly name: string
   readonly seconds: number
   readonly tool: Tool
 }
@@ -17,13 +19,39 @@ export interface Changeover {
 }
 
 const SLIDE_SECONDS = 4
+/** Plugging a lead in at both ends and laying it, or taking it out. */
+export const LEAD_SECONDS = 8
+
+const sameEnds = (a: Link, b: Link): boolean =>
+  [a.from, a.to].every((end, i) => {
+    const other = [b.from, b.to][i]
+    return end.instance === other?.instance && end.socket === other.socket
+  })
+
+/** The leads of one set-up that are not plugged in like that in the other. */
+const leadsOnlyIn = ({ setup, loose }: Assembly, other: Assembly, what: 'unplug' | 'plug in'): Step[] =>
+  setup.links
+    .filter((link) => !other.setup.links.some((there) => there.cable === link.cable && sameEnds(there, link)))
+    .map(({ cable }) => ({
+      do: what,
+      instance: cable,
+      name: loose.find(({ instance }) => instance.id === cable)?.part.name ?? cable,
+      seconds: LEAD_SECONDS,
+      tool: 'fingers',
+    }))
 
 const sameSeat = (a: Joint, b: Joint): boolean => a.host === b.host && a.hostMount === b.hostMount && a.guestMount === b.guestMount
 const sameSetting = (a: Joint, b: Joint): boolean => a.slideMm === b.slideMm && a.turnDeg === b.turnDeg
 
 const step = (what: Step['do'], piece: PlacedPart): Step => {
   const mated = piece.mate?.ok ? piece.mate.value : undefined
-  return { do: what, piece, seconds: what === 'slide' ? SLIDE_SECONDS : (mated?.seconds ?? 0), tool: mated?.tool ?? 'fingers' }
+  return {
+    do: what,
+    instance: piece.instance.id,
+    name: piece.part.name,
+    seconds: what === 'slide' ? SLIDE_SECONDS : (mated?.seconds ?? 0),
+    tool: mated?.tool ?? 'fingers',
+  }
 }
 
 /**
@@ -46,7 +74,8 @@ export const changeoverOf = (from: Assembly, to: Assembly): Changeover => {
     else if (!sameSeat(was.joint, piece.joint)) done.push(step('move', piece))
     else if (!sameSetting(was.joint, piece.joint)) done.push(step('slide', piece))
   }
-  const steps = [...undone, ...done]
+  // Leads come out before what they hang on, and go in last.
+  const steps = [...leadsOnlyIn(from, to, 'unplug'), ...undone, ...done, ...leadsOnlyIn(to, from, 'plug in')]
   return {
     steps,
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),

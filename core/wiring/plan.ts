@@ -25,7 +25,7 @@ export interface Plan {
 /** A demand that stays open costs more than any lead. */
 export const UNMET_COST = 10_000_000
 /** So many steps are taken before the best found so far has to do. */
-export const MOST_STEPS = 60_000
+export const MOST_STEPS = 20_000
 
 interface Open {
   readonly demand: Demand
@@ -115,16 +115,46 @@ const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boo
   })
 }
 
-/** Tries all ways to meet the demands, leaving out what can not beat the best so far. */
-const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: readonly Run[]) => {
+/** What two demands could get in each other's way over: sockets, and leads of which there are only so many. */
+const claims = ({ options }: Open): readonly string[] =>
+  options.flatMap(({ from, to, source, part }) => [keyOf(from), keyOf(to), ...(source === 'catalogue' ? [] : [part.id])])
+
+/** Demands that could want the same thing, together; the groups can be settled one by one. Signals that pass through pieces stay whole. */
+const groupsOf = (opens: readonly Open[]): readonly (readonly Open[])[] => {
+  const groups: { readonly opens: Open[]; readonly claims: Set<string> }[] = []
+  for (const open of opens) {
+    const own = new Set([...claims(open), open.demand.what])
+    const meets = groups.filter((group) => [...own].some((claim) => group.claims.has(claim)))
+    const joined = {
+      opens: [...meets.flatMap((group) => group.opens), open],
+      claims: new Set([...own, ...meets.flatMap((group) => [...group.claims])]),
+    }
+    for (const group of meets) groups.splice(groups.indexOf(group), 1)
+    groups.push(joined)
+  }
+  return groups.map((group) => group.opens)
+}
+
+interface Found {
+  readonly best: readonly (LeadOption | undefined)[]
+  readonly steps: number
+}
+
+/** Tries all ways to meet the demands of one group, leaving out what can not beat the best so far. */
+const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: readonly Run[], mostSteps: number): Found => {
   const state: State = { used: new Set(), atHand: new Map(), chosen: [] }
-  const least = opens.map(({ options }) => Math.min(UNMET_COST, options[0]?.cost ?? UNMET_COST))
-  const rest = least.map((_, i) => least.slice(i).reduce((sum, cost) => sum + cost, 0))
   let best: readonly (LeadOption | undefined)[] = opens.map(() => undefined)
   let bestCost = opens.length * UNMET_COST + 1
   let steps = 0
+  /** What the demands from here on cost at least, each with the best lead that is not taken yet. */
+  const atLeast = (from: number): number => {
+    let sum = 0
+    for (let i = from; i < opens.length; i++)
+      sum += opens[i]?.options.find((option) => canTake(assembly, stock, state, option))?.cost ?? UNMET_COST
+    return sum
+  }
   const walk = (i: number, cost: number): void => {
-    if (++steps > MOST_STEPS || cost + (rest[i] ?? 0) >= bestCost) return
+    if (++steps > mostSteps || cost + atLeast(i) >= bestCost) return
     const open = opens[i]
     if (!open) {
       const chosen = state.chosen.flatMap((option) => option ?? [])
@@ -146,7 +176,7 @@ const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: 
     state.chosen.pop()
   }
   walk(0, 0)
-  return { best, exact: steps <= MOST_STEPS, steps }
+  return { best, steps }
 }
 
 /**
@@ -160,7 +190,12 @@ export const planWiring = (assembly: Assembly, stock: Stock, trickle = false): P
   const opens = demandsOf(assembly, runs, trickle)
     .map((demand) => openOf(assembly, stock, demand))
     .sort((a, b) => a.options.length - b.options.length)
-  const { best, exact, steps } = search(assembly, stock, opens, runs)
+  const groups = groupsOf(opens)
+  const found = groups.map((group) => search(assembly, stock, group, runs, MOST_STEPS / groups.length))
+  const chosen = new Map(groups.flatMap((group, g) => group.map((open, i) => [open, found[g]?.best[i]] as const)))
+  const best = opens.map((open) => chosen.get(open))
+  const steps = found.reduce((sum, one) => sum + one.steps, 0)
+  const exact = found.every((one) => one.steps <= MOST_STEPS / groups.length)
   const leads = best.flatMap((option) => option ?? [])
   const commands: Command[] = []
   const ids: string[] = []

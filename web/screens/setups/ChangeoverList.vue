@@ -3,7 +3,7 @@ import type { Changeover } from '@zucchini/core/build-order'
 import { hoursMinutes } from '../../wording.ts'
 
 defineProps<{ title: string; changeover: Changeover }>()
-const word = { undo: 'take off', 'put on': 'put on', move: 'put back', slide: 'set' } as const
+const word = { undo: 'take off', 'put on': 'put on', move: 'put back', slide: 'set', unplug: 'unplug', 'plug in': 'plug in' } as const
 </script>
 
 <template>
@@ -19,7 +19,7 @@ const word = { undo: 'take off', 'put on': 'put on', move: 'put back', slide: 's
         class="grid grid-cols-[22px_64px_minmax(0,1fr)_auto] items-baseline gap-2 border-t border-line py-1"
       >
         <span class="fig text-soft">{{ i + 1 }}</span><span class="font-medium">{{ word[step.do] }}</span
-        ><span class="truncate">{{ step.piece.part.name }}</span>
+        ><span class="truncate">{{ step.name }}</span>
         <span class="label tight"
           >{{ step.tool === 'fingers' ? '' : step.tool }} <span class="fig text-ink">{{ step.seconds }} s</span></span
         >
