@@ -41,7 +41,8 @@ if (chosen.length === 0) refuse(`No set-up "${setup}". This rig has: ${rig.setup
 
 const style = { currency: rig.brief.currency, units: 'metric' as const }
 const setups = chosen.map(({ id, name }) => {
-  const { mass, size, hang, cost, setupSeconds, findings } = evaluate(rig, id, shelf)
+  const { mass, size, hang, cost, setupSeconds, findings, facts } = evaluate(rig, id, shelf)
+  const end = (minute: number) => (Number.isFinite(minute) ? minute : null)
   return {
     setup: name,
     inHandG: mass.inHandG,
@@ -53,6 +54,11 @@ const setups = chosen.map(({ id, name }) => {
     toBuyMinor: cost.usual,
     currency: rig.brief.currency,
     setupSeconds,
+    // null: never. Everything on and recording for what goes dark; the day of the brief for when it fails.
+    darkMin: Object.fromEntries([...facts.runDown.nodeMin].map(([piece, minute]) => [piece, end(minute)])),
+    dayMin: facts.day.minutes,
+    dayFailsAtMin: end(facts.day.failsAtMin),
+    leads: facts.leads.map(({ link, needMm, reachMm }) => ({ cable: link.cable, from: link.from, to: link.to, needMm, reachMm })),
     findings: findings.map(({ check, level, parts, numbers, names, text, remedies }) => ({
       check,
       level,

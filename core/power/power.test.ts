@@ -293,6 +293,43 @@ test('spent packs fill at the wall while the scene is off, and the meters show i
   expect(now.usedWh + now.storedWh + now.lostWh).toBeCloseTo(now.outWh + now.wallWh, 6)
 })
 
+test('whatever is changed while it plays, a rehearsal comes to its end and adds up', () => {
+  const kinds = fc.constantFrom<Phase['kind']>('off', 'setup', 'standby', 'roll')
+  const days = fc.array(
+    fc.record({ name: fc.constant('part'), kind: kinds, minutes: fc.double({ min: 0.01, max: 300, noNaN: true }), mains: fc.boolean() }),
+    {
+      maxLength: 6,
+    },
+  )
+  const change = fc.record({
+    celsius: fc.integer({ min: -40, max: 50 }),
+    forgotten: fc.subarray(['pack', 'tank', 'bag']),
+    turnedUp: fc.subarray(['screen']),
+  })
+  const bays = [{ kind: 'pack cell', bays: 1, watts: 15 }]
+  fc.assert(
+    fc.property(days, fc.array(change, { maxLength: 5 }), fc.integer({ min: 1, max: 3600 }), (day, changes, seconds) => {
+      const network = networkFor(onTank(9))
+      let now = start(network, [{ id: 'bag', kind: 'pack cell', usableWh: 18, capacityWh: 20, health: 1 }])
+      let steps = 0
+      while (!now.over && steps < 20_000) {
+        const next = changes[steps % 7]
+        if (next) now = disturb(now, next)
+        now = playStep(network, day, now, seconds, bays)
+        steps++
+      }
+      expect(now.over).toBe(true)
+      expect(
+        Object.values(now)
+          .filter((value) => typeof value === 'number')
+          .every(Number.isFinite),
+      ).toBe(true)
+      expect(now.usedWh + now.storedWh + now.lostWh).toBeCloseTo(now.outWh + now.wallWh, 6)
+    }),
+    { numRuns: 60 },
+  )
+})
+
 test('drawing more never lasts longer', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.5, max: 40, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }), (drawW, more) => {

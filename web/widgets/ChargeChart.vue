@@ -93,5 +93,5 @@ const options = computed(() => {
 </script>
 
 <template>
-  <div class="relative min-h-0" role="img" :aria-label="label"><Line :data="data" :options="options" /></div>
+  <div class="relative min-h-0"><Line :data="data" :options="options" :aria-label="label" /></div>
 </template>

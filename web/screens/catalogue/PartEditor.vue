@@ -17,7 +17,8 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ApiRefusal } from '../../api.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
-import { checkDraft, emptyPart, middleTyped, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
+import ElectricsSection from './ElectricsSection.vue'
+import { asRole, checkDraft, emptyPart, middleTyped, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
 import { idFrom } from './part-list.ts'
 import MountRow from './MountRow.vue'
 import NumberField from './NumberField.vue'
@@ -88,7 +89,8 @@ watch(
   { immediate: true },
 )
 const change = (more: Partial<Part>) => {
-  draft.value = { ...draft.value, ...more }
+  // A whole part takes the draft's place, so that what no longer belongs to it goes.
+  draft.value = 'solids' in more && 'mounts' in more ? (more as Part) : { ...draft.value, ...more }
   taken.value = false
   try {
     localStorage.setItem(keepKey.value, JSON.stringify(draft.value))
@@ -173,7 +175,7 @@ const roleGroups = stations.map((station) => ({
           /></label>
           <label class="block"
             ><span class="label">what it is</span
-            ><select class="field w-full" :value="draft.role" @change="change({ role: value($event) as Role })">
+            ><select class="field w-full" :value="draft.role" @change="change(asRole(draft, value($event) as Role))">
               <optgroup v-for="group in roleGroups" :key="group.station" :label="group.station">
                 <option v-for="role in group.roles" :key="role" :value="role">{{ roles[role].title }}</option>
               </optgroup>
@@ -282,6 +284,7 @@ const roleGroups = stations.map((station) => ({
             </button>
           </div>
         </section>
+        <ElectricsSection :part="draft" @change="change" />
         <section class="mt-4 grid grid-cols-[2fr_1fr] gap-5">
           <fieldset>
             <legend class="border-b border-line pb-1 font-semibold">What it gives</legend>

@@ -8,7 +8,8 @@ import { api } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
-import { grams, millimetres, money } from '../../wording.ts'
+import { grams, millimetres, money, voltSpan, watts } from '../../wording.ts'
+import { electricFacts } from './electric-facts.ts'
 import PartDrawing from './PartDrawing.vue'
 
 const props = defineProps<{ part: Part }>()
@@ -51,6 +52,7 @@ const remove = async () => {
     trouble.value = error instanceof Error ? error.message : 'It could not be taken out.'
   }
 }
+const electrics = computed(() => electricFacts(props.part))
 </script>
 
 <template>
@@ -138,6 +140,15 @@ const remove = async () => {
         </li>
       </ul>
     </section>
+    <section v-if="electrics.length" aria-label="Power and signals">
+      <h3 class="border-b border-line pb-1 font-semibold">{{ part.cable ? 'Lead' : 'Power and media' }}</h3>
+      <dl class="grid grid-cols-2 gap-x-5">
+        <div v-for="[title, text] in electrics" :key="title" class="flex gap-3 border-b border-line py-1">
+          <dt class="text-soft">{{ title }}</dt>
+          <dd class="fig ml-auto text-right">{{ text }}</dd>
+        </div>
+      </dl>
+    </section>
     <section v-if="part.rooms.length || part.sockets?.length" class="grid grid-cols-2 gap-5" aria-label="Rooms and sockets">
       <div v-if="part.rooms.length">
         <h3 class="border-b border-line pb-1 font-semibold">Rooms</h3>
@@ -148,8 +159,11 @@ const remove = async () => {
       <div v-if="part.sockets?.length">
         <h3 class="border-b border-line pb-1 font-semibold">Sockets</h3>
         <p v-for="socket in part.sockets" :key="socket.id" class="border-b border-line py-1">
-          {{ connectors[socket.connector].title }}
-          <span class="label">{{ socket.direction === 'both' ? 'in and out' : socket.direction }}</span>
+          {{ socket.label ?? connectors[socket.connector].title }}
+          <span class="label"
+            >{{ connectors[socket.connector].title }}, {{ socket.direction === 'both' ? 'in and out' : socket.direction
+            }}{{ socket.volts ? `, ${voltSpan(socket.volts)}` : '' }}{{ socket.watts ? `, ${watts(socket.watts)}` : '' }}</span
+          >
         </p>
       </div>
     </section>

@@ -1,4 +1,14 @@
-import { type Mount, type Part, partIssues, partSchema, type Room, type Solid } from '@zucchini/core/catalogue'
+import {
+  type Cable,
+  type Mount,
+  type Part,
+  partIssues,
+  partSchema,
+  type Power,
+  type Room,
+  type Socket,
+  type Solid,
+} from '@zucchini/core/catalogue'
 import { middleOf, type Vec3 } from '@zucchini/core/kernel'
 import type { z } from 'zod'
 
@@ -49,6 +59,31 @@ export const newRoom = (): Room => ({
   lost: 'fingers do not fit',
 })
 
+export const newSocket = (id: string): Socket => ({
+  id,
+  connector: 'hdmi-a',
+  direction: 'in',
+  at: [0, 10, 15],
+  out: directions.back,
+  carries: ['picture', 'sound'],
+})
+export const newStore = (): NonNullable<Power['store']> => ({ capacityWh: 16, volts: { min: 6, max: 8.4 }, maxW: 40, gauge: false })
+export const newCable = (): Cable => ({
+  a: { connector: 'hdmi-a', angle: 'straight' },
+  b: { connector: 'hdmi-a', angle: 'straight' },
+  lengthMm: 300,
+  thickMm: 4,
+  carries: ['picture', 'sound'],
+})
+/** What a part of a role can not do without: a lead its ends, a battery its charge; what belongs to another role goes. */
+export const asRole = (part: Part, role: Part['role']): Part => {
+  const { cable, power, ...rest } = part
+  if (role.endsWith('-cable')) return { ...rest, role, mounts: [], cable: cable ?? newCable() }
+  const { store, ...draws } = power ?? {}
+  if (role === 'battery') return { ...rest, role, power: { store: store ?? newStore() } }
+  return Object.keys(draws).length > 0 ? { ...rest, role, power: draws } : { ...rest, role }
+}
+
 export const emptyPart = (): Part => ({
   id: '',
   role: 'adapter',
@@ -82,6 +117,23 @@ const names: Readonly<Record<string, string>> = {
   high: 'high',
   solids: 'solid',
   mounts: 'mount',
+  sockets: 'socket',
+  cable: 'lead',
+  power: 'power',
+  store: 'battery',
+  capacityWh: 'charge',
+  volts: 'volts',
+  min: 'lowest',
+  max: 'highest',
+  maxW: 'most it gives',
+  drawW: 'draw',
+  standbyW: 'draw waiting',
+  fullW: 'draw turned up',
+  ownMin: 'own battery',
+  watts: 'most it passes',
+  carries: 'what it passes',
+  connector: 'connector',
+  thickMm: 'thickness',
   rooms: 'room',
   grips: 'grip',
   size: 'size',
@@ -110,7 +162,8 @@ export const whereOf = (path: readonly PropertyKey[]): string => {
   path.forEach((key, i) => {
     const before = path[i - 1]
     if (typeof key === 'number') {
-      if (typeof before === 'string' && ['solids', 'mounts', 'rooms', 'grips'].includes(before)) words[words.length - 1] += ` ${key + 1}`
+      if (typeof before === 'string' && ['solids', 'mounts', 'rooms', 'grips', 'sockets'].includes(before))
+        words[words.length - 1] += ` ${key + 1}`
       else words.push(axes[key] ?? String(key + 1))
     } else {
       const name = names[String(key)] ?? String(key)

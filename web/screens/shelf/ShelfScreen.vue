@@ -11,10 +11,12 @@ import { useSettings } from '../../stores/settings.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import TopBar from '../../widgets/TopBar.vue'
+import { runsScale } from '../bench/held-scale.ts'
 import { grams, money } from '../../wording.ts'
 import NewRigDialog from './NewRigDialog.vue'
 import ReadFileDialog from './ReadFileDialog.vue'
 
+const noRuns = { figure: '–', state: 'none' } as const
 const shelf = useShelf()
 const settings = useSettings()
 const rigs = shallowRef<readonly SavedRig[]>()
@@ -53,7 +55,7 @@ const cards = computed(() => {
       level,
       n: Math.max(...all.map(({ findings }) => findings.filter((finding) => finding.level === level).length)),
     }))
-    return { saved, rig, assessment, counts, worst: counts.find(({ n }) => n > 0) }
+    return { saved, rig, assessment, runs: assessment ? runsScale(assessment) : noRuns, counts, worst: counts.find(({ n }) => n > 0) }
   })
 })
 const remove = async (saved: SavedRig) => {
@@ -101,7 +103,7 @@ const putBack = async () => {
             ><RigSketch v-if="card.assessment" :assembly="card.assessment.assembly" view="side" :width="330" :height="224" :pad="12"
           /></span>
           <span class="px-4 pt-3 text-[15px] font-semibold">{{ card.rig.name }}</span>
-          <span v-if="card.assessment" class="mt-2 grid grid-cols-3 gap-2 px-4">
+          <span v-if="card.assessment" class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4">
             <span
               ><span class="label block">in the hand</span
               ><span class="fig text-[16px]">{{ grams(card.assessment.mass.inHandG, settings.units) }}</span></span
@@ -109,6 +111,10 @@ const putBack = async () => {
             <span
               ><span class="label block">still to buy</span
               ><span class="fig text-[16px]">{{ money(card.assessment.cost.usual, card.rig.brief.currency) }}</span></span
+            >
+            <span
+              ><span class="label block">runs</span
+              ><span class="fig text-[16px]" :class="{ 'text-brick': card.runs.state === 'over' }">{{ card.runs.figure }}</span></span
             >
             <span
               ><span class="label block">set-ups</span><span class="fig text-[16px]">{{ card.rig.setups.length }}</span></span

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
+import { formatWords } from '@zucchini/core/checks'
 import { batteriesOf, batteryKind, nearMains } from '@zucchini/core/power'
 import { computed } from 'vue'
 import { hours, wattHours } from '../../wording.ts'
@@ -17,6 +18,7 @@ const kinds = computed(() => {
   }))
 })
 const recordings = computed(() => props.assessment.facts.recordings)
+const pictures = computed(() => props.assessment.facts.pictures)
 const first = computed(() => {
   const [event] = props.assessment.facts.runDown.events.filter(({ what }) => what === 'dark')
   return event
@@ -24,7 +26,12 @@ const first = computed(() => {
 </script>
 
 <template>
-  <div class="grid h-full min-h-0 grid-rows-[auto_1fr] gap-2 overflow-y-auto">
+  <div
+    tabindex="0"
+    role="region"
+    aria-label="Batteries, recording and pictures"
+    class="grid h-full min-h-0 content-start gap-1.5 overflow-y-auto"
+  >
     <table class="w-full text-left" aria-label="Batteries for the day">
       <thead>
         <tr class="label">
@@ -68,6 +75,22 @@ const first = computed(() => {
             {{ hours(recording.minutes) }} / {{ hours(recording.neededMin) }}
           </td>
           <td class="fig text-right">{{ Number.isFinite(recording.offloadMin) ? hours(recording.offloadMin) : '–' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <table v-if="pictures.length" class="w-full self-start text-left" aria-label="Pictures">
+      <thead>
+        <tr class="label">
+          <th class="py-0.5 font-normal">gets the picture</th>
+          <th class="text-right font-normal">as</th>
+          <th class="text-right font-normal">late by</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="path in pictures" :key="path.sink.instance.id" class="border-t border-line">
+          <td class="max-w-44 truncate py-1" :title="path.sink.part.name">{{ path.sink.part.name }}</td>
+          <td class="text-right">{{ path.format ? formatWords[path.format] : 'nothing' }}</td>
+          <td class="fig text-right">{{ path.runs.length ? `${path.delayMs} ms` : '–' }}</td>
         </tr>
       </tbody>
     </table>

@@ -42,8 +42,6 @@ const used = computed(() => legend.filter(([kind]) => props.laid.edges.some(({ e
 /** A label has the whole width when nothing stands across from it. */
 const most = (node: Laid['nodes'][number]['node'], side: string) => (node.ports.some((port) => port.side !== side) ? 13 : 25)
 const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
-const nameOf = (cable: string | undefined, title: string, label: readonly string[]) =>
-  cable === undefined ? title : `Lead: ${title}, ${label.join(', ')}`
 </script>
 
 <template>
@@ -62,7 +60,7 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
         :key="edge.id"
         :role="edge.cable ? 'button' : undefined"
         :tabindex="edge.cable ? 0 : undefined"
-        :aria-label="nameOf(edge.cable, edge.title, edge.label)"
+        :aria-description="edge.cable ? edge.title : undefined"
         :aria-pressed="edge.cable ? edge.cable === cable : undefined"
         :data-cable="edge.cable"
         class="edge"
@@ -71,7 +69,6 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
         @keydown.enter.prevent="edge.cable && emit('cable', edge.cable)"
         @keydown.space.prevent="edge.cable && emit('cable', edge.cable)"
       >
-        <title>{{ edge.title }}</title>
         <path :d="path(points)" fill="none" stroke="transparent" stroke-width="14" />
         <path
           v-if="edge.cable && edge.cable === cable"
@@ -173,7 +170,7 @@ const nameOf = (cable: string | undefined, title: string, label: readonly string
           :key="spot.id"
           :role="spot.taken ? undefined : 'button'"
           :tabindex="spot.taken ? undefined : 0"
-          :aria-label="`${spot.taken ? 'taken' : 'free'} socket: ${node.name.join(' ')}, ${spot.label}`"
+          :aria-description="spot.taken ? undefined : `free socket of ${node.name.join(' ')}, ${spot.label}`"
           :data-port="spot.id"
           class="port"
           :class="{ 'cursor-pointer': !spot.taken }"
