@@ -19,19 +19,19 @@ const store = useRig()
 const bench = useBench()
 
 const wanted = (finding: Finding) => props.only?.has(finding.check) ?? true
-const count = computed(() =>
-  levels
-    .map((level) => ({ level, n: props.assessment.findings.filter((finding) => finding.level === level && wanted(finding)).length }))
-    .filter(({ n }) => n > 0)
-    .map(({ level, n }) => `${n} ${level}${n > 1 ? 's' : ''}`)
-    .join(' · '),
-)
 const shown = computed(() => {
   const own = bench.station && props.assessment.stations.find(({ station }) => station === bench.station)
   return props.assessment.findings
     .map((finding, i) => ({ finding, n: i + 1 }))
     .filter(({ finding }) => (props.only ? wanted(finding) : !own || own.findings.includes(finding)))
 })
+const count = computed(() =>
+  levels
+    .map((level) => ({ level, n: shown.value.filter(({ finding }) => finding.level === level).length }))
+    .filter(({ n }) => n > 0)
+    .map(({ level, n }) => `${n} ${level}${n > 1 ? 's' : ''}`)
+    .join(' · '),
+)
 const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) => fill(text, of.numbers, of.names, store.style)
 
 // Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes, so that
@@ -95,7 +95,8 @@ const look = (finding: Finding) => {
             <ul v-if="curesOf(finding).length" class="mt-1.5 flex flex-col items-start gap-1">
               <li v-for="({ remedy, effect }, i) in curesOf(finding)" :key="i">
                 <button class="cure" @click="cure(finding, remedy)">
-                  {{ say(remedy.text, remedy) }}<span v-if="consequence(effect)" class="tight"> · {{ consequence(effect) }}</span>
+                  {{ say(remedy.text, remedy)
+                  }}<span v-if="consequence(effect)" class="tight whitespace-nowrap"> · {{ consequence(effect) }}</span>
                 </button>
               </li>
             </ul>

@@ -12,7 +12,7 @@ const parts = computed(() => dayOf(props.brief))
 const total = computed(() => parts.value.reduce((sum, { minutes }) => sum + minutes, 0))
 const rolling = computed(() => parts.value.reduce((sum, { kind, minutes }) => sum + (kind === 'roll' ? minutes : 0), 0))
 const wrong = ref('')
-const kindWords = { off: 'switched off', setup: 'setting up', standby: 'waiting, camera on', roll: 'rolling' } as const
+const kindWords = { off: 'switched off', setup: 'setting up', standby: 'waiting', roll: 'rolling' } as const
 const MOST = 24
 
 const change = (i: number, part: Partial<Phase>) => {

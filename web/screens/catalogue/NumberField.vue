@@ -12,7 +12,7 @@ const read = (event: Event) => {
   <input
     type="number"
     class="field plain-number py-0.5 text-right tabular-nums"
-    :class="wide ? 'w-[86px]' : 'w-[58px]'"
+    :class="wide ? 'w-[86px]' : 'w-[62px]'"
     :step="step ?? 'any'"
     :value="Number.isFinite(value) ? Math.round(value * 100) / 100 : ''"
     :aria-label="name"

@@ -161,8 +161,9 @@ const electrics = computed(() => electricFacts(props.part))
         <p v-for="socket in part.sockets" :key="socket.id" class="border-b border-line py-1">
           {{ socket.label ?? connectors[socket.connector].title }}
           <span class="label"
-            >{{ connectors[socket.connector].title }}, {{ socket.direction === 'both' ? 'in and out' : socket.direction
-            }}{{ socket.volts ? `, ${voltSpan(socket.volts)}` : '' }}{{ socket.watts ? `, ${watts(socket.watts)}` : '' }}</span
+            >{{ socket.label?.includes(connectors[socket.connector].title) ? '' : `${connectors[socket.connector].title}, `
+            }}{{ socket.direction === 'both' ? 'in and out' : socket.direction }}{{ socket.volts ? `, ${voltSpan(socket.volts)}` : ''
+            }}{{ socket.watts ? `, ${watts(socket.watts)}` : '' }}</span
           >
         </p>
       </div>
