@@ -114,7 +114,7 @@ const fitOf = (candidate: Candidate, rig: Rig, setupId: string, point: Point, sh
 }
 
 /** So many parts are tried out before the first answer, and between one answer and the next. */
-export const FITS_AT_ONCE = 12
+export const FITS_AT_ONCE = 8
 
 /**
  * Which parts go on an open point, each with what it would change, in steps: what is at hand and what is cheap is tried out first,

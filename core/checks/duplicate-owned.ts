@@ -18,8 +18,11 @@ const sitsAsFirmly = (piece: PlacedPart, part: Part): boolean => {
 }
 
 const fromLocker = (facts: Facts, piece: PlacedPart) => {
-  const alike = (facts.shelf.catalogue.byRole.get(piece.part.role) ?? []).filter(
+  // The locker is small, the catalogue is not.
+  const lying = [...facts.shelf.owned.keys()].sort().flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? [])
+  const alike = lying.filter(
     (part) =>
+      part.role === piece.part.role &&
       part.id !== piece.part.id &&
       spareOwned(facts, part) &&
       piece.part.provides.every((gift) => part.provides.includes(gift)) &&
