@@ -4,8 +4,6 @@ import { drained, hoursToNext } from './cascade.ts'
 import type { Cell, Network, PowerNode } from './network.ts'
 
 const HOUR_MIN = 60
-/** Changing a pack: door, pack out, pack in, switch on. */
-export const SWAP_MIN = 1
 /** Times shorter than this are the same moment, h. */
 const SAME_H = 1e-9
 
@@ -42,6 +40,8 @@ export interface KindUse {
   readonly kind: string
   readonly usedWh: number
   readonly swaps: number
+  /** Of these, changes in which something goes dark for a moment: nothing else feeds it meanwhile. */
+  readonly breaks: number
   /** Batteries the day needs, those on the rig among them; Infinity when no number of them is enough. */
   readonly needed: number
   readonly have: number
@@ -66,6 +66,7 @@ interface Walk {
   readonly darkMin: ReadonlyMap<string, number>
   readonly failsAtMin: number
   readonly swaps: ReadonlyMap<string, number>
+  readonly breaks: ReadonlyMap<string, number>
   readonly usedWh: ReadonlyMap<string, number>
 }
 
@@ -100,6 +101,12 @@ class Bench {
   }
 }
 
+/** Does anything go dark while a battery is out? With a second feed it is a hot swap. */
+const isMissed = (network: Network, left: ReadonlyMap<string, number>, cell: string, draw: Draw): boolean => {
+  const before = flowAt(network, new Map(left).set(cell, 1), draw).dark
+  return [...flowAt(network, new Map(left).set(cell, 0), draw).dark].some((id) => !before.has(id))
+}
+
 const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare[] | 'plenty', bays: readonly Bays[]): Walk => {
   const names = new Map([...network.cells, ...network.nodes].map(({ id, name }) => [id, name]))
   const events: DayEvent[] = []
@@ -107,13 +114,14 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
   const bench = new Bench(bays)
   const darkMin = new Map<string, number>()
   const swaps = new Map<string, number>()
+  const breaks = new Map<string, number>()
   const usedWh = new Map<string, number>()
   let inside = new Map(network.cells.map((cell): [string, Spare] => [cell.id, { ...cell }]))
   let left = fullCells(network.cells)
   let minute = 0
   let failsAtMin = Infinity
   const note = (what: DayEvent['what'], id: string) => events.push({ minute, what, id, name: names.get(id) ?? id })
-  const swapIn = (cell: Cell): boolean => {
+  const swapIn = (cell: Cell, draw: Draw): boolean => {
     if ((swaps.get(cell.id) ?? 0) >= MOST_SWAPS) return false
     const at = bag.findIndex(({ kind }) => kind === cell.kind)
     const next = spares === 'plenty' ? { ...cell } : bag[at]
@@ -122,8 +130,9 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
     const out = inside.get(cell.id)
     if (out && spares !== 'plenty') bench.lay(out)
     inside = new Map(inside).set(cell.id, next)
-    left = new Map(left).set(cell.id, next.usableWh)
     swaps.set(cell.id, (swaps.get(cell.id) ?? 0) + 1)
+    if (isMissed(network, left, cell.id, draw)) breaks.set(cell.id, (breaks.get(cell.id) ?? 0) + 1)
+    left = new Map(left).set(cell.id, next.usableWh)
     note('swap', cell.id)
     return true
   }
@@ -140,7 +149,7 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
     let dark = new Set<string>()
     while (hours > SAME_H) {
       // What is empty is changed as soon as something wants it, also when a spare came off the charger meanwhile.
-      for (const cell of network.cells) if ((left.get(cell.id) ?? 0) === 0 && phase.kind !== 'off') swapIn(cell)
+      for (const cell of network.cells) if ((left.get(cell.id) ?? 0) === 0 && phase.kind !== 'off') swapIn(cell, draw)
       const flow = flowAt(network, left, draw)
       for (const id of flow.dark)
         if (!dark.has(id)) {
@@ -164,10 +173,10 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
       for (const cell of emptied) note('empty', cell.id)
       // An empty pack comes out at once, so that it can charge; after the last scene nobody bothers.
       const goesOn = hours > SAME_H || phases.slice(i + 1).some(({ kind }) => kind !== 'off')
-      if (goesOn) for (const cell of emptied) swapIn(cell)
+      if (goesOn) for (const cell of emptied) swapIn(cell, draw)
     }
   }
-  return { events, darkMin, failsAtMin, swaps, usedWh }
+  return { events, darkMin, failsAtMin, swaps, breaks, usedWh }
 }
 
 /**
@@ -187,6 +196,7 @@ export const planDay = (network: Network, phases: readonly Phase[], spares: read
       kind,
       usedWh,
       swaps: count(real.swaps),
+      breaks: count(real.breaks),
       needed: cells.length + count(plenty.swaps),
       have: cells.length + spares.filter((spare) => spare.kind === kind).length,
       chargeMin: usedWh === 0 ? 0 : watts === 0 ? Infinity : (usedWh / (watts * CHARGING)) * HOUR_MIN,

@@ -197,6 +197,27 @@ test('a spent pack comes back from the charger when there is a wall and time eno
   )
 })
 
+test('a change is hot when something else feeds meanwhile, and breaks in when nothing does', () => {
+  const alone = planDay(
+    networkFor(wiredRig([pack()], [inBay()])),
+    [phase('roll', 240)],
+    [{ id: 'second', kind: 'pack cell', usableWh: 18 }],
+    [],
+  )
+  expect(alone.kinds[0]).toMatchObject({ swaps: 1, breaks: 1 })
+  // The tank feeds the screen alone and the camera beside its pack: 90 Wh at 5 + 6 / 0.9 W are out after 463 min, the pack goes on.
+  const beside = planDay(networkFor(onTank(30)), [phase('roll', 480)], [{ id: 'second', kind: 'tank', usableWh: 90 }], [])
+  expect(beside.kinds.find(({ kind }) => kind === 'tank')).toMatchObject({ swaps: 1, breaks: 1 })
+  const noScreen = wiredRig(
+    [pack(), tank(), usbLead()],
+    [inBay(), on('tank', 'foot', 'camera', 'hole')],
+    [link('usb', 'tank/usb', 'camera/usb')],
+  )
+  // 90 Wh at 6 / 0.9 W: 810 min; the pack bridges the change.
+  const bridged = planDay(networkFor(noScreen), [phase('roll', 900)], [{ id: 'second', kind: 'tank', usableWh: 90 }], [])
+  expect(bridged.kinds.find(({ kind }) => kind === 'tank')).toMatchObject({ swaps: 1, breaks: 0 })
+})
+
 test('near the wall it goes on for ever when the bays give back what is drawn', () => {
   const network = networkFor(wiredRig([pack()], [inBay()]))
   const flow = flowAt(network, fullCells(network.cells), rolling)

@@ -1,5 +1,6 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { dimensionPath, overall } from './dimensions.ts'
+import { leadLines } from './lead-lines.ts'
 import { extentOfRig, strokesOf } from './outlines.ts'
 import { fitTo, type ViewId, viewIds, views } from './views.ts'
 
@@ -24,7 +25,7 @@ const escaped = (text: string): string =>
 const SHEET = { width: 620, height: 460 }
 const MARGIN = { left: 64, right: 40, top: 44, bottom: 56 }
 
-const sheetOf = (view: ViewId, { assembly }: Assessment, x: number, y: number): string => {
+const sheetOf = (view: ViewId, { assembly, facts, mass }: Assessment, x: number, y: number): string => {
   const extent = extentOfRig(view, assembly)
   const fit = fitTo(extent, SHEET.width, SHEET.height, MARGIN)
   const drawn = strokesOf(view, assembly, fit).map(
@@ -33,6 +34,16 @@ const sheetOf = (view: ViewId, { assembly }: Assessment, x: number, y: number): 
       (detail ? `<path d="${detail}" fill="none" stroke="${INK}" stroke-width="0.5" opacity="0.55"/>` : '') +
       '</g>',
   )
+  const leads = leadLines(view, facts.leads, fit, mass.centre)
+  const lead = (behind: boolean) =>
+    leads
+      .filter((line) => line.behind === behind)
+      .map(
+        ({ d, width, cable, name }) =>
+          `<g data-lead="${escaped(cable)}" fill="none" stroke-linecap="round"><title>${escaped(name)}</title>` +
+          `<path d="${d}" stroke="${INK}" stroke-width="${width + 1.6}"/><path d="${d}" stroke="${fills['knob'] ?? '#ccc'}" stroke-width="${Math.max(0.8, width - 0.4)}"/></g>`,
+      )
+      .join('')
   const dimensions = overall(extent, fit).map((dimension) => {
     const {
       from: [x1, y1],
@@ -46,7 +57,7 @@ const sheetOf = (view: ViewId, { assembly }: Assessment, x: number, y: number): 
   })
   return (
     `<g transform="translate(${x} ${y})"><text x="16" y="26" font-size="14" font-weight="600" fill="${INK}">${views[view].title}</text>` +
-    `${drawn.join('')}${dimensions.join('')}</g>`
+    `${lead(true)}${drawn.join('')}${lead(false)}${dimensions.join('')}</g>`
   )
 }
 

@@ -38,22 +38,29 @@ const first = computed(() => {
           <th class="py-0.5 font-normal">batteries</th>
           <th class="text-right font-normal">day takes</th>
           <th class="text-right font-normal">needed / have</th>
+          <th class="text-right font-normal" title="Changes in the day, and in how many of them something goes dark for a moment">
+            changes
+          </th>
           <th class="text-right font-normal">charged in</th>
           <th class="text-right font-normal">near a wall</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="use in kinds" :key="use.kind" class="border-t border-line" :data-kind="use.kind">
-          <td class="max-w-36 truncate py-1" :title="use.name">{{ use.name }}</td>
+          <td class="max-w-28 truncate py-1" :title="use.name">{{ use.name }}</td>
           <td class="fig text-right">{{ wattHours(use.usedWh) }}</td>
           <td class="fig text-right" :class="{ 'text-brick': use.needed > use.have && Number.isFinite(assessment.facts.day.failsAtMin) }">
             {{ use.needed }} / {{ use.have }}
+          </td>
+          <td class="text-right">
+            <span class="fig">{{ use.swaps }}</span
+            ><span v-if="use.swaps" class="label tight"> {{ use.breaks === 0 ? 'hot' : `${use.breaks} dark` }}</span>
           </td>
           <td class="fig text-right">{{ use.bays === 0 ? 'no charger' : hours(use.chargeMin) }}</td>
           <td class="text-right">{{ use.forEver ? 'for ever' : 'runs down' }}</td>
         </tr>
         <tr v-if="kinds.length === 0">
-          <td colspan="5" class="py-2 text-soft">No battery sits on this set-up.</td>
+          <td colspan="6" class="py-2 text-soft">No battery sits on this set-up.</td>
         </tr>
       </tbody>
     </table>
