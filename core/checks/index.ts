@@ -30,6 +30,7 @@ import { hangRoll } from './hang-roll.ts'
 import { hangTilt } from './hang-tilt.ts'
 import { headMoment } from './head-moment.ts'
 import { holdTime } from './hold-time.ts'
+import { imageCircle } from './image-circle.ts'
 import { inShot } from './in-shot.ts'
 import { jointOverload } from './joint-overload.ts'
 import { leverRoom } from './lever-room.ts'
@@ -139,6 +140,7 @@ export const checks: readonly Check[] = [
   hangTilt,
   headMoment,
   holdTime,
+  imageCircle,
   inShot,
   jointOverload,
   leverRoom,

@@ -1,0 +1,59 @@
+import type { PlacedPart } from '../assembly/index.ts'
+import { exceeds } from '../kernel/index.ts'
+import { diagonalMm, type Sensor } from '../optics/index.ts'
+import { defineCheck, noOptions } from './check.ts'
+import type { Facts } from './facts.ts'
+import { swapsThat } from './places.ts'
+
+/** Drawn circles are stated to the tenth of a millimetre. */
+const ROUNDING_MM = 0.1
+
+const sensorOf = ({ assembly }: Facts): Sensor | undefined => {
+  const optics = assembly.placed[0]?.part.optics
+  return optics?.kind === 'sensor' ? optics : undefined
+}
+
+/** A lens whose picture is smaller than the sensor. */
+export const imageCircle = defineCheck<PlacedPart, object>({
+  id: 'image-circle',
+  title: 'The lens does not fill the sensor',
+  why: 'Dark corners in every shot, or the camera crops by itself and nothing is as wide as planned.',
+  level: 'risk',
+  source: 'The image circle stated for the lens against the diagonal of the sensor.',
+  ...noOptions,
+  needs: [],
+  limit: { measured: 'diagonalMm', allowed: 'circleMm' },
+  messages: {
+    speaks: {
+      small:
+        'The corners stay dark. {lens} draws a circle of {circleMm}, the sensor is {diagonalMm} across; a crop of {crop} uses what is there.',
+    },
+    silent: { fills: '{lens} fills the sensor.' },
+    cannotTell: { unknown: 'Image circle or sensor unknown. Whether {lens} fills the sensor is not stated.' },
+  },
+  subjects: ({ assembly }) => assembly.placed.filter(({ part }) => part.role === 'lens'),
+  judge: ({ instance, part, centre }, facts) => {
+    const sensor = sensorOf(facts)
+    const names = { lens: part.name }
+    if (!sensor || part.optics?.kind !== 'lens') return { group: 'cannotTell', message: 'unknown', names, parts: [instance.id] }
+    const across = diagonalMm(sensor)
+    const circleMm = part.optics.imageCircleMm + ROUNDING_MM
+    const numbers = { diagonalMm: across, circleMm }
+    return exceeds(across, circleMm)
+      ? {
+          group: 'speaks',
+          message: 'small',
+          names: { ...names, crop: `${(across / part.optics.imageCircleMm).toFixed(2)} ×` },
+          numbers,
+          parts: [instance.id],
+          at: centre,
+        }
+      : { group: 'silent', message: 'fills', names, numbers }
+  },
+  remedies: (piece, facts) => {
+    const sensor = sensorOf(facts)
+    return sensor
+      ? swapsThat(facts, piece, 1, ({ optics }) => optics?.kind === 'lens' && optics.imageCircleMm + ROUNDING_MM >= diagonalMm(sensor))
+      : []
+  },
+})

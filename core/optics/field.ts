@@ -1,0 +1,46 @@
+/** Diagonal of the picture that focal lengths are compared by, 36 x 24 mm. */
+export const FULL_DIAGONAL_MM = Math.hypot(36, 24)
+
+export interface Sensor {
+  readonly wideMm: number
+  readonly tallMm: number
+}
+
+export const diagonalMm = ({ wideMm, tallMm }: Sensor): number => Math.hypot(wideMm, tallMm)
+
+/** Focal length that shows as much on 36 x 24 mm: `f x 43.27 / diagonal`. @example 16 mm on 23.5 x 15.6: 24.54 mm */
+export const equivalentMm = (focalMm: number, sensor: Sensor): number => (focalMm * FULL_DIAGONAL_MM) / diagonalMm(sensor)
+
+/** Angle that a length of sensor sees, degrees: `2 atan(length / 2f)`. @example 36 mm at 24 mm: 73.74 */
+export const angleDeg = (focalMm: number, lengthMm: number): number => (2 * Math.atan(lengthMm / (2 * focalMm)) * 180) / Math.PI
+
+/** The part of a sensor that a crop mode or an aspect uses: as wide or as tall as it can be. @example 36 x 24 at 16:9: 36 x 20.25 */
+export const cropped = ({ wideMm, tallMm }: Sensor, aspect: number, crop = 1): Sensor => {
+  const [w, h] = [wideMm / crop, tallMm / crop]
+  return w / h > aspect ? { wideMm: h * aspect, tallMm: h } : { wideMm: w, tallMm: w / aspect }
+}
+
+/** A lens of the kit, by its focal lengths. */
+export interface Reach {
+  readonly id: string
+  readonly focalMinMm: number
+  readonly focalMaxMm: number
+}
+
+/**
+ * Which asked equivalents no lens of the kit gives on this sensor, and the ids of those that give each.
+ * @example 24 and 85 asked of one 35 mm prime on full frame: both open
+ */
+export const coverage = (asked: readonly number[], lenses: readonly Reach[], sensor: Sensor) =>
+  asked.map((equivalent) => ({
+    equivalentMm: equivalent,
+    by: lenses
+      .filter(
+        ({ focalMinMm, focalMaxMm }) =>
+          equivalentMm(focalMinMm, sensor) <= equivalent + ROUNDING_MM && equivalentMm(focalMaxMm, sensor) >= equivalent - ROUNDING_MM,
+      )
+      .map(({ id }) => id),
+  }))
+
+/** Focal lengths are printed to the millimetre. */
+const ROUNDING_MM = 0.5

@@ -1,0 +1,5 @@
+export * from './chains.ts'
+export * from './exposure.ts'
+export * from './field.ts'
+export * from './nd.ts'
+export * from './vignette.ts'
