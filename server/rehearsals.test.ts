@@ -19,24 +19,24 @@ const start = async (more: object = {}) => {
 }
 
 /** Follows a rehearsal until a frame is the wanted one; what came on the way is handed back. */
-const follow = async (id: string, wanted: (frame: Frame) => boolean): Promise<{ history: Sample[]; frame: Frame }> => {
+const follow = async (id: string, wanted: (frame: Frame) => boolean): Promise<{ samples: Sample[]; frame: Frame }> => {
   const response = await fetch(`${base}/api/rehearsals/${id}/stream`)
   expect(response.headers.get('content-type')).toBe('text/event-stream')
   expect(response.headers.get('content-security-policy')).toContain("default-src 'self'")
   let text = ''
-  let history: Sample[] = []
+  const samples: Sample[] = []
   for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
     text += new TextDecoder().decode(chunk)
     const messages = text.split('\n\n')
     text = messages.pop() ?? ''
     for (const message of messages) {
       const [event, data] = message.split('\n').map((line) => line.slice(line.indexOf(':') + 2))
-      if (event === 'history') history = JSON.parse(data ?? '') as Sample[]
       if (event !== 'frame') continue
       const frame = JSON.parse(data ?? '') as Frame
+      samples.push(...frame.samples)
       if (!wanted(frame)) continue
       // Leaving the loop lets go of the stream.
-      return { history, frame }
+      return { samples, frame }
     }
   }
   throw new Error('the stream ended too early')
@@ -53,7 +53,11 @@ test('the demo’s day is played to its end: packs are changed, nothing goes dar
   expect(frame.usedWh + frame.storedWh + frame.lostWh).toBeCloseTo(frame.outWh + frame.wallWh, 6)
   // What the day plan says without playing: 41.6 Wh by the camera, 34.1 by the monitor.
   expect(frame.usedWh).toBeCloseTo(41.6 + 34.1, 0)
-  expect((await follow(id, () => true)).history.length).toBeGreaterThan(100)
+  // Who comes late gets all of the chart, each point once and in order.
+  const seconds = (await follow(id, () => true)).samples.map(({ second }) => second)
+  expect(seconds.length).toBeGreaterThan(100)
+  expect(seconds[0]).toBe(0)
+  expect(seconds).toEqual([...new Set(seconds)].sort((a, b) => a - b))
 })
 
 test('paused it stands still; a cold snap and forgotten packs change what comes', async () => {

@@ -42,7 +42,7 @@ export interface RehearsalFrame {
     readonly name: string
     readonly seat: string | null
     readonly percent: number
-    readonly volts: number
+    readonly volts: number | null
     readonly watts: number
   }[]
   readonly pieces: readonly { readonly id: string; readonly name: string; readonly watts: number; readonly dark: boolean }[]
@@ -54,7 +54,9 @@ export interface RehearsalFrame {
   readonly wallWh: number
   readonly disturbance: { readonly celsius: number; readonly turnedUp: readonly string[]; readonly forgotten: readonly string[] }
   readonly events: readonly { readonly second: number; readonly what: string; readonly name: string }[]
-  readonly lastSample: RehearsalSample | null
+  /** Which beginning of the day this is; points for the chart that are new. */
+  readonly run: number
+  readonly samples: readonly RehearsalSample[]
 }
 
 /** What can be changed while a rehearsal plays. */

@@ -329,12 +329,14 @@ test('whatever is changed while it plays, a rehearsal comes to its end and adds 
   })
   const bays = [{ kind: 'pack cell', bays: 1, watts: 15 }]
   fc.assert(
-    fc.property(days, fc.array(change, { maxLength: 5 }), fc.integer({ min: 1, max: 3600 }), (day, changes, seconds) => {
+    fc.property(days, fc.array(change, { maxLength: 5 }), fc.integer({ min: 60, max: 3600 }), (day, changes, seconds) => {
       const network = networkFor(onTank(9))
       let now = start(network, [{ id: 'bag', kind: 'pack cell', usableWh: 18, capacityWh: 20, health: 1 }])
       let steps = 0
-      while (!now.over && steps < 20_000) {
-        const next = changes[steps % 7]
+      // A step a minute at the least, and one more for each pack that runs empty or full and each part of the day that ends.
+      const most = day.reduce((sum, { minutes }) => sum + minutes * 60, 0) / seconds + 400
+      while (!now.over && steps < most) {
+        const next = steps < 40 ? changes[steps % 7] : undefined
         if (next) now = disturb(now, next)
         now = playStep(network, day, now, seconds, bays)
         steps++

@@ -184,7 +184,8 @@ export interface Meters {
     readonly id: string
     readonly seat: string | undefined
     readonly percent: number
-    readonly volts: number
+    /** Undefined for a pack of a kind that sits nowhere on the rig: no meter is on it. */
+    readonly volts: number | undefined
     /** Out of the pack, W; less than nothing while it is charged. */
     readonly watts: number
   }[]
@@ -200,7 +201,7 @@ export const metersOf = (network: Network, phases: readonly Phase[], now: Rehear
   const voltsOf = (pack: SimPack) => {
     const cell = network.cells.find(({ kind }) => kind === pack.kind)
     const usable = packUsableWh(pack, celsius)
-    return cell && usable > 0 ? packVolts(packLeftWh(pack, celsius) / usable, cell.volts) : 0
+    return cell && usable > 0 ? packVolts(packLeftWh(pack, celsius) / usable, cell.volts) : undefined
   }
   const drawn = phase ? drawIn(phase.kind) : () => 0
   return {

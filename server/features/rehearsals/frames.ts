@@ -34,7 +34,7 @@ export const frameSchema = z.object({
       name: z.string(),
       seat: z.string().nullable(),
       percent: z.number(),
-      volts: z.number(),
+      volts: z.number().nullable(),
       watts: z.number(),
     }),
   ),
@@ -51,6 +51,8 @@ export const frameSchema = z.object({
     forgotten: z.array(z.string()).readonly(),
   }),
   events: z.array(z.object({ second: z.number(), what: z.string(), name: z.string() })),
-  lastSample: sampleSchema.nullable(),
+  /** Which beginning of the day this is; points for the chart that are new since the frame before. */
+  run: z.int(),
+  samples: z.array(sampleSchema),
 })
 export type Frame = z.infer<typeof frameSchema>

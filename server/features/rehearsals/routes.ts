@@ -30,14 +30,18 @@ export const rehearsalRoutes =
 
     app.get(
       '/api/rehearsals/:id/stream',
-      { schema: { summary: 'The rehearsal as it goes on, as server-sent events: `history` once, then `frame`', params } },
+      {
+        schema: {
+          summary: 'The rehearsal as it goes on, as server-sent events: a `frame` with all so far, then one for each step',
+          params,
+        },
+      },
       (request, reply) => {
         const session = rehearsals.get(request.params.id)
         const stream = new PassThrough()
         const send = (event: string, data: unknown) => stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
         const tell = (frame: Frame) => void send('frame', frame)
         const ping = setInterval(() => stream.write(': still here\n\n'), PING_MS)
-        send('history', session.samples)
         tell(session.frame())
         session.listeners.add(tell)
         request.raw.on('close', () => {

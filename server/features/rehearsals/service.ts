@@ -28,6 +28,8 @@ class Session {
   readonly listeners = new Set<Listener>()
   #now: Rehearsal
   #paused = false
+  /** Counts how often the day was begun. */
+  #run = 1
   /** Minutes of the day in one second. */
   #speed: number
   seenAt = Date.now()
@@ -53,12 +55,13 @@ class Session {
   tick(): void {
     if (this.#paused || this.#now.over) return
     const { network, phases, bays } = this.stage
+    const known = this.samples.length
     const until = this.#now.second + this.#speed * 60 * (TICK_MS / 1000)
     for (let i = 0; i < MOST_STEPS && this.#now.second < until && !this.#now.over; i++) {
       this.#now = playStep(network, phases, this.#now, Math.min(STEP_S, until - this.#now.second), bays)
       if (this.#now.over || this.#now.second - (this.samples.at(-1)?.second ?? 0) >= SAMPLE_S) this.#sample()
     }
-    this.tell()
+    this.tell(known)
   }
 
   change(change: Change): void {
@@ -67,6 +70,7 @@ class Session {
     if (change.speed !== undefined) this.#speed = change.speed
     if (change.again) {
       this.#now = this.stage.start
+      this.#run++
       this.samples.length = 0
       this.#sample()
     }
@@ -76,15 +80,16 @@ class Session {
       ...(change.forgotten === undefined ? {} : { forgotten: change.forgotten }),
     }
     this.#now = disturb(this.#now, disturbance)
-    this.tell()
+    this.tell(change.again ? 0 : this.samples.length)
   }
 
-  tell(): void {
-    const frame = this.frame()
+  /** @param known how many samples the listeners have already */
+  tell(known: number): void {
+    const frame = this.frame(known)
     for (const listener of this.listeners) listener(frame)
   }
 
-  frame(): Frame {
+  frame(known = 0): Frame {
     const { network, phases, bays, names } = this.stage
     const meters = metersOf(network, phases, this.#now, bays)
     const name = (id: string) => names.get(id) ?? id
@@ -96,7 +101,12 @@ class Session {
       paused: this.#paused,
       speed: this.#speed,
       phase: meters.phase ?? null,
-      packs: meters.packs.map(({ seat, ...pack }) => ({ ...pack, name: name(pack.id), seat: seat === undefined ? null : name(seat) })),
+      packs: meters.packs.map(({ seat, volts, ...pack }) => ({
+        ...pack,
+        name: name(pack.id),
+        seat: seat === undefined ? null : name(seat),
+        volts: volts ?? null,
+      })),
       pieces: meters.pieces.map((piece) => ({ ...piece, name: name(piece.id) })),
       swaps,
       usedWh,
@@ -106,7 +116,8 @@ class Session {
       wallWh,
       disturbance,
       events: events.slice(-MOST_EVENTS).map(({ second: at, what, id }) => ({ second: at, what, name: id ? name(id) : '' })),
-      lastSample: this.samples.at(-1) ?? null,
+      run: this.#run,
+      samples: this.samples.slice(known),
     }
   }
 }

@@ -44,9 +44,13 @@ const remove = (i: number) =>
       </button>
     </legend>
     <ol class="flex flex-col gap-1">
-      <li v-for="(phase, i) in parts" :key="i" class="grid grid-cols-[minmax(0,1fr)_132px_84px_auto_28px] items-center gap-1.5">
+      <li
+        v-for="(phase, i) in parts"
+        :key="i"
+        class="grid grid-cols-[minmax(0,1fr)_84px_auto_28px] items-center gap-1.5 max-[639px]:border-b max-[639px]:border-line max-[639px]:pb-2 min-[640px]:grid-cols-[minmax(0,1fr)_132px_84px_auto_28px]"
+      >
         <input
-          class="field min-w-0 py-0.5"
+          class="field min-w-0 py-0.5 max-[639px]:col-span-4"
           maxlength="40"
           :value="phase.name"
           :aria-label="`Name of part ${i + 1}`"

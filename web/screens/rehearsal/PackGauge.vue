@@ -13,6 +13,8 @@ const where = computed(() => {
   if (props.pack.seat !== null) return 'in use'
   return props.pack.watts < 0 ? 'charging' : props.pack.percent < 100 ? 'in the bag, used' : 'in the bag'
 })
+/** No meter is on a pack that fits nothing of this set-up. */
+const reading = computed(() => (props.pack.volts === null ? '' : volts(Math.round(props.pack.volts * 10) / 10)))
 </script>
 
 <template>
@@ -33,8 +35,7 @@ const where = computed(() => {
     </div>
     <p class="tight mt-1 flex items-baseline text-[12px] text-soft">
       <span>{{ where }}</span><span v-if="!forgotten" class="ml-auto"
-        >{{ volts(Math.round(pack.volts * 10) / 10)
-        }}<template v-if="pack.watts !== 0"> · {{ watts(Math.abs(pack.watts)) }}</template></span
+        >{{ reading }}<template v-if="pack.watts !== 0"> · {{ watts(Math.abs(pack.watts)) }}</template></span
       >
     </p>
     <button

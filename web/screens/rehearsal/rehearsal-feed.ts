@@ -9,12 +9,16 @@ export const useRehearsal = () => {
   const trouble = ref('')
   let id = ''
   let source: EventSource | undefined
+  let asked = 0
 
   const take = (next: RehearsalFrame) => {
+    const now = frame.value
+    // An answer and the stream may overtake each other: what is older is not shown any more.
+    if (now && now.run === next.run && next.second < now.second) return
+    if (now?.run !== next.run) samples.value = []
     const last = samples.value.at(-1)?.second ?? -1
-    if (next.second < last) samples.value = []
-    const sample = next.lastSample
-    if (sample && sample.second > (samples.value.at(-1)?.second ?? -1)) samples.value = [...samples.value, sample]
+    const fresh = next.samples.filter(({ second }) => second > last)
+    if (fresh.length > 0) samples.value = [...samples.value, ...fresh]
     frame.value = next
   }
   const leave = () => {
@@ -33,19 +37,25 @@ export const useRehearsal = () => {
 
   /** Starts the day of a set-up from the morning; an earlier one is put away. */
   const start = async (rig: Rig, setup: string, speed: number): Promise<void> => {
+    const turn = ++asked
     leave()
     trouble.value = ''
     samples.value = []
+    frame.value = undefined
     try {
       const begun = await api.rehearse(rig, setup, speed)
+      if (turn !== asked) {
+        // Another set-up was asked for meanwhile: this one is nobody's.
+        void api.stopRehearsal(begun.id).catch(() => undefined)
+        return
+      }
       id = begun.id
       take(begun.frame)
     } catch (error) {
-      say(error)
+      if (turn === asked) say(error)
       return
     }
     source = new EventSource(`/api/rehearsals/${id}/stream`)
-    source.addEventListener('history', ({ data }: MessageEvent<string>) => (samples.value = JSON.parse(data) as RehearsalSample[]))
     source.addEventListener('frame', ({ data }: MessageEvent<string>) => take(JSON.parse(data) as RehearsalFrame))
     source.addEventListener('error', () => {
       if (source?.readyState === EventSource.CLOSED) say(undefined)
@@ -59,6 +69,9 @@ export const useRehearsal = () => {
       say(error)
     }
   }
-  onScopeDispose(leave)
+  onScopeDispose(() => {
+    asked++
+    leave()
+  })
   return { frame, samples, trouble, start, change }
 }

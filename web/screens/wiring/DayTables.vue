@@ -37,12 +37,12 @@ const first = computed(() => {
         <tr class="label">
           <th class="py-0.5 font-normal">batteries</th>
           <th class="text-right font-normal">day takes</th>
-          <th class="text-right font-normal">needed / have</th>
+          <th class="text-right font-normal">need / have</th>
           <th class="text-right font-normal" title="Changes in the day, and in how many of them something goes dark for a moment">
             changes
           </th>
           <th class="text-right font-normal">charged in</th>
-          <th class="text-right font-normal">near a wall</th>
+          <th class="text-right font-normal">by a wall</th>
         </tr>
       </thead>
       <tbody>
@@ -53,8 +53,9 @@ const first = computed(() => {
             {{ use.needed }} / {{ use.have }}
           </td>
           <td class="text-right">
-            <span class="fig">{{ use.swaps }}</span
-            ><span v-if="use.swaps" class="label tight"> {{ use.breaks === 0 ? 'hot' : `${use.breaks} dark` }}</span>
+            <span class="fig">{{ use.swaps }}</span><span v-if="use.swaps" class="label tight">
+              {{ use.breaks === 0 ? 'hot' : `${use.breaks} dark` }}</span
+            >
           </td>
           <td class="fig text-right">{{ use.bays === 0 ? 'no charger' : hours(use.chargeMin) }}</td>
           <td class="text-right">{{ use.forEver ? 'for ever' : 'runs down' }}</td>

@@ -116,7 +116,7 @@ const takeOut = (what: 'leads' | 'power') => {
             laid ? 'Nothing on this set-up has a socket. Put a monitor, a mic or a battery on at the bench.' : 'Laying out the leads ...'
           }}
         </p>
-        <div class="grid h-[212px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,0.95fr)] border-t border-line bg-card">
+        <div class="grid h-[238px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,0.95fr)] border-t border-line bg-card">
           <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="The day’s charge">
             <h2 class="font-semibold">The day’s charge</h2>
             <ChargeChart
