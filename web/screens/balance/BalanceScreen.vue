@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { variantsOf } from '@zucchini/core/assess'
 import { hangCure } from '@zucchini/core/balance'
-import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { computed, ref } from 'vue'
 import type { ViewId } from '../../drawing/views.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
@@ -12,32 +11,19 @@ import ViewPicker from '../../widgets/ViewPicker.vue'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { fill, grams, headline, millimetres } from '../../wording.ts'
 import { orientationWords, supportWords } from '../setups/setup-words.ts'
+import { useRigOfRoute } from '../rig-of-route.ts'
 import BalanceDrawing from './BalanceDrawing.vue'
 import CalibrateBox from './CalibrateBox.vue'
 import { heldFigures } from './held-figures.ts'
 import { type Slide, slidesOf } from './slides.ts'
 import SteadyChart from './SteadyChart.vue'
 
-const route = useRoute()
 const store = useRig()
 const shelf = useShelf()
 const view = ref<ViewId>('side')
 const picked = ref('')
-const trouble = ref('')
 
-watch(
-  () => route.params['id'],
-  async (id) => {
-    if (typeof id !== 'string') return
-    try {
-      await store.open(id)
-      if (typeof route.query['setup'] === 'string') store.setupId = route.query['setup']
-    } catch (error) {
-      trouble.value = error instanceof Error ? error.message : 'The rig could not be opened.'
-    }
-  },
-  { immediate: true },
-)
+const trouble = useRigOfRoute()
 const assessment = computed(() => store.assessment)
 const slides = computed(() => (assessment.value ? slidesOf(assessment.value) : []))
 const figures = computed(() => (assessment.value ? heldFigures(assessment.value, store.style) : []))

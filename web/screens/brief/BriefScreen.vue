@@ -1,30 +1,17 @@
 <script setup lang="ts">
 import { type Brief, briefSchema, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
-import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import RigBar from '../../widgets/RigBar.vue'
+import { useRigOfRoute } from '../rig-of-route.ts'
 import BriefAnswer from './BriefAnswer.vue'
 import DayParts from './DayParts.vue'
 import { conditionWords, kindWords } from './brief-words.ts'
 
-const route = useRoute()
 const store = useRig()
-const trouble = ref('')
 const wrong = ref<Readonly<Record<string, string>>>({})
 
-watch(
-  () => route.params['id'],
-  async (id) => {
-    if (typeof id !== 'string') return
-    try {
-      await store.open(id)
-    } catch (error) {
-      trouble.value = error instanceof Error ? error.message : 'The rig could not be opened.'
-    }
-  },
-  { immediate: true },
-)
+const trouble = useRigOfRoute()
 const brief = computed(() => store.rig?.brief)
 /** What the camera can record; what the brief names and it can not make is planned as its usual one. */
 const codecs = computed(() => store.assessment?.assembly.placed[0]?.part.media?.codecs ?? [])

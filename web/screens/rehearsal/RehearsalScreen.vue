@@ -1,37 +1,24 @@
 <script setup lang="ts">
 import { Pause, Play, RotateCcw } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { RouterLink } from 'vue-router'
 import { useRig } from '../../stores/rig.ts'
 import ChargeChart from '../../widgets/ChargeChart.vue'
 import LevelMark from '../../widgets/LevelMark.vue'
 import RigBar from '../../widgets/RigBar.vue'
 import SetupTabs from '../../widgets/SetupTabs.vue'
 import { volts, wattHours, watts } from '../../wording.ts'
+import { useRigOfRoute } from '../rig-of-route.ts'
 import PackGauge from './PackGauge.vue'
 import { useRehearsal } from './rehearsal-feed.ts'
 import { clock, eventLevel, eventWords, kindWords, speeds } from './rehearsal-words.ts'
 
-const route = useRoute()
 const store = useRig()
 const { frame, samples, trouble, start, change } = useRehearsal()
-const refused = ref('')
 const FIRST_SPEED = 6
 const speed = ref(FIRST_SPEED)
 
-watch(
-  () => route.params['id'],
-  async (id) => {
-    if (typeof id !== 'string') return
-    try {
-      await store.open(id)
-      if (typeof route.query['setup'] === 'string') store.setupId = route.query['setup']
-    } catch (error) {
-      refused.value = error instanceof Error ? error.message : 'The rig could not be opened.'
-    }
-  },
-  { immediate: true },
-)
+const refused = useRigOfRoute()
 const begin = () => {
   if (store.rig && store.setup) void start(store.rig, store.setup.id, speed.value)
 }

@@ -2,34 +2,22 @@
 import { evaluate } from '@zucchini/core/assess'
 import type { Orientation, Support } from '@zucchini/core/assembly'
 import { changeoverOf } from '@zucchini/core/build-order'
-import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import RigBar from '../../widgets/RigBar.vue'
+import { useRigOfRoute } from '../rig-of-route.ts'
 import ChangeoverList from './ChangeoverList.vue'
 import CompareTable from './CompareTable.vue'
 import SetupCard from './SetupCard.vue'
 
-const route = useRoute()
 const store = useRig()
 const shelf = useShelf()
-const trouble = ref('')
 const picked = ref<readonly string[]>([])
 
-watch(
-  () => route.params['id'],
-  async (id) => {
-    if (typeof id !== 'string') return
-    try {
-      await store.open(id)
-      picked.value = store.rig?.setups.slice(0, 2).map((setup) => setup.id) ?? []
-    } catch (error) {
-      trouble.value = error instanceof Error ? error.message : 'The rig could not be opened.'
-    }
-  },
-  { immediate: true },
-)
+const trouble = useRigOfRoute(() => {
+  picked.value = store.rig?.setups.slice(0, 2).map((setup) => setup.id) ?? []
+})
 const cards = computed(() => {
   const around = shelf.shelf
   const { rig } = store

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { leadsCsv, powerCsv } from '@zucchini/core/assess'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { RouterLink } from 'vue-router'
 import { useRig } from '../../stores/rig.ts'
 import ChargeChart from '../../widgets/ChargeChart.vue'
 import RigBar from '../../widgets/RigBar.vue'
 import SetupTabs from '../../widgets/SetupTabs.vue'
 import { save } from '../../save-file.ts'
 import FindingsPanel from '../bench/FindingsPanel.vue'
+import { useRigOfRoute } from '../rig-of-route.ts'
 import ConnectList from './ConnectList.vue'
 import DayTables from './DayTables.vue'
 import { daySamples } from './day-samples.ts'
@@ -19,26 +20,13 @@ import { wiringChecks } from './wiring-checks.ts'
 import WiringDrawing from './WiringDrawing.vue'
 import { graphOf } from './wiring-graph.ts'
 
-const route = useRoute()
 const store = useRig()
-const trouble = ref('')
 const cable = ref('')
 const port = ref('')
 
-watch(
-  () => route.params['id'],
-  async (id) => {
-    if (typeof id !== 'string') return
-    try {
-      await store.open(id)
-      if (typeof route.query['setup'] === 'string') store.setupId = route.query['setup']
-      if (typeof route.query['lead'] === 'string') cable.value = route.query['lead']
-    } catch (error) {
-      trouble.value = error instanceof Error ? error.message : 'The rig could not be opened.'
-    }
-  },
-  { immediate: true },
-)
+const trouble = useRigOfRoute((asked) => {
+  cable.value = asked('lead') ?? cable.value
+})
 const assessment = computed(() => store.assessment)
 const laid = shallowRef<Laid>()
 let asked = 0
