@@ -19,9 +19,6 @@ export const socketAt = (assembly: Assembly, end: Link['from']): SocketHere | un
 export const socketsOf = ({ placed }: Assembly): readonly SocketHere[] =>
   placed.flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
 
-export const sameSocket = (a: SocketHere, b: SocketHere): boolean =>
-  a.piece.instance.id === b.piece.instance.id && a.socket.id === b.socket.id
-
 const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
 
 /** Where a plug stands in a socket: its z points out of the piece, its x across and its y along the plug's height. */

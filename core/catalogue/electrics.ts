@@ -91,7 +91,6 @@ export const mediaSchema = z.strictObject({
 
 export type Carried = (typeof carried)[number]
 export type PictureFormat = (typeof pictureFormats)[number]
-export type MicFeed = (typeof micFeeds)[number]
 export type Volts = z.infer<typeof voltsSchema>
 export type Power = z.infer<typeof powerSchema>
 export type Cable = z.infer<typeof cableSchema>

@@ -8,9 +8,3 @@ export const AIR_ASK_SPARES = 2
 
 /** @example 98 Wh: carry; 147 Wh: ask; 190 Wh: never */
 export const airBand = (capacityWh: number): AirBand => (capacityWh <= AIR_FREE_WH ? 'carry' : capacityWh <= AIR_ASK_WH ? 'ask' : 'never')
-
-export const airWords: Readonly<Record<AirBand, string>> = {
-  carry: 'in the cabin, terminals covered',
-  ask: 'only with the airline’s word, two spares at most, terminals covered',
-  never: 'not as baggage',
-}

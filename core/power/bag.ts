@@ -1,7 +1,7 @@
 import type { Assembly } from '../assembly/index.ts'
 import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
 import type { Bays, Spare } from './day.ts'
-import { batteryKind, type Cell, usableWh } from './network.ts'
+import { batteryKind, usableWh } from './network.ts'
 
 /** The batteries of the kit that are not on the rig in this set-up. */
 export const sparesOf = ({ loose }: Assembly, celsius: number): readonly Spare[] =>
@@ -38,9 +38,3 @@ export const batteriesOf = ({ placed, loose }: Assembly): readonly { readonly id
   [...placed, ...loose.filter(({ instance }) => instance.status === 'in')]
     .filter(({ part }) => part.power?.store)
     .map(({ instance, part }) => ({ id: instance.id, part }))
-
-export const cellsByKind = (cells: readonly Cell[]): ReadonlyMap<string, readonly Cell[]> => {
-  const found = new Map<string, Cell[]>()
-  for (const cell of cells) found.set(cell.kind, [...(found.get(cell.kind) ?? []), cell])
-  return found
-}
