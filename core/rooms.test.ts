@@ -13,7 +13,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   power: ['kernel', 'catalogue', 'brief', 'assembly'],
   cabling: ['kernel', 'catalogue', 'assembly'],
   media: ['kernel', 'catalogue', 'assembly'],
-  optics: ['kernel', 'catalogue', 'assembly'],
+  optics: ['kernel', 'catalogue', 'brief', 'assembly'],
   wiring: ['kernel', 'catalogue', 'brief', 'assembly', 'power', 'cabling'],
   'build-order': ['kernel', 'catalogue', 'assembly', 'balance'],
   formats: ['kernel', 'catalogue', 'assembly'],

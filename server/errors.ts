@@ -40,7 +40,9 @@ export class Refusal extends Error {
   }
 }
 
-const words: Readonly<Record<string, (names: Readonly<Record<string, string>>) => string>> = {
+const words: Readonly<
+  Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>
+> = {
   'file-too-long': () => 'a rig file may have two million characters at most',
   'not-json': ({ reason }) => `this is not JSON: ${reason}`,
   'not-a-rig-file': ({ found }) => `this is not a rig file; its format says "${found}" instead of "zucchini-rig-file"`,
@@ -64,12 +66,17 @@ const words: Readonly<Record<string, (names: Readonly<Record<string, string>>) =
   'off-the-skin': ({ mount }) => `"${mount}" hangs in the air; it must lie on a solid of the part`,
   'shares-unknown': ({ mount }) => `it shares its place with "${mount}", which the part does not have`,
   'hinge-moves-nothing': ({ what }) => `this hinge moves ${what}, which the part does not have`,
+  'lens-unknown': ({ part }) => `the lens kit names "${part}", which is no lens of the catalogue`,
+  'adapter-backwards': (_, { lensMm, bodyMm }) =>
+    `a lens made for ${lensMm} mm from the sensor can not go on a body with ${bodyMm} mm: it would stand too far off; adapters only go from a longer flange to a shorter`,
+  'adapter-thickness': (_, { thickMm, wantsMm }) =>
+    `the adapter is ${thickMm} mm thick and must be ${wantsMm} mm, the difference of the two flange distances, to reach infinity`,
   'joints-in-a-ring': ({ instance }) => `"${instance}" ends up sitting on itself`,
 }
 
 /** Words for what the core found wrong with a rig: where and what. */
 export const wordedIssues = (issues: readonly Issue[]): { path: string; message: string }[] =>
-  issues.map(({ code, path, names }) => ({ path, message: words[code]?.(names ?? {}) ?? code }))
+  issues.map(({ code, path, names, numbers }) => ({ path, message: words[code]?.(names ?? {}, numbers ?? {}) ?? code }))
 
 const readable = (pointer: string): string =>
   pointer

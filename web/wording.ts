@@ -68,6 +68,8 @@ const endings: readonly (readonly [RegExp, (value: number, style: Style) => stri
   [/[vV]olts$/, (value) => volts(value)],
   [/MBs$/, (value) => `${number(value, value % 1 === 0 ? 0 : 1)} MB/s`],
   [/Minutes$/, (value) => minutes(value)],
+  [/Stops$/, (value) => `${number(value, 1)} stops`],
+  [/Times$/, (value) => `${number(value, 2)} ×`],
   [/Deg$/, (value) => degrees(value)],
   [/G$/, (value, { units }) => grams(value, units)],
 ]
@@ -103,6 +105,8 @@ const refusals: Readonly<Record<string, string>> = {
   'filter-size-differs': 'made for {filterMm}, the lens has {lensMm}',
   'spacing-differs': 'its screws stand {screwsMm} apart, the holes {holesMm}',
   'pack-differs': 'the bay takes {holds}, this is {wants}',
+  'flange-differs': 'made for {wantsMm} from the sensor, here it sits at {holdsMm}',
+  'ring-size-differs': 'closes on {minMm} to {maxMm}, the ring is {ringMm}',
   'clamp-size-differs': 'made for {wants} mm, the lens front is {holds} mm',
   'tray-differs': 'the tray takes {holds}, this is {wants}',
   'last-setup': 'A rig keeps at least one set-up.',

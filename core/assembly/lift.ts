@@ -1,3 +1,4 @@
+import { emptyBrief } from '../brief/index.ts'
 import { RIG_VERSION } from './rig.ts'
 
 type Raw = Record<string, unknown>
@@ -23,6 +24,12 @@ const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
     version: 4,
     brief: isRaw(rig['brief']) ? { phases: [], codec: '', ...rig['brief'] } : rig['brief'],
     setups: each(rig['setups'], (setup) => ({ ...setup, links: each(setup['links'], (link) => ({ through: [], ...link })) })),
+  }),
+  // The brief knew no lens kit and no exposure.
+  4: (rig) => ({
+    ...rig,
+    version: 5,
+    brief: isRaw(rig['brief']) ? { light: { ...emptyBrief.light }, lenses: [], fieldsMm: [], ...rig['brief'] } : rig['brief'],
   }),
 }
 

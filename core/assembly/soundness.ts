@@ -77,5 +77,8 @@ export const soundnessIssues = (rig: Rig, catalogue: Catalogue): readonly Issue[
   ...rig.kit.flatMap((instance, i): Issue[] =>
     catalogue.parts.has(instance.partId) ? [] : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: instance.partId } }],
   ),
+  ...rig.brief.lenses.flatMap(({ partId }, i): Issue[] =>
+    catalogue.parts.get(partId)?.role === 'lens' ? [] : [{ code: 'lens-unknown', path: `brief.lenses[${i}]`, names: { part: partId } }],
+  ),
   ...rig.setups.flatMap((setup, i) => setupIssues(rig, setup, `setups[${i}]`, catalogue)),
 ]

@@ -15,6 +15,8 @@ export interface StationState {
 const stationOfFinding = (finding: Finding, facts: Facts): Station => {
   const wanted = finding.names['capability']
   if (wanted !== undefined) return capabilities[wanted as Capability].station
+  const named = stations.find((station) => station === finding.names['station'])
+  if (named) return named
   const first = finding.parts[0] ?? ''
   const part = facts.assembly.byInstance.get(first)?.part ?? facts.assembly.loose.find(({ instance }) => instance.id === first)?.part
   return part ? roles[part.role].station : 'proof'

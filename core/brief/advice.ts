@@ -99,15 +99,3 @@ export const adviceFor = (brief: Brief): readonly Advice[] =>
     const [verdict, reason] = changed ?? starting[brief.kind][station] ?? standing[station]
     return { station, verdict, reason }
   })
-
-const sceneEv: readonly (readonly [Condition, number, string])[] = [
-  ['dark', 5, 'street at night'],
-  ['sun', 16, 'water in sun'],
-]
-
-/** The range of scene light to expect, EV at ISO 100 (scene table of the formulas page): overcast unless told otherwise. */
-export const lightOf = (brief: Brief): { readonly lowEv: number; readonly highEv: number; readonly scenes: readonly string[] } => {
-  const found = sceneEv.filter(([condition]) => brief.conditions.includes(condition))
-  const all = [12, ...found.map(([, ev]) => ev)]
-  return { lowEv: Math.min(...all), highEv: Math.max(...all), scenes: ['overcast', ...found.map(([, , name]) => name)] }
-}

@@ -35,8 +35,8 @@ test('every kind of shoot has a word for every station', () => {
 })
 
 test('light: overcast alone is EV 12; night to sunlit water spans eleven stops', () => {
-  expect(lightOf(brief)).toMatchObject({ lowEv: 12, highEv: 12 })
-  expect(lightOf({ ...brief, conditions: ['dark', 'sun'] })).toMatchObject({ lowEv: 5, highEv: 16 })
+  expect(lightOf(brief)).toMatchObject({ lowEv: 12, highEv: 12, scenes: ['overcast'] })
+  expect(lightOf({ ...brief, conditions: ['dark', 'sun', 'spray'] })).toMatchObject({ lowEv: 5, highEv: 16 })
 })
 
 test.each([

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { capabilityIds } from '../catalogue/index.ts'
+import { capabilityIds, idSchema } from '../catalogue/index.ts'
 
 export const shootKinds = ['desk', 'promo', 'run-and-gun', 'event', 'upright', 'narrative', 'gimbal'] as const
 export type ShootKind = (typeof shootKinds)[number]
@@ -10,6 +10,19 @@ export type Condition = (typeof conditionIds)[number]
 const hours = z.number().min(0).max(24)
 
 /** What the camera does in a part of the day: off, waiting, or recording; setting up is waiting. */
+/** What the light falls on and from where, EV at ISO 100 (published exposure tables, rounded). */
+export const sceneEv = {
+  'water-in-sun': 16,
+  sun: 15,
+  hazy: 14,
+  overcast: 12,
+  dusk: 9,
+  indoor: 7,
+  night: 5,
+} as const
+export type Scene = keyof typeof sceneEv
+export const sceneIds = Object.keys(sceneEv) as [Scene, ...Scene[]]
+
 export const phaseKinds = ['off', 'setup', 'standby', 'roll'] as const
 export const phaseSchema = z.strictObject({
   name: z.string().trim().min(1).max(40),
@@ -17,9 +30,36 @@ export const phaseSchema = z.strictObject({
   minutes: z.number().positive().max(1440),
   /** Is a wall socket near? Then spent packs charge. */
   mains: z.boolean(),
+  /** What is filmed in it; left out: what the conditions and the hour suggest. */
+  scene: z.enum(sceneIds).optional(),
 })
 export type Phase = z.infer<typeof phaseSchema>
 export type PhaseKind = Phase['kind']
+
+/** Pictures by their sides, wide to tall; 0: all of the sensor. */
+export const aspects = { '16:9': 16 / 9, '9:16': 9 / 16, '2.39': 2.39, full: 0 } as const
+export type AspectId = keyof typeof aspects
+export const aspectIds = Object.keys(aspects) as [AspectId, ...AspectId[]]
+
+/** How the day is exposed, and where the sun stands in it. */
+export const lightSchema = z.strictObject({
+  fps: z.number().positive().max(1000),
+  shutterDeg: z.number().positive().max(360),
+  /** The f-number wanted; 0: as wide as the lens opens. */
+  stop: z.number().refine((n) => n === 0 || (n >= 0.7 && n <= 64)),
+  /** The sensitivity wanted; 0: the camera's lowest native one. */
+  iso: z.number().refine((n) => n === 0 || (n >= 25 && n <= 1_000_000)),
+  aspect: z.enum(aspectIds),
+  /** When the first part of the day begins, minutes after midnight by the sun, and on which day of which year it is. */
+  startMin: z.int().min(0).max(1439),
+  date: z.iso.date(),
+  latitudeDeg: z.number().min(-90).max(90),
+})
+export type Light = z.infer<typeof lightSchema>
+
+/** A lens that comes along, and how much of the shooting is done with it, percent. */
+export const lensUseSchema = z.strictObject({ partId: idSchema, share: z.number().min(0).max(100) })
+export type LensUse = z.infer<typeof lensUseSchema>
 
 /** What is shot, where, how long and within which limits; the question the rig answers. */
 export const briefSchema = z
@@ -35,11 +75,16 @@ export const briefSchema = z
     tallMm: z.number().min(0).max(3000),
     /** 0: as wide as it likes. */
     wideMm: z.number().min(0).max(3000),
-    /** The operator's own word on a need, over what the shoot suggests. */
     /** The day in its parts; empty: made up from the hours. */
     phases: z.array(phaseSchema).max(24).readonly(),
     /** The recording to plan with; empty: the camera's usual one. */
     codec: z.string().max(30),
+    light: lightSchema,
+    /** The lenses that come along; empty: those on the set-ups. */
+    lenses: z.array(lensUseSchema).max(12).readonly(),
+    /** Fields of view the film wants, as focal lengths on 36 x 24 mm. */
+    fieldsMm: z.array(z.number().min(4).max(2000)).max(12).readonly(),
+    /** The operator's own word on a need, over what the shoot suggests. */
     wishes: z.partialRecord(z.enum(capabilityIds), z.enum(['want', 'skip'])),
   })
   .refine((b) => b.hoursRolling <= b.hoursOnLocation, {
@@ -62,6 +107,9 @@ export const emptyBrief: Brief = {
   wideMm: 0,
   phases: [],
   codec: '',
+  light: { fps: 25, shutterDeg: 180, stop: 2.8, iso: 0, aspect: '16:9', startMin: 540, date: '2026-06-21', latitudeDeg: 50 },
+  lenses: [],
+  fieldsMm: [],
   wishes: {},
 }
 

@@ -1,3 +1,5 @@
 export * from './advice.ts'
 export * from './brief.ts'
+export * from './day-light.ts'
 export * from './needs.ts'
+export * from './sun.ts'

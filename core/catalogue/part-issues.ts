@@ -1,9 +1,12 @@
-import { distanceToSkin, dot, type Issue, SURFACE_MM, UNIT } from '../kernel/index.ts'
+import { distanceToSkin, dot, exceeds, type Issue, SURFACE_MM, UNIT } from '../kernel/index.ts'
 import { isStandard, standardOf } from './interfaces/index.ts'
 import type { Part } from './part.ts'
 
 /** The mount of a pair of rods lies midway between them. mm */
 const BETWEEN_RODS_MM = 30
+
+/** An adapter's thickness is stated to the tenth of a millimetre. */
+const ADAPTER_MM = 0.1
 
 const repeated = (ids: readonly string[]): string[] => [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))]
 
@@ -36,8 +39,25 @@ const hingeIssues = (part: Part): Issue[] =>
     ]
   })
 
+/** An adapter stands a lens off by the difference of the two flange distances, so that only a longer one goes on a shorter. */
+const adapterIssues = (part: Part): Issue[] => {
+  if (part.role !== 'lens-adapter') return []
+  const [rear, front] = (['sits', 'holds'] as const).map((side) =>
+    part.mounts.find((mount) => mount.side === side && mount.flangeMm !== undefined),
+  )
+  if (!rear?.flangeMm || !front?.flangeMm) return []
+  const wantsMm = front.flangeMm - rear.flangeMm
+  const numbers = { lensMm: front.flangeMm, bodyMm: rear.flangeMm }
+  if (wantsMm < 0) return [{ code: 'adapter-backwards', path: 'mounts', numbers }]
+  const thickMm = Math.abs(rear.at[2] - front.at[2])
+  return exceeds(Math.abs(thickMm - wantsMm), ADAPTER_MM)
+    ? [{ code: 'adapter-thickness', path: 'mounts', numbers: { ...numbers, thickMm, wantsMm } }]
+    : []
+}
+
 /**
- * What a part's schema can't see: unknown standards, ids used twice, mounts that hang in the air or lie crooked, hinges that move nothing.
+ * What a part's schema can't see: unknown standards, ids used twice, mounts that hang in the air or lie crooked, hinges that move nothing, lens
+ * adapters that can not reach infinity.
  * @returns an empty list for a part that can be placed
  */
 export const partIssues = (part: Part): readonly Issue[] => [
@@ -45,4 +65,5 @@ export const partIssues = (part: Part): readonly Issue[] => [
   ...repeated((part.sockets ?? []).map(({ id }) => id)).map((id) => ({ code: 'id-repeated', path: 'sockets', names: { id } })),
   ...mountIssues(part),
   ...hingeIssues(part),
+  ...adapterIssues(part),
 ]

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { UNIT } from '../kernel/index.ts'
 import { capabilityIds } from './capabilities.ts'
-import { opticsSchema } from './optics.ts'
+import { openingSchema, opticsSchema } from './optics.ts'
 import { roleIds } from './roles.ts'
 import { connectorIds } from './connectors.ts'
 import { cableSchema, carried, mediaSchema, micFeeds, pictureFormats, powerSchema, voltsSchema } from './electrics.ts'
@@ -114,6 +114,14 @@ export const mountSchema = z.strictObject({
     .optional(),
   lengthMm: lengthMm.optional(),
   family: text(40).optional(),
+  /** A lens mount: from the sensor to its face. */
+  flangeMm: z.number().positive().max(120).optional(),
+  /** Outer diameter of a ring that something is clamped round, or of a driving gear; and which diameters a clamp closes on. */
+  odMm: lengthMm.optional(),
+  closesOn: z
+    .strictObject({ minMm: lengthMm, maxMm: lengthMm })
+    .refine((r) => r.minMm <= r.maxMm, 'a clamp must close from a smaller to a larger diameter')
+    .optional(),
   /** Families this mount takes with a fault, such as a pack that seats but does not latch. */
   almost: z.array(text(40)).max(12).readonly().optional(),
   /** Distance between two screws, and how far a slot lets them wander. */
@@ -168,6 +176,7 @@ export const partSchema = z.strictObject({
   hinges: z.array(hingeSchema).max(6).readonly().optional(),
   sockets: z.array(socketSchema).max(30).readonly().optional(),
   optics: opticsSchema.optional(),
+  opening: openingSchema.optional(),
   under: underSchema.optional(),
   power: powerSchema.optional(),
   cable: cableSchema.optional(),

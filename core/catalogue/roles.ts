@@ -28,6 +28,8 @@ export const roles = {
   'matte-box': { title: 'matte box', station: 'glass' },
   filter: { title: 'filter', station: 'glass' },
   'step-ring': { title: 'step ring', station: 'glass' },
+  hood: { title: 'hood or flag', station: 'glass' },
+  cap: { title: 'cap', station: 'glass' },
   'follow-focus': { title: 'follow focus', station: 'glass' },
   'gear-ring': { title: 'gear ring', station: 'glass' },
   monitor: { title: 'monitor', station: 'view' },
@@ -68,6 +70,7 @@ export const roleIds = Object.keys(roles) as [Role, ...Role[]]
 /** Roles that live in the bag or pocket, or run between sockets, and are never bolted to a rig. */
 export const bagRoles: ReadonlySet<Role> = new Set([
   'charger',
+  'cap',
   'card',
   'case',
   'tool',

@@ -12,7 +12,21 @@ export type Glyph =
   'ring' | 'ring-pins' | 'shoe' | 'rail' | 'dovetail' | 'seat' | 'bayonet' | 'filter' | 'rods' | 'rosette' | 'brick' | 'pad' | 'gear'
 
 export type Kind =
-  'thread' | 'shoe' | 'rail' | 'plate' | 'seat' | 'bayonet' | 'filter' | 'rods' | 'rosette' | 'battery' | 'pad' | 'clamp' | 'gear'
+  | 'thread'
+  | 'shoe'
+  | 'rail'
+  | 'plate'
+  | 'seat'
+  | 'bayonet'
+  | 'filter'
+  | 'tray'
+  | 'ring'
+  | 'rods'
+  | 'rosette'
+  | 'battery'
+  | 'pad'
+  | 'clamp'
+  | 'gear'
 
 /** A way two parts hold on to each other. Everything particular to it lives in its own file. */
 export interface MountStandard {

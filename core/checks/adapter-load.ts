@@ -14,7 +14,7 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
   source: 'The adapter’s rating; without one 0.8 N m, a little less than a bare mount stands.',
   options: z.object({ usualNm: z.number().positive() }),
   defaults: { usualNm: 0.8 },
-  needs: [],
+  needs: ['supports'],
   limit: { measured: 'momentNm', allowed: 'ratedNm' },
   messages: {
     speaks: { over: '{lens} hangs too heavily on {adapter}. It pulls with {momentNm}; {ratedNm} is fine. Support the lens.' },
@@ -25,12 +25,12 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
     assembly.placed.filter(
       (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'lens-adapter',
     ),
-  judge: (lens, { assembly }, { usualNm }) => {
+  judge: (lens, { assembly, supports }, { usualNm }) => {
     const momentNm = jointMomentNm(assembly, lens)
     const ratedNm = (lens.mate?.ok ? lens.mate.value.socket.mount.momentNm : undefined) ?? usualNm
     const names = { lens: lens.part.name, adapter: lens.host?.part.name ?? '' }
     const numbers = { momentNm, ratedNm }
-    if (isBraced(assembly, lens) || (lens.host && isBraced(assembly, lens.host)))
+    if (isBraced(assembly, lens) || (lens.host && isBraced(assembly, lens.host)) || supports.some(({ holds }) => holds))
       return { group: 'silent', message: 'supported', names, numbers }
     return exceeds(momentNm, ratedNm)
       ? { group: 'speaks', message: 'over', names, numbers, parts: [lens.instance.id], at: lens.centre }

@@ -41,10 +41,29 @@ import {
   type Watched,
   watchedScreens,
 } from '../clearance/index.ts'
-import { dayOf, minutesOf, temperatureOf } from '../brief/index.ts'
+import { aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
 import { type Cost, costOf } from '../money/index.ts'
+import {
+  type Clean,
+  cleanOf,
+  type Drive,
+  drivesOf,
+  type EconomyWay,
+  economyOf,
+  type Front,
+  frontOf,
+  type LensFit,
+  lensFits,
+  type LightPlan,
+  lightPlan,
+  pictureOf,
+  type Sensor,
+  sensorOf,
+  type SupportReach,
+  supportsOf,
+} from '../optics/index.ts'
 import {
   batteriesOf,
   type Bays,
@@ -78,6 +97,9 @@ interface Earlier {
   readonly network: Network
   readonly spares: readonly Spare[]
   readonly bays: readonly Bays[]
+  readonly front: Front | undefined
+  readonly picture: Sensor | undefined
+  readonly lensKit: readonly LensFit[]
 }
 
 /** The figures a check can ask for, each worked out when first asked for, then kept. */
@@ -136,6 +158,30 @@ const makers = {
   gimbal: (assembly: Assembly, _: Shelf, facts: Earlier): ReturnType<typeof beyondGimbal> => beyondGimbal(assembly, facts.mass),
   shoulder: (assembly: Assembly, _: Shelf, facts: Earlier): Shoulder | undefined => shoulderOf(assembly, facts.mass),
   tip: (assembly: Assembly): Tip | undefined => tipOf(assembly),
+  /** The lens on the camera and what stands before it. */
+  front: (assembly: Assembly): Front | undefined => frontOf(assembly),
+  /** The part of the sensor that the brief's picture uses, as this set-up holds the camera. */
+  picture: (assembly: Assembly): Sensor | undefined => {
+    const sensor = sensorOf(assembly)
+    return sensor && pictureOf(sensor, aspects[assembly.rig.brief.light.aspect], assembly.setup.orientation === 'upright')
+  },
+  /** From where on the front of the lens is clear of the picture. */
+  clean: (_: Assembly, __: Shelf, facts: Earlier): Clean | undefined => facts.front && facts.picture && cleanOf(facts.front, facts.picture),
+  /** The lenses that come along on this camera: the brief's, or else those on the set-ups. */
+  lensKit: (assembly: Assembly, shelf: Shelf): readonly LensFit[] => {
+    const [camera] = assembly.placed
+    return camera ? lensFits(camera.part, lensUses(assembly, shelf), shelf.catalogue, atHand(assembly, shelf)) : []
+  },
+  light: (assembly: Assembly): LightPlan => lightPlan(assembly),
+  /** Neutral density for the whole lens kit, variable or fixed, by the ways there are. */
+  economy: (
+    _: Assembly,
+    shelf: Shelf,
+    facts: Earlier,
+  ): readonly { readonly effect: 'variable-nd' | 'nd'; readonly ways: readonly EconomyWay[] }[] =>
+    (['variable-nd', 'nd'] as const).map((effect) => ({ effect, ways: economyOf(facts.lensKit, effect, shelf.catalogue, shelf.owned) })),
+  supports: (assembly: Assembly): readonly SupportReach[] => supportsOf(assembly),
+  drives: (assembly: Assembly): readonly Drive[] => drivesOf(assembly),
   inShot: (assembly: Assembly): readonly Intruder[] => inShotOf(assembly),
   screens: (assembly: Assembly): readonly Watched[] => watchedScreens(assembly),
   plugs: (assembly: Assembly): readonly PlugRoom[] => plugRoomsOf(assembly),
@@ -149,6 +195,20 @@ export const factNames = Object.keys(makers) as readonly FactName[]
 /** One placed set-up, what surrounds it, and its figures. */
 export type Facts = { readonly assembly: Assembly; readonly shelf: Shelf } & {
   readonly [K in FactName]: ReturnType<(typeof makers)[K]>
+}
+
+/** What is owned, and what the kit brings anyway. */
+const atHand = ({ rig }: Assembly, { owned }: Shelf): ReadonlyMap<string, number> => {
+  const all = new Map(owned)
+  for (const { partId, status } of rig.kit) if (status === 'in') all.set(partId, Math.max(1, all.get(partId) ?? 0))
+  return all
+}
+
+const lensUses = ({ rig }: Assembly, { catalogue }: Shelf): readonly LensUse[] => {
+  if (rig.brief.lenses.length > 0) return rig.brief.lenses
+  const ids = [...new Set(rig.kit.filter(({ status }) => status === 'in').map(({ partId }) => partId))]
+  const lenses = ids.filter((id) => catalogue.parts.get(id)?.role === 'lens')
+  return lenses.map((partId) => ({ partId, share: 100 / lenses.length }))
 }
 
 /** What a glove adds under a grip and round a knob, mm. */

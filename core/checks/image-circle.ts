@@ -1,17 +1,11 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { exceeds } from '../kernel/index.ts'
-import { diagonalMm, type Sensor } from '../optics/index.ts'
+import { cropFor, diagonalMm, sensorOf } from '../optics/index.ts'
 import { defineCheck, noOptions } from './check.ts'
-import type { Facts } from './facts.ts'
 import { swapsThat } from './places.ts'
 
 /** Drawn circles are stated to the tenth of a millimetre. */
 const ROUNDING_MM = 0.1
-
-const sensorOf = ({ assembly }: Facts): Sensor | undefined => {
-  const optics = assembly.placed[0]?.part.optics
-  return optics?.kind === 'sensor' ? optics : undefined
-}
 
 /** A lens whose picture is smaller than the sensor. */
 export const imageCircle = defineCheck<PlacedPart, object>({
@@ -26,14 +20,14 @@ export const imageCircle = defineCheck<PlacedPart, object>({
   messages: {
     speaks: {
       small:
-        'The corners stay dark. {lens} draws a circle of {circleMm}, the sensor is {diagonalMm} across; a crop of {crop} uses what is there.',
+        'The corners stay dark. {lens} draws a circle of {circleMm}, the sensor is {diagonalMm} across; a crop of {cropTimes} uses what is there.',
     },
     silent: { fills: '{lens} fills the sensor.' },
     cannotTell: { unknown: 'Image circle or sensor unknown. Whether {lens} fills the sensor is not stated.' },
   },
   subjects: ({ assembly }) => assembly.placed.filter(({ part }) => part.role === 'lens'),
   judge: ({ instance, part, centre }, facts) => {
-    const sensor = sensorOf(facts)
+    const sensor = sensorOf(facts.assembly)
     const names = { lens: part.name }
     if (!sensor || part.optics?.kind !== 'lens') return { group: 'cannotTell', message: 'unknown', names, parts: [instance.id] }
     const across = diagonalMm(sensor)
@@ -43,15 +37,15 @@ export const imageCircle = defineCheck<PlacedPart, object>({
       ? {
           group: 'speaks',
           message: 'small',
-          names: { ...names, crop: `${(across / part.optics.imageCircleMm).toFixed(2)} ×` },
-          numbers,
+          names,
+          numbers: { ...numbers, cropTimes: cropFor(sensor, part.optics.imageCircleMm).crop },
           parts: [instance.id],
           at: centre,
         }
       : { group: 'silent', message: 'fills', names, numbers }
   },
   remedies: (piece, facts) => {
-    const sensor = sensorOf(facts)
+    const sensor = sensorOf(facts.assembly)
     return sensor
       ? swapsThat(facts, piece, 1, ({ optics }) => optics?.kind === 'lens' && optics.imageCircleMm + ROUNDING_MM >= diagonalMm(sensor))
       : []

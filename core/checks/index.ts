@@ -1,6 +1,7 @@
 import { type Check, type Finding, levels } from './check.ts'
 import { type Facts } from './facts.ts'
 import { adapterLoad } from './adapter-load.ts'
+import { adapterNoElectronics } from './adapter-no-electronics.ts'
 import { adapterStack } from './adapter-stack.ts'
 import { airTravelWh } from './air-travel-wh.ts'
 import { audioInputsShort } from './audio-inputs-short.ts'
@@ -12,6 +13,7 @@ import { cableLong } from './cable-long.ts'
 import { cableShort } from './cable-short.ts'
 import { chainBroken } from './chain-broken.ts'
 import { chargerShort } from './charger-short.ts'
+import { clampOnSize } from './clamp-on-size.ts'
 import { converterUnpowered } from './converter-unpowered.ts'
 import { diesFirst } from './dies-first.ts'
 import { doorBlocked } from './door-blocked.ts'
@@ -22,7 +24,13 @@ import { driveUnheld } from './drive-unheld.ts'
 import { dummyDoorOpen } from './dummy-door-open.ts'
 import { duplicateOwned } from './duplicate-owned.ts'
 import { eyeBlocked } from './eye-blocked.ts'
+import { fieldUncovered } from './field-uncovered.ts'
+import { filterPerLens } from './filter-per-lens.ts'
+import { filterStack } from './filter-stack.ts'
+import { filterThread } from './filter-thread.ts'
+import { followFocusOnAf } from './follow-focus-on-af.ts'
 import { frictionHolder } from './friction-holder.ts'
+import { gearMissing } from './gear-missing.ts'
 import { gloveRoom } from './glove-room.ts'
 import { gripSpread } from './grip-spread.ts'
 import { handRoom } from './hand-room.ts'
@@ -33,16 +41,20 @@ import { holdTime } from './hold-time.ts'
 import { imageCircle } from './image-circle.ts'
 import { inShot } from './in-shot.ts'
 import { jointOverload } from './joint-overload.ts'
+import { lensMount } from './lens-mount.ts'
 import { leverRoom } from './lever-room.ts'
 import { liftByShoe } from './lift-by-shoe.ts'
 import { loosePart } from './loose-part.ts'
 import { mixedRods } from './mixed-rods.ts'
 import { monitorTooFar } from './monitor-too-far.ts'
 import { monitorTooHigh } from './monitor-too-high.ts'
+import { motorReach } from './motor-reach.ts'
 import { mountMismatch } from './mount-mismatch.ts'
 import { mountMoment } from './mount-moment.ts'
 import { mountTaken } from './mount-taken.ts'
 import { mountsShared } from './mounts-shared.ts'
+import { ndOverlap } from './nd-overlap.ts'
+import { ndShort } from './nd-short.ts'
 import { needTwice } from './need-twice.ts'
 import { needUnmet } from './need-unmet.ts'
 import { needsPart } from './needs-part.ts'
@@ -73,6 +85,7 @@ import { ringRoom } from './ring-room.ts'
 import { rodSingle } from './rod-single.ts'
 import { rodsOverlong } from './rods-overlong.ts'
 import { rodsShort } from './rods-short.ts'
+import { rotatingBase } from './rotating-base.ts'
 import { runtimeShort } from './runtime-short.ts'
 import { screenSwing } from './screen-swing.ts'
 import { screwTooLong } from './screw-too-long.ts'
@@ -85,8 +98,10 @@ import { socketBlocked } from './socket-blocked.ts'
 import { socketCrowding } from './socket-crowding.ts'
 import { socketTwice } from './socket-twice.ts'
 import { solidClash } from './solid-clash.ts'
+import { stackVignettes } from './stack-vignettes.ts'
 import { standsCrooked } from './stands-crooked.ts'
 import { supplyBelowDraw } from './supply-below-draw.ts'
+import { supportReach } from './support-reach.ts'
 import { timecodePath } from './timecode-path.ts'
 import { tipOver } from './tip-over.ts'
 import { tooManyBatteryKinds } from './too-many-battery-kinds.ts'
@@ -111,6 +126,7 @@ export { stockOf } from './wires.ts'
 /** Every check, in the order of their ids. A test holds this list to the directory and the docs. */
 export const checks: readonly Check[] = [
   adapterLoad,
+  adapterNoElectronics,
   adapterStack,
   airTravelWh,
   audioInputsShort,
@@ -122,6 +138,7 @@ export const checks: readonly Check[] = [
   cableShort,
   chainBroken,
   chargerShort,
+  clampOnSize,
   converterUnpowered,
   diesFirst,
   doorBlocked,
@@ -132,7 +149,13 @@ export const checks: readonly Check[] = [
   dummyDoorOpen,
   duplicateOwned,
   eyeBlocked,
+  fieldUncovered,
+  filterPerLens,
+  filterStack,
+  filterThread,
+  followFocusOnAf,
   frictionHolder,
+  gearMissing,
   gloveRoom,
   gripSpread,
   handRoom,
@@ -143,16 +166,20 @@ export const checks: readonly Check[] = [
   imageCircle,
   inShot,
   jointOverload,
+  lensMount,
   leverRoom,
   liftByShoe,
   loosePart,
   mixedRods,
   monitorTooFar,
   monitorTooHigh,
+  motorReach,
   mountMismatch,
   mountMoment,
   mountTaken,
   mountsShared,
+  ndOverlap,
+  ndShort,
   needTwice,
   needUnmet,
   needsPart,
@@ -183,6 +210,7 @@ export const checks: readonly Check[] = [
   rodSingle,
   rodsOverlong,
   rodsShort,
+  rotatingBase,
   runtimeShort,
   screenSwing,
   screwTooLong,
@@ -195,8 +223,10 @@ export const checks: readonly Check[] = [
   socketCrowding,
   socketTwice,
   solidClash,
+  stackVignettes,
   standsCrooked,
   supplyBelowDraw,
+  supportReach,
   timecodePath,
   tipOver,
   tooManyBatteryKinds,

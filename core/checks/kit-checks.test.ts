@@ -3,6 +3,7 @@ import { factsOf } from './facts.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
 import { pack, wiredRig } from '../testing/wired.ts'
 import { loosePart } from './loose-part.ts'
+import { disc, nd, seeingCamera, zoom } from '../testing/glass.ts'
 import { needUnmet } from './need-unmet.ts'
 import { testCheck } from './tester.ts'
 
@@ -58,6 +59,19 @@ testCheck(loosePart, {
   silent: [
     { name: 'used in another set-up', message: 'used', ...withOther },
     { name: 'a battery in the bag', message: 'spare', ...wiredRig([pack()], []) },
+    {
+      name: 'a filter for another lens of the kit',
+      message: 'glass',
+      ...tinyRig([zoom(), disc('six', 5, nd(6), {}, 67)], [on('lens', 'bayonet', 'camera', 'lens')], {
+        extra: [seeingCamera(), zoom({ id: 'small', threadMm: 67 })],
+        brief: {
+          lenses: [
+            { partId: 'lens', share: 50 },
+            { partId: 'small', share: 50 },
+          ],
+        },
+      }),
+    },
   ],
 })
 

@@ -14,7 +14,7 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; stopNm: 
   source: 'Where the maker gives no rating: a support is advised from 1.0 N m, and 2.0 N m is the end.',
   options: z.object({ supportNm: z.number().positive(), stopNm: z.number().positive() }),
   defaults: { supportNm: 1, stopNm: 2 },
-  needs: [],
+  needs: ['supports'],
   limit: { measured: 'momentNm', allowed: 'supportNm' },
   messages: {
     speaks: {
@@ -26,11 +26,11 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; stopNm: 
   },
   subjects: ({ assembly }) =>
     assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'camera'),
-  judge: (lens, { assembly }, { supportNm, stopNm }) => {
+  judge: (lens, { assembly, supports }, { supportNm, stopNm }) => {
     const momentNm = jointMomentNm(assembly, lens)
     const names = { lens: lens.part.name }
     const numbers = { momentNm, supportNm, stopNm }
-    if (isBraced(assembly, lens)) return { group: 'silent', message: 'supported', names, numbers }
+    if (isBraced(assembly, lens) || supports.some(({ holds }) => holds)) return { group: 'silent', message: 'supported', names, numbers }
     if (!exceeds(momentNm, supportNm)) return { group: 'silent', message: 'fine', names, numbers }
     const harm = exceeds(momentNm, stopNm)
     return {

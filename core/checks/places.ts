@@ -15,6 +15,7 @@ import {
 import { centreOfMass, inHand } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
+import { stepChain, stepOf } from '../optics/index.ts'
 import type { Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 
@@ -107,6 +108,37 @@ export const addRemedy = (facts: Facts, part: Part, at: readonly Point[] = facts
       }
   }
   return undefined
+}
+
+/** Takes parts along without bolting them on: filters and adapters that wait in the bag. */
+export const bagRemedy = (facts: Facts, parts: readonly Part[]): Remedy | undefined => {
+  const ids: string[] = []
+  for (const part of parts) ids.push(freshId(facts.assembly.rig, part.id, ids))
+  return parts.length === 0
+    ? undefined
+    : {
+        text: 'take {part} along',
+        numbers: {},
+        names: { part: parts.map(({ name }) => name).join(' and ') },
+        commands: parts.map((part, i) => ({ do: 'add', instance: { id: ids[i] ?? part.id, partId: part.id, status: 'in' } })),
+      }
+}
+
+/** Pieces of the kit, on the rig or in the bag, that a predicate picks. */
+export const kitThat = ({ assembly }: Facts, wanted: (part: Part) => boolean): readonly { readonly id: string; readonly part: Part }[] =>
+  [...assembly.placed, ...assembly.loose]
+    .filter(({ instance, part }) => instance.status === 'in' && wanted(part))
+    .map(({ instance, part }) => ({ id: instance.id, part }))
+
+/** The rings of the catalogue that lead from one thread to another, owned ones first. */
+export const ringsBetween = (facts: Facts, fromMm: number, toMm: number): readonly Part[] | undefined => {
+  const rings = facts.shelf.catalogue.byRole.get('step-ring') ?? []
+  const chain = stepChain(
+    fromMm,
+    toMm,
+    rings.flatMap((part) => stepOf(part, spareOwned(facts, part)) ?? []),
+  )
+  return chain?.ids.flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? [])
 }
 
 /** Keeps the first few proposals that could be made. */

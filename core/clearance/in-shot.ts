@@ -39,11 +39,8 @@ export interface Intruder {
 }
 
 /** Is a piece part of the light's own way: the lens, what it sits in, and what is screwed or clamped on its front? */
-const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
-  ridesOn(piece, lens) ||
-  ridesOn(lens, piece) ||
-  piece.part.role === 'matte-box' ||
-  (piece.host?.part.role === 'matte-box' && piece.part.role === 'filter')
+export const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
+  ridesOn(piece, lens) || ridesOn(lens, piece) || piece.part.role === 'matte-box' || piece.host?.part.role === 'matte-box'
 
 const remembered = forPairs<number>()
 

@@ -30,7 +30,8 @@ test.each(demoRigs.map((rig) => [rig.id, rig] as const))('%s goes out and comes 
 test('the file stands alone: an empty catalogue reads it and learns its parts', () => {
   const report = readRigFile(text, empty)
   expect(report.ok).toBe(true)
-  expect(report.newParts.map(({ id }) => id)).toEqual([...new Set(secondMark.kit.map(({ partId }) => partId))].sort())
+  const named = [...secondMark.kit, ...secondMark.brief.lenses].map(({ partId }) => partId)
+  expect(report.newParts.map(({ id }) => id)).toEqual([...new Set(named)].sort())
   expect(writeRigFile(report.rig as never, catalogueOf(report.newParts))).toBe(text)
 })
 

@@ -4,7 +4,7 @@ import { type Catalogue, catalogueOf, type Part, partIssues, partSchema } from '
 import type { Issue } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
-export const FILE_VERSION = 4
+export const FILE_VERSION = 5
 
 /** The largest rig file that is read, characters. */
 export const LONGEST_FILE = 2_000_000
@@ -33,7 +33,7 @@ const sorted = (value: unknown): unknown => {
  * @param rig sound for this catalogue
  */
 export const writeRigFile = (rig: Rig, catalogue: Catalogue): string => {
-  const used = [...new Set(rig.kit.map(({ partId }) => partId))].sort()
+  const used = [...new Set([...rig.kit, ...rig.brief.lenses].map(({ partId }) => partId))].sort()
   const parts = used.flatMap((id): Part[] => {
     const part = catalogue.parts.get(id)
     return part ? [part] : []

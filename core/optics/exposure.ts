@@ -1,15 +1,3 @@
-/** Scene light by kind, EV at ISO 100 (published exposure tables, rounded). */
-export const sceneEv = {
-  'snow-or-water-sun': 16,
-  sun: 15,
-  hazy: 14,
-  'overcast-or-shade': 12,
-  dusk: 9,
-  indoor: 7,
-  'street-at-night': 5,
-} as const
-export type Scene = keyof typeof sceneEv
-
 /** What the camera is set to. */
 export interface Setting {
   readonly fNumber: number

@@ -20,27 +20,22 @@ export const cropped = ({ wideMm, tallMm }: Sensor, aspect: number, crop = 1): S
   return w / h > aspect ? { wideMm: h * aspect, tallMm: h } : { wideMm: w, tallMm: w / aspect }
 }
 
-/** A lens of the kit, by its focal lengths. */
+/** A lens of the kit, by what it shows as focal lengths on 36 x 24 mm. */
 export interface Reach {
   readonly id: string
-  readonly focalMinMm: number
-  readonly focalMaxMm: number
+  readonly fromMm: number
+  readonly toMm: number
 }
-
-/**
- * Which asked equivalents no lens of the kit gives on this sensor, and the ids of those that give each.
- * @example 24 and 85 asked of one 35 mm prime on full frame: both open
- */
-export const coverage = (asked: readonly number[], lenses: readonly Reach[], sensor: Sensor) =>
-  asked.map((equivalent) => ({
-    equivalentMm: equivalent,
-    by: lenses
-      .filter(
-        ({ focalMinMm, focalMaxMm }) =>
-          equivalentMm(focalMinMm, sensor) <= equivalent + ROUNDING_MM && equivalentMm(focalMaxMm, sensor) >= equivalent - ROUNDING_MM,
-      )
-      .map(({ id }) => id),
-  }))
 
 /** Focal lengths are printed to the millimetre. */
 const ROUNDING_MM = 0.5
+
+/**
+ * Which lenses of a kit give each asked field of view; an empty list is a field nobody gives.
+ * @example 24 and 85 asked of one 35 mm prime: both open
+ */
+export const coverage = (asked: readonly number[], lenses: readonly Reach[]) =>
+  asked.map((fieldMm) => ({
+    fieldMm,
+    by: lenses.filter(({ fromMm, toMm }) => fromMm <= fieldMm + ROUNDING_MM && toMm >= fieldMm - ROUNDING_MM).map(({ id }) => id),
+  }))

@@ -5,6 +5,8 @@ export interface Nd {
   readonly maxStops: number
   /** A variable ND is a pair of polarisers: it can not be stacked with another without crosses and colour. */
   readonly variable: boolean
+  /** Built into the camera: one of its steps at a time, whatever is screwed on. */
+  readonly inside?: boolean
   /** 0 for what is owned. Minor money units. */
   readonly costMinor: number
 }
@@ -17,22 +19,31 @@ export interface NdChoice {
   readonly costMinor: number
 }
 
-/** Every filter alone, no filter, and every pair that may be stacked. */
-export const choicesOf = (filters: readonly Nd[]): readonly NdChoice[] => [
-  { ids: [], minStops: 0, maxStops: 0, costMinor: 0 },
-  ...filters.map(({ id, minStops, maxStops, costMinor }) => ({ ids: [id], minStops, maxStops, costMinor })),
-  ...filters.flatMap((a, i) =>
-    filters
-      .slice(i + 1)
-      .filter((b) => !(a.variable && b.variable))
-      .map((b) => ({
-        ids: [a.id, b.id],
-        minStops: a.minStops + b.minStops,
-        maxStops: a.maxStops + b.maxStops,
-        costMinor: a.costMinor + b.costMinor,
-      })),
-  ),
-]
+const nothing: NdChoice = { ids: [], minStops: 0, maxStops: 0, costMinor: 0 }
+const together = (a: NdChoice, b: NdChoice): NdChoice => ({
+  ids: [...a.ids, ...b.ids],
+  minStops: a.minStops + b.minStops,
+  maxStops: a.maxStops + b.maxStops,
+  costMinor: a.costMinor + b.costMinor,
+})
+const alone = ({ id, minStops, maxStops, costMinor }: Nd): NdChoice => ({ ids: [id], minStops, maxStops, costMinor })
+
+/** No filter, every filter alone, every pair that may be stacked; each also with every step of what the camera has inside. */
+export const choicesOf = (filters: readonly Nd[]): readonly NdChoice[] => {
+  const onLens = filters.filter(({ inside }) => !inside)
+  const inside = filters.filter((filter) => filter.inside).map(alone)
+  const screwedOn = [
+    nothing,
+    ...onLens.map(alone),
+    ...onLens.flatMap((a, i) =>
+      onLens
+        .slice(i + 1)
+        .filter((b) => !(a.variable && b.variable))
+        .map((b) => together(alone(a), alone(b))),
+    ),
+  ]
+  return [...screwedOn, ...inside.flatMap((step) => screwedOn.map((choice) => together(step, choice)))]
+}
 
 /** How far a filter may be from what is wanted before it shows: a third of a stop, made up by the iris. */
 export const ND_SLACK = 1 / 3

@@ -1,4 +1,4 @@
-import { ahead, back, bar, filter, holds, lens, part, sits, stepRing } from '../shapes/index.ts'
+import { ahead, back, bar, filter, flangesMm, holds, lens, part, sits, stepRing } from '../shapes/index.ts'
 
 export const lenses = [
   lens({
@@ -56,6 +56,7 @@ export const lenses = [
     focal: [35, 35],
     stop: 1.5,
     geared: true,
+    throwDeg: 270,
     sections: [
       [8, 33, 'metal'],
       [24, 36, 'plain'],
@@ -77,6 +78,7 @@ export const lenses = [
     focal: [16, 50],
     stop: 3.5,
     circleMm: 28.4,
+    turnsFront: true,
     sections: [
       [5, 30.5, 'metal'],
       [16, 33, 'plain'],
@@ -122,9 +124,10 @@ export const lensAdapters = [
     price: [45, 62, 80],
     solids: [bar([0, 0, 0], ahead, 26, 32, 'metal')],
     mounts: [
-      sits('rear', 'lens-mount', [0, 0, 0], back, { family: 'tendril' }),
-      holds('front', 'lens-mount', [0, 0, -26], ahead, { family: 'bud', label: 'adapter front' }),
+      sits('rear', 'lens-mount', [0, 0, 0], back, { family: 'tendril', flangeMm: flangesMm['tendril'] }),
+      holds('front', 'lens-mount', [0, 0, -26], ahead, { family: 'bud', flangeMm: flangesMm['bud'], label: 'adapter front' }),
     ],
+    optics: { kind: 'adapter', contacts: false },
     notes: 'No contacts: focus and iris by hand.',
   }),
 ]
@@ -139,6 +142,8 @@ export const filters = [
     thickMm: 9,
     price: [58, 72, 90],
     provides: ['nd'],
+    effect: 'variable-nd',
+    stops: [2, 8],
     turns: true,
   }),
   filter({
@@ -150,6 +155,8 @@ export const filters = [
     thickMm: 9.5,
     price: [69, 85, 105],
     provides: ['nd'],
+    effect: 'variable-nd',
+    stops: [2, 8],
     turns: true,
   }),
   filter({
@@ -161,6 +168,8 @@ export const filters = [
     thickMm: 9.5,
     price: [79, 95, 119],
     provides: ['nd'],
+    effect: 'variable-nd',
+    stops: [2, 8],
     turns: true,
   }),
   filter({
@@ -171,6 +180,8 @@ export const filters = [
     threadMm: 82,
     thickMm: 5.5,
     price: [38, 46, 60],
+    effect: 'mist',
+    stops: [0.3, 0.3],
     provides: [],
   }),
   stepRing({

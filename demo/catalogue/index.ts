@@ -12,6 +12,7 @@ import { moreFilters, moreLensAdapters, moreLenses } from './more-glass.ts'
 import { jaws, moreArms, moreHandles, shoulderPads, straps } from './more-holds.ts'
 import { moreMedia, morePower } from './more-power.ts'
 import { powerParts, rodParts } from './rods.ts'
+import { withSensor } from './sensors.ts'
 import { sound } from './sound.ts'
 import { monitors, viewMounts } from './view.ts'
 
@@ -56,4 +57,4 @@ export const demoParts: readonly Part[] = [
   ...clamps,
   ...moreStands,
   ...moreBag,
-].map(withElectrics)
+].map((part) => withSensor(withElectrics(part)))

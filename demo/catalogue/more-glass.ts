@@ -1,5 +1,5 @@
 import type { Look } from '@zucchini/core/catalogue'
-import { ahead, back, bar, filter, holds, lens, type LensFacts, part, sits, stepRing } from '../shapes/index.ts'
+import { ahead, back, bar, block, down, filter, flangesMm, holds, lens, type LensFacts, part, sits, stepRing } from '../shapes/index.ts'
 import { around, maker } from './given.ts'
 
 /** A lens of ordinary build: a mount, a barrel, one or two rings, a front. */
@@ -96,6 +96,7 @@ export const moreLenses = [
       stop: 1.5,
       geared: true,
       provides: ['wide-view'],
+      throwDeg: 270,
       facts: { focal: '24 mm', autofocus: false },
     },
   ),
@@ -113,6 +114,7 @@ export const moreLenses = [
       stop: 1.5,
       geared: true,
       provides: [],
+      throwDeg: 270,
       facts: { focal: '50 mm', autofocus: false },
     },
   ),
@@ -131,6 +133,7 @@ export const moreLenses = [
       geared: true,
       circleMm: 31.5,
       provides: ['wide-view'],
+      throwDeg: 300,
       facts: { focal: '18–80 mm', autofocus: false },
     },
   ),
@@ -148,7 +151,16 @@ export const moreLenses = [
     214,
     90,
     { long: 48, radius: 31.5, rings: 2 },
-    { family: 'pip', threadMm: 52, focal: [28, 28], stop: 2.8, provides: ['wide-view'], facts: { focal: '28 mm', autofocus: false } },
+    {
+      family: 'pip',
+      threadMm: 52,
+      turnsFront: true,
+      throwDeg: 190,
+      focal: [28, 28],
+      stop: 2.8,
+      provides: ['wide-view'],
+      facts: { focal: '28 mm', autofocus: false },
+    },
   ),
   of(
     'typha-58-vintage',
@@ -156,7 +168,16 @@ export const moreLenses = [
     238,
     75,
     { long: 52, radius: 31.5, rings: 2 },
-    { family: 'pip', threadMm: 49, focal: [58, 58], stop: 2, provides: [], facts: { focal: '58 mm', autofocus: false } },
+    {
+      family: 'pip',
+      threadMm: 49,
+      turnsFront: true,
+      throwDeg: 220,
+      focal: [58, 58],
+      stop: 2,
+      provides: [],
+      facts: { focal: '58 mm', autofocus: false },
+    },
   ),
 ]
 
@@ -170,6 +191,7 @@ const adapter = (
   thickMm: number,
   radius: number,
   notes: string,
+  { contacts = false, footed = false } = {},
 ) =>
   part({
     id,
@@ -178,11 +200,21 @@ const adapter = (
     maker: maker(name),
     massG,
     price: around(usual),
-    solids: [bar([0, 0, 0], ahead, thickMm, radius, 'metal')],
-    mounts: [
-      sits('rear', 'lens-mount', [0, 0, 0], back, { family: rear }),
-      holds('front', 'lens-mount', [0, 0, -thickMm], ahead, { family: front, momentNm: 1, label: 'adapter front' }),
+    solids: [
+      bar([0, 0, 0], ahead, thickMm, radius, 'metal'),
+      ...(footed ? [block([-11, -radius - 10, -thickMm / 2 - 9], [11, -radius + 3, -thickMm / 2 + 9], 'metal', 2)] : []),
     ],
+    mounts: [
+      sits('rear', 'lens-mount', [0, 0, 0], back, { family: rear, flangeMm: flangesMm[rear] }),
+      holds('front', 'lens-mount', [0, 0, -thickMm], ahead, {
+        family: front,
+        flangeMm: flangesMm[front],
+        momentNm: 1,
+        label: 'adapter front',
+      }),
+      ...(footed ? [holds('foot', 'thread-1/4', [0, -radius - 10, -thickMm / 2], down, { label: 'adapter foot, 1/4"' })] : []),
+    ],
+    optics: { kind: 'adapter', contacts },
     notes,
   })
 
@@ -194,9 +226,10 @@ export const moreLensAdapters = [
     189,
     'tendril',
     'bine',
-    2.2,
+    2,
     32,
     'Contacts: focus and iris from the body.',
+    { contacts: true },
   ),
   adapter(
     'typha-pip-tendril',
@@ -220,11 +253,33 @@ export const moreLensAdapters = [
     32,
     'No contacts: focus and iris by hand.',
   ),
-  adapter('luffa-bud-bine', 'Luffa adapter, bud lens to bine body', 118, 79, 'bine', 'bud', 24, 32, 'No contacts: focus and iris by hand.'),
+  adapter(
+    'luffa-bud-bine',
+    'Luffa adapter, bud lens to bine body',
+    118,
+    79,
+    'bine',
+    'bud',
+    24,
+    32,
+    'No contacts: focus and iris by hand. Its foot takes a heavy lens.',
+    { footed: true },
+  ),
 ]
 
-const screwIn = (kind: 'vnd' | 'nd' | 'cpl' | 'mist' | 'uv', threadMm: number, massG: number, usual: number) => {
-  const names = { vnd: 'variable ND, slim', nd: 'ND 1.8', cpl: 'polariser', mist: '1/8 mist', uv: 'clear guard' } as const
+/** What each kind takes, in stops. */
+const taken = {
+  vnd: ['variable-nd', 1, 5],
+  nd: ['nd', 6, 6],
+  nd9: ['nd', 3, 3],
+  cpl: ['polariser', 1.5, 1.5],
+  mist: ['mist', 0.3, 0.3],
+  uv: ['clear', 0, 0],
+} as const
+
+const screwIn = (kind: keyof typeof taken, threadMm: number, massG: number, usual: number) => {
+  const [effect, minStops, maxStops] = taken[kind]
+  const names = { vnd: 'variable ND, slim', nd: 'ND 1.8', nd9: 'ND 0.9', cpl: 'polariser', mist: '1/8 mist', uv: 'clear guard' } as const
   const makerName = kind === 'mist' ? 'Rushlight' : 'Phragma'
   return filter({
     id: `${makerName.toLowerCase()}-${kind}-${threadMm}${kind === 'vnd' ? '-slim' : ''}`,
@@ -234,7 +289,9 @@ const screwIn = (kind: 'vnd' | 'nd' | 'cpl' | 'mist' | 'uv', threadMm: number, m
     threadMm,
     thickMm: kind === 'vnd' ? 7 : kind === 'cpl' ? 6.5 : 4.5,
     price: around(usual),
-    provides: kind === 'vnd' || kind === 'nd' ? ['nd'] : [],
+    effect,
+    stops: [minStops, maxStops],
+    provides: effect === 'nd' || effect === 'variable-nd' ? ['nd'] : [],
     turns: kind === 'vnd' || kind === 'cpl',
   })
 }
@@ -256,6 +313,10 @@ export const moreFilters = [
   screwIn('nd', 67, 26, 39),
   screwIn('nd', 77, 31, 46),
   screwIn('nd', 82, 34, 49),
+  screwIn('nd9', 67, 26, 34),
+  screwIn('nd9', 82, 34, 44),
+  screwIn('vnd', 82, 56, 104),
+  screwIn('vnd', 67, 44, 79),
   screwIn('cpl', 67, 30, 48),
   screwIn('cpl', 82, 40, 64),
   screwIn('mist', 67, 24, 38),

@@ -81,6 +81,7 @@ export const rodParts = [
     tallMm: 26,
     thickMm: 18,
     top: 'none',
+    cradleMm: [22, 36],
   }),
   matteBox({
     id: 'phragma-matte-95',
@@ -108,7 +109,8 @@ export const rodParts = [
     massG: 142,
     price: [118, 139, 165],
     family: '4x5.65',
-    nd: true,
+    effect: 'nd',
+    stops: 6,
   }),
   dropIn({
     id: 'phragma-nd-12',
@@ -117,7 +119,8 @@ export const rodParts = [
     massG: 142,
     price: [118, 139, 165],
     family: '4x5.65',
-    nd: true,
+    effect: 'nd',
+    stops: 4,
   }),
   dropIn({
     id: 'rushlight-mist-565',
@@ -126,7 +129,8 @@ export const rodParts = [
     massG: 138,
     price: [92, 109, 130],
     family: '4x5.65',
-    nd: false,
+    effect: 'mist',
+    stops: 0.3,
   }),
 ]
 

@@ -150,7 +150,7 @@ export const camera = (c: CameraFacts): Part => {
     sockets: portSockets(c),
     optics: { kind: 'sensor', wideMm: c.sensor[0], tallMm: c.sensor[1] },
     mounts: [
-      holds('lens', 'lens-mount', [0, 0, -c.flangeMm], ahead, { family: c.lensFamily, label: 'lens mount' }),
+      holds('lens', 'lens-mount', [0, 0, -c.flangeMm], ahead, { family: c.lensFamily, flangeMm: c.flangeMm, label: 'lens mount' }),
       holds('seat', 'body', [0, -c.downMm, 2], down, { family: c.family, label: 'camera base, cage seat', shares: ['tripod'], deepMm: 6 }),
       holds('tripod', 'thread-1/4', [0, -c.downMm, 2], down, { label: 'camera base, 1/4"', shares: ['seat'], deepMm: 6 }),
       ...(c.packFamily

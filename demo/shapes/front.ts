@@ -1,4 +1,4 @@
-import type { Capability, Look, Mount, Part, Room, Solid } from '@zucchini/core/catalogue'
+import type { Capability, FilterOptics, Look, Mount, Part, Room, Solid } from '@zucchini/core/catalogue'
 import { ahead, back, bar, block, down, holds, part, type Price, sits, slot, soft, up } from './solids.ts'
 
 interface Piece {
@@ -21,6 +21,8 @@ export interface LensFacts extends Piece {
   readonly focal: readonly [number, number]
   readonly stop: number
   readonly circleMm?: number
+  readonly turnsFront?: boolean
+  readonly throwDeg?: number
   /** Printed teeth for a follow focus. */
   readonly geared?: boolean
   /** Outer diameter of the front, when a matte box can clamp on it. */
@@ -29,8 +31,20 @@ export interface LensFacts extends Piece {
 
 /** Two fingers round a ring want this much beside it. mm */
 const RING_FINGERS_MM = 7
-/** Where the entrance pupil of a usual lens lies, as a share of its length from the flange. */
-const PUPIL_AT = 0.6
+/** Where the entrance pupil of a usual lens lies at most, as a share of its length from the front. */
+const PUPIL_BEHIND = 0.4
+/** Makers cut the thread so that a filter of this thickness still clears the corners at the short end. mm */
+const FILTER_ROOM_MM = 10
+
+/** From the front back to the entrance pupil: as deep as the thread lets it lie. */
+const pupilBehindMm = (l: LensFacts, longMm: number): number => {
+  const [focal] = l.focal
+  const slope = (l.circleMm ?? 43.3) / 2 / focal
+  return Math.max(2, Math.min(longMm * PUPIL_BEHIND, (l.threadMm / 2 - focal / (2 * l.stop)) / slope - FILTER_ROOM_MM))
+}
+
+/** From the sensor to the flange of each family of mounts. mm */
+export const flangesMm: Readonly<Record<string, number>> = { tendril: 18, bine: 20, bud: 44, pip: 45.5 }
 
 /** A lens as a stack of round sections. Origin: the middle of its flange. */
 export const lens = (l: LensFacts): Part => {
@@ -43,7 +57,7 @@ export const lens = (l: LensFacts): Part => {
   const front = l.sections.at(-1)?.[1] ?? 0
   solids.push(bar([0, 0, z + 0.4], ahead, 0.4, Math.min(front - 2, l.threadMm / 2 - 2), 'glass'))
   const mounts: Mount[] = [
-    sits('bayonet', 'lens-mount', [0, 0, 0], back, { family: l.family }),
+    sits('bayonet', 'lens-mount', [0, 0, 0], back, { family: l.family, flangeMm: flangesMm[l.family] }),
     holds('thread', 'filter-thread', [0, 0, z], ahead, { family: String(l.threadMm), label: `lens front, ${l.threadMm} mm thread` }),
   ]
   if (l.frontMm !== undefined)
@@ -73,9 +87,14 @@ export const lens = (l: LensFacts): Part => {
         ]
       : []
   })
+  const [length = 0, radius = 0] = l.sections[2] ?? []
+  const start = (l.sections[0]?.[0] ?? 0) + (l.sections[1]?.[0] ?? 0)
+  const autofocus = l.facts['autofocus'] === true
+  if (!l.geared && radius > 0)
+    mounts.push(
+      holds('ring', 'lens-ring', [0, radius, -start - length / 2], up, { odMm: 2 * radius, label: `focus ring, ${2 * radius} mm` }),
+    )
   if (l.geared) {
-    const [length = 0, radius = 0] = l.sections[2] ?? []
-    const start = (l.sections[0]?.[0] ?? 0) + (l.sections[1]?.[0] ?? 0)
     mounts.push(holds('gear', 'gear-0.8', [0, radius, -start - length / 2], up, { label: 'focus ring, 0.8 gear' }))
   }
   return part({
@@ -93,8 +112,11 @@ export const lens = (l: LensFacts): Part => {
       focalMinMm: l.focal[0],
       focalMaxMm: l.focal[1],
       stop: l.stop,
-      pupilMm: Math.round(-z * PUPIL_AT),
+      pupilMm: Math.round(-z - pupilBehindMm(l, -z)),
       imageCircleMm: l.circleMm ?? 43.3,
+      autofocus,
+      ...(l.turnsFront ? { turnsFront: true } : {}),
+      ...(l.throwDeg ? { throwDeg: l.throwDeg } : {}),
     },
     provides: l.provides,
     facts: l.facts,
@@ -107,7 +129,13 @@ export interface FilterFacts extends Piece {
   readonly provides: readonly Capability[]
   /** A turning ring, as on a variable ND or polariser. */
   readonly turns?: boolean
+  readonly effect: FilterOptics['effect']
+  /** What it takes between its marks, stops. */
+  readonly stops: readonly [number, number]
 }
+
+/** The rim of a filter or ring stands this far inside its thread. mm */
+const RIM_MM = 1.25
 
 /** A screw-in filter with a front thread of the same size. Origin: the middle of its rear face. */
 export const filter = (f: FilterFacts): Part =>
@@ -141,6 +169,8 @@ export const filter = (f: FilterFacts): Part =>
         label: `filter front, ${f.threadMm} mm thread`,
       }),
     ],
+    optics: { kind: 'filter', effect: f.effect, minStops: f.stops[0], maxStops: f.stops[1] },
+    opening: { at: [0, 0, -f.thickMm], clearMm: f.threadMm - 2 * RIM_MM },
     provides: f.provides,
   })
 
@@ -158,6 +188,7 @@ export const stepRing = (r: Piece & { readonly fromMm: number; readonly toMm: nu
       sits('rear', 'filter-thread', [0, 0, 0], back, { family: String(r.fromMm) }),
       holds('front', 'filter-thread', [0, 0, -3], ahead, { family: String(r.toMm), label: `ring front, ${r.toMm} mm thread` }),
     ],
+    opening: { at: [0, 0, -3], clearMm: r.toMm - 2 * RIM_MM },
   })
 
 export interface MicFacts extends Piece {

@@ -1,4 +1,4 @@
-import type { Part } from '@zucchini/core/catalogue'
+import type { FilterOptics, Part } from '@zucchini/core/catalogue'
 import { ahead, back, bar, block, down, holds, left, part, type Price, right, sits, slot, soft, up } from './solids.ts'
 
 interface Piece {
@@ -68,6 +68,8 @@ export const rodClamp = (
     readonly tallMm: number
     readonly thickMm: number
     readonly top: 'thread-1/4' | 'rosette-m6' | 'pad' | 'none'
+    /** How high over the rods the cradle of a lens support can be set. */
+    readonly cradleMm?: readonly [lowMm: number, highMm: number]
   },
 ): Part =>
   part({
@@ -88,6 +90,7 @@ export const rodClamp = (
       holds('left', 'rosette-m6', [-42, 4.5, 0], left, { label: `${c.name}, left rosette` }),
       holds('right', 'rosette-m6', [42, 4.5, 0], right, { label: `${c.name}, right rosette` }),
     ],
+    ...(c.cradleMm ? { optics: { kind: 'support', lowMm: c.cradleMm[0], highMm: c.cradleMm[1] } } : {}),
   })
 
 /** A frame in front of the lens with a drop-in tray. Origin: the middle of its rear ring. */
@@ -107,6 +110,7 @@ export const matteBox = (m: Piece & { readonly by: 'clamp-on' | 'rods'; readonly
       ...(m.by === 'rods' ? [block([-42, -78, -16], [42, -56, 0], 'metal', 2)] : [bar([0, 0, 0], back, 7, (m.odMm ?? 95) / 2 + 7, 'ribs')]),
     ],
     centre: [0, 0, -22],
+    opening: { at: [0, 0, -46], wideMm: 142, tallMm: 104 },
     mounts: [
       ...(m.by === 'rods'
         ? [holds('clamp', 'rod-15-pair', [0, -78, -8], down, { lengthMm: 16 })]
@@ -116,8 +120,13 @@ export const matteBox = (m: Piece & { readonly by: 'clamp-on' | 'rods'; readonly
     ],
   })
 
+/** A tray covers this much of each edge of its filter. mm */
+const EDGE_MM = 3
+
 /** A drop-in filter standing in its tray. Origin: the middle of its lower edge. */
-export const dropIn = (f: Piece & { readonly family: '4x5.65' | '4x4'; readonly nd: boolean }): Part => {
+export const dropIn = (
+  f: Piece & { readonly family: '4x5.65' | '4x4'; readonly effect: FilterOptics['effect']; readonly stops: number },
+): Part => {
   const [wide, tall] = f.family === '4x4' ? [101, 101] : [141, 101]
   return part({
     id: f.id,
@@ -128,7 +137,9 @@ export const dropIn = (f: Piece & { readonly family: '4x5.65' | '4x4'; readonly 
     price: f.price,
     solids: [block([-wide / 2, 0, -2], [wide / 2, tall, 2], 'glass', 1)],
     mounts: [sits('edge', 'tray', [0, 0, 0], down, { family: f.family })],
-    provides: f.nd ? ['nd'] : [],
+    optics: { kind: 'filter', effect: f.effect, minStops: f.stops, maxStops: f.stops },
+    opening: { at: [0, tall / 2, -2], wideMm: wide - 2 * EDGE_MM, tallMm: tall - 2 * EDGE_MM },
+    provides: f.effect === 'nd' ? ['nd'] : [],
   })
 }
 

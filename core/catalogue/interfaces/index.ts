@@ -5,6 +5,7 @@ import { dovetail38 } from './dovetail-38.ts'
 import { filterThread } from './filter-thread.ts'
 import { gear08 } from './gear-0-8.ts'
 import { lensMount } from './lens-mount.ts'
+import { lensRing } from './lens-ring.ts'
 import { nato } from './nato.ts'
 import { pack } from './pack.ts'
 import { pad } from './pad.ts'
@@ -32,6 +33,7 @@ export const standards: readonly MountStandard[] = [
   filterThread,
   gear08,
   lensMount,
+  lensRing,
   nato,
   pack,
   pad,

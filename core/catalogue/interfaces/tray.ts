@@ -6,7 +6,7 @@ export const tray: MountStandard = {
   id: 'tray',
   title: 'filter tray',
   ends: { holds: 'filter tray', sits: 'drop-in filter' },
-  kind: 'filter',
+  kind: 'tray',
   glyph: 'filter',
   accepts: ['tray'],
   holdsTwist: true,

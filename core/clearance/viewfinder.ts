@@ -1,0 +1,141 @@
+import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
+import { cross, dot, type Placed, point, scale, subtract, add, unit, type Vec3 } from '../kernel/index.ts'
+import { inTheWayOfLight } from './in-shot.ts'
+
+/** A point in the picture: -1 to 1 from its left to its right edge, and from its lower to its upper. */
+export type InPicture = readonly [x: number, y: number]
+
+/** What a solid of the rig covers of the picture, seen from the entrance pupil: a convex outline that may run out of it. */
+export interface Silhouette {
+  readonly piece: PlacedPart
+  readonly outline: readonly InPicture[]
+}
+
+/** An opening in front of the lens, as the picture sees it: its edge is soft, since the pupil is wide. */
+export interface Edge {
+  readonly piece: PlacedPart
+  readonly round: boolean
+  readonly middle: InPicture
+  /** Half its width and height where the whole pupil sees past it, and where none of it does. */
+  readonly clear: InPicture
+  readonly dark: InPicture
+}
+
+export interface Viewfinder {
+  readonly silhouettes: readonly Silhouette[]
+  readonly edges: readonly Edge[]
+}
+
+/** Nearer to the pupil than this nothing is drawn. mm */
+const NEAR_MM = 1
+/** A round bar is drawn by this many corners of each end. */
+const ROUND = 16
+
+const cornersOf = (shape: Placed): readonly Vec3[] => {
+  if (shape.kind === 'box') {
+    const [a, b, c] = shape.edges
+    return [-1, 1].flatMap((i) =>
+      [-1, 1].flatMap((j) => [-1, 1].map((k) => add(shape.centre, add(scale(a, i), add(scale(b, j), scale(c, k)))))),
+    )
+  }
+  const along = unit(shape.half)
+  const side = unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0]))
+  const other = cross(along, side)
+  return [-1, 1].flatMap((end) =>
+    Array.from({ length: ROUND }, (_, i) => {
+      const turn = (2 * Math.PI * i) / ROUND
+      const rim = add(scale(side, Math.cos(turn) * shape.radius), scale(other, Math.sin(turn) * shape.radius))
+      return add(shape.centre, add(scale(shape.half, end), rim))
+    }),
+  )
+}
+
+/** The outer corners of a set of points, in order round them (Andrew's monotone chain). */
+export const hullOf = (points: readonly InPicture[]): readonly InPicture[] => {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
+  const half = (list: readonly InPicture[]): InPicture[] => {
+    const chain: InPicture[] = []
+    for (const p of list) {
+      for (;;) {
+        const [b, a] = [chain.at(-1), chain.at(-2)]
+        if (!a || !b || (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
+        chain.pop()
+      }
+      chain.push(p)
+    }
+    chain.pop()
+    return chain
+  }
+  return [...half(sorted), ...half(sorted.reverse())]
+}
+
+/** Does a convex outline touch the picture? By the axes of the picture and the sides of the outline. */
+const touches = (outline: readonly InPicture[]): boolean => {
+  if (outline.length < 3) return false
+  const spans = (axis: InPicture) => {
+    const along = outline.map((p) => p[0] * axis[0] + p[1] * axis[1])
+    const reach = Math.abs(axis[0]) + Math.abs(axis[1])
+    return Math.min(...along) < reach && Math.max(...along) > -reach
+  }
+  return (
+    spans([1, 0]) &&
+    spans([0, 1]) &&
+    outline.every((p, i) => {
+      const q = outline[(i + 1) % outline.length] ?? p
+      return spans([q[1] - p[1], p[0] - q[0]])
+    })
+  )
+}
+
+/** The corners of a solid before a plane just ahead of the pupil; those behind are brought onto it along the solid's own edges. */
+const ahead = (corners: readonly Vec3[]): readonly Vec3[] => {
+  const before = corners.filter((p) => p[2] > NEAR_MM)
+  if (before.length === corners.length || before.length === 0) return before
+  const behind = corners.filter((p) => p[2] <= NEAR_MM)
+  return [...before, ...before.flatMap((p) => behind.map((q) => add(q, scale(subtract(p, q), (NEAR_MM - q[2]) / (p[2] - q[2])))))]
+}
+
+/**
+ * What the lens sees of the rig: pinhole projection from the entrance pupil, without distortion.
+ * @param picture the part of the sensor that is used, mm
+ * @returns undefined without a lens of known optics
+ */
+export const viewfinderOf = (
+  assembly: Assembly,
+  focalMm: number,
+  picture: { readonly wideMm: number; readonly tallMm: number },
+): Viewfinder | undefined => {
+  const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
+  const glass = lens?.part.optics
+  if (!lens || glass?.kind !== 'lens') return undefined
+  const pupil = point(lens.frame, [0, 0, -glass.pupilMm])
+  const { x, y, z } = lens.frame
+  const [wide, tall] = [picture.wideMm / (2 * focalMm), picture.tallMm / (2 * focalMm)]
+  const seen = (p: Vec3): Vec3 => {
+    const way = subtract(p, pupil)
+    return [dot(way, x), dot(way, y), -dot(way, z)]
+  }
+  const project = ([a, b, depth]: Vec3): InPicture => [a / depth / wide, b / depth / tall]
+  const silhouettes = assembly.placed
+    .filter((piece) => !inTheWayOfLight(piece, lens) || (piece.part.role === 'hood' && !piece.part.opening))
+    .flatMap((piece) =>
+      piece.solids.flatMap(({ shape }): Silhouette[] => {
+        const corners = ahead(cornersOf(shape).map(seen))
+        if (corners.length < 3) return []
+        const outline = hullOf(corners.map(project))
+        return touches(outline) ? [{ piece, outline }] : []
+      }),
+    )
+  const radius = focalMm / (2 * glass.stop)
+  const edges = assembly.placed.flatMap((piece): Edge[] => {
+    const { opening } = piece.part
+    if (!opening || !(ridesOn(piece, lens) || inTheWayOfLight(piece, lens))) return []
+    const [beside, above, depth] = seen(point(piece.frame, opening.at))
+    if (depth <= NEAR_MM) return []
+    const round = opening.clearMm !== undefined
+    const [w, h] = round ? [(opening.clearMm ?? 0) / 2, (opening.clearMm ?? 0) / 2] : [(opening.wideMm ?? 0) / 2, (opening.tallMm ?? 0) / 2]
+    const at = (by: number): InPicture => [Math.max(0, (w + by) / depth / wide), Math.max(0, (h + by) / depth / tall)]
+    return [{ piece, round, middle: project([beside, above, depth]), clear: at(-radius), dark: at(radius) }]
+  })
+  return { silhouettes, edges }
+}
