@@ -23,6 +23,7 @@ const screens = [
   ['set-ups', '/rigs/winter-ferry-2/set-ups', async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(5)],
   ['balance', '/rigs/winter-ferry-2/balance', async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible()],
   ['wiring', '/rigs/winter-ferry-1/wiring?setup=slip', async (page: Page) => expect(page.locator('[data-cable="tap"]')).toBeVisible()],
+  ['light', '/rigs/winter-ferry-1/light?setup=crossing', async (page: Page) => expect(page.getByTestId('clean')).toBeVisible()],
   ['rehearsal', '/rigs/winter-ferry-2/rehearsal', async (page: Page) => expect(page.locator('[data-pack]')).toHaveCount(7)],
   [
     'catalogue',

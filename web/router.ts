@@ -19,6 +19,7 @@ export const router = createRouter({
       component: () => import('./screens/wiring/WiringScreen.vue'),
       meta: { title: 'Wiring' },
     },
+    { path: '/rigs/:id/light', name: 'light', component: () => import('./screens/light/LightScreen.vue'), meta: { title: 'Light' } },
     {
       path: '/rigs/:id/rehearsal',
       name: 'rehearsal',

@@ -1,31 +1,9 @@
 import { z } from 'zod'
-import type { Command, PlacedPart } from '../assembly/index.ts'
-import { mountOf, type Part, standardOf } from '../catalogue/index.ts'
-import { dot, exceeds, point, subtract } from '../kernel/index.ts'
+import { type Command, type PlacedPart, rodRails, rodUse } from '../assembly/index.ts'
+import { exceeds } from '../kernel/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
 import { factsAfter } from './cures.ts'
 import type { Facts } from './facts.ts'
-
-const railsOf = (part: Part) =>
-  part.mounts.filter(({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standardOf(standard).kind === 'rods')
-
-/** How much of a pair of rods is used from its clamped end, and how long it is, mm. */
-const use = (facts: Facts, rods: PlacedPart) => {
-  const [rail] = railsOf(rods.part)
-  const own = mountOf(rods.part, rods.joint?.guestMount ?? '')
-  if (!rail?.lengthMm || !rail.travel || !own) return undefined
-  const { along } = rail.travel
-  const from = dot(own.at, along)
-  const used = facts.assembly.placed.flatMap((piece) => {
-    if (piece.host !== rods || !piece.mate?.ok) return []
-    const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
-    if (!mount) return []
-    const at = subtract(point(piece.frame, mount.at), rods.frame.at)
-    const local = [dot(at, rods.frame.x), dot(at, rods.frame.y), dot(at, rods.frame.z)] as const
-    return [Math.abs(dot(local, along) - from) + (piece.mate.value.along?.takesMm ?? 0) / 2]
-  })
-  return { longMm: rail.lengthMm, usedMm: Math.max(0, ...used) }
-}
 
 /** Rods much longer than what rides on them. */
 export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
@@ -43,9 +21,9 @@ export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
     silent: { right: '{rods} end {overMm} beyond the last clamp.' },
     cannotTell: {},
   },
-  subjects: (facts) => facts.assembly.placed.filter((piece) => piece.part.role === 'rods' && piece.host && use(facts, piece)),
+  subjects: (facts) => facts.assembly.placed.filter((piece) => piece.part.role === 'rods' && piece.host && rodUse(facts.assembly, piece)),
   judge: (rods, facts, { spareMm }) => {
-    const { longMm, usedMm } = use(facts, rods) ?? { longMm: 0, usedMm: 0 }
+    const { longMm, usedMm } = rodUse(facts.assembly, rods) ?? { longMm: 0, usedMm: 0 }
     const names = { rods: rods.part.name }
     const numbers = { overMm: longMm - usedMm, usedMm, longMm, spareMm }
     return exceeds(longMm - usedMm, spareMm)
@@ -57,12 +35,12 @@ export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
 
 /** The shortest pair that still carries everything where it stands now. */
 const shorter = (rods: PlacedPart, facts: Facts, spareMm: number): Remedy[] => {
-  const now = use(facts, rods)
+  const now = rodUse(facts.assembly, rods)
   if (!now) return []
   const setup = facts.assembly.setup.id
   const pairs = (facts.shelf.catalogue.byRole.get('rods') ?? [])
     .flatMap((part) => {
-      const lengthMm = railsOf(part)[0]?.lengthMm
+      const lengthMm = rodRails(part)[0]?.lengthMm
       return lengthMm !== undefined && lengthMm < now.longMm && lengthMm >= now.usedMm ? [{ part, lengthMm }] : []
     })
     .sort((a, b) => a.lengthMm - b.lengthMm || a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1))
@@ -74,7 +52,7 @@ const shorter = (rods: PlacedPart, facts: Facts, spareMm: number): Remedy[] => {
         commands.push({ do: 'set', setup, instance: piece.instance.id, slideMm: piece.joint.slideMm + (now.longMm - lengthMm) / 2 })
     const after = factsAfter(facts, commands)
     const swapped = after?.assembly.byInstance.get(rods.instance.id)
-    const left = after && swapped && use(after, swapped)
+    const left = after && swapped && rodUse(after.assembly, swapped)
     if (
       after &&
       left &&

@@ -1,6 +1,12 @@
 import { type Assembly, forPairs, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { direction, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
 
+/** The part of the sensor that makes the picture. */
+export interface Picture {
+  readonly wideMm: number
+  readonly tallMm: number
+}
+
 /** What the lens sees at its widest: where the picture opens and how wide. */
 export interface Sight {
   readonly lens: PlacedPart
@@ -14,15 +20,17 @@ const EDGE_MM = 0.5
 /**
  * The view of the lens on the camera at its shortest focal length: half angles `atan(wide / 2f)` and `atan(tall / 2f)` from the
  * entrance pupil (pinhole model; distortion is not counted).
+ * @param picture the part of the sensor that is used, mm; all of it when left out
  * @returns undefined when the sensor or the lens has no optical data.
  */
-export const sightOf = (assembly: Assembly): Sight | undefined => {
+export const sightOf = (assembly: Assembly, picture?: Picture): Sight | undefined => {
   const [camera] = assembly.placed
   const sensor = camera?.part.optics
   const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
   const glass = lens?.part.optics
   if (!lens || sensor?.kind !== 'sensor' || glass?.kind !== 'lens') return undefined
-  const [w, h] = [sensor.wideMm / (2 * glass.focalMinMm), sensor.tallMm / (2 * glass.focalMinMm)]
+  const { wideMm, tallMm } = picture ?? sensor
+  const [w, h] = [wideMm / (2 * glass.focalMinMm), tallMm / (2 * glass.focalMinMm)]
   const { frame } = lens
   const edge = (x: number, y: number): Vec3 => unit(direction(frame, [x * w, y * h, -1]))
   return {
@@ -44,16 +52,18 @@ export const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
 
 const remembered = forPairs<number>()
 
-const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart): number =>
-  remembered(lens, piece, '', () => Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))))
+const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, picture: Picture | undefined): number =>
+  remembered(lens, piece, picture ? `${picture.wideMm} ${picture.tallMm}` : '', () =>
+    Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))),
+  )
 
 /** Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are vignetting, not this. */
-export const inShotOf = (assembly: Assembly): readonly Intruder[] => {
-  const sight = sightOf(assembly)
+export const inShotOf = (assembly: Assembly, picture?: Picture): readonly Intruder[] => {
+  const sight = sightOf(assembly, picture)
   if (!sight) return []
   return assembly.placed
     .filter((piece) => !inTheWayOfLight(piece, sight.lens))
-    .map((piece) => ({ piece, intoMm: intoOf(sight, piece) }))
+    .map((piece) => ({ piece, intoMm: intoOf(sight, piece, picture) }))
     .filter(({ intoMm }) => intoMm > EDGE_MM)
     .sort((a, b) => b.intoMm - a.intoMm)
 }

@@ -4,7 +4,7 @@ import type { Part } from '../catalogue/index.ts'
 import { reachInto, type Vec3 } from '../kernel/index.ts'
 import { disc, seeingCamera, zoom } from '../testing/glass.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
-import { hullOf, sightOf, viewfinderOf } from './index.ts'
+import { sightOf, viewfinderOf } from './index.ts'
 
 const mounted = on('lens', 'bayonet', 'camera', 'lens')
 const assemblyOf = (parts: readonly Part[], joints: Parameters<typeof tinyRig>[1]) => {
@@ -73,18 +73,4 @@ test('without a lens there is no picture', () => {
   const { rig, shelf } = tinyRig([], [], { extra: [seeingCamera()] })
   const [setup] = rig.setups
   expect(setup && viewfinderOf(placeSetup(rig, setup, shelf.catalogue), 25, whole)).toBeUndefined()
-})
-
-test('the outer corners of a cloud hold all of it', () => {
-  const cloud = fc.array(fc.tuple(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 })), { minLength: 3, maxLength: 20 })
-  fc.assert(
-    fc.property(cloud, (points) => {
-      const hull = hullOf(points)
-      fc.pre(hull.length > 2)
-      for (const [i, a] of hull.entries()) {
-        const b = hull[(i + 1) % hull.length] ?? a
-        for (const p of points) expect((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])).toBeGreaterThanOrEqual(0)
-      }
-    }),
-  )
 })

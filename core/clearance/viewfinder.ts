@@ -1,6 +1,6 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { cross, dot, type Placed, point, scale, subtract, add, unit, type Vec3 } from '../kernel/index.ts'
-import { inTheWayOfLight } from './in-shot.ts'
+import { add, convexHull, cross, dot, type Placed, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
+import { inTheWayOfLight, type Picture } from './in-shot.ts'
 
 /** A point in the picture: -1 to 1 from its left to its right edge, and from its lower to its upper. */
 export type InPicture = readonly [x: number, y: number]
@@ -50,25 +50,6 @@ const cornersOf = (shape: Placed): readonly Vec3[] => {
   )
 }
 
-/** The outer corners of a set of points, in order round them (Andrew's monotone chain). */
-export const hullOf = (points: readonly InPicture[]): readonly InPicture[] => {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
-  const half = (list: readonly InPicture[]): InPicture[] => {
-    const chain: InPicture[] = []
-    for (const p of list) {
-      for (;;) {
-        const [b, a] = [chain.at(-1), chain.at(-2)]
-        if (!a || !b || (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
-        chain.pop()
-      }
-      chain.push(p)
-    }
-    chain.pop()
-    return chain
-  }
-  return [...half(sorted), ...half(sorted.reverse())]
-}
-
 /** Does a convex outline touch the picture? By the axes of the picture and the sides of the outline. */
 const touches = (outline: readonly InPicture[]): boolean => {
   if (outline.length < 3) return false
@@ -100,11 +81,7 @@ const ahead = (corners: readonly Vec3[]): readonly Vec3[] => {
  * @param picture the part of the sensor that is used, mm
  * @returns undefined without a lens of known optics
  */
-export const viewfinderOf = (
-  assembly: Assembly,
-  focalMm: number,
-  picture: { readonly wideMm: number; readonly tallMm: number },
-): Viewfinder | undefined => {
+export const viewfinderOf = (assembly: Assembly, focalMm: number, picture: Picture): Viewfinder | undefined => {
   const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
   const glass = lens?.part.optics
   if (!lens || glass?.kind !== 'lens') return undefined
@@ -122,7 +99,7 @@ export const viewfinderOf = (
       piece.solids.flatMap(({ shape }): Silhouette[] => {
         const corners = ahead(cornersOf(shape).map(seen))
         if (corners.length < 3) return []
-        const outline = hullOf(corners.map(project))
+        const outline = convexHull(corners.map(project))
         return touches(outline) ? [{ piece, outline }] : []
       }),
     )

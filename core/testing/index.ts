@@ -67,6 +67,7 @@ export const quietBrief: Brief = {
   inHandG: 0,
   tallMm: 0,
   wideMm: 0,
+  light: { ...emptyBrief.light, aspect: 'full' },
   wishes: { 'scratch-sound': 'skip' },
 }
 

@@ -157,7 +157,7 @@ const shade = (id: string, threadMm: number, longMm: number, massG: number, usua
           size: [2, wide, longMm] as const,
           axes: [
             [out[0], out[1], 0],
-            [-out[1], out[0], 0],
+            [0 - out[1], out[0], 0],
           ] as const,
           matter: 'body' as const,
           look: 'plain' as const,

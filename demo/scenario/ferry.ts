@@ -103,6 +103,9 @@ const except = (joints: readonly Joint[], ...guests: string[]): Joint[] => joint
 
 const firstJoints = [
   on('zoom', 'bayonet', 'camera', 'lens'),
+  on('guard', 'rear', 'zoom', 'thread'),
+  on('nd', 'rear', 'guard', 'front'),
+  on('mist', 'rear', 'nd', 'front'),
   on('cage', 'seat', 'camera', 'seat'),
   on('handle', 'foot', 'cage', 'top-front'),
   on('arm', 'foot', 'handle', 'shoe'),
@@ -129,6 +132,13 @@ export const firstMark = rig(
   [
     piece('camera', 'calabash-h1'),
     piece('zoom', 'kabocha-24-70'),
+    piece('prime', 'calabash-20'),
+    piece('guard', 'phragma-uv-82'),
+    piece('nd', 'phragma-nd-82'),
+    piece('mist', 'rushlight-mist-82'),
+    piece('gun', 'papyr-long'),
+    piece('reach', 'pattypan-arm-180'),
+    piece('shoes', 'typha-double-shoe'),
     piece('cage', 'bulrush-basic-h1'),
     piece('handle', 'reedsmith-top-38'),
     piece('arm', 'tromba-riser-shoe'),
@@ -166,10 +176,20 @@ export const firstMark = rig(
       ],
       { support: 'tripod', links: [...firstLinks, lead('tap', 'brick-plate/d-tap', 'dummy/lead')] },
     ),
-    setup('wheelhouse', except(firstJoints, 'arm', 'monitor', 'slab'), {
-      support: 'two-hand',
-      poses: [{ instance: 'camera', hinge: 'screen', position: 'out' }],
-    }),
+    setup(
+      'wheelhouse',
+      [
+        on('prime', 'bayonet', 'camera', 'lens'),
+        ...except(firstJoints, 'zoom', 'guard', 'nd', 'mist', 'mic', 'arm', 'monitor', 'slab'),
+        on('reach', 'foot', 'handle', 'front'),
+        on('shoes', 'end', 'reach', 'stud', 0, -90),
+        on('gun', 'foot', 'shoes', 'shoe-left'),
+      ],
+      {
+        support: 'two-hand',
+        poses: [{ instance: 'camera', hinge: 'screen', position: 'out' }],
+      },
+    ),
     setup('upright', firstJoints, { support: 'two-hand', orientation: 'upright', links: firstLinks }),
     setup('gimbal walk', [...except(firstJoints, 'side', 'arm', 'monitor', 'slab'), on('gimbal', 'clamp', 'plate', 'foot')], {
       support: 'gimbal',

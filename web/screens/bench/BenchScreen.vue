@@ -14,6 +14,7 @@ import ConflictNotice from './ConflictNotice.vue'
 import FindDialog from './FindDialog.vue'
 import FindingsPanel from './FindingsPanel.vue'
 import FitsHere from './FitsHere.vue'
+import GlassStation from './GlassStation.vue'
 import KitTable from './KitTable.vue'
 import PieceCard from './PieceCard.vue'
 import RigDrawing from './RigDrawing.vue'
@@ -130,7 +131,10 @@ const saveWord = computed(() => {
         <div class="flex h-[224px] shrink-0 border-t border-line bg-card">
           <FitsHere v-if="bench.point" ref="fits" :point="bench.point" />
           <PieceCard v-else-if="bench.piece" :piece="bench.piece" />
-          <KitTable v-else :assessment="store.assessment" />
+          <template v-else>
+            <KitTable :assessment="store.assessment" />
+            <GlassStation v-if="bench.station === 'glass'" :assessment="store.assessment" />
+          </template>
         </div>
       </div>
       <aside class="flex w-[312px] shrink-0 flex-col gap-3 border-l border-line bg-card px-4 pt-3" aria-label="Scales and findings">

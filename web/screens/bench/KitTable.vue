@@ -59,24 +59,28 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
     <div class="flex items-baseline gap-3 pb-1.5">
       <h2 class="font-semibold">{{ bench.station ? `Kit, ${bench.station}` : 'Kit' }}</h2>
       <span class="label tight"
-        >{{ rows.length }} {{ rows.length === 1 ? 'piece' : 'pieces' }}, heaviest bar = {{ grams(heaviest, store.style.units) }}</span
+        >{{ rows.length }} {{ rows.length === 1 ? 'piece' : 'pieces'
+        }}{{ bench.station === 'glass' ? '' : `, heaviest bar = ${grams(heaviest, store.style.units)}` }}</span
       >
-      <span class="ml-auto hidden gap-1 min-[1100px]:flex" aria-hidden="true"
+      <span v-if="bench.station !== 'glass'" class="ml-auto hidden gap-1 min-[1100px]:flex" aria-hidden="true"
         ><span class="key">O open points</span><span class="key">P pieces</span><span class="key">? keys</span></span
       >
     </div>
     <ul class="relative min-h-0 flex-1 overflow-y-auto" tabindex="-1">
       <li v-for="row in rows" :key="row.id">
         <button
-          class="grid w-full grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px] items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper"
-          :class="{ 'text-soft': !row.placed && !row.plugged }"
+          class="grid w-full items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper"
+          :class="[
+            bench.station === 'glass' ? 'grid-cols-[minmax(0,1fr)_62px_74px]' : 'grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px]',
+            { 'text-soft': !row.placed && !row.plugged },
+          ]"
           :data-piece="row.id"
           :disabled="!row.placed && !row.plugged"
           @click="look(row)"
         >
           <span class="truncate">{{ row.part.name }}</span>
-          <span class="label tight truncate">{{ row.on }}</span>
-          <span class="h-[5px] rounded-[2px] bg-track" aria-hidden="true"
+          <span v-if="bench.station !== 'glass'" class="label tight truncate">{{ row.on }}</span>
+          <span v-if="bench.station !== 'glass'" class="h-[5px] rounded-[2px] bg-track" aria-hidden="true"
             ><span class="block h-full rounded-[2px] bg-slate opacity-70" :style="{ width: `${(row.part.massG / heaviest) * 100}%` }"
           /></span>
           <span class="fig text-right font-normal!">{{ grams(row.part.massG, store.style.units) }}</span>

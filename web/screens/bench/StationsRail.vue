@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StationState } from '@zucchini/core/assess'
-import { Cable, Layers, Scale } from '@lucide/vue'
+import { Cable, Layers, Scale, Sun } from '@lucide/vue'
 import { RouterLink } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -10,6 +10,7 @@ defineProps<{ stations: readonly StationState[] }>()
 const bench = useBench()
 const store = useRig()
 const places = [
+  { name: 'light', title: 'Light', note: 'Lenses, filters, what the lens sees, and the light of the day', icon: Sun },
   { name: 'wiring', title: 'Wiring', note: 'What feeds what, through which lead, and for how long', icon: Cable },
   { name: 'balance', title: 'Balance', note: 'How it hangs, and what levels it', icon: Scale },
   { name: 'setups', title: 'Set-ups', note: 'All set-ups side by side', icon: Layers },

@@ -4,6 +4,7 @@ import { adviceFor, type Brief, lightOf, type Need, needsOf, unmet } from '@zucc
 import { capabilities, type Capability, capabilityIds } from '@zucchini/core/catalogue'
 import { computed } from 'vue'
 import LevelMark from '../../widgets/LevelMark.vue'
+import { ev, sceneWords } from '../light/light-words.ts'
 
 const props = defineProps<{ assessment: Assessment; brief: Brief }>()
 const emit = defineEmits<{ change: [part: Partial<Brief>] }>()
@@ -93,8 +94,9 @@ const tone = { 'worth it': 'text-leaf', 'if it earns its place': 'text-soft', 'l
     <div>
       <h2 class="font-semibold">Light to expect</h2>
       <p class="mt-1">
-        From <span class="fig">EV {{ light.lowEv }}</span> to <span class="fig">EV {{ light.highEv }}</span> at ISO 100,
-        <span class="fig">{{ light.highEv - light.lowEv }}</span> stops apart <span class="label">({{ light.scenes.join(', ') }})</span>
+        From <span class="fig">{{ ev(light.lowEv) }}</span> to <span class="fig">{{ ev(light.highEv) }}</span> at ISO 100,
+        <span class="fig">{{ Math.round((light.highEv - light.lowEv) * 10) / 10 }}</span> stops apart
+        <span class="label">({{ light.scenes.map((scene) => sceneWords[scene]).join(', ') }})</span>
       </p>
     </div>
     <p v-if="brief.conditions.includes('flight') || brief.conditions.includes('spray')" class="label border-l-2 border-blossom pl-3">

@@ -6,6 +6,8 @@ import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import BriefAnswer from './BriefAnswer.vue'
 import DayParts from './DayParts.vue'
+import DayStart from './DayStart.vue'
+import LensChoice from './LensChoice.vue'
 import { conditionWords, kindWords } from './brief-words.ts'
 
 const store = useRig()
@@ -135,6 +137,8 @@ const figures = computed(() =>
           </div>
         </fieldset>
         <DayParts :brief="brief" @change="change({ phases: $event })" />
+        <DayStart :brief="brief" @change="change" />
+        <LensChoice :brief="brief" @change="change" />
         <label v-if="codecs.length" class="flex items-center gap-3"
           ><span class="label">Recording to plan with</span>
           <select class="field py-0.5" :value="codec" @change="change({ codec: ($event.target as HTMLSelectElement).value })">

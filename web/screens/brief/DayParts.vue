@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { type Brief, dayOf, type Phase, phaseKinds, phaseSchema } from '@zucchini/core/brief'
+import { type Brief, dayOf, type Phase, phaseKinds, phaseSchema, sceneIds } from '@zucchini/core/brief'
 import { Plus, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { hours } from '../../wording.ts'
+import { sceneWords } from '../light/light-words.ts'
 
 const props = defineProps<{ brief: Brief }>()
 const emit = defineEmits<{ change: [phases: readonly Phase[]] }>()
@@ -20,6 +21,16 @@ const change = (i: number, part: Partial<Phase>) => {
   const parsed = phaseSchema.safeParse(next[i])
   wrong.value = parsed.success ? '' : 'A part of the day has a name and 1 to 1,440 minutes.'
   if (parsed.success) emit('change', next)
+}
+/** The light of a part of the day; nothing chosen leaves it to the conditions and the hour. */
+const light = (i: number, word: string) => {
+  const scene = sceneIds.find((id) => id === word)
+  const next = parts.value.map((phase, at): Phase => {
+    if (at !== i) return phase
+    const { scene: _, ...rest } = phase
+    return scene ? { ...rest, scene } : rest
+  })
+  emit('change', next)
 }
 const add = () => emit('change', [...parts.value, { name: 'another scene', kind: 'roll', minutes: 20, mains: false }])
 const remove = (i: number) =>
@@ -47,7 +58,7 @@ const remove = (i: number) =>
       <li
         v-for="(phase, i) in parts"
         :key="i"
-        class="grid grid-cols-[minmax(0,1fr)_84px_auto_28px] items-center gap-1.5 max-[639px]:border-b max-[639px]:border-line max-[639px]:pb-2 min-[640px]:grid-cols-[minmax(0,1fr)_132px_84px_auto_28px]"
+        class="grid grid-cols-[minmax(0,1fr)_84px_auto_28px] items-center gap-1.5 max-[639px]:border-b max-[639px]:border-line max-[639px]:pb-2 min-[640px]:grid-cols-[minmax(0,1fr)_112px_122px_80px_auto_28px]"
       >
         <input
           class="field min-w-0 py-0.5 max-[639px]:col-span-4"
@@ -63,6 +74,16 @@ const remove = (i: number) =>
           @change="change(i, { kind: ($event.target as HTMLSelectElement).value as Phase['kind'] })"
         >
           <option v-for="kind in phaseKinds" :key="kind" :value="kind">{{ kindWords[kind] }}</option>
+        </select>
+        <select
+          class="field py-0.5 max-[639px]:col-span-3"
+          :value="phase.scene ?? ''"
+          :disabled="phase.kind === 'off'"
+          :aria-label="`Light in part ${i + 1}`"
+          @change="light(i, ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">by the hour</option>
+          <option v-for="scene in sceneIds" :key="scene" :value="scene">{{ sceneWords[scene] }}</option>
         </select>
         <span class="flex items-center gap-1"
           ><input

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type Mount, standardOf, standards } from '@zucchini/core/catalogue'
 import { X } from '@lucide/vue'
+import { computed } from 'vue'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { type Direction, directionName, directions, heightFor } from './part-draft.ts'
 import NumberField from './NumberField.vue'
@@ -11,6 +12,7 @@ const emit = defineEmits<{ change: [mount: Mount]; remove: []; pick: [] }>()
 const change = (more: object) => emit('change', { ...props.mount, ...more })
 const without = (key: keyof Mount) =>
   emit('change', Object.fromEntries(Object.entries(props.mount).filter(([name]) => name !== key)) as unknown as Mount)
+const kind = computed(() => standardOf(props.mount.standard).kind)
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
 const optional = (key: keyof Mount, to: number) => (Number.isFinite(to) && to !== 0 ? change({ [key]: to }) : without(key))
 const face = (name: string) => {
@@ -110,6 +112,28 @@ const slideWay = (name: string) =>
         :aria-label="`Mount ${n}, family or size`"
         @input="value($event) ? change({ family: value($event) }) : without('family')"
     /></label>
+    <span v-if="kind === 'bayonet'" class="flex items-center gap-1.5"
+      ><span class="label">flange</span
+      ><NumberField
+        :value="mount.flangeMm ?? NaN"
+        :name="`Mount ${n}, flange distance from the sensor (mm)`"
+        @change="optional('flangeMm', $event)"
+    /></span>
+    <span v-if="(kind === 'ring' && mount.side === 'holds') || (kind === 'gear' && mount.side === 'sits')" class="flex items-center gap-1.5"
+      ><span class="label">across</span
+      ><NumberField :value="mount.odMm ?? NaN" :name="`Mount ${n}, outer diameter (mm)`" @change="optional('odMm', $event)"
+    /></span>
+    <span v-if="kind === 'ring' && mount.side === 'sits'" class="flex items-center gap-1"
+      ><span class="label">closes on</span
+      ><NumberField
+        :value="mount.closesOn?.minMm ?? NaN"
+        :name="`Mount ${n}, closes on at least (mm)`"
+        @change="change({ closesOn: { maxMm: $event, ...mount.closesOn, minMm: $event } })" /><span class="label">to</span
+      ><NumberField
+        :value="mount.closesOn?.maxMm ?? NaN"
+        :name="`Mount ${n}, closes on at most (mm)`"
+        @change="change({ closesOn: { minMm: $event, ...mount.closesOn, maxMm: $event } })"
+    /></span>
     <label class="flex items-center gap-1.5"
       ><input
         type="checkbox"

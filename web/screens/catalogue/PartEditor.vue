@@ -18,6 +18,7 @@ import { api, ApiRefusal } from '../../api.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import ElectricsSection from './ElectricsSection.vue'
+import OpticsSection from './OpticsSection.vue'
 import { asRole, checkDraft, emptyPart, middleTyped, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
 import { idFrom } from './part-list.ts'
 import MountRow from './MountRow.vue'
@@ -284,6 +285,7 @@ const roleGroups = stations.map((station) => ({
             </button>
           </div>
         </section>
+        <OpticsSection :part="draft" @change="change" />
         <ElectricsSection :part="draft" @change="change" />
         <section class="mt-4 grid grid-cols-[2fr_1fr] gap-5">
           <fieldset>

@@ -10,6 +10,7 @@ import { useShelf } from '../../stores/shelf.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { grams, millimetres, money, voltSpan, watts } from '../../wording.ts'
 import { electricFacts } from './electric-facts.ts'
+import { opticsFacts } from './optics-facts.ts'
 import PartDrawing from './PartDrawing.vue'
 
 const props = defineProps<{ part: Part }>()
@@ -53,6 +54,7 @@ const remove = async () => {
   }
 }
 const electrics = computed(() => electricFacts(props.part))
+const glass = computed(() => opticsFacts(props.part, settings.units))
 </script>
 
 <template>
@@ -139,6 +141,15 @@ const electrics = computed(() => electricFacts(props.part))
           </button>
         </li>
       </ul>
+    </section>
+    <section v-if="glass.length" aria-label="Light and glass">
+      <h3 class="border-b border-line pb-1 font-semibold">Light and glass</h3>
+      <dl class="grid grid-cols-2 gap-x-5">
+        <div v-for="[title, text] in glass" :key="title" class="flex gap-3 border-b border-line py-1">
+          <dt class="text-soft">{{ title }}</dt>
+          <dd class="fig ml-auto text-right">{{ text }}</dd>
+        </div>
+      </dl>
     </section>
     <section v-if="electrics.length" aria-label="Power and signals">
       <h3 class="border-b border-line pb-1 font-semibold">{{ part.cable ? 'Lead' : 'Power and media' }}</h3>

@@ -1,6 +1,7 @@
 import {
   type Cable,
   type Mount,
+  type Optics,
   type Part,
   partIssues,
   partSchema,
@@ -75,9 +76,32 @@ export const newCable = (): Cable => ({
   thickMm: 4,
   carries: ['picture', 'sound'],
 })
+/** What a part of a role does with light, before anything is known of it; undefined for a role that does nothing. */
+export const newOptics = (role: Part['role']): Optics | undefined => {
+  switch (role) {
+    case 'lens':
+      return { kind: 'lens', focalMinMm: 35, focalMaxMm: 35, stop: 2.8, pupilMm: 30, imageCircleMm: 43.3 }
+    case 'camera':
+      return { kind: 'sensor', wideMm: 36, tallMm: 24 }
+    case 'filter':
+      return { kind: 'filter', effect: 'clear', minStops: 0, maxStops: 0 }
+    case 'lens-adapter':
+      return { kind: 'adapter', contacts: false }
+    case 'lens-support':
+      return { kind: 'support', lowMm: 20, highMm: 40 }
+    default:
+      return undefined
+  }
+}
 /** What a part of a role can not do without: a lead its ends, a battery its charge; what belongs to another role goes. */
 export const asRole = (part: Part, role: Part['role']): Part => {
-  const { cable, power, ...rest } = part
+  const { cable, power, optics, opening, ...plain } = part
+  // Glass stays with a part only as long as its role still has some.
+  const rest = {
+    ...plain,
+    ...(optics && (optics.kind === newOptics(role)?.kind || optics.kind === 'screen') ? { optics } : {}),
+    ...(opening && ['filter', 'step-ring', 'matte-box', 'hood'].includes(role) ? { opening } : {}),
+  }
   if (role.endsWith('-cable')) return { ...rest, role, mounts: [], cable: cable ?? newCable() }
   const { store, ...draws } = power ?? {}
   if (role === 'battery') return { ...rest, role, power: { store: store ?? newStore() } }
@@ -154,6 +178,23 @@ const names: Readonly<Record<string, string>> = {
   lost: 'what is lost',
   label: 'label',
   shape: '',
+  optics: 'glass',
+  focalMinMm: 'short end',
+  focalMaxMm: 'long end',
+  stop: 'f-number',
+  pupilMm: 'entrance pupil',
+  imageCircleMm: 'image circle',
+  throwDeg: 'focus turn',
+  isos: 'native ISO',
+  isoMax: 'highest ISO',
+  wideMm: 'width',
+  tallMm: 'height',
+  minStops: 'takes at least',
+  maxStops: 'takes at most',
+  lowMm: 'cradle, lowest',
+  highMm: 'cradle, highest',
+  opening: 'opening',
+  clearMm: 'clear diameter',
 }
 
 /** Where an issue is, as one reads it: "solid 2, size, up". */
@@ -198,6 +239,8 @@ const coreWords: Readonly<Record<string, string>> = {
   'off-the-skin': 'hangs in the air: put it on the skin of a solid',
   'shares-unknown': 'shares its place with a mount that is not there',
   'hinge-moves-nothing': 'moves something that is not there',
+  'adapter-backwards': 'would put a lens too far off: an adapter only goes from a longer flange distance to a shorter',
+  'adapter-thickness': 'must stand as far apart as the two flange distances differ, or the lens does not reach infinity',
 }
 
 /** Everything that keeps a draft from being a part; the part itself when nothing does. */

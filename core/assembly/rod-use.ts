@@ -1,0 +1,25 @@
+import { mountOf, type Part, standardOf } from '../catalogue/index.ts'
+import { dot, point, subtract } from '../kernel/index.ts'
+import type { Assembly, PlacedPart } from './place.ts'
+
+/** The rails of a part that are rods with room to slide on. */
+export const rodRails = (part: Part) =>
+  part.mounts.filter(({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standardOf(standard).kind === 'rods')
+
+/** How much of a pair of rods is used, from its clamped end to the far side of the last clamp, and how long it is, mm; undefined for what are no rods. */
+export const rodUse = (assembly: Assembly, rods: PlacedPart): { readonly longMm: number; readonly usedMm: number } | undefined => {
+  const [rail] = rodRails(rods.part)
+  const own = mountOf(rods.part, rods.joint?.guestMount ?? '')
+  if (!rail?.lengthMm || !rail.travel || !own) return undefined
+  const { along } = rail.travel
+  const from = dot(own.at, along)
+  const used = assembly.placed.flatMap((piece) => {
+    if (piece.host !== rods || !piece.mate?.ok) return []
+    const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
+    if (!mount) return []
+    const at = subtract(point(piece.frame, mount.at), rods.frame.at)
+    const local = [dot(at, rods.frame.x), dot(at, rods.frame.y), dot(at, rods.frame.z)] as const
+    return [Math.abs(dot(local, along) - from) + (piece.mate.value.along?.takesMm ?? 0) / 2]
+  })
+  return { longMm: rail.lengthMm, usedMm: Math.max(0, ...used) }
+}
