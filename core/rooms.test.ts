@@ -9,6 +9,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   assembly: ['kernel', 'catalogue', 'brief'],
   balance: ['kernel', 'catalogue', 'assembly'],
   money: ['kernel', 'catalogue', 'assembly'],
+  locker: ['kernel', 'catalogue', 'assembly'],
   clearance: ['kernel', 'catalogue', 'assembly'],
   power: ['kernel', 'catalogue', 'brief', 'assembly'],
   cabling: ['kernel', 'catalogue', 'assembly'],

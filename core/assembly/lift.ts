@@ -25,11 +25,13 @@ const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
     brief: isRaw(rig['brief']) ? { phases: [], codec: '', ...rig['brief'] } : rig['brief'],
     setups: each(rig['setups'], (setup) => ({ ...setup, links: each(setup['links'], (link) => ({ through: [], ...link })) })),
   }),
-  // The brief knew no lens kit and no exposure.
+  // The brief knew no lens kit, no exposure and no monthly money.
   4: (rig) => ({
     ...rig,
     version: 5,
-    brief: isRaw(rig['brief']) ? { light: { ...emptyBrief.light }, lenses: [], fieldsMm: [], ...rig['brief'] } : rig['brief'],
+    brief: isRaw(rig['brief'])
+      ? { light: { ...emptyBrief.light }, lenses: [], fieldsMm: [], monthlyMinor: 0, ...rig['brief'] }
+      : rig['brief'],
   }),
 }
 

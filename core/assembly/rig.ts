@@ -12,6 +12,8 @@ export const instanceSchema = z.strictObject({
   /** `in`: part of the plan and its cost. `considered`: kept in view, costs nothing yet. */
   status: z.enum(['in', 'considered']),
   notes: z.string().max(400).optional(),
+  /** The operator's own word on how much the job hangs on it. */
+  tier: z.enum(['must', 'should', 'may']).optional(),
   /** A battery that has aged: what it still holds of what it held when new. */
   health: z.number().min(0.2).max(1).optional(),
 })
@@ -46,6 +48,12 @@ export const setupSchema = z.strictObject({
   orientation: z.enum(orientations),
   /** The most this set-up may weigh in the hand or on its stand, g; 0: the brief's own cap. */
   capG: z.number().min(0).max(60_000),
+  /** The month it has to work by, `YYYY-MM`, and how much it is used against the others; for the plan of what to buy when. */
+  neededBy: z
+    .string()
+    .regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'use a month such as 2026-11')
+    .optional(),
+  weight: z.number().min(0).max(100).optional(),
   /** The instance everything else hangs on: the camera. */
   root: idSchema,
   joints: z.array(jointSchema).max(200).readonly(),

@@ -71,6 +71,8 @@ export const briefSchema = z
     hoursRolling: hours,
     budgetMinor: z.int().min(0).max(1e9),
     currency: z.string().regex(/^[A-Z]{3}$/, 'use a three-letter currency code such as EUR'),
+    /** What can be spent each month from now on, beside the money there is. */
+    monthlyMinor: z.int().min(0).max(1e9),
     inHandG: z.number().min(0).max(60_000),
     tallMm: z.number().min(0).max(3000),
     /** 0: as wide as it likes. */
@@ -102,6 +104,7 @@ export const emptyBrief: Brief = {
   hoursRolling: 2,
   budgetMinor: 90_000,
   currency: 'EUR',
+  monthlyMinor: 0,
   inHandG: 2600,
   tallMm: 340,
   wideMm: 0,

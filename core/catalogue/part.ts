@@ -193,6 +193,8 @@ export const partSchema = z.strictObject({
   /** Parts it does not work without: any one of them on the same rig will do. */
   needsOneOf: z.array(idSchema).max(12).readonly().optional(),
   price: priceSchema,
+  /** Parts that come in the same box: paid once, with this one. */
+  includes: z.array(idSchema).max(20).readonly().optional(),
   facts: z.record(z.string().max(30), z.union([z.number(), z.string().max(80), z.boolean()])).optional(),
   notes: text(400).optional(),
 })

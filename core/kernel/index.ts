@@ -1,3 +1,4 @@
+export * from './dates.ts'
 export * from './bounds.ts'
 export * from './cone.ts'
 export * from './frame.ts'

@@ -6,6 +6,8 @@ export interface CostLine {
   readonly instance: string
   readonly part: Part
   readonly owned: boolean
+  /** It comes in the box of this instance and costs nothing of its own. */
+  readonly inBoxOf?: string
   /** 0 when owned. Minor units of the rig's currency. */
   readonly low: number
   readonly usual: number
@@ -21,19 +23,33 @@ export interface Cost {
   readonly unpriced: readonly CostLine[]
 }
 
+const nothing = { low: 0, usual: 0, high: 0 } as const
+
 /**
- * What is still to buy for a rig's kit. The locker's pieces are used first, each once; considered pieces cost nothing yet.
+ * What is still to buy for a rig's kit. The locker's pieces are used first, each once; what comes in the box of
+ * something bought is paid with it; considered pieces cost nothing yet.
  * @param owned pieces of each part in the locker
  */
 export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
   const left = new Map(owned)
-  const lines = rig.kit.flatMap((instance): CostLine[] => {
+  const kit = rig.kit.flatMap((instance) => {
     const part = catalogue.parts.get(instance.partId)
-    if (!part || instance.status !== 'in') return []
-    const have = left.get(part.id) ?? 0
-    if (have > 0) left.set(part.id, have - 1)
-    const price = have > 0 ? { low: 0, usual: 0, high: 0 } : part.price
-    return [{ instance: instance.id, part, owned: have > 0, ...price }]
+    return part && instance.status === 'in' ? [{ instance: instance.id, part }] : []
+  })
+  const have = kit.map(({ part }) => {
+    const pieces = left.get(part.id) ?? 0
+    if (pieces > 0) left.set(part.id, pieces - 1)
+    return pieces > 0
+  })
+  // What comes in the box of something that is bought covers one piece each, and only pieces that would be bought.
+  const boxed = new Map<string, string[]>()
+  kit.forEach(({ instance, part }, i) => {
+    if (!have[i]) for (const id of part.includes ?? []) boxed.set(id, [...(boxed.get(id) ?? []), instance])
+  })
+  const lines = kit.map(({ instance, part }, i): CostLine => {
+    if (have[i]) return { instance, part, owned: true, ...nothing }
+    const inBoxOf = boxed.get(part.id)?.shift()
+    return inBoxOf === undefined ? { instance, part, owned: false, ...part.price } : { instance, part, owned: false, inBoxOf, ...nothing }
   })
   const sum = (key: 'low' | 'usual' | 'high') => lines.reduce((total, line) => total + line[key], 0)
   return {
@@ -41,6 +57,6 @@ export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string
     low: sum('low'),
     usual: sum('usual'),
     high: sum('high'),
-    unpriced: lines.filter((line) => !line.owned && line.high === 0),
+    unpriced: lines.filter((line) => !line.owned && line.inBoxOf === undefined && line.high === 0),
   }
 }

@@ -38,6 +38,7 @@ const brief: Brief = {
   hoursRolling: 2.2,
   budgetMinor: 90_000,
   currency: 'EUR',
+  monthlyMinor: 15_000,
   inHandG: 2600,
   tallMm: 340,
   wideMm: 0,

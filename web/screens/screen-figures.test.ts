@@ -20,7 +20,7 @@ test('each way of holding has one figure, and it is as good as its check says', 
   expect(scaleOf(secondMark, 'crossing')).toMatchObject({ figure: '0.3°', of: 'nose down', state: 'good' })
   expect(scaleOf(firstMark, 'slip')).toMatchObject({ label: 'Off the plate', of: 'ahead', state: 'over' })
   expect(scaleOf(secondMark, 'slip').state).toBe('good')
-  expect(scaleOf(firstMark, 'gimbal-walk')).toMatchObject({ label: 'Gimbal arms', figure: '16 mm', of: 'too far', state: 'over' })
+  expect(scaleOf(firstMark, 'gimbal-walk')).toMatchObject({ label: 'Gimbal arms', figure: '21 mm', of: 'too far', state: 'over' })
   expect(scaleOf(secondMark, 'gimbal-walk')).toMatchObject({ figure: 'in reach', state: 'good' })
   expect(scaleOf(secondMark, 'wheelhouse').figure).toMatch(/^\d+ : \d+$/)
 })
