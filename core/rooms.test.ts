@@ -17,7 +17,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   optics: ['kernel', 'catalogue', 'brief', 'assembly'],
   wiring: ['kernel', 'catalogue', 'brief', 'assembly', 'power', 'cabling'],
   'build-order': ['kernel', 'catalogue', 'assembly', 'balance'],
-  formats: ['kernel', 'catalogue', 'assembly'],
+  formats: ['kernel', 'catalogue', 'assembly', 'locker'],
   checks: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance', 'power', 'cabling', 'media', 'optics', 'wiring'],
   assess: [
     'kernel',

@@ -12,10 +12,17 @@ import { catalogueRoutes } from './features/catalogue/routes.ts'
 import { OwnPartService } from './features/catalogue/own-parts.ts'
 import { CatalogueService } from './features/catalogue/service.ts'
 import { healthRoutes } from './features/health/routes.ts'
+import { backupRoutes } from './features/backup/routes.ts'
+import { BackupService } from './features/backup/service.ts'
+import { LockerCsv } from './features/locker/csv.ts'
 import { lockerRoutes } from './features/locker/routes.ts'
 import { LockerService } from './features/locker/service.ts'
 import { operatorRoutes } from './features/operator/routes.ts'
 import { OperatorService } from './features/operator/service.ts'
+import { priceRoutes } from './features/prices/routes.ts'
+import { PriceService } from './features/prices/service.ts'
+import { scaleRoutes } from './features/scale/routes.ts'
+import { ScaleService } from './features/scale/service.ts'
 import { rehearsalRoutes } from './features/rehearsals/routes.ts'
 import { RehearsalService } from './features/rehearsals/service.ts'
 import { RigFileService } from './features/rigs/files.ts'
@@ -33,6 +40,10 @@ export interface AppOptions {
   readonly hosts?: readonly string[]
   readonly passphrase?: string
   readonly log?: boolean
+  /** The time of day, for tests that need another. */
+  readonly now?: () => Date
+  /** Milliseconds that pass for the simulated scale. */
+  readonly clock?: () => number
 }
 
 const csp = {
@@ -66,7 +77,7 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
 }
 
 /** Builds the server around an open database. It does not listen; tests inject requests. */
-export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false }: AppOptions): Promise<FastifyInstance> => {
+export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false, now, clock }: AppOptions): Promise<FastifyInstance> => {
   const app = fastify({
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
@@ -92,7 +103,17 @@ export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false
   await app.register(healthRoutes(db))
   await app.register(catalogueRoutes(catalogue, new OwnPartService(db, catalogue)))
   await app.register(operatorRoutes(new OperatorService(db)))
-  await app.register(lockerRoutes(new LockerService(db)))
+  const locker = new LockerService(db, now)
+  await app.register(lockerRoutes(locker, new LockerCsv(locker, catalogue)))
+  await app.register(scaleRoutes(new ScaleService(catalogue, clock), locker))
+  const prices = new PriceService(db, catalogue, now)
+  await app.register(priceRoutes(prices))
+  await app.register(
+    backupRoutes(new BackupService(db), () => {
+      prices.forget()
+      catalogue.refresh()
+    }),
+  )
   await app.register(rehearsalRoutes(new RehearsalService(catalogue)))
   const rigs = new RigService(db, catalogue)
   await app.register(rigRoutes(rigs, new RigFileService(db, rigs, catalogue)))

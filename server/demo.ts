@@ -1,9 +1,10 @@
 import type { Part } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
-import { demoLocker, demoRigs } from '@zucchini/demo/scenario'
+import { demoPieces, demoRigs } from '@zucchini/demo/scenario'
 import type { DataSource, EntityManager } from 'typeorm'
 import { partEntity } from './features/catalogue/entity.ts'
-import { lockerEntity } from './features/locker/entity.ts'
+import { pieceEntity } from './features/locker/entity.ts'
+import { rowOf as pieceRow } from './features/locker/service.ts'
 import { rigEntity, rigRevisionEntity } from './features/rigs/entity.ts'
 import { settingEntity } from './settings.ts'
 
@@ -19,7 +20,7 @@ const loadRigs = async (manager: EntityManager, now: Date): Promise<void> => {
 }
 
 const clear = async (manager: EntityManager): Promise<void> => {
-  for (const table of ['locker_item', 'rig_revision', 'rig', 'part', 'setting'])
+  for (const table of ['price_watch', 'price_point', 'currency_rate', 'locker_piece', 'rig_revision', 'rig', 'part', 'setting'])
     await manager.createQueryBuilder().delete().from(table).execute()
 }
 
@@ -33,10 +34,7 @@ export const loadDemo = async (db: DataSource, fresh: boolean, now: Date = new D
     await manager.upsert(partEntity, demoParts.map(rowOf), ['id'])
     if (await manager.existsBy(settingEntity, { name: LOADED })) return
     await loadRigs(manager, now)
-    await manager.insert(
-      lockerEntity,
-      Object.entries(demoLocker).map(([partId, pieces]) => ({ partId, pieces })),
-    )
+    await manager.insert(pieceEntity, demoPieces.map((piece) => pieceRow(piece, 1, now)) as never)
     await manager.insert(settingEntity, { name: LOADED, value: now.toISOString() })
   })
 }

@@ -17,10 +17,24 @@ export const errorTable = {
   'part-owned': [409, 'The locker still holds pieces of this part. Set its count to nil first.'],
   'part-shipped': [403, 'Parts that came with the program stay as they are. Make a copy and change that.'],
   'unsound-part': [422, 'This part does not hold together as data.'],
+  'piece-unknown': [404, 'This piece is not in the locker any more.'],
+  'price-unknown': [404, 'The ledger has no such price any more.'],
+  'piece-exists': [409, 'A piece with this id is already in the locker. Give the new one another id.'],
+  'piece-changed': [409, 'This piece was changed from another window in the meantime. Look at it again before saving.'],
+  'pieces-described': [409, 'The pieces left have details of their own. Choose in the locker which one goes.'],
+  'price-exists': [409, 'This shop’s price of that day is in the ledger already.'],
+  'currency-unknown': [422, 'There is no rate for this currency yet. Enter one first.'],
+  'future-date': [422, 'A day lies in the future. Nothing has happened yet that is to come.'],
+  'scale-gone': [409, 'The scale is not plugged in. Nothing was changed; plug it in and weigh again.'],
+  'scale-unsteady': [409, 'The scale has not come to rest. Nothing was changed; wait a moment.'],
+  'scale-empty': [409, 'Nothing lies on the scale. Nothing was changed; lay the piece on it first.'],
+  'file-refused': [422, 'This file can not be taken in. Nothing was changed.'],
+  'backup-bad': [422, 'This is not a whole backup of this program. Nothing was changed.'],
+  'not-empty': [409, 'There is something stored here already. Say that it may be replaced, or restore into an empty database.'],
   'locker-changed': [409, 'The locker changed in the meantime. Look at the new count and try again.'],
   malformed: [400, 'What was sent is not in the expected form.'],
   'unsound-rig': [422, 'This rig does not hold together as data.'],
-  'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most.'],
+  'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most, a table 16, a backup 200.'],
   'wrong-place': [403, 'This address is not allowed to talk to this server.'],
   'passphrase-wanted': [401, 'Give the passphrase this server was started with.'],
   'too-many': [429, 'Too many requests at once. Wait a moment.'],
@@ -40,9 +54,7 @@ export class Refusal extends Error {
   }
 }
 
-const words: Readonly<
-  Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>
-> = {
+const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>> = {
   'file-too-long': () => 'a rig file may have two million characters at most',
   'not-json': ({ reason }) => `this is not JSON: ${reason}`,
   'not-a-rig-file': ({ found }) => `this is not a rig file; its format says "${found}" instead of "zucchini-rig-file"`,

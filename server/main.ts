@@ -4,8 +4,11 @@ import { fileURLToPath } from 'node:url'
 import { buildApp } from './app.ts'
 import { dataSourceFor } from './database.ts'
 import { loadDemo } from './demo.ts'
+import { keepBackup } from './features/backup/keep.ts'
+import { BackupService } from './features/backup/service.ts'
 
 const MIN_PASSPHRASE = 12
+const DAY_MS = 86_400_000
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1'])
 
 const stopWith = (message: string): never => {
@@ -39,6 +42,16 @@ const run = async (): Promise<void> => {
   })
   await app.listen({ port, host })
   process.send?.({ ready: true })
+  const backups = process.env['ZUCCHINI_BACKUPS']
+  const backUp = () => {
+    if (!backups) return
+    new BackupService(db)
+      .write()
+      .then((text) => keepBackup(backups, new Date().toISOString().slice(0, 10), text))
+      .catch((error: unknown) => app.log.error(error, 'no backup could be written'))
+  }
+  backUp()
+  setInterval(backUp, DAY_MS).unref()
   const end = async () => {
     await app.close()
     await db.destroy()

@@ -8,5 +8,5 @@ export interface SettingRow {
 /** Small facts the program keeps about itself, such as whether the demo was loaded. */
 export const settingEntity = new EntitySchema<SettingRow>({
   name: 'setting',
-  columns: { name: { type: 'varchar', length: 64, primary: true }, value: { type: 'varchar', length: 255 } },
+  columns: { name: { type: 'varchar', length: 64, primary: true }, value: { type: 'text' } },
 })

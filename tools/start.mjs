@@ -68,6 +68,7 @@ const run = async () => {
       DATABASE_URL: external ?? database.url('zucchini'),
       PORT: String(options.port),
       HOST: options.host,
+      ZUCCHINI_BACKUPS: process.env.ZUCCHINI_BACKUPS ?? join(root, '.data/backups'),
       ...(options.fresh ? { ZUCCHINI_FRESH: '1' } : {}),
     }
     const program = options.dev

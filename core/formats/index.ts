@@ -1,3 +1,5 @@
 export * from './csv.ts'
+export * from './csv-read.ts'
+export * from './locker-csv.ts'
 export * from './gltf.ts'
 export * from './rig-file.ts'

@@ -1,1 +1,2 @@
+export * from './locker.ts'
 export * from './ferry.ts'

@@ -1,4 +1,5 @@
 import { firstTables } from './1763900000000-first-tables.ts'
+import { lockerAndPrices } from './1764000000000-locker-and-prices.ts'
 
 /** In the order they are run; never edited once released. */
-export const migrations = [firstTables]
+export const migrations = [firstTables, lockerAndPrices]

@@ -17,7 +17,9 @@ export interface Kit {
 }
 
 /** A server on the real test database with the demo freshly loaded. */
-export const startKit = async (more: { passphrase?: string; url?: string; keep?: boolean } = {}): Promise<Kit> => {
+export const startKit = async (
+  more: { passphrase?: string; url?: string; keep?: boolean; now?: () => Date; clock?: () => number } = {},
+): Promise<Kit> => {
   // Test files run side by side, each worker on a database of its own.
   const base = process.env['TEST_DATABASE_URL']
   const url = more.url ?? (base && `${base}_${process.env['JEST_WORKER_ID'] ?? '1'}`)
@@ -26,7 +28,12 @@ export const startKit = async (more: { passphrase?: string; url?: string; keep?:
   await db.initialize()
   await db.runMigrations()
   await loadDemo(db, !more.keep)
-  const app = await buildApp({ db, passphrase: more.passphrase })
+  const app = await buildApp({
+    db,
+    passphrase: more.passphrase,
+    ...(more.now ? { now: more.now } : {}),
+    ...(more.clock ? { clock: more.clock } : {}),
+  })
   return {
     db,
     app,

@@ -3,7 +3,7 @@ import { liftRig, type Rig, soundnessIssues } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, partIssues } from '@zucchini/core/catalogue'
 import { type DataSource, type EntityManager, IsNull } from 'typeorm'
 import { Refusal, wordedIssues } from '../../errors.ts'
-import { lockerEntity } from '../locker/entity.ts'
+import { pieceEntity } from '../locker/entity.ts'
 import { rigEntity } from '../rigs/entity.ts'
 import { partEntity } from './entity.ts'
 import type { CatalogueService } from './service.ts'
@@ -67,7 +67,7 @@ export class OwnPartService {
       const row = await manager.findOne(partEntity, { where: { id }, lock: { mode: 'pessimistic_write' } })
       if (!row) throw new Refusal('part-unknown')
       if (row.origin === 'demo') throw new Refusal('part-shipped')
-      if (await manager.existsBy(lockerEntity, { partId: id })) throw new Refusal('part-owned')
+      if (await manager.existsBy(pieceEntity, { partId: id })) throw new Refusal('part-owned')
       await this.#rigsMustStand(manager, (parts) => parts.filter((part) => part.id !== id))
       await manager.delete(partEntity, { id })
     })

@@ -1,0 +1,73 @@
+import { decodeText, type LineIssue, type LockerReport, readLockerCsv, writeLockerCsv } from '@zucchini/core/formats'
+import type { CatalogueService } from '../catalogue/service.ts'
+import type { LockerService } from './service.ts'
+
+const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>> = {
+  'wrong-encoding': () => 'the file is neither UTF-8 nor UTF-16; save it again as UTF-8',
+  'empty-file': () => 'there is nothing in this file',
+  'too-many-rows': (_, { count, most }) => `${count} rows are too many at once; ${most} is the most`,
+  'bad-quotes': () => 'a quotation mark is never closed',
+  'column-missing': ({ column }) => `the column "${column}" is missing`,
+  'part-missing': () => 'says no part',
+  'part-unknown': ({ part }) => `the catalogue has no part "${part}"`,
+  'id-twice': ({ id, line }) => `"${id}" stands on line ${line} already`,
+  formula: ({ cell }) => `"${cell}" looks like a formula and is not taken in`,
+  'word-unknown': ({ cell, words: known }) => `"${cell}" is none of ${known}`,
+  'no-day': ({ cell }) => `"${cell}" is no day; write it as 2026-11-25`,
+  'no-figure': ({ cell }) => `"${cell}" is no figure`,
+  negative: ({ cell }) => `${cell} is less than nothing`,
+  future: ({ day }) => `${day} is in the future`,
+  'not-as-expected': ({ reason }) => reason ?? 'not as expected',
+}
+
+export interface CsvAnswer {
+  readonly ok: boolean
+  readonly rows: number
+  readonly added: number
+  readonly changed: number
+  readonly same: number
+  readonly unknownColumns: readonly string[]
+  readonly issues: readonly { readonly line: number; readonly column: string; readonly message: string }[]
+}
+
+const worded = (issues: readonly LineIssue[]) =>
+  issues.map(({ line, column, code, names, numbers }) => ({ line, column, message: words[code]?.(names ?? {}, numbers ?? {}) ?? code }))
+
+/** Reads and writes the locker as a table. */
+export class LockerCsv {
+  readonly #locker: LockerService
+  readonly #catalogue: CatalogueService
+
+  constructor(locker: LockerService, catalogue: CatalogueService) {
+    this.#locker = locker
+    this.#catalogue = catalogue
+  }
+
+  async write(): Promise<string> {
+    return writeLockerCsv((await this.#locker.pieces()).map(({ piece }) => piece))
+  }
+
+  /** Says what a table would do; not dry, it does it, wholly or not at all. */
+  async read(bytes: Uint8Array, dry: boolean, currency: string): Promise<CsvAnswer> {
+    const nothing = { added: 0, changed: 0, same: 0, unknownColumns: [] }
+    const text = decodeText(bytes)
+    if (!text.ok) return { ok: false, rows: 0, ...nothing, issues: worded([{ line: 1, column: '', code: 'wrong-encoding', path: '' }]) }
+    const known = await this.#locker.pieces()
+    const report: LockerReport = readLockerCsv(
+      text.value,
+      await this.#catalogue.catalogue(),
+      this.#locker.today,
+      new Set(known.map(({ piece }) => piece.id)),
+      currency,
+    )
+    const answer = { ok: report.ok, rows: report.rows, unknownColumns: report.unknownColumns, issues: worded(report.issues) }
+    if (!report.ok) return { ...nothing, ...answer }
+    if (!dry) return { ...answer, ...(await this.#locker.takeIn(report.pieces)) }
+    const before = new Map(known.map(({ piece }) => [piece.id, JSON.stringify(sorted(piece))]))
+    const added = report.pieces.filter(({ id }) => !before.has(id)).length
+    const same = report.pieces.filter((piece) => before.get(piece.id) === JSON.stringify(sorted(piece))).length
+    return { ...answer, added, same, changed: report.pieces.length - added - same }
+  }
+}
+
+const sorted = (piece: object): object => Object.fromEntries(Object.entries(piece).sort(([a], [b]) => (a < b ? -1 : 1)))
