@@ -68,12 +68,25 @@ export const figureOf = (cell: string, delimiter: string): number | undefined =>
   return /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : undefined
 }
 
-/** A day as `2026-11-25`, or as spreadsheets write it with points or slashes, day first. @returns undefined when it is none */
+/** Year, month and day of a text: `2026-11-25`, `25.11.2026`, or with slashes when only one of the two ways round is possible. */
+const partsOf = (text: string): readonly [string, string, string] | undefined => {
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text)
+  if (iso) return [iso[1] ?? '', iso[2] ?? '', iso[3] ?? '']
+  const points = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(text)
+  if (points) return [points[3] ?? '', points[2] ?? '', points[1] ?? '']
+  const [, first = '', second = '', year = ''] = /^(\d{1,2})\/(\d{1,2})\/(\d{4})$/.exec(text) ?? []
+  if (year === '' || (Number(first) <= 12 && Number(second) <= 12 && first !== second)) return undefined
+  return Number(first) > 12 ? [year, second, first] : [year, first, second]
+}
+
+/**
+ * A day as `2026-11-25`, or as spreadsheets write it.
+ * @returns undefined when it is none, or could be two: 03/01/2025 is a day in March in one country and in January in another
+ */
 export const dayOf = (cell: string): string | undefined => {
-  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(cell.trim())
-  const other = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(cell.trim())
-  const [year, month, day] = iso ? [iso[1], iso[2], iso[3]] : other ? [other[3], other[2], other[1]] : []
-  if (year === undefined || month === undefined || day === undefined) return undefined
+  const parts = partsOf(cell.trim())
+  if (!parts) return undefined
+  const [year, month, day] = parts
   const text = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`
   const date = new Date(`${text}T12:00:00Z`)
   return !Number.isNaN(date.getTime()) && date.toISOString().slice(0, 10) === text ? text : undefined

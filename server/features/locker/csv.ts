@@ -13,7 +13,7 @@ const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, n
   'id-twice': ({ id, line }) => `"${id}" stands on line ${line} already`,
   formula: ({ cell }) => `"${cell}" looks like a formula and is not taken in`,
   'word-unknown': ({ cell, words: known }) => `"${cell}" is none of ${known}`,
-  'no-day': ({ cell }) => `"${cell}" is no day; write it as 2026-11-25`,
+  'no-day': ({ cell }) => `"${cell}" is no day, or could be two; write it as 2026-11-25`,
   'no-figure': ({ cell }) => `"${cell}" is no figure`,
   negative: ({ cell }) => `${cell} is less than nothing`,
   future: ({ day }) => `${day} is in the future`,
