@@ -68,6 +68,8 @@ const endings: readonly (readonly [RegExp, (value: number, style: Style) => stri
   [/[vV]olts$/, (value) => volts(value)],
   [/MBs$/, (value) => `${number(value, value % 1 === 0 ? 0 : 1)} MB/s`],
   [/Minutes$/, (value) => minutes(value)],
+  [/Percent$/, (value) => `${number(value, value % 1 === 0 ? 0 : 1)} %`],
+  [/Days$/, (value) => number(value, 0)],
   [/Stops$/, (value) => `${number(value, 1)} stops`],
   [/Times$/, (value) => `${number(value, 2)} ×`],
   [/Deg$/, (value) => degrees(value)],

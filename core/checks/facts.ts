@@ -44,7 +44,7 @@ import {
 import { aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
-import { type Cost, costOf } from '../money/index.ts'
+import { type Bill, billOf, type BillRules, chanceWithin, type Cost, costOf, plainRules, type PriceView } from '../money/index.ts'
 import {
   type Clean,
   cleanOf,
@@ -84,12 +84,16 @@ import {
 export interface Shelf {
   readonly catalogue: Catalogue
   readonly owned: ReadonlyMap<string, number>
+  /** What the price ledger says today, by part; and how bills are made up. Without them only the catalogue's prices count. */
+  readonly prices?: ReadonlyMap<string, PriceView>
+  readonly rules?: BillRules
   /** Who holds the rig; without it an average adult. */
   readonly operator?: Operator
 }
 
 /** Figures that others are made from. */
 interface Earlier {
+  readonly cost: Cost
   readonly mass: Mass
   readonly needs: readonly Need[]
   readonly cables: ReadonlyMap<string, Part>
@@ -131,6 +135,16 @@ const makers = {
     recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec),
   hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
   cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
+  /** The bill over what is still to buy, with sending and tax. */
+  bill: (_: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, shelf.rules ?? plainRules),
+  /** How likely the bill stays within the brief's money, 0 to 1; sending and tax are taken as they are at usual prices. */
+  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): number => {
+    const extra = billOf(facts.cost.usual, shelf.rules ?? plainRules).totalMinor - facts.cost.usual
+    return chanceWithin(
+      facts.cost.lines.filter(({ owned }) => !owned),
+      assembly.rig.brief.budgetMinor - extra,
+    )
+  },
   clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),
   size: (assembly: Assembly): Size => sizeOf(assembly.placed.filter(inHand)),
   /** What the brief asks of this set-up: on a stand nobody wants a handle. */

@@ -9,10 +9,12 @@ import { bagSize } from './bag-size.ts'
 import { bodyUnfit } from './body-unfit.ts'
 import { braceGap } from './brace-gap.ts'
 import { brickNotNeeded } from './brick-not-needed.ts'
+import { bundleWaste } from './bundle-waste.ts'
 import { cableLong } from './cable-long.ts'
 import { cableShort } from './cable-short.ts'
 import { chainBroken } from './chain-broken.ts'
 import { chargerShort } from './charger-short.ts'
+import { cheaperEqual } from './cheaper-equal.ts'
 import { clampOnSize } from './clamp-on-size.ts'
 import { converterUnpowered } from './converter-unpowered.ts'
 import { diesFirst } from './dies-first.ts'
@@ -29,6 +31,7 @@ import { filterPerLens } from './filter-per-lens.ts'
 import { filterStack } from './filter-stack.ts'
 import { filterThread } from './filter-thread.ts'
 import { followFocusOnAf } from './follow-focus-on-af.ts'
+import { forgottenCost } from './forgotten-cost.ts'
 import { frictionHolder } from './friction-holder.ts'
 import { gearMissing } from './gear-missing.ts'
 import { gloveRoom } from './glove-room.ts'
@@ -44,6 +47,7 @@ import { jointOverload } from './joint-overload.ts'
 import { lensMount } from './lens-mount.ts'
 import { leverRoom } from './lever-room.ts'
 import { liftByShoe } from './lift-by-shoe.ts'
+import { likelyOver } from './likely-over.ts'
 import { loosePart } from './loose-part.ts'
 import { mixedRods } from './mixed-rods.ts'
 import { monitorTooFar } from './monitor-too-far.ts'
@@ -78,6 +82,7 @@ import { polarityPlug } from './polarity-plug.ts'
 import { portWear } from './port-wear.ts'
 import { portraitMonitor } from './portrait-monitor.ts'
 import { powerLoop } from './power-loop.ts'
+import { priceStale } from './price-stale.ts'
 import { railEntry } from './rail-entry.ts'
 import { railTooShort } from './rail-too-short.ts'
 import { recordTimeShort } from './record-time-short.ts'
@@ -109,6 +114,7 @@ import { tooTall } from './too-tall.ts'
 import { tooWide } from './too-wide.ts'
 import { triggerPath } from './trigger-path.ts'
 import { twoScrewSpacing } from './two-screw-spacing.ts'
+import { unavailable } from './unavailable.ts'
 import { underPayload } from './under-payload.ts'
 import { unpowered } from './unpowered.ts'
 import { untetheredOverhead } from './untethered-overhead.ts'
@@ -120,6 +126,8 @@ import { wrongEnds } from './wrong-ends.ts'
 export * from './check.ts'
 export { type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
 export { byReadiness, pointName, spareOwned } from './places.ts'
+export { lossesOf } from './equal.ts'
+export { type Forgotten, forgottenOf } from './forgotten-cost.ts'
 export { formatWords } from './words.ts'
 export { stockOf } from './wires.ts'
 
@@ -134,10 +142,12 @@ export const checks: readonly Check[] = [
   bodyUnfit,
   braceGap,
   brickNotNeeded,
+  bundleWaste,
   cableLong,
   cableShort,
   chainBroken,
   chargerShort,
+  cheaperEqual,
   clampOnSize,
   converterUnpowered,
   diesFirst,
@@ -154,6 +164,7 @@ export const checks: readonly Check[] = [
   filterStack,
   filterThread,
   followFocusOnAf,
+  forgottenCost,
   frictionHolder,
   gearMissing,
   gloveRoom,
@@ -169,6 +180,7 @@ export const checks: readonly Check[] = [
   lensMount,
   leverRoom,
   liftByShoe,
+  likelyOver,
   loosePart,
   mixedRods,
   monitorTooFar,
@@ -203,6 +215,7 @@ export const checks: readonly Check[] = [
   portWear,
   portraitMonitor,
   powerLoop,
+  priceStale,
   railEntry,
   railTooShort,
   recordTimeShort,
@@ -234,6 +247,7 @@ export const checks: readonly Check[] = [
   tooWide,
   triggerPath,
   twoScrewSpacing,
+  unavailable,
   underPayload,
   unpowered,
   untetheredOverhead,

@@ -1,23 +1,9 @@
 import { z } from 'zod'
-import { mate, mountOf, type Part } from '../catalogue/index.ts'
 import type { CostLine } from '../money/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
-import { byReadiness, dispensable, eachOf, firstOf, swapRemedy } from './places.ts'
-
-/** Parts that do all this one does for the job and sit where it sits, for less money. */
-const cheaper = (facts: Facts, instance: string): readonly Part[] => {
-  const piece = facts.assembly.byInstance.get(instance)
-  if (!piece?.host || !piece.joint) return []
-  const mount = mountOf(piece.host.part, piece.joint.hostMount)
-  if (!mount) return []
-  const host = { part: piece.host.part, mount }
-  return [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
-    .filter((part) => part.price.usual < piece.part.price.usual || (facts.shelf.owned.get(part.id) ?? 0) > 0)
-    .filter((part) => part.id !== piece.part.id && piece.part.provides.every((gift) => part.provides.includes(gift)))
-    .filter((part) => part.mounts.some((own) => mate(host, { part, mount: own }).ok))
-    .sort(byReadiness(facts))
-}
+import { cheaperHere } from './equal.ts'
+import { dispensable, eachOf, firstOf, swapRemedy } from './places.ts'
 
 /** More still to buy than the brief has money for. */
 export const overBudget = defineCheck<Facts, object>({
@@ -53,7 +39,7 @@ export const overBudget = defineCheck<Facts, object>({
         piece &&
         firstOf(
           1,
-          eachOf(cheaper(facts, line.instance), (part) => swapRemedy(facts, piece, part)),
+          eachOf(cheaperHere(facts, piece), (part) => swapRemedy(facts, piece, part)),
         )[0]
       )
     }

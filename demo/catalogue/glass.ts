@@ -140,7 +140,7 @@ export const filters = [
     massG: 48,
     threadMm: 67,
     thickMm: 9,
-    price: [58, 72, 90],
+    price: [58, 72, 85],
     provides: ['nd'],
     effect: 'variable-nd',
     stops: [2, 8],

@@ -9,7 +9,7 @@ export const monitors = [
     inches: 5,
     nits: 1000,
     deepMm: 19,
-    price: [189, 219, 259],
+    price: [189, 219, 245],
     provides: ['screen', 'sun-view'],
   }),
   monitor({
