@@ -34,7 +34,10 @@ export const loadDemo = async (db: DataSource, fresh: boolean, now: Date = new D
     await manager.upsert(partEntity, demoParts.map(rowOf), ['id'])
     if (await manager.existsBy(settingEntity, { name: LOADED })) return
     await loadRigs(manager, now)
-    await manager.insert(pieceEntity, demoPieces.map((piece) => pieceRow(piece, 1, now)) as never)
+    await manager.insert(
+      pieceEntity,
+      demoPieces.map((piece) => pieceRow(piece, 1, now)),
+    )
     await manager.insert(settingEntity, { name: LOADED, value: now.toISOString() })
   })
 }

@@ -1,6 +1,8 @@
 import type { Rig } from '@zucchini/core/assembly'
 import type { Operator } from '@zucchini/core/balance'
 import type { Part } from '@zucchini/core/catalogue'
+import type { LockerPiece } from '@zucchini/core/locker'
+import type { BillRules, Price, PriceView, Rate } from '@zucchini/core/money'
 
 export interface SavedRig {
   readonly rig: Rig
@@ -11,6 +13,39 @@ export interface SavedRig {
 /** Who holds the rigs, and whether a timed hold says so. */
 export interface OperatorAnswer extends Operator {
   readonly calibrated: boolean
+}
+
+/** What every part costs today, and how it is reckoned. */
+export interface PriceOverview {
+  readonly today: string
+  readonly home: string
+  readonly rules: BillRules
+  readonly feed: { readonly on: boolean; readonly seed: number }
+  readonly rates: readonly Rate[]
+  readonly views: readonly PriceView[]
+  readonly watches: readonly { readonly partId: string; readonly belowMinor: number; readonly since: string }[]
+  readonly notices: readonly { readonly partId: string; readonly belowMinor: number; readonly nowMinor: number }[]
+}
+export interface SavedPiece {
+  readonly piece: LockerPiece
+  readonly revision: number
+}
+export interface ScaleFrame {
+  readonly simulated: true
+  readonly plugged: boolean
+  readonly grams: number | null
+  readonly stable: boolean
+  readonly holds: readonly string[]
+}
+/** What reading a table of pieces did, or would do. */
+export interface TableAnswer {
+  readonly ok: boolean
+  readonly rows: number
+  readonly added: number
+  readonly changed: number
+  readonly same: number
+  readonly unknownColumns: readonly string[]
+  readonly issues: readonly { readonly line: number; readonly column: string; readonly message: string }[]
 }
 
 /** What reading a rig file did, or would do. */
@@ -82,16 +117,27 @@ export class ApiRefusal extends Error {
   }
 }
 
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
-  const response = await fetch(`/api${path}`, {
-    method,
-    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  })
+const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
+  send<T>(method, path, body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+
+/** Sends a file as it is. */
+const sendFile = async <T>(path: string, body: Blob, type: string): Promise<T> =>
+  send<T>('POST', path, { body, headers: { 'content-type': type } })
+
+const send = async <T>(method: string, path: string, more: RequestInit): Promise<T> => {
+  const response = await fetch(`/api${path}`, { method, ...more })
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T
   const error = (answer as { error?: Record<string, unknown> & { code?: string; message?: string } }).error ?? {}
-  throw new ApiRefusal(response.status, error.code ?? 'broken', error.message ?? 'The server gave no answer that makes sense.', error)
+  const issues = (error['issues'] as { path: string; message: string }[] | undefined) ?? []
+  const why = issues[0] ? ` ${issues[0].path ? `${issues[0].path}: ` : ''}${issues[0].message}.` : ''
+  throw new ApiRefusal(
+    response.status,
+    error.code ?? 'broken',
+    `${error.message ?? 'The server gave no answer that makes sense.'}${why}`,
+    error,
+  )
 }
 
 const id = encodeURIComponent
@@ -104,8 +150,25 @@ export const api = {
   operator: () => call<OperatorAnswer>('GET', '/operator'),
   setOperator: (arm: Operator) => call<OperatorAnswer>('PUT', '/operator', arm),
   forgetOperator: () => call<OperatorAnswer>('DELETE', '/operator'),
-  locker: () => call<{ pieces: Record<string, number> }>('GET', '/locker'),
   setOwned: (part: string, was: number, pieces: number) => call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
+  pieces: () => call<{ today: string; pieces: SavedPiece[] }>('GET', '/locker/pieces'),
+  savePiece: (piece: LockerPiece, base: number) => call<SavedPiece>('PUT', `/locker/pieces/${id(piece.id)}`, { base, piece }),
+  removePiece: (piece: string, base: number) => call<void>('DELETE', `/locker/pieces/${id(piece)}?base=${base}`),
+  weighPiece: (piece: string, base: number) => call<SavedPiece>('POST', `/locker/pieces/${id(piece)}/weigh`, { base }),
+  readTable: (file: Blob, dry: boolean, currency: string) =>
+    sendFile<TableAnswer>(`/locker.csv?dry=${dry ? 'yes' : 'no'}&currency=${currency}`, file, 'text/csv'),
+  layOnScale: (parts: readonly string[]) => call<ScaleFrame>('POST', '/scale/load', { parts }),
+  tareScale: () => call<ScaleFrame>('POST', '/scale/tare'),
+  plugScale: (plugged: boolean) => call<ScaleFrame>('POST', '/scale/plug', { plugged }),
+  prices: () => call<PriceOverview>('GET', '/prices'),
+  pricesOf: (part: string) => call<{ prices: (Price & { id: string })[] }>('GET', `/prices/of/${id(part)}`),
+  addPrice: (price: Omit<Price, 'source'>) => call<PriceOverview>('POST', '/prices', price),
+  removePrice: (price: string) => call<PriceOverview>('DELETE', `/prices/${id(price)}`),
+  addRate: (rate: Rate) => call<PriceOverview>('POST', '/prices/rates', rate),
+  reckon: (reckoning: Pick<PriceOverview, 'home' | 'rules' | 'feed'>) => call<PriceOverview>('PUT', '/prices/reckoning', reckoning),
+  watchPrice: (part: string, belowMinor: number | null) => call<PriceOverview>('PUT', `/prices/watches/${id(part)}`, { belowMinor }),
+  restore: (file: Blob, dry: boolean) =>
+    sendFile<{ rows: Record<string, number> }>(`/restore?dry=${dry ? 'yes' : 'no'}&replace=yes`, file, 'application/vnd.zucchini.backup'),
   rigs: () => call<{ rigs: SavedRig[] }>('GET', '/rigs'),
   rig: (rig: string) => call<SavedRig>('GET', `/rigs/${id(rig)}`),
   create: (rig: Rig, note: string) => call<SavedRig>('POST', '/rigs', { rig, note }),

@@ -20,6 +20,8 @@ export const router = createRouter({
       meta: { title: 'Wiring' },
     },
     { path: '/rigs/:id/light', name: 'light', component: () => import('./screens/light/LightScreen.vue'), meta: { title: 'Light' } },
+    { path: '/rigs/:id/money', name: 'money', component: () => import('./screens/money/MoneyScreen.vue'), meta: { title: 'Money' } },
+    { path: '/locker', name: 'locker', component: () => import('./screens/locker/LockerScreen.vue'), meta: { title: 'Locker' } },
     {
       path: '/rigs/:id/rehearsal',
       name: 'rehearsal',

@@ -38,6 +38,10 @@ export const commandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('note'), instance: idSchema, notes: z.string().max(400) }),
   z.strictObject({ do: z.literal('status'), instance: idSchema, status: instanceSchema.shape.status }),
   z.strictObject({ do: z.literal('health'), instance: idSchema, health: instanceSchema.shape.health.unwrap() }),
+  /** Without a tier it is found anew from what hangs on the piece. */
+  z.strictObject({ do: z.literal('tier'), instance: idSchema, tier: instanceSchema.shape.tier }),
+  /** When a set-up has to work and how much it is used; without a month: whenever. */
+  z.strictObject({ do: z.literal('need'), ...inSetup, neededBy: setupSchema.shape.neededBy, weight: setupSchema.shape.weight }),
   z.strictObject({ do: z.literal('brief'), brief: briefSchema }),
   z.strictObject({ do: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.strictObject({ do: z.literal('copy-setup'), ...inSetup, id: idSchema, name: z.string().min(1).max(40) }),
@@ -161,6 +165,14 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       return withInstance(rig, command.instance, (instance) => ({ ...instance, status: command.status }))
     case 'health':
       return withInstance(rig, command.instance, (instance) => ({ ...instance, health: command.health }))
+    case 'tier':
+      return withInstance(rig, command.instance, ({ tier: _, ...rest }) => (command.tier ? { ...rest, tier: command.tier } : rest))
+    case 'need':
+      return withSetup(rig, command.setup, ({ neededBy: _, ...rest }) => ({
+        ...rest,
+        ...(command.neededBy === undefined ? {} : { neededBy: command.neededBy }),
+        ...(command.weight === undefined ? {} : { weight: command.weight }),
+      }))
     case 'brief':
       return good({ ...rig, brief: command.brief })
     case 'rename':

@@ -20,6 +20,10 @@ const covers = (list: readonly string[], wanted: readonly string[]): boolean => 
   })
 }
 
+/** The longest rail or plate of a part, mm, and how many things can sit on it. */
+const longestOf = ({ mounts }: Part): number => Math.max(0, ...mounts.map(({ lengthMm }) => lengthMm ?? 0))
+const pointsOf = ({ mounts }: Part): number => mounts.filter(({ side }) => side === 'holds').length
+
 /** What a part would lose of another's work; empty when it does the same for the job. */
 export const lossesOf = (from: Part, to: Part): readonly string[] => {
   const losses: string[] = []
@@ -42,6 +46,8 @@ export const lossesOf = (from: Part, to: Part): readonly string[] => {
     (now.focalMinMm > old.focalMinMm || now.focalMaxMm < old.focalMaxMm || now.stop > old.stop)
   )
     losses.push('reach or light')
+  if (longestOf(to) < longestOf(from) * NEARLY) losses.push('length')
+  if (pointsOf(to) < pointsOf(from)) losses.push('mounting points')
   if (to.massG > from.massG * HEAVIER) losses.push('grams')
   return losses
 }

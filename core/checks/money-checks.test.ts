@@ -159,7 +159,7 @@ testCheck(bundleWaste, {
 const day = (minutes: number) => ({ budgetMinor: 100_000, phases: [{ name: 'all', kind: 'roll' as const, minutes, mains: false }] })
 /** 20 Wh, of which 18 are used: three hours at 6 W. Its card takes what there is, so only packs are asked for. */
 const filming = (minutes: number, owned: Record<string, number> = {}) =>
-  tinyRig([pack('pack')], [inBay()], { extra: [{ ...wiredCamera, media: undefined } as unknown as Part], brief: day(minutes), owned })
+  tinyRig([pack('pack')], [inBay()], { extra: [{ ...wiredCamera, media: undefined }], brief: day(minutes), owned })
 
 testCheck(forgottenCost, {
   speaks: [
@@ -186,7 +186,7 @@ testCheck(forgottenCost, {
         [held('screen')],
         {
           extra: [
-            { ...wiredCamera, media: undefined, power: undefined } as unknown as Part,
+            { ...wiredCamera, media: undefined, power: undefined },
             tinyPart({
               id: 'lead',
               role: 'video-cable',

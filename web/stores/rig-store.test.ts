@@ -24,7 +24,8 @@ const answer = (status: number, body: unknown) => ({ ok: status < 400, status, j
 const serve = async (path: string, init: { method: string; body?: string }) => {
   if (server.down) throw new TypeError('no connection')
   if (path === '/api/catalogue') return answer(200, { parts: [tinyCamera, cube] })
-  if (path === '/api/locker') return answer(200, { pieces: {} })
+  if (path === '/api/locker/pieces') return answer(200, { today: '2026-11-25', pieces: [] })
+  if (path === '/api/prices') return answer(200, { today: '2026-11-25', home: 'EUR', views: [], watches: [], notices: [], rates: [] })
   const now = () => ({ rig: server.rig, revision: server.revision, updatedAt: '2026-11-02T10:00:00.000Z' })
   if (init.method === 'GET') return answer(200, now())
   const body = JSON.parse(init.body ?? '{}') as { base: number; rig: Rig }

@@ -3,7 +3,9 @@ import { type Catalogue, catalogueOf, type Part } from '@zucchini/core/catalogue
 import type { Shelf } from '@zucchini/core/checks'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { api, ApiRefusal, type OperatorAnswer } from '../api.ts'
+import { asKnown, type PriceView } from '@zucchini/core/money'
+import { isOwned, measuredMasses } from '@zucchini/core/locker'
+import { api, ApiRefusal, type OperatorAnswer, type PriceOverview, type SavedPiece } from '../api.ts'
 import { benchWorker } from '../workers/client.ts'
 
 /** The catalogue and the locker, as every screen needs them. */
@@ -14,11 +16,53 @@ export const useShelf = defineStore('shelf', () => {
   const own = shallowRef<ReadonlySet<string>>(new Set())
   const operator = shallowRef<Operator>()
   const calibrated = ref(false)
+  /** The parts as their makers state them; the catalogue has weighed masses and seen prices in their place. */
+  let stated: readonly Part[] = []
+  const pieces = shallowRef<readonly SavedPiece[]>([])
+  const today = ref('')
+  const money = shallowRef<PriceOverview>()
+  const prices = computed<ReadonlyMap<string, PriceView>>(() => new Map(money.value?.views.map((view) => [view.partId, view])))
+  const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
   const shelf = computed<Shelf | undefined>(
-    () => catalogue.value && { catalogue: catalogue.value, owned: owned.value, ...(operator.value ? { operator: operator.value } : {}) },
+    () =>
+      catalogue.value && {
+        catalogue: catalogue.value,
+        owned: owned.value,
+        prices: prices.value,
+        ...(money.value ? { rules: money.value.rules } : {}),
+        ...(operator.value ? { operator: operator.value } : {}),
+      },
   )
 
-  const tellWorker = async (parts?: readonly Part[]) => benchWorker().setShelf(parts, [...owned.value], operator.value)
+  const tellWorker = async (parts?: readonly Part[]) =>
+    benchWorker().setShelf(parts, [...owned.value], operator.value, [...prices.value], money.value?.rules)
+
+  /** Puts what was weighed and what was seen in shops into the catalogue. */
+  const know = async () => {
+    const parts = asKnown(stated, prices.value, measured.value)
+    catalogue.value = catalogueOf(parts)
+    await tellWorker(parts)
+  }
+  const adoptPrices = async (overview: PriceOverview): Promise<void> => {
+    money.value = overview
+    await know()
+  }
+  const countOwned = (list: readonly SavedPiece[]): ReadonlyMap<string, number> => {
+    const counts = new Map<string, number>()
+    for (const { piece } of list) if (isOwned(piece)) counts.set(piece.partId, (counts.get(piece.partId) ?? 0) + 1)
+    return counts
+  }
+  /** The locker as it is now: one piece changed, or read anew. */
+  const adoptPieces = async (list: readonly SavedPiece[]): Promise<void> => {
+    pieces.value = list
+    owned.value = countOwned(list)
+    await know()
+  }
+  const readPieces = async (): Promise<void> => {
+    const { today: day, pieces: list } = await api.pieces()
+    today.value = day
+    await adoptPieces(list)
+  }
 
   const adoptArm = ({ calibrated: known, strengthNm, armMassG }: OperatorAnswer) => {
     operator.value = { strengthNm, armMassG }
@@ -32,12 +76,20 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   const fetchAll = async () => {
-    const [{ parts, own: mine }, { pieces }, arm] = await Promise.all([api.catalogue(), api.locker(), api.operator()])
+    const [{ parts, own: mine }, { today: day, pieces: list }, arm, overview] = await Promise.all([
+      api.catalogue(),
+      api.pieces(),
+      api.operator(),
+      api.prices(),
+    ])
     adoptArm(arm)
     own.value = new Set(mine)
-    owned.value = new Map(Object.entries(pieces))
-    catalogue.value = catalogueOf(parts)
-    await tellWorker(parts)
+    stated = parts
+    today.value = day
+    pieces.value = list
+    owned.value = countOwned(list)
+    money.value = overview
+    await know()
   }
 
   /** Reads catalogue and locker once; a failed reading is tried again at the next call. */
@@ -60,7 +112,7 @@ export const useShelf = defineStore('shelf', () => {
       now = Number(error.more['pieces'] ?? 0)
     }
     owned.value = new Map([...owned.value].filter(([id]) => id !== part).concat(now > 0 ? [[part, now]] : []))
-    await tellWorker()
+    await readPieces()
   }
 
   /** Reads everything again, after parts came in from elsewhere. */
@@ -69,5 +121,24 @@ export const useShelf = defineStore('shelf', () => {
     return load()
   }
 
-  return { catalogue, owned, own, shelf, operator, calibrated, load, reload, setOwned, setOperator }
+  return {
+    catalogue,
+    owned,
+    own,
+    pieces,
+    today,
+    money,
+    prices,
+    measured,
+    shelf,
+    operator,
+    calibrated,
+    load,
+    reload,
+    setOwned,
+    setOperator,
+    adoptPrices,
+    adoptPieces,
+    readPieces,
+  }
 })

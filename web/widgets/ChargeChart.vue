@@ -2,8 +2,8 @@
 import { CategoryScale, Chart as ChartJs, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
-import { useSettings } from '../stores/settings.ts'
 import { hours, shortName } from '../wording.ts'
+import { chartFont, lineLooks, useColours } from './chart-look.ts'
 
 ChartJs.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend)
 
@@ -14,27 +14,10 @@ const props = defineProps<{
   minutes: number
   label: string
 }>()
-const settings = useSettings()
-
-/** Lines are told apart by dash and mark as well as by colour. */
-const looks = [
-  { colour: '--leaf', dash: [] },
-  { colour: '--slate', dash: [7, 3] },
-  { colour: '--amber', dash: [2, 3] },
-  { colour: '--brick', dash: [9, 3, 2, 3] },
-  { colour: '--soft', dash: [4, 4] },
-  { colour: '--ink', dash: [1, 2] },
-  { colour: '--leaf', dash: [12, 4] },
-  { colour: '--brick', dash: [3, 2] },
-] as const
-const colours = computed(() => {
-  void settings.theme
-  const style = getComputedStyle(document.documentElement)
-  return (name: string) => style.getPropertyValue(name).trim() || '#888'
-})
+const colours = useColours()
 const data = computed(() => ({
   datasets: Object.keys(props.samples[0]?.percents ?? {}).map((id, i) => {
-    const look = looks[i % looks.length] ?? looks[0]
+    const look = lineLooks[i % lineLooks.length] ?? lineLooks[0]
     return {
       label: shortName(props.names.get(id) ?? id),
       data: props.samples.map(({ second, percents }) => ({ x: second / 60, y: percents[id] ?? 0 })),
@@ -49,7 +32,6 @@ const data = computed(() => ({
 }))
 const options = computed(() => {
   const [ink, line, soft] = ['--ink', '--line', '--soft'].map((name) => colours.value(name))
-  const font = (size: number) => ({ family: 'Archivo Variable', size })
   return {
     responsive: true,
     maintainAspectRatio: false,
@@ -61,14 +43,19 @@ const options = computed(() => {
         type: 'linear' as const,
         min: 0,
         max: props.minutes,
-        ticks: { color: soft, font: font(11), stepSize: 60, callback: (value: string | number) => `${Math.round(Number(value) / 60)} h` },
+        ticks: {
+          color: soft,
+          font: chartFont(11),
+          stepSize: 60,
+          callback: (value: string | number) => `${Math.round(Number(value) / 60)} h`,
+        },
         grid: { color: line },
         border: { color: line },
       },
       y: {
         min: 0,
         max: 100,
-        ticks: { color: soft, font: font(11), stepSize: 25, callback: (value: string | number) => `${value} %` },
+        ticks: { color: soft, font: chartFont(11), stepSize: 25, callback: (value: string | number) => `${value} %` },
         grid: { color: line },
         border: { color: line },
       },
@@ -78,7 +65,7 @@ const options = computed(() => {
         position: 'right' as const,
         align: 'start' as const,
         maxWidth: 190,
-        labels: { color: ink, font: font(11), boxWidth: 22, boxHeight: 0, padding: 5 },
+        labels: { color: ink, font: chartFont(11), boxWidth: 22, boxHeight: 0, padding: 5 },
       },
       tooltip: {
         callbacks: {

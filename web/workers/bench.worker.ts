@@ -20,6 +20,7 @@ import type { Operator } from '@zucchini/core/balance'
 import type { Rig } from '@zucchini/core/assembly'
 import { catalogueOf, type Part } from '@zucchini/core/catalogue'
 import type { Remedy, Shelf } from '@zucchini/core/checks'
+import type { BillRules, PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
 let shelf: Shelf = { catalogue: catalogueOf([]), owned: new Map() }
@@ -39,8 +40,20 @@ const pointIn = (assessment: Assessment, instance: string, mount: string) =>
 
 /** The heavier questions of the bench, answered beside the page so that it never stutters. */
 const bench = {
-  setShelf(parts: readonly Part[] | undefined, owned: readonly (readonly [string, number])[], operator?: Operator): void {
-    shelf = { catalogue: parts ? catalogueOf(parts) : shelf.catalogue, owned: new Map(owned), ...(operator ? { operator } : {}) }
+  setShelf(
+    parts: readonly Part[] | undefined,
+    owned: readonly (readonly [string, number])[],
+    operator?: Operator,
+    prices: readonly (readonly [string, PriceView])[] = [],
+    rules?: BillRules,
+  ): void {
+    shelf = {
+      catalogue: parts ? catalogueOf(parts) : shelf.catalogue,
+      owned: new Map(owned),
+      prices: new Map(prices),
+      ...(rules ? { rules } : {}),
+      ...(operator ? { operator } : {}),
+    }
   },
   /** Tells what fits as soon as the likeliest are tried, then more and more; a newer question ends an older one. */
   async fits(rig: Rig, setup: string, instance: string, mount: string, tell: (found: FitsHere) => void): Promise<void> {

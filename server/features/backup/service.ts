@@ -121,15 +121,15 @@ export class BackupService {
   }
 
   async #holdsSomething(manager: EntityManager): Promise<boolean> {
-    const [row] = (await manager.query('SELECT (SELECT COUNT(*) FROM rig) + (SELECT COUNT(*) FROM locker_piece) AS count')) as {
-      count: string | number
-    }[]
+    const [row] = await manager.query<{ count: string | number }[]>(
+      'SELECT (SELECT COUNT(*) FROM rig) + (SELECT COUNT(*) FROM locker_piece) AS count',
+    )
     return Number(row?.count ?? 0) > 0
   }
 
   async #fill(manager: EntityManager, name: string, rows: Rows): Promise<void> {
     // Only columns the table has are named, each checked against the table itself: nothing of a file becomes part of a statement.
-    const known = new Set(((await manager.query(`SHOW COLUMNS FROM ${name}`)) as { Field: string }[]).map(({ Field }) => Field))
+    const known = new Set((await manager.query<{ Field: string }[]>(`SHOW COLUMNS FROM ${name}`)).map(({ Field }) => Field))
     const columns = Object.keys(rows[0] ?? {}).filter((column) => known.has(column))
     if (rows.length > 0 && columns.length !== Object.keys(rows[0] ?? {}).length)
       throw new Refusal('backup-bad', { issues: [{ path: name, message: 'has columns this version does not know' }] })

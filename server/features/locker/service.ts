@@ -136,7 +136,7 @@ export class LockerService {
       for (let i = 0; i < other.length; i += AT_ONCE)
         await manager.upsert(
           pieceEntity,
-          other.slice(i, i + AT_ONCE).map((piece) => rowOf(piece, (known.get(piece.id)?.revision ?? 0) + 1, now)) as never,
+          other.slice(i, i + AT_ONCE).map((piece) => rowOf(piece, (known.get(piece.id)?.revision ?? 0) + 1, now)),
           ['id'],
         )
       return { added: fresh.length, changed: other.length, same: pieces.length - fresh.length - other.length }
@@ -152,7 +152,10 @@ export class LockerService {
   async #insert(manager: EntityManager, pieces: readonly LockerPiece[]): Promise<void> {
     const now = this.#now()
     for (let i = 0; i < pieces.length; i += AT_ONCE)
-      await manager.insert(pieceEntity, pieces.slice(i, i + AT_ONCE).map((piece) => rowOf(piece, 1, now)) as never)
+      await manager.insert(
+        pieceEntity,
+        pieces.slice(i, i + AT_ONCE).map((piece) => rowOf(piece, 1, now)),
+      )
   }
 }
 

@@ -170,7 +170,7 @@ export class PriceService {
         issues: [{ path: 'currency', message: `no rate is known from ${price.currency} to ${home}` }],
       })
     try {
-      await this.#db.getRepository(priceEntity).insert(price as never)
+      await this.#db.getRepository(priceEntity).insert(price)
     } catch (error) {
       if ((error as { code?: string }).code === DUPLICATE_KEY) throw new Refusal('price-exists')
       throw error
@@ -196,7 +196,7 @@ export class PriceService {
         .createQueryBuilder()
         .insert()
         .into(priceEntity)
-        .values(prices.slice(i, i + AT_ONCE) as never)
+        .values(prices.slice(i, i + AT_ONCE))
         .orIgnore()
         .updateEntity(false)
         .execute()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StationState } from '@zucchini/core/assess'
-import { Cable, Layers, Scale, Sun } from '@lucide/vue'
+import { Cable, Coins, Layers, Scale, Sun } from '@lucide/vue'
 import { RouterLink } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -13,6 +13,7 @@ const places = [
   { name: 'light', title: 'Light', note: 'Lenses, filters, what the lens sees, and the light of the day', icon: Sun },
   { name: 'wiring', title: 'Wiring', note: 'What feeds what, through which lead, and for how long', icon: Cable },
   { name: 'balance', title: 'Balance', note: 'How it hangs, and what levels it', icon: Scale },
+  { name: 'money', title: 'Money', note: 'What is still to buy, by tiers, at which prices, and when', icon: Coins },
   { name: 'setups', title: 'Set-ups', note: 'All set-ups side by side', icon: Layers },
 ] as const
 

@@ -74,6 +74,7 @@ const putBack = async () => {
   <TopBar>
     <nav class="flex items-baseline gap-4" aria-label="Places">
       <span class="font-semibold" aria-current="page">Shelf</span>
+      <RouterLink :to="{ name: 'locker' }" class="text-soft hover:text-ink">Locker</RouterLink>
       <RouterLink :to="{ name: 'catalogue' }" class="text-soft hover:text-ink">Catalogue</RouterLink>
     </nav>
     <template #end

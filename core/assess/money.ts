@@ -1,0 +1,112 @@
+import { type Assembly, placeSetup, type PlacedPart, type Rig } from '../assembly/index.ts'
+import { needsOf } from '../brief/index.ts'
+import { mate, mountOf, type Part } from '../catalogue/index.ts'
+import { lossesOf, type Shelf } from '../checks/index.ts'
+import { writeCsv } from '../formats/index.ts'
+import { type BuyPlan, buyPlan, type Cost, costOf, type CostLine, type PlanPiece, type TierLine, tierLines } from '../money/index.ts'
+
+/** A part that could be bought instead, what it saves, and what is lost with it. */
+export interface Instead {
+  readonly part: Part
+  readonly savesMinor: number
+  readonly savesG: number
+  /** What 100 g less cost, minor units; undefined when it is not lighter or not dearer. */
+  readonly per100GMinor: number | undefined
+  /** Empty: it does the same for this job. */
+  readonly losses: readonly string[]
+}
+
+/** All that is to be said about the money of a rig, over all its set-ups. */
+export interface MoneyPicture {
+  readonly cost: Cost
+  readonly tiers: readonly TierLine[]
+  readonly plan: BuyPlan
+  /** Where each piece to buy sits first, for what could stand in its place. */
+  readonly places: ReadonlyMap<string, PlacedPart>
+}
+
+const assembliesOf = (rig: Rig, shelf: Shelf): readonly Assembly[] => rig.setups.map((setup) => placeSetup(rig, setup, shelf.catalogue))
+
+/** Pieces kept in view but not in the plan, with what they would cost. */
+const consideredLines = (rig: Rig, shelf: Shelf): readonly CostLine[] =>
+  rig.kit.flatMap(({ id, partId, status }) => {
+    const part = shelf.catalogue.parts.get(partId)
+    return status === 'considered' && part ? [{ instance: id, part, owned: false, ...part.price }] : []
+  })
+
+/** Which set-ups do not work without a piece: those that have it on, or plugged in; spare packs and cards belong to all. */
+const setupsOf = (instance: string, assemblies: readonly Assembly[]): readonly string[] => {
+  const on = assemblies.filter(({ byInstance, setup }) => byInstance.has(instance) || setup.links.some(({ cable }) => cable === instance))
+  return (on.length > 0 ? on : assemblies).map(({ setup }) => setup.id)
+}
+
+/**
+ * The money of a rig: tiers with their running sum, and the plan of what to buy when.
+ * @param from the first month of the plan, `YYYY-MM`
+ */
+export const moneyOf = (rig: Rig, shelf: Shelf, from: string): MoneyPicture => {
+  const assemblies = assembliesOf(rig, shelf)
+  const cost = costOf(rig, shelf.catalogue, shelf.owned)
+  const needs = new Set(needsOf(rig.brief).map(({ capability }) => capability))
+  const pieces = cost.lines
+    .filter(({ owned, usual }) => !owned && usual > 0)
+    .map(({ instance, usual }): PlanPiece => ({ id: instance, costMinor: usual, setups: setupsOf(instance, assemblies) }))
+  const setups = rig.setups.map(({ id, weight, neededBy }) => ({ id, weight: weight ?? 10, neededBy }))
+  const places = new Map<string, PlacedPart>()
+  for (const { placed } of assemblies) for (const piece of placed) if (!places.has(piece.instance.id)) places.set(piece.instance.id, piece)
+  return {
+    cost,
+    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, shelf)),
+    plan: buyPlan(pieces, setups, rig.brief.budgetMinor, rig.brief.monthlyMinor, from),
+    places,
+  }
+}
+
+/** Parts that go where a piece sits and cost less or weigh less: those that lose nothing first, then the most saved. */
+export const insteadOf = (piece: PlacedPart, shelf: Shelf, most = 4): readonly Instead[] => {
+  const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
+  if (!piece.host || !mount) return []
+  const host = { part: piece.host.part, mount }
+  return (shelf.catalogue.byRole.get(piece.part.role) ?? [])
+    .filter((part) => part.id !== piece.part.id && part.mounts.some((own) => mate(host, { part, mount: own }).ok))
+    .map((part): Instead => {
+      const owned = (shelf.owned.get(part.id) ?? 0) > 0
+      const savesMinor = piece.part.price.usual - (owned ? 0 : part.price.usual)
+      const savesG = piece.part.massG - part.massG
+      return {
+        part,
+        savesMinor,
+        savesG,
+        per100GMinor: savesG > 0 && savesMinor < 0 ? Math.round((-savesMinor * 100) / savesG) : undefined,
+        losses: lossesOf(piece.part, part),
+      }
+    })
+    .filter(({ savesMinor, savesG }) => savesMinor > 0 || savesG > 0)
+    .sort(
+      (a, b) =>
+        Number(a.losses.length > 0) - Number(b.losses.length > 0) || b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1),
+    )
+    .slice(0, most)
+}
+
+/** The shopping list as CSV, in the order of the plan. */
+export const shoppingCsv = ({ tiers, plan }: MoneyPicture): string => {
+  const monthOf = new Map(plan.months.flatMap(({ month, buys }) => buys.map((id) => [id, month] as const)))
+  const major = (minor: number) => (minor / 100).toFixed(2)
+  return writeCsv(
+    ['month', 'tier', 'part', 'maker', 'low', 'usual', 'high', 'mass (g)'],
+    [...tiers]
+      .filter(({ line }) => line.usual > 0)
+      .sort((a, b) => (monthOf.get(a.line.instance) ?? '9999').localeCompare(monthOf.get(b.line.instance) ?? '9999'))
+      .map(({ line, tier }) => [
+        monthOf.get(line.instance) ?? '',
+        tier,
+        line.part.name,
+        line.part.maker,
+        major(line.low),
+        major(line.usual),
+        major(line.high),
+        line.part.massG,
+      ]),
+  )
+}

@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import { newPiece, usageOf } from '@zucchini/core/locker'
+import { useVirtualList } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { RouterLink } from 'vue-router'
+import { api, type SavedPiece, type SavedRig } from '../../api.ts'
+import { useSettings } from '../../stores/settings.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import TopBar from '../../widgets/TopBar.vue'
+import { grams, money } from '../../wording.ts'
+import LockerTools from './LockerTools.vue'
+import { filtered, type LockerFilter, noFilter, placesOf, rowsOf, totalsOf } from './locker-rows.ts'
+import { conditionWords, stateWords } from './locker-words.ts'
+import PieceForm from './PieceForm.vue'
+import ScaleBox from './ScaleBox.vue'
+import ValueChart from './ValueChart.vue'
+
+const shelf = useShelf()
+const settings = useSettings()
+const rigs = shallowRef<readonly SavedRig[]>([])
+const trouble = ref('')
+const filter = ref<LockerFilter>(noFilter)
+const picked = ref('')
+const panel = ref<'piece' | 'scale' | 'files'>('piece')
+const adding = ref('')
+
+const home = computed(() => shelf.money?.home ?? 'EUR')
+const usage = computed(() => usageOf(rigs.value.map(({ rig }) => rig)))
+const rows = computed(() => (shelf.catalogue ? rowsOf(shelf.pieces, shelf.catalogue, usage.value, shelf.today) : []))
+const shown = computed(() => [...filtered(rows.value, filter.value)])
+const places = computed(() => placesOf(rows.value))
+const totals = computed(() => totalsOf(rows.value, home.value))
+const row = computed(() => rows.value.find(({ piece }) => piece.id === picked.value))
+const ROW_PX = 34
+const { list, containerProps, wrapperProps } = useVirtualList(shown, { itemHeight: ROW_PX, overscan: 8 })
+
+onMounted(async () => {
+  try {
+    await Promise.all([shelf.load(), api.rigs().then(({ rigs: all }) => (rigs.value = all))])
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'The locker could not be read.'
+  }
+})
+const set = (more: Partial<LockerFilter>) => (filter.value = { ...filter.value, ...more })
+const look = (id: string) => {
+  picked.value = id
+  panel.value = 'piece'
+}
+const saved = (next: SavedPiece) => shelf.adoptPieces([...shelf.pieces.filter(({ piece }) => piece.id !== next.piece.id), next])
+const gone = async (id: string) => {
+  picked.value = ''
+  await shelf.adoptPieces(shelf.pieces.filter(({ piece }) => piece.id !== id))
+}
+/** A new piece of a part, with an id nothing has yet. */
+const add = async (partId: string) => {
+  adding.value = ''
+  const taken = new Set(shelf.pieces.map(({ piece }) => piece.id))
+  let n = 1
+  while (taken.has(`${partId.slice(0, 58)}-${n}`)) n++
+  try {
+    const next = await api.savePiece(newPiece(`${partId.slice(0, 58)}-${n}`, partId, { currency: home.value }), 0)
+    await saved(next)
+    look(next.piece.id)
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be added.'
+  }
+}
+const parts = computed(() => [...(shelf.catalogue?.parts.values() ?? [])].sort((a, b) => a.name.localeCompare(b.name)))
+const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
+const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
+</script>
+
+<template>
+  <div class="flex h-full min-h-0 flex-col overflow-hidden">
+    <TopBar>
+      <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
+        <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/ Locker</span>
+      </nav>
+    </TopBar>
+    <p v-if="trouble" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ trouble }}</p>
+    <main v-if="shelf.catalogue" class="flex min-h-0 flex-1">
+      <div class="flex min-w-0 flex-1 flex-col">
+        <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b border-line px-4 py-2">
+          <h1 class="sr-only">Locker</h1>
+          <input
+            class="field w-44 py-0.5"
+            type="search"
+            placeholder="name, place, serial, note"
+            aria-label="Search the locker"
+            :value="filter.words"
+            @input="set({ words: value($event) })"
+          />
+          <select
+            class="field py-0.5"
+            aria-label="State"
+            :value="filter.state"
+            @change="set({ state: value($event) as LockerFilter['state'] })"
+          >
+            <option v-for="state in states" :key="state" :value="state">{{ stateWords[state] }}</option>
+          </select>
+          <select class="field py-0.5" aria-label="Place" :value="filter.place" @change="set({ place: value($event) })">
+            <option value="">every place</option>
+            <option v-for="[place, count] in places" :key="place" :value="place">{{ place }} ({{ count }})</option>
+          </select>
+          <label class="flex items-center gap-1.5"
+            ><input
+              type="checkbox"
+              class="accent-leaf"
+              :checked="filter.idle"
+              @change="set({ idle: ($event.target as HTMLInputElement).checked })"
+            />
+            unused for a year</label
+          >
+          <span class="ml-auto flex gap-1.5">
+            <select v-model="adding" class="field max-w-32 py-0.5" aria-label="Add a piece of" @change="add(adding)">
+              <option value="" disabled>add a piece of …</option>
+              <option v-for="part in parts" :key="part.id" :value="part.id">{{ part.name }}</option>
+            </select>
+            <button class="btn py-0.5" :aria-pressed="panel === 'scale'" @click="panel = 'scale'">Weigh</button>
+            <button class="btn py-0.5" :aria-pressed="panel === 'files'" @click="panel = 'files'">Files</button>
+          </span>
+        </div>
+        <div class="grid grid-cols-[minmax(0,1fr)_62px_104px_92px_78px_92px_120px] gap-3 border-b border-line px-4 py-1" aria-hidden="true">
+          <span class="label">{{ shown.length }} of {{ rows.length }} pieces</span><span class="label">is</span
+          ><span class="label">kept in</span><span class="label">last used</span><span class="label text-right">mass</span
+          ><span class="label text-right">worth about</span><span class="label">in rigs</span>
+        </div>
+        <div v-bind="containerProps" class="min-h-0 flex-1" tabindex="-1" role="region" aria-label="Pieces">
+          <ul v-bind="wrapperProps">
+            <li v-for="{ data: one } in list" :key="one.piece.id" :style="{ height: `${ROW_PX}px` }">
+              <button
+                class="grid h-full w-full grid-cols-[minmax(0,1fr)_62px_104px_92px_78px_92px_120px] items-center gap-3 border-b border-line px-4 text-left hover:bg-card"
+                :class="one.piece.id === picked ? 'bg-leaf-tint' : ''"
+                :aria-pressed="one.piece.id === picked"
+                :data-piece="one.piece.id"
+                @click="look(one.piece.id)"
+              >
+                <span class="truncate"
+                  >{{ one.name
+                  }}<span v-if="one.piece.state !== 'kept'" class="tag ml-2">{{
+                    one.piece.state === 'lent' ? `lent to ${one.piece.lentTo}` : one.piece.state
+                  }}</span></span
+                >
+                <span
+                  class="label tight"
+                  :class="{ 'text-amber!': one.piece.condition === 'worn', 'text-brick!': one.piece.condition === 'faulty' }"
+                  >{{ conditionWords[one.piece.condition] }}</span
+                >
+                <span class="label tight truncate">{{ one.piece.place || '–' }}</span>
+                <span class="label tight" :class="{ 'text-amber!': one.idle }"
+                  >{{ one.piece.usedOn ?? '–' }}{{ one.idle ? ' ▲' : '' }}</span
+                >
+                <span
+                  class="fig text-right font-normal!"
+                  :title="one.measured ? `weighed on ${one.piece.measuredOn ?? ''}` : 'from the datasheet'"
+                  >{{ grams(one.massG, settings.units) }}{{ one.measured ? '' : ' ~' }}</span
+                >
+                <span class="fig text-right font-normal!">{{
+                  one.valueMinor === undefined ? '–' : money(one.valueMinor, one.piece.currency)
+                }}</span>
+                <span
+                  class="label tight truncate"
+                  :title="one.usage.map(({ rigName, setups }) => `${rigName}: ${setups.join(', ') || 'in the bag'}`).join('\n')"
+                  >{{ one.usage.length === 0 ? 'none' : one.usage.map(({ rigName }) => rigName.replace('The ', '')).join(', ') }}</span
+                >
+              </button>
+            </li>
+          </ul>
+          <p v-if="shown.length === 0" class="p-6 text-soft">
+            {{ rows.length === 0 ? 'Nothing is owned yet. Add a piece of a part, or read a table under Files.' : 'Nothing is like that.' }}
+          </p>
+        </div>
+        <div class="grid h-[196px] shrink-0 grid-cols-[226px_minmax(0,1fr)] border-t border-line bg-card">
+          <dl class="flex flex-col gap-1 border-r border-line px-4 pt-2.5">
+            <div class="flex items-baseline">
+              <dt class="label">pieces</dt>
+              <dd class="fig ml-auto">{{ totals.pieces }}</dd>
+            </div>
+            <div class="flex items-baseline">
+              <dt class="label">paid</dt>
+              <dd class="fig ml-auto">{{ money(totals.paidMinor, home) }}</dd>
+            </div>
+            <div class="flex items-baseline">
+              <dt class="label">worth about</dt>
+              <dd class="fig ml-auto" data-testid="worth">{{ money(totals.valueMinor, home) }}</dd>
+            </div>
+            <div class="flex items-baseline">
+              <dt class="label">insured for</dt>
+              <dd class="fig ml-auto">{{ money(totals.insuredMinor, home) }}</dd>
+            </div>
+            <div class="flex items-baseline">
+              <dt class="label">unused for a year</dt>
+              <dd class="fig ml-auto">{{ totals.idle }}</dd>
+            </div>
+            <div class="flex items-baseline">
+              <dt class="label">lent</dt>
+              <dd class="fig ml-auto">{{ totals.lent }}</dd>
+            </div>
+            <p v-if="totals.unpriced" class="label tight">{{ totals.unpriced }} without a price are not in the sums.</p>
+          </dl>
+          <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="Worth over time">
+            <h2 class="font-semibold">Worth over time <span class="label font-normal">an estimate: about a fifth less each year</span></h2>
+            <ValueChart class="flex-1" :pieces="shelf.pieces.map(({ piece }) => piece)" :today="shelf.today" :currency="home" />
+          </section>
+        </div>
+      </div>
+      <aside
+        class="flex w-[340px] shrink-0 flex-col gap-4 overflow-y-auto border-l border-line bg-card px-4 py-3"
+        aria-label="The piece in hand"
+      >
+        <ScaleBox v-if="panel === 'scale'" :row="row" :rigs="rigs" @saved="saved" />
+        <LockerTools v-else-if="panel === 'files'" :currency="home" />
+        <PieceForm
+          v-else-if="row"
+          :key="`${row.piece.id} ${row.saved.revision}`"
+          :row="row"
+          :today="shelf.today"
+          @saved="saved"
+          @gone="gone"
+          @weigh="panel = 'scale'"
+        />
+        <p v-else class="label">Pick a piece to see and change what is known of it.</p>
+      </aside>
+    </main>
+    <p v-else-if="!trouble" class="grid flex-1 place-items-center text-soft">Opening the locker ...</p>
+  </div>
+</template>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import type { Assessment } from '@zucchini/core/assess'
+import { billOf, plainRules } from '@zucchini/core/money'
+import { computed } from 'vue'
+import { useRig } from '../../stores/rig.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import { money } from '../../wording.ts'
+import { percent } from './money-words.ts'
+
+const props = defineProps<{ assessment: Assessment; body: boolean }>()
+defineEmits<{ body: [on: boolean] }>()
+const store = useRig()
+const shelf = useShelf()
+
+const BODY: ReadonlySet<string> = new Set(['camera', 'lens'])
+const cap = computed(() => props.assessment.assembly.rig.brief.budgetMinor)
+const rules = computed(() => shelf.money?.rules ?? plainRules)
+const lines = computed(() => props.assessment.cost.lines.filter(({ owned, part }) => !owned && (props.body || !BODY.has(part.role))))
+const sum = (key: 'low' | 'usual' | 'high') =>
+  billOf(
+    lines.value.reduce((all, line) => all + line[key], 0),
+    rules.value,
+  ).totalMinor
+const bill = computed(() => ({ low: sum('low'), usual: sum('usual'), high: sum('high') }))
+const goods = computed(() => lines.value.reduce((all, line) => all + line.usual, 0))
+const extra = computed(() => bill.value.usual - goods.value)
+const top = computed(() => Math.max(1, bill.value.high, cap.value) * 1.04)
+const x = (minor: number) => (minor / top.value) * 100
+const whole = (minor: number) => money(minor, store.style.currency).replace(/\.00$/, '')
+</script>
+
+<template>
+  <section class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line px-4 py-2" aria-label="The bill">
+    <p class="flex items-baseline gap-2">
+      <span class="fig text-[22px]" :class="cap > 0 && bill.usual > cap ? 'text-brick' : ''" data-testid="bill">{{
+        money(bill.usual, store.style.currency)
+      }}</span>
+      <span class="label tight"> {{ whole(bill.low) }} to {{ whole(bill.high) }}</span>
+    </p>
+    <div
+      class="min-w-52 flex-1"
+      role="img"
+      :aria-label="`From ${whole(bill.low)} to ${whole(bill.high)}, usually ${whole(bill.usual)}${cap ? `; the brief has ${whole(cap)}` : ''}`"
+    >
+      <div class="relative h-4">
+        <span class="absolute inset-y-1 rounded-[3px] bg-track" style="left: 0; right: 0" />
+        <span
+          class="absolute inset-y-1 rounded-[3px] bg-slate opacity-50"
+          :style="{ left: `${x(bill.low)}%`, width: `${x(bill.high) - x(bill.low)}%` }"
+        />
+        <span class="absolute inset-y-0 w-[2.5px] bg-ink" :style="{ left: `${x(bill.usual)}%` }" />
+        <span v-if="cap" class="absolute -inset-y-0.5 w-0 border-l-2 border-dashed border-brick" :style="{ left: `${x(cap)}%` }" />
+      </div>
+      <p v-if="cap" class="relative h-4 text-[11.5px] text-soft">
+        <span class="absolute -translate-x-1/2 whitespace-nowrap" :style="{ left: `${Math.min(92, x(cap))}%` }">cap {{ whole(cap) }}</span>
+      </p>
+    </div>
+    <p v-if="cap" class="flex items-baseline gap-1.5">
+      <span class="fig text-[17px]" data-testid="chance">{{ percent(assessment.facts.chance) }}</span>
+      <span class="label">likely within the cap</span>
+    </p>
+    <p class="label">
+      {{ extra > 0 ? `with ${whole(extra)} of sending and tax` : 'sending and tax in it' }}
+    </p>
+    <label class="label flex items-center gap-1.5"
+      ><input type="checkbox" class="accent-leaf" :checked="body" @change="$emit('body', ($event.target as HTMLInputElement).checked)" />
+      camera and lenses in it</label
+    >
+  </section>
+</template>

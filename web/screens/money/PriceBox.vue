@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { insteadOf, type MoneyPicture } from '@zucchini/core/assess'
+import { daysBetween, addDays } from '@zucchini/core/kernel'
+import type { CostLine, Price } from '@zucchini/core/money'
+import { X } from '@lucide/vue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api } from '../../api.ts'
+import { useRig } from '../../stores/rig.ts'
+import { useShelf } from '../../stores/shelf.ts'
+import MoneyChart from '../../widgets/MoneyChart.vue'
+import { grams, money, signed } from '../../wording.ts'
+import { typedMoney } from '../locker/locker-words.ts'
+
+const props = defineProps<{ line: CostLine; picture: MoneyPicture }>()
+defineEmits<{ close: []; swap: [part: string] }>()
+const store = useRig()
+const shelf = useShelf()
+
+const prices = shallowRef<readonly (Price & { id: string })[]>([])
+const trouble = ref('')
+const part = computed(() => props.line.part)
+const view = computed(() => shelf.prices.get(part.value.id))
+const home = computed(() => shelf.money?.home ?? 'EUR')
+const today = computed(() => shelf.money?.today ?? shelf.today)
+const watched = computed(() => shelf.money?.watches.find(({ partId }) => partId === part.value.id))
+
+const read = async () => {
+  try {
+    prices.value = (await api.pricesOf(part.value.id)).prices
+  } catch {
+    prices.value = []
+  }
+}
+watch([() => part.value.id, () => shelf.money?.feed.on], read, { immediate: true })
+
+const first = computed(() => prices.value.at(-1)?.seenOn ?? today.value)
+const series = computed(() => {
+  const shops = [...new Set(prices.value.filter(({ currency }) => currency === home.value).map(({ shop }) => shop))]
+  return shops.slice(0, 6).map((shop) => ({
+    label: shop,
+    dots: true,
+    points: prices.value
+      .filter((price) => price.shop === shop && price.currency === home.value)
+      .map(({ seenOn, amountMinor }) => ({ x: daysBetween(first.value, seenOn), y: amountMinor }))
+      .reverse(),
+  }))
+})
+const instead = computed(() => {
+  const piece = props.picture.places.get(props.line.instance)
+  return piece && shelf.shelf ? insteadOf(piece, shelf.shelf) : []
+})
+
+const shop = ref('')
+const amount = ref('')
+const seenOn = ref('')
+const currency = ref('')
+const used = ref(false)
+const gone = ref(false)
+const act = async (what: () => Promise<Parameters<typeof shelf.adoptPrices>[0]>) => {
+  try {
+    trouble.value = ''
+    await shelf.adoptPrices(await what())
+    await read()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be stored.'
+  }
+}
+const add = () => {
+  const minor = typedMoney(amount.value)
+  if (typeof minor !== 'number') {
+    trouble.value = 'A price is 0 or more, such as 49.90.'
+    return
+  }
+  if (shop.value.trim() === '') {
+    trouble.value = 'Say which shop it was.'
+    return
+  }
+  void act(() =>
+    api.addPrice({
+      partId: part.value.id,
+      seenOn: seenOn.value || today.value,
+      shop: shop.value.trim(),
+      amountMinor: minor,
+      shippingMinor: 0,
+      currency: (currency.value || home.value).toUpperCase(),
+      used: used.value,
+      available: !gone.value,
+    }),
+  ).then(() => (amount.value = ''))
+}
+const below = ref('')
+const watchIt = () => {
+  const minor = typedMoney(below.value)
+  if (typeof minor !== 'number' || minor === 0) {
+    trouble.value = 'Say under which price you want to know, such as 49.90.'
+    return
+  }
+  void act(() => api.watchPrice(part.value.id, minor))
+}
+</script>
+
+<template>
+  <section class="flex flex-col gap-2.5" aria-label="Price of one part">
+    <header class="flex items-start gap-2">
+      <h2 class="leading-tight font-semibold">{{ part.name }}</h2>
+      <button class="btn ml-auto px-1 py-0.5" aria-label="Close" @click="$emit('close')"><X class="size-3.5" /></button>
+    </header>
+    <p v-if="view">
+      <span class="fig">{{ money(view.usual, home) }}</span>
+      <span class="label ml-1.5"
+        >{{ money(view.low, home) }} to {{ money(view.high, home) }}, {{ view.points }} prices, newest {{ view.ageDays }} days old</span
+      >
+    </p>
+    <p v-else class="label">No price was seen yet: the catalogue’s {{ money(part.price.usual, home) }} counts.</p>
+    <p v-if="view" class="label">
+      {{ view.driftMinor === 0 ? 'steady' : `${signed(view.driftMinor, (minor) => money(minor, home))} a month`
+      }}<template v-if="view.sale"> · on sale now</template><template v-if="view.unavailable"> · no shop has it</template
+      ><template v-if="view.usedMinor !== undefined"> · second hand {{ money(view.usedMinor, home) }}</template>
+    </p>
+    <MoneyChart
+      v-if="prices.length > 1"
+      class="h-44"
+      :series="series"
+      :currency="home"
+      :tick="(day) => addDays(first, Math.round(day)).slice(5)"
+      legend
+      label="Prices seen, shop by shop"
+    />
+    <details>
+      <summary class="cursor-pointer">Enter a price that was seen</summary>
+      <form class="mt-1.5 grid grid-cols-2 gap-1.5" @submit.prevent="add">
+        <label class="label">shop<input v-model="shop" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="60" /></label>
+        <label class="label">on<input v-model="seenOn" type="date" class="field mt-0.5 w-full py-0.5 text-ink" :max="today" /></label>
+        <label class="label">price<input v-model="amount" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal" /></label>
+        <label class="label"
+          >currency<input v-model="currency" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="3" :placeholder="home"
+        /></label>
+        <label class="flex items-center gap-1.5"><input v-model="used" type="checkbox" class="accent-leaf" /> second hand</label>
+        <label class="flex items-center gap-1.5"><input v-model="gone" type="checkbox" class="accent-leaf" /> none left</label>
+        <button class="btn col-span-2 justify-center py-0.5">Store it</button>
+      </form>
+    </details>
+    <details v-if="prices.length">
+      <summary class="cursor-pointer">The ledger, {{ prices.length }} entries</summary>
+      <ul class="mt-1 max-h-40 overflow-y-auto" tabindex="0" role="region" aria-label="Prices seen">
+        <li v-for="price in prices" :key="price.id" class="flex items-baseline gap-2 border-b border-line py-0.5 text-[12.5px]">
+          <span class="label tight">{{ price.seenOn }}</span><span class="truncate"
+            >{{ price.shop }}{{ price.source === 'feed' ? ' (simulated)' : '' }}{{ price.used ? ', used' : ''
+            }}{{ price.available ? '' : ', none left' }}</span
+          >
+          <span class="fig ml-auto">{{ money(price.amountMinor, price.currency) }}</span>
+          <button
+            class="label hover:text-brick"
+            :aria-label="`Take out the price of ${price.shop} of ${price.seenOn}`"
+            @click="act(() => api.removePrice(price.id))"
+          >
+            ×
+          </button>
+        </li>
+      </ul>
+    </details>
+    <form class="flex items-end gap-1.5" @submit.prevent="watchIt">
+      <label class="label min-w-0 flex-1"
+        >tell me when it is under<input
+          v-model="below"
+          class="field fig mt-0.5 w-full py-0.5 text-ink"
+          inputmode="decimal"
+          :placeholder="watched ? (watched.belowMinor / 100).toFixed(2) : ''"
+      /></label>
+      <button class="btn py-0.5">Watch</button>
+      <button v-if="watched" type="button" class="btn py-0.5" @click="act(() => api.watchPrice(part.id, null))">Stop</button>
+    </form>
+    <p v-if="watched" class="label">Watched since {{ watched.since }}, under {{ money(watched.belowMinor, home) }}.</p>
+    <p v-if="trouble" class="text-[12.5px] text-brick" role="alert">{{ trouble }}</p>
+    <section v-if="instead.length" aria-label="In its place">
+      <h3 class="border-b border-line pb-1 font-semibold">In its place</h3>
+      <ul>
+        <li v-for="one in instead" :key="one.part.id" class="border-b border-line py-1" :data-instead="one.part.id">
+          <p class="flex items-baseline gap-2">
+            <span class="min-w-0 truncate" :title="one.part.name">{{ one.part.name }}</span><button
+              class="cure ml-auto shrink-0"
+              @click="$emit('swap', one.part.id)"
+            >
+              swap
+            </button>
+          </p>
+          <p class="label tight">
+            {{ signed(-one.savesMinor, (minor) => money(minor, store.style.currency)) }} · {{ signed(-one.savesG, (g) => grams(g))
+            }}<template v-if="one.per100GMinor !== undefined">
+              · {{ money(one.per100GMinor, store.style.currency) }} for 100 g less</template
+            >
+          </p>
+          <p class="label tight" :class="one.losses.length ? 'text-amber!' : 'text-leaf!'">
+            {{ one.losses.length ? `loses ${one.losses.join(', ')}` : 'does the same for this job' }}
+          </p>
+        </li>
+      </ul>
+    </section>
+  </section>
+</template>
