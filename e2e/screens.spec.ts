@@ -24,6 +24,8 @@ const screens = [
   ['balance', '/rigs/winter-ferry-2/balance', async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible()],
   ['wiring', '/rigs/winter-ferry-1/wiring?setup=slip', async (page: Page) => expect(page.locator('[data-cable="tap"]')).toBeVisible()],
   ['light', '/rigs/winter-ferry-1/light?setup=crossing', async (page: Page) => expect(page.getByTestId('clean')).toBeVisible()],
+  ['money', '/rigs/winter-ferry-1/money?line=monitor', async (page: Page) => expect(page.getByTestId('bill')).toBeVisible()],
+  ['locker', '/locker', async (page: Page) => expect(page.locator('[data-piece]').first()).toBeVisible()],
   ['rehearsal', '/rigs/winter-ferry-2/rehearsal', async (page: Page) => expect(page.locator('[data-pack]')).toHaveCount(7)],
   [
     'catalogue',

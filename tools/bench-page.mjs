@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process'
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { benchLocker } from './bench-locker.mjs'
 import { buildAll, root } from './build.mjs'
 import { runDatabase } from './database.mjs'
 import { ensureProgram, freePort } from './machine.mjs'
@@ -44,12 +45,13 @@ const run = async () => {
       }
       return found
     }, EDITS)
-    await browser.close()
     const sorted = times.sort((a, b) => a - b)
     const at = (share) => `${sorted[Math.floor((sorted.length - 1) * share)].toFixed(1)} ms`
     say(
       `${'edit to painted, Chromium, second mark'.padEnd(58)} median ${at(0.5).padStart(9)}   p95 ${at(0.95).padStart(9)}   (${EDITS} edits)`,
     )
+    await benchLocker(page, `http://127.0.0.1:${port}`, database.url('zucchini'))
+    await browser.close()
   } finally {
     server.kill('SIGTERM')
     await database.stop()

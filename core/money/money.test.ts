@@ -61,6 +61,11 @@ test('age, drift, sale, second hand, and what nobody has', () => {
   expect(view(...falling, price(90_000, 45))?.driftMinor).toBeLessThan(0)
   expect(view(price(10_000, 60), price(10_000, 30), price(8500, 1))).toMatchObject({ sale: true, newestMinor: 8500 })
   expect(view(price(10_000, 60), price(10_000, 30), price(8501, 1))).toMatchObject({ sale: false })
+  // Of several shops on one day the cheapest that has it counts.
+  expect(view(price(10_000, 0), price(7000, 0, { shop: 'B' }), price(5000, 0, { shop: 'C', available: false }))).toMatchObject({
+    newestMinor: 7000,
+    sale: false,
+  })
   expect(view(price(10_000, 5), price(6000, 3, { used: true }))).toMatchObject({ usual: 10_000, usedMinor: 6000 })
   expect(view(price(10_000, 200))).toMatchObject({ ageDays: 200, unavailable: false })
   expect(view(price(10_000, 20), price(10_000, 2, { available: false }))).toMatchObject({ unavailable: true })

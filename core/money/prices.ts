@@ -28,12 +28,13 @@ export interface PriceView {
   readonly usedMinor: number | undefined
   /** What sending it costs at the cheapest new offer. */
   readonly shippingMinor: number
+  /** The least any shop asks that has it now; the newest price when none does. */
   readonly newestMinor: number
   readonly newestOn: string
   readonly ageDays: number
   /** The slope of its prices, minor units in thirty days; 0 when there are too few to tell. */
   readonly driftMinor: number
-  /** The newest is well under what it usually costs. */
+  /** It is to be had for well under what it usually costs. */
   readonly sale: boolean
   /** No shop asked lately had it. */
   readonly unavailable: boolean
@@ -90,7 +91,10 @@ export const priceView = (prices: readonly Price[], today: string, home: string,
   const amounts = fresh.map(({ amount }) => amount).sort((a, b) => a - b)
   const usual = Math.round(quantile(amounts, 0.5))
   const offers = fresh.filter(({ price }) => daysBetween(price.seenOn, today) <= OFFER_DAYS)
-  const latest = new Map(offers.map(({ price }) => [price.shop, price.available]))
+  // Each shop's latest word: what it asks, and whether it has any.
+  const latest = new Map(offers.map((offer) => [offer.price.shop, offer]))
+  const there = [...latest.values()].filter(({ price }) => price.available)
+  const nowMinor = there.length > 0 ? Math.min(...there.map(({ amount }) => amount)) : newest.amount
   const cheapest = [...fresh].filter(({ price }) => price.available).sort((a, b) => a.amount + a.shipping - b.amount - b.shipping)[0]
   const used = seen.filter(({ price }) => price.used && price.available).map(({ amount }) => amount)
   const first = fresh[0]?.price.seenOn ?? today
@@ -101,14 +105,14 @@ export const priceView = (prices: readonly Price[], today: string, home: string,
     high: Math.round(quantile(amounts, 0.9)),
     usedMinor: used.length > 0 ? Math.min(...used) : undefined,
     shippingMinor: cheapest?.shipping ?? 0,
-    newestMinor: newest.amount,
+    newestMinor: nowMinor,
     newestOn: newest.price.seenOn,
     ageDays: daysBetween(newest.price.seenOn, today),
     driftMinor: Math.round(
       slopeOf(fresh.slice(-MOST_FOR_SLOPE).map(({ price, amount }) => [daysBetween(first, price.seenOn), amount] as const)) * MONTH,
     ),
-    sale: fresh.length > 2 && newest.amount <= usual * SALE_SHARE,
-    unavailable: latest.size > 0 && [...latest.values()].every((available) => !available),
+    sale: fresh.length > 2 && nowMinor <= usual * SALE_SHARE,
+    unavailable: latest.size > 0 && there.length === 0,
     points: fresh.length,
   }
 }

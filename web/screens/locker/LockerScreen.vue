@@ -171,33 +171,35 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
           </p>
         </div>
         <div class="grid h-[196px] shrink-0 grid-cols-[226px_minmax(0,1fr)] border-t border-line bg-card">
-          <dl class="flex flex-col gap-1 border-r border-line px-4 pt-2.5">
-            <div class="flex items-baseline">
-              <dt class="label">pieces</dt>
-              <dd class="fig ml-auto">{{ totals.pieces }}</dd>
-            </div>
-            <div class="flex items-baseline">
-              <dt class="label">paid</dt>
-              <dd class="fig ml-auto">{{ money(totals.paidMinor, home) }}</dd>
-            </div>
-            <div class="flex items-baseline">
-              <dt class="label">worth about</dt>
-              <dd class="fig ml-auto" data-testid="worth">{{ money(totals.valueMinor, home) }}</dd>
-            </div>
-            <div class="flex items-baseline">
-              <dt class="label">insured for</dt>
-              <dd class="fig ml-auto">{{ money(totals.insuredMinor, home) }}</dd>
-            </div>
-            <div class="flex items-baseline">
-              <dt class="label">unused for a year</dt>
-              <dd class="fig ml-auto">{{ totals.idle }}</dd>
-            </div>
-            <div class="flex items-baseline">
-              <dt class="label">lent</dt>
-              <dd class="fig ml-auto">{{ totals.lent }}</dd>
-            </div>
+          <div class="border-r border-line px-4 pt-2.5">
+            <dl class="flex flex-col gap-1">
+              <div class="flex items-baseline">
+                <dt class="label">pieces</dt>
+                <dd class="fig ml-auto">{{ totals.pieces }}</dd>
+              </div>
+              <div class="flex items-baseline">
+                <dt class="label">paid</dt>
+                <dd class="fig ml-auto">{{ money(totals.paidMinor, home) }}</dd>
+              </div>
+              <div class="flex items-baseline">
+                <dt class="label">worth about</dt>
+                <dd class="fig ml-auto" data-testid="worth">{{ money(totals.valueMinor, home) }}</dd>
+              </div>
+              <div class="flex items-baseline">
+                <dt class="label">insured for</dt>
+                <dd class="fig ml-auto">{{ money(totals.insuredMinor, home) }}</dd>
+              </div>
+              <div class="flex items-baseline">
+                <dt class="label">unused for a year</dt>
+                <dd class="fig ml-auto">{{ totals.idle }}</dd>
+              </div>
+              <div class="flex items-baseline">
+                <dt class="label">lent</dt>
+                <dd class="fig ml-auto">{{ totals.lent }}</dd>
+              </div>
+            </dl>
             <p v-if="totals.unpriced" class="label tight">{{ totals.unpriced }} without a price are not in the sums.</p>
-          </dl>
+          </div>
           <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="Worth over time">
             <h2 class="font-semibold">Worth over time <span class="label font-normal">an estimate: about a fifth less each year</span></h2>
             <ValueChart class="flex-1" :pieces="shelf.pieces.map(({ piece }) => piece)" :today="shelf.today" :currency="home" />

@@ -75,7 +75,7 @@ const states = [
 </script>
 
 <template>
-  <form class="flex flex-col gap-3" aria-label="Piece" @submit.prevent="save">
+  <form class="flex flex-col gap-3" aria-label="Piece" novalidate @submit.prevent="save">
     <header>
       <h2 class="leading-tight font-semibold">{{ row.name }}</h2>
       <p class="label">

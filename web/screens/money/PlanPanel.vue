@@ -44,7 +44,7 @@ const need = (setup: string, neededBy: string) => {
         <label class="label ml-auto flex items-center gap-1.5 font-normal"
           >each month
           <input
-            class="field fig w-20 py-0 text-right text-ink"
+            class="field fig min-h-6 w-20 py-0 text-right text-ink"
             inputmode="decimal"
             :value="(rig.brief.monthlyMinor / 100).toFixed(0)"
             @change="allowance"
@@ -80,7 +80,7 @@ const need = (setup: string, neededBy: string) => {
             <td>
               <input
                 type="month"
-                class="field w-[118px] px-1 py-0 text-[12.5px]"
+                class="field min-h-6 w-[118px] px-1 py-0 text-[12.5px]"
                 :value="setup.neededBy ?? ''"
                 :aria-label="`Month ${setup.name} is needed by`"
                 @change="need(setup.id, ($event.target as HTMLInputElement).value)"

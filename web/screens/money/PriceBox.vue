@@ -86,7 +86,10 @@ const add = () => {
       used: used.value,
       available: !gone.value,
     }),
-  ).then(() => (amount.value = ''))
+  ).then(() => {
+    // What was refused stays to be mended.
+    if (trouble.value === '') amount.value = ''
+  })
 }
 const below = ref('')
 const watchIt = () => {

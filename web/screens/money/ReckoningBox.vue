@@ -47,7 +47,9 @@ const addRate = () => {
   if (!/^[A-Z]{3}$/.test(code)) trouble.value = 'Use a three-letter currency code, such as GBP.'
   else if (!(value > 0)) trouble.value = 'A rate must be more than 0: what one unit is worth here.'
   else if (known.value)
-    void act(() => api.addRate({ currency: code, seenOn: known.value?.today ?? '', rate: value })).then(() => (rate.value = ''))
+    void act(() => api.addRate({ currency: code, seenOn: known.value?.today ?? '', rate: value })).then(() => {
+      if (trouble.value === '') rate.value = ''
+    })
 }
 const parts = computed(() => shelf.catalogue?.parts)
 </script>

@@ -65,8 +65,12 @@ const flags = (part: string): readonly string[] => {
             :class="one.line.instance === picked ? 'bg-leaf-tint' : 'hover:bg-card'"
             :data-line="one.line.instance"
           >
-            <td class="py-0.5">
-              <button class="w-full text-left" :aria-pressed="one.line.instance === picked" @click="$emit('pick', one.line.instance)">
+            <td>
+              <button
+                class="min-h-6 w-full text-left"
+                :aria-pressed="one.line.instance === picked"
+                @click="$emit('pick', one.line.instance)"
+              >
                 <span>{{ one.line.part.name }}</span>
                 <span v-if="one.line.inBoxOf" class="label tight"> in the box</span>
                 <span v-for="flag in flags(one.line.part.id)" :key="flag" class="tag ml-1.5">{{ flag }}</span>
@@ -75,7 +79,7 @@ const flags = (part: string): readonly string[] => {
             </td>
             <td>
               <select
-                class="field py-0 text-[12.5px]"
+                class="field min-h-6 py-0 text-[12.5px]"
                 :value="one.because === 'chosen' ? one.tier : ''"
                 :aria-label="`Tier of ${one.line.part.name}`"
                 @change="$emit('tier', one.line.instance, (($event.target as HTMLSelectElement).value || undefined) as Tier | undefined)"
