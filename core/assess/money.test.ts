@@ -1,5 +1,5 @@
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
-import { insteadOf, moneyOf, shoppingCsv } from './index.ts'
+import { boxesFor, insteadOf, moneyOf, shoppingCsv } from './index.ts'
 
 const cube = (id: string, usual: number, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), plug('pin', 'thread-1/4-pin')], price: { low: usual, usual, high: usual }, ...more })
@@ -91,5 +91,34 @@ test('what could stand in its place: what loses nothing first, with what is save
     // 20.00 more for 40 g less: 50.00 for 100 g.
     ['light', -2000, 40, 5000, []],
     ['less', 5000, 0, undefined, ['what it gives']],
+  ])
+})
+
+test('a box that stands in for two things to buy: what it saves, what is used of it, what would lie in the drawer', () => {
+  const handle = tinyPart({
+    id: 'handle',
+    role: 'top-handle',
+    mounts: [plug('foot', 'thread-1/4')],
+    price: { low: 1, usual: 3000, high: 5000 },
+  })
+  const cage = cube('cage', 5000, { role: 'cage', provides: ['cage'] })
+  const box = cube('box', 6500, { role: 'cage', provides: ['cage'], includes: ['handle', 'strap'] })
+  const dear = cube('dear', 9000, { role: 'cage', provides: ['cage'], includes: ['handle'] })
+  const strap = tinyPart({ id: 'strap', role: 'strap' })
+  const { rig, shelf } = tinyRig([cage, handle], [on('cage', 'pin', 'camera', 'pinned'), on('handle', 'foot', 'camera', 'hole')], {
+    extra: [box, dear, strap],
+  })
+  // 50.00 and 30.00 singly; 65.00 and 90.00 in a box.
+  expect(
+    boxesFor(rig, shelf).map(({ part, instance, savesMinor, used, unused }) => [
+      part.id,
+      instance,
+      savesMinor,
+      used.map(({ id }) => id),
+      unused.map(({ id }) => id),
+    ]),
+  ).toEqual([
+    ['box', 'cage', 1500, ['handle'], ['strap']],
+    ['dear', 'cage', -1000, ['handle'], []],
   ])
 })

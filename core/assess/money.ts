@@ -1,4 +1,4 @@
-import { type Assembly, placeSetup, type PlacedPart, type Rig } from '../assembly/index.ts'
+import { type Assembly, type Command, edit, placeSetup, type PlacedPart, type Rig, swapCommands } from '../assembly/index.ts'
 import { needsOf } from '../brief/index.ts'
 import { mate, mountOf, type Part } from '../catalogue/index.ts'
 import { lossesOf, type Shelf } from '../checks/index.ts'
@@ -87,6 +87,46 @@ export const insteadOf = (piece: PlacedPart, shelf: Shelf, most = 4): readonly I
         Number(a.losses.length > 0) - Number(b.losses.length > 0) || b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1),
     )
     .slice(0, most)
+}
+
+/** A box of several parts instead of pieces bought one by one. */
+export interface Box {
+  readonly part: Part
+  /** The piece whose place its main part would take. */
+  readonly instance: string
+  readonly commands: readonly Command[]
+  /** Less than nothing: the box is dearer. */
+  readonly savesMinor: number
+  /** What of it the kit has use for, and what would lie in the drawer. */
+  readonly used: readonly Part[]
+  readonly unused: readonly Part[]
+}
+
+/** Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the rest counted once. */
+export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
+  const now = costOf(rig, shelf.catalogue, shelf.owned)
+  const boxes = [...shelf.catalogue.parts.values()].filter(({ includes }) => (includes?.length ?? 0) > 0)
+  return boxes
+    .flatMap((part): Box[] =>
+      now.lines
+        .filter((line) => !line.owned && line.part.id !== part.id && line.part.role === part.role && lossesOf(line.part, part).length === 0)
+        .flatMap(({ instance }): Box[] => {
+          const commands = swapCommands(rig, instance, part, shelf.catalogue)
+          const edited = commands.some((command) => command.do === 'take-off') ? undefined : edit(rig, commands, shelf.catalogue)
+          if (!edited?.ok) return []
+          const then = costOf(edited.value, shelf.catalogue, shelf.owned)
+          const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)
+          const left = used.map(({ id }) => id)
+          const unused = (part.includes ?? []).flatMap((id) => {
+            const at = left.indexOf(id)
+            if (at >= 0) left.splice(at, 1)
+            const known = at < 0 ? shelf.catalogue.parts.get(id) : undefined
+            return known ? [known] : []
+          })
+          return [{ part, instance, commands, savesMinor: now.usual - then.usual, used, unused }]
+        }),
+    )
+    .sort((a, b) => b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1))
 }
 
 /** The shopping list as CSV, in the order of the plan. */

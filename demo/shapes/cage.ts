@@ -21,6 +21,8 @@ export interface CageFacts {
   readonly dovetail: boolean
   /** A lip along the base edge, or a second pin, stops the cage turning on its screw. */
   readonly lip: boolean
+  /** What comes in the same box. */
+  readonly includes?: readonly string[]
 }
 
 const frame = (b: BodyShape) => {
@@ -105,6 +107,7 @@ export const cage = (body: BodyShape, c: CageFacts): Part =>
     solids: cageSolids(body, c),
     mounts: cageMounts(body, c),
     fits: [body.family],
+    ...(c.includes ? { includes: [...c.includes] } : {}),
     provides: c.dovetail ? ['cage', 'quick-plate'] : ['cage'],
     facts: { kind: c.kind, 'holds by': c.lip ? 'one screw and a lip' : 'one screw' },
   })

@@ -12,6 +12,7 @@ import { money } from '../../wording.ts'
 import FindingsPanel from '../bench/FindingsPanel.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import BillHead from './BillHead.vue'
+import BoxesBox from './BoxesBox.vue'
 import { moneyChecks } from './money-checks.ts'
 import PlanPanel from './PlanPanel.vue'
 import PriceBox from './PriceBox.vue'
@@ -79,6 +80,7 @@ const print = () => window.print()
           <button class="btn py-0.5" @click="print">Print</button>
         </div>
         <FindingsPanel class="flex-none!" :assessment="assessment" :only="moneyChecks" title="What the money says" />
+        <BoxesBox :rig="store.rig" />
         <ReckoningBox />
       </aside>
     </main>

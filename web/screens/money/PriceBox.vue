@@ -52,6 +52,7 @@ const instead = computed(() => {
 
 const shop = ref('')
 const amount = ref('')
+const sending = ref('')
 const seenOn = ref('')
 const currency = ref('')
 const used = ref(false)
@@ -71,6 +72,11 @@ const add = () => {
     trouble.value = 'A price is 0 or more, such as 49.90.'
     return
   }
+  const sent = typedMoney(sending.value)
+  if (sent === null) {
+    trouble.value = 'Sending costs 0 or more, such as 5.90.'
+    return
+  }
   if (shop.value.trim() === '') {
     trouble.value = 'Say which shop it was.'
     return
@@ -81,7 +87,7 @@ const add = () => {
       seenOn: seenOn.value || today.value,
       shop: shop.value.trim(),
       amountMinor: minor,
-      shippingMinor: 0,
+      shippingMinor: sent ?? 0,
       currency: (currency.value || home.value).toUpperCase(),
       used: used.value,
       available: !gone.value,
@@ -135,6 +141,9 @@ const watchIt = () => {
         <label class="label">shop<input v-model="shop" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="60" /></label>
         <label class="label">on<input v-model="seenOn" type="date" class="field mt-0.5 w-full py-0.5 text-ink" :max="today" /></label>
         <label class="label">price<input v-model="amount" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal" /></label>
+        <label class="label"
+          >sending<input v-model="sending" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal" placeholder="0"
+        /></label>
         <label class="label"
           >currency<input v-model="currency" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="3" :placeholder="home"
         /></label>
