@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { addDays } from '@zucchini/core/kernel'
@@ -123,16 +123,20 @@ test('a program killed again and again while it writes backups leaves none that 
     const whole = JSON.stringify({ rows: Array.from({ length: 200000 }, (_, i) => i) })
     for (let i = 0; ; i++) await keepBackup(${JSON.stringify(dir)}, '2026-11-' + String(1 + (i % 20)).padStart(2, '0'), whole)
   `
+  const there = () => readdirSync(dir).filter((name) => name.endsWith('.json'))
   let whole = 0
-  for (const waitMs of [900, 1100, 1300]) {
+  for (const waitMs of [3, 17, 41]) {
+    for (const name of there()) rmSync(join(dir, name))
     const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', program], { stdio: 'ignore' })
+    // Once the first stands there the next is being written: that is when the blow falls.
+    while (there().length === 0 && child.exitCode === null) await new Promise((done) => setTimeout(done, 20))
     await new Promise((done) => setTimeout(done, waitMs))
     child.kill('SIGKILL')
-    await new Promise((done) => child.once('exit', done))
-    for (const name of readdirSync(dir).filter((one) => one.endsWith('.json'))) {
+    if (child.exitCode === null && child.signalCode === null) await new Promise((done) => child.once('exit', done))
+    for (const name of there()) {
       expect((JSON.parse(readFileSync(join(dir, name), 'utf8')) as { rows: number[] }).rows).toHaveLength(200_000)
       whole++
     }
   }
   expect(whole).toBeGreaterThan(0)
-}, 30_000)
+}, 90_000)

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { bad, good, type Outcome } from '../kernel/index.ts'
+import { bad, good, isDate, type Outcome } from '../kernel/index.ts'
 
 /** A table as it was read: its headers, trimmed, and its rows with the lines they stand on. */
 export interface Table {
@@ -88,6 +88,5 @@ export const dayOf = (cell: string): string | undefined => {
   if (!parts) return undefined
   const [year, month, day] = parts
   const text = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`
-  const date = new Date(`${text}T12:00:00Z`)
-  return !Number.isNaN(date.getTime()) && date.toISOString().slice(0, 10) === text ? text : undefined
+  return isDate(text) ? text : undefined
 }

@@ -1,15 +1,33 @@
 const DAY_MS = 86_400_000
 
-const noon = (date: string): number => {
+/** Days since 1 January 1970 of a date, `YYYY-MM-DD`. */
+const daysOf = (date: string): number => {
   const [year = Number.NaN, month = Number.NaN, day = Number.NaN] = date.split('-').map(Number)
-  return Date.UTC(year, month - 1, day, 12)
+  return Math.round(Date.UTC(year, month - 1, day) / DAY_MS)
+}
+
+/** The date of a day since 1970, by years that begin in March and cycles of four hundred of them. */
+const dateOf = (days: number): string => {
+  const sinceZero = days + 719_468
+  const cycle = Math.floor(sinceZero / 146_097)
+  const ofCycle = sinceZero - cycle * 146_097
+  const yearOf = Math.floor((ofCycle - Math.floor(ofCycle / 1460) + Math.floor(ofCycle / 36_524) - Math.floor(ofCycle / 146_096)) / 365)
+  const ofYear = ofCycle - (365 * yearOf + Math.floor(yearOf / 4) - Math.floor(yearOf / 100))
+  const fromMarch = Math.floor((5 * ofYear + 2) / 153)
+  const day = ofYear - Math.floor((153 * fromMarch + 2) / 5) + 1
+  const month = fromMarch < 10 ? fromMarch + 3 : fromMarch - 9
+  const year = yearOf + cycle * 400 + (month <= 2 ? 1 : 0)
+  return `${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`
 }
 
 /** Days from one date to another, `YYYY-MM-DD` each. @example 2026-11-01 to 2026-11-25: 24 */
-export const daysBetween = (from: string, to: string): number => Math.round((noon(to) - noon(from)) / DAY_MS)
+export const daysBetween = (from: string, to: string): number => daysOf(to) - daysOf(from)
 
 /** A date so many days later. @example 2026-11-25 and 7: 2026-12-02 */
-export const addDays = (date: string, days: number): string => new Date(noon(date) + days * DAY_MS).toISOString().slice(0, 10)
+export const addDays = (date: string, days: number): string => dateOf(daysOf(date) + days)
+
+/** Is this the date of a day there is? @example 2026-02-30: no */
+export const isDate = (text: string): boolean => /^\d{4}-\d\d-\d\d$/.test(text) && dateOf(daysOf(text)) === text
 
 /** The month so many months after that of a date, `YYYY-MM`. @example 2026-11-25 and 2: 2027-01 */
 export const addMonths = (date: string, months: number): string => {

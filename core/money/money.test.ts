@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { addDays, addMonths, daysBetween } from '../kernel/index.ts'
+import { addDays, addMonths, daysBetween, isDate } from '../kernel/index.ts'
 import {
   billOf,
   buyPlan,
@@ -40,7 +40,20 @@ test('dates: days between, days on, months on', () => {
   expect(daysBetween('2026-11-01', today)).toBe(24)
   expect(daysBetween('2026-02-28', '2026-03-01')).toBe(1)
   expect(addDays('2026-11-25', 7)).toBe('2026-12-02')
+  expect(['2024-02-29', '2026-02-29', '2026-12-31', '2026-13-01', '2026-1-1'].map(isDate)).toEqual([true, false, true, false, false])
   expect([addMonths(today, 0), addMonths(today, 2), addMonths('2026-01', 23)]).toEqual(['2026-11', '2027-01', '2027-12'])
+})
+
+test('a date some days on and back again is the same, as the calendar of the machine says too', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -30_000, max: 60_000 }), fc.integer({ min: -40_000, max: 40_000 }), (start, days) => {
+      const date = new Date(start * 86_400_000).toISOString().slice(0, 10)
+      const there = addDays(date, days)
+      expect(there).toBe(new Date((start + days) * 86_400_000).toISOString().slice(0, 10))
+      expect(daysBetween(date, there)).toBe(days)
+      expect(isDate(there)).toBe(true)
+    }),
+  )
 })
 
 test('the range of a ledger by hand: its tenth, middle and ninetieth', () => {
