@@ -82,7 +82,39 @@ export const benchLocker = async (page, base, url) => {
       await answer.text()
       return performance.now() - since
     }
-    tell('  all price ranges, first asked', [await asked()])
+    const first = []
+    for (let i = 0; i < 5; i++) {
+      const body = {
+        partId: 'calabash-85',
+        seenOn: new Date().toISOString().slice(0, 10),
+        shop: `bench ${i}`,
+        amountMinor: 5000,
+        shippingMinor: 0,
+        currency: 'EUR',
+        used: false,
+        available: true,
+      }
+      const since = performance.now()
+      await (
+        await fetch(`${base}/api/prices`, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+      ).text()
+      first.push(performance.now() - since)
+    }
+    tell('  a price stored, its range worked out anew', first)
+    const anew = []
+    for (let i = 0; i < 3; i++) {
+      const body = { currency: 'GBP', seenOn: new Date().toISOString().slice(0, 10), rate: 1.1 + i / 100 }
+      const since = performance.now()
+      await (
+        await fetch(`${base}/api/prices/rates`, {
+          method: 'POST',
+          body: JSON.stringify(body),
+          headers: { 'content-type': 'application/json' },
+        })
+      ).text()
+      anew.push(performance.now() - since)
+    }
+    tell('  a rate stored, all ranges worked out anew', anew)
     tell('  all price ranges, asked again', await Promise.all([asked(), asked(), asked()]))
     const since = performance.now()
     await page.goto(`${base}/locker`)

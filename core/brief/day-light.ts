@@ -40,6 +40,17 @@ const LOOK_MIN = 5
  * Parts in which the camera is off are left out.
  */
 export const dayLight = (brief: Brief): readonly PhaseLight[] => {
+  const before = known.get(brief)
+  if (before) return before
+  const found = workedOut(brief)
+  known.set(brief, found)
+  return found
+}
+
+/** The light of a brief, once worked out: every evaluation of its rig asks for it again. */
+const known = new WeakMap<Brief, readonly PhaseLight[]>()
+
+const workedOut = (brief: Brief): readonly PhaseLight[] => {
   let at = brief.light.startMin
   return dayOf(brief).flatMap((phase): PhaseLight[] => {
     const [fromMin, toMin] = [at, at + phase.minutes]

@@ -1,20 +1,8 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
-import type { Part } from '../catalogue/index.ts'
-import { defineCheck, type Remedy } from './check.ts'
-import { cheaperHere, holdsAsWell, lossesOf } from './equal.ts'
-import type { Facts } from './facts.ts'
-import { spareOwned, swapRemedy } from './places.ts'
-
-/** The readiest part that does all a piece does, sits as firmly and costs less; with the edit that puts it there. */
-const equalFor = (facts: Facts, piece: PlacedPart): { readonly part: Part; readonly remedy: Remedy } | undefined => {
-  for (const part of cheaperHere(facts, piece)) {
-    if (spareOwned(facts, part) || lossesOf(piece.part, part).length > 0 || !holdsAsWell(piece, part)) continue
-    const remedy = swapRemedy(facts, piece, part)
-    if (remedy) return { part, remedy }
-  }
-  return undefined
-}
+import { defineCheck } from './check.ts'
+import { cheapestEqual } from './equal.ts'
+import { swapRemedy } from './places.ts'
 
 /** Something dearer than it need be for this job. */
 export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }>({
@@ -37,17 +25,18 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }>({
       (piece) => piece.joint && cost.lines.some((line) => line.instance === piece.instance.id && !line.owned && line.usual > 0),
     ),
   judge: (piece, facts, { leastMinor }) => {
-    const found = equalFor(facts, piece)
-    const names = { part: piece.part.name, other: found?.part.name ?? '' }
+    const found = cheapestEqual(facts, piece)
+    const names = { part: piece.part.name, other: found?.name ?? '' }
     if (!found) return { group: 'silent', message: 'dear', names }
-    const savesMinor = piece.part.price.usual - found.part.price.usual
-    const numbers = { savesMinor, leastMinor, priceMinor: piece.part.price.usual, otherMinor: found.part.price.usual }
+    const savesMinor = piece.part.price.usual - found.price.usual
+    const numbers = { savesMinor, leastMinor, priceMinor: piece.part.price.usual, otherMinor: found.price.usual }
     return savesMinor > leastMinor
       ? { group: 'speaks', message: 'cheaper', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'little', names, numbers }
   },
   remedies: (piece, facts) => {
-    const found = equalFor(facts, piece)
-    return found ? [found.remedy] : []
+    const found = cheapestEqual(facts, piece)
+    const remedy = found && swapRemedy(facts, piece, found)
+    return remedy ? [remedy] : []
   },
 })

@@ -1,7 +1,7 @@
 const DAY_MS = 86_400_000
 
 /** Days since 1 January 1970 of a date, `YYYY-MM-DD`. */
-const daysOf = (date: string): number => {
+export const daysOf = (date: string): number => {
   const [year = Number.NaN, month = Number.NaN, day = Number.NaN] = date.split('-').map(Number)
   return Math.round(Date.UTC(year, month - 1, day) / DAY_MS)
 }

@@ -54,13 +54,17 @@ const priceOf = ({ id, ...row }: PriceRow): SavedPrice => ({
   source: row.source as Price['source'],
 })
 
+const columns = ['id', 'partId', 'seenOn', 'shop', 'amountMinor', 'shippingMinor', 'currency', 'used', 'available', 'source'] as const
+/** A day comes out of the database as a moment at midnight, or as the text of a day. */
+const dayText = (day: string | Date): string => (day instanceof Date ? day.toISOString() : day).slice(0, 10)
+
 /** What parts cost: a ledger of prices seen, and what follows from it. */
 export class PriceService {
   readonly #db: DataSource
   readonly #catalogue: CatalogueService
   readonly #now: () => Date
   /** The views of a day, until a price, a rate or the day changes. */
-  #known: { readonly key: string; readonly views: readonly PriceView[] } | undefined
+  #known: { readonly key: string; readonly views: Map<string, PriceView> } | undefined
 
   constructor(db: DataSource, catalogue: CatalogueService, now: () => Date = () => new Date()) {
     this.#db = db
@@ -111,23 +115,43 @@ export class PriceService {
   async views(): Promise<readonly PriceView[]> {
     const { home } = await this.reckoning()
     const key = `${this.today} ${home}`
-    if (this.#known?.key === key) return this.#known.views
+    if (this.#known?.key !== key) this.#known = { key, views: await this.#viewsOf(home) }
+    return [...this.#known.views.values()]
+  }
+
+  /** Views by part, of all parts or of one. Plain rows: making an object of each of a hundred thousand takes longer than all the rest. */
+  async #viewsOf(home: string, partId?: string): Promise<Map<string, PriceView>> {
     const rates = await this.rates()
-    const rows = await this.#db
-      .getRepository(priceEntity)
-      .createQueryBuilder('price')
+    const question = this.#db
+      .createQueryBuilder()
+      .select([...columns])
+      .from('price_point', 'price')
       .where('price.seenOn >= :from', { from: addDays(this.today, -RANGE_DAYS) })
-      .orderBy('price.partId')
-      .getMany()
+    if (partId !== undefined) question.andWhere('price.partId = :partId', { partId })
+    const rows = await question.getRawMany<PriceRow>()
     const byPart = new Map<string, Price[]>()
     for (const row of rows) {
+      const price = priceOf({ ...row, seenOn: dayText(row.seenOn) })
       const list = byPart.get(row.partId)
-      if (list) list.push(priceOf(row))
-      else byPart.set(row.partId, [priceOf(row)])
+      if (list) list.push(price)
+      else byPart.set(row.partId, [price])
     }
-    const views = [...byPart.values()].flatMap((prices) => priceView(prices, this.today, home, rates) ?? [])
-    this.#known = { key, views }
-    return views
+    return new Map(
+      [...byPart].flatMap(([id, prices]) => {
+        const view = priceView(prices, this.today, home, rates)
+        return view ? [[id, view] as const] : []
+      }),
+    )
+  }
+
+  /** One part's prices changed: only its view is worked out anew. */
+  async #renew(partId: string): Promise<void> {
+    const known = this.#known
+    if (!known) return
+    const { home } = await this.reckoning()
+    const [view] = (await this.#viewsOf(home, partId)).values()
+    if (view) known.views.set(partId, view)
+    else known.views.delete(partId)
   }
 
   async watches(): Promise<{ partId: string; belowMinor: number; since: string }[]> {
@@ -175,14 +199,16 @@ export class PriceService {
       if ((error as { code?: string }).code === DUPLICATE_KEY) throw new Refusal('price-exists')
       throw error
     }
-    this.#known = undefined
+    await this.#renew(price.partId)
   }
 
   /** @throws {Refusal} price-unknown */
   async remove(id: string): Promise<void> {
-    const { affected } = await this.#db.getRepository(priceEntity).delete({ id })
-    if (affected !== 1) throw new Refusal('price-unknown')
-    this.#known = undefined
+    const prices = this.#db.getRepository(priceEntity)
+    const row = await prices.findOneBy({ id })
+    const { affected } = row ? await prices.delete({ id }) : { affected: 0 }
+    if (!row || affected !== 1) throw new Refusal('price-unknown')
+    await this.#renew(row.partId)
   }
 
   /** Everything was replaced: nothing known holds any more. */

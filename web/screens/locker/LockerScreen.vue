@@ -30,6 +30,8 @@ const rows = computed(() => (shelf.catalogue ? rowsOf(shelf.pieces, shelf.catalo
 const shown = computed(() => [...filtered(rows.value, filter.value)])
 const places = computed(() => placesOf(rows.value))
 const totals = computed(() => totalsOf(rows.value, home.value))
+/** The chart is drawn anew only when a piece changes, not with every letter of a search. */
+const pieces = computed(() => shelf.pieces.map(({ piece }) => piece))
 const row = computed(() => rows.value.find(({ piece }) => piece.id === picked.value))
 const ROW_PX = 34
 const { list, containerProps, wrapperProps } = useVirtualList(shown, { itemHeight: ROW_PX, overscan: 8 })
@@ -202,7 +204,7 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
           </div>
           <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="Worth over time">
             <h2 class="font-semibold">Worth over time <span class="label font-normal">an estimate: about a fifth less each year</span></h2>
-            <ValueChart class="flex-1" :pieces="shelf.pieces.map(({ piece }) => piece)" :today="shelf.today" :currency="home" />
+            <ValueChart class="flex-1" :pieces="pieces" :today="shelf.today" :currency="home" />
           </section>
         </div>
       </div>
