@@ -5,6 +5,7 @@ import { writeLockerCsv } from '@zucchini/core/formats'
 import { newPiece } from '@zucchini/core/locker'
 import { secondMark } from '@zucchini/demo/scenario'
 import { runDatabase } from '../tools/database.mjs'
+import { BackupService } from './features/backup/service.ts'
 import type { SavedRig } from './features/rigs/service.ts'
 import { startKit } from './testing/kit.ts'
 
@@ -68,3 +69,27 @@ test('a database killed while five thousand rows are taken in has all of them or
   // At least one was cut off in the middle, or the test says nothing.
   expect(seen.some((one) => one.endsWith(' 0'))).toBe(true)
 }, 60_000)
+
+test('a database killed while a backup is read gives no backup, or a whole one', async () => {
+  const dir = mkdtempSync(join(tmpdir(), 'zucchini-crash-'))
+  chmodSync(dir, 0o755)
+  const base = await runDatabase({ dir, databases: ['crash'] })
+  const kit = await startKit({ url: base.url('crash') })
+  await kit.ask('PUT', '/api/prices/reckoning', {
+    home: 'EUR',
+    rules: { taxPercent: 20, taxIncluded: true, shippingMinor: 690, freeFromMinor: 10_000 },
+    feed: { on: true, seed: 5 },
+  })
+  const backup = new BackupService(kit.db)
+  const writing = backup.write().then(
+    (text) => Object.keys(backup.check(text)).length,
+    () => 'none',
+  )
+  await new Promise((done) => setTimeout(done, 15))
+  base.kill()
+  // Eight tables with a checksum that fits, or nothing at all.
+  expect(['none', 8]).toContain(await writing)
+  await expect(backup.write()).rejects.toThrow()
+  await kit.close()
+  rmSync(dir, { recursive: true, force: true })
+}, 30_000)
