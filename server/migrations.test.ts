@@ -13,7 +13,7 @@ test('a locker that was only counted comes out piece by piece, also when the ste
   chmodSync(dir, 0o755)
   const base = await runDatabase({ dir, databases: ['old'] })
   const now = dataSourceFor(base.url('old'))
-  const old = new DataSource({ ...now.options, migrations: [firstTables] } as never)
+  const old = new DataSource({ ...now.options, migrations: [firstTables] })
   await old.initialize()
   await old.runMigrations()
   const [part, other] = demoParts
