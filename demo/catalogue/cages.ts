@@ -33,7 +33,7 @@ export const cages = [
   }),
   cage(calabash, {
     id: 'sedgewick-kit-h1',
-    name: 'Sedgewick half cage for H1, set with handle and grip',
+    name: 'Sedgewick cage set for H1, with handle and grip',
     maker: 'Sedgewick',
     massG: 168,
     price: [129, 145, 165],
@@ -47,7 +47,7 @@ export const cages = [
   }),
   cage(calabash, {
     id: 'bulrush-set-h1',
-    name: 'Bulrush basic cage for H1, creator set',
+    name: 'Bulrush creator set for H1',
     maker: 'Bulrush',
     massG: 212,
     price: [99, 119, 139],
