@@ -28,7 +28,6 @@ export const errorTable = {
   'scale-gone': [409, 'The scale is not plugged in. Nothing was changed; plug it in and weigh again.'],
   'scale-unsteady': [409, 'The scale has not come to rest. Nothing was changed; wait a moment.'],
   'scale-empty': [409, 'Nothing lies on the scale. Nothing was changed; lay the piece on it first.'],
-  'file-refused': [422, 'This file can not be taken in. Nothing was changed.'],
   'backup-bad': [422, 'This is not a whole backup of this program. Nothing was changed.'],
   'not-empty': [409, 'There is something stored here already. Say that it may be replaced, or restore into an empty database.'],
   'locker-changed': [409, 'The locker changed in the meantime. Look at the new count and try again.'],

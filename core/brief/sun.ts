@@ -1,11 +1,10 @@
+import { daysBetween } from '../kernel/index.ts'
+
 const RAD = Math.PI / 180
 const DAYS = 365
 
 /** The number of a day in its year, from 1. @example 2026-02-01: 32 */
-export const dayOfYear = (date: string): number => {
-  const [year = 1970, month = 1, day = 1] = date.split('-').map(Number)
-  return Math.round((Date.UTC(year, month - 1, day) - Date.UTC(year, 0, 1)) / 86_400_000) + 1
-}
+export const dayOfYear = (date: string): number => daysBetween(`${date.slice(0, 4)}-01-01`, date) + 1
 
 /**
  * How high the sun stands, degrees: `sin h = sin(lat) sin(dec) + cos(lat) cos(dec) cos(H)` with the declination

@@ -1,7 +1,6 @@
-import { coverage } from '../optics/index.ts'
+import { coverage, lensFits } from '../optics/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import { byReadiness } from './places.ts'
-import { lensFits } from '../optics/index.ts'
 import type { Facts } from './facts.ts'
 
 interface Field {

@@ -1,10 +1,9 @@
 import { z } from 'zod'
-import { type Part } from '../catalogue/index.ts'
-import { goesBefore, lensOf, lightPlan, ndOf, type PhaseExposure } from '../optics/index.ts'
+import type { Part } from '../catalogue/index.ts'
+import { goesBefore, lensOf, lightPlan, ndOf, type PhaseExposure, sizeOn } from '../optics/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { bagRemedy, byReadiness, eachOf, firstOf, kitThat, ringsBetween, spareOwned } from './places.ts'
-import { sizeOn } from '../optics/index.ts'
 
 /** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
 const withRings = (facts: Facts, lens: Part, filter: Part): readonly Part[] | undefined => {

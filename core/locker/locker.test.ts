@@ -12,6 +12,7 @@ import {
   pieceSchema,
   readingOf,
   rigWeighing,
+  samePiece,
   type Scale,
   tared,
   trueMassG,
@@ -22,6 +23,13 @@ import {
 
 const today = '2026-11-25'
 const zoom = newPiece('zoom-1', 'zoom', { boughtOn: '2024-11-25', paidMinor: 100_000 })
+
+test('two pieces say the same whatever the order of their fields, and any one field tells them apart', () => {
+  const backwards = Object.fromEntries(Object.entries(zoom).reverse()) as typeof zoom
+  expect(samePiece(zoom, backwards)).toBe(true)
+  for (const other of [{ notes: 'lent cap' }, { paidMinor: 100_001 }, { paidMinor: null }, { usedOn: today }, { id: 'zoom-2' }])
+    expect(samePiece(zoom, { ...zoom, ...other })).toBe(false)
+})
 
 test('what a piece is worth by hand: a fifth less each year, not under its floor, nothing once it has gone', () => {
   expect(valueOn(zoom, '2024-11-25')).toBe(100_000)

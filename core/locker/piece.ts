@@ -67,6 +67,10 @@ export const newPiece = (id: string, partId: string, more: Partial<LockerPiece> 
 export const futureDates = (piece: LockerPiece, today: string): readonly ('boughtOn' | 'lentOn' | 'endedOn' | 'measuredOn' | 'usedOn')[] =>
   (['boughtOn', 'lentOn', 'endedOn', 'measuredOn', 'usedOn'] as const).filter((key) => (piece[key] ?? '') > today)
 
+/** Do two pieces say the same, whatever the order of their fields? */
+export const samePiece = (a: LockerPiece, b: LockerPiece): boolean =>
+  (Object.keys(a) as (keyof LockerPiece)[]).every((key) => a[key] === b[key])
+
 /** Is it still the operator's? What is lent comes back. */
 export const isOwned = ({ state }: Pick<LockerPiece, 'state'>): boolean => state === 'kept' || state === 'lent'
 

@@ -24,8 +24,6 @@ const REST_S = 0.8
 const STEADY_G = 0.75
 /** It creeps by this much in a minute, g. */
 const CREEP_G_MIN = 0.4
-/** It reads up to this much. g */
-export const SCALE_MOST_G = 15_000
 
 export const newScale = (seed: number): Scale => ({ seed, loadG: 0, tareG: 0, settledS: 60, tick: 0, plugged: true })
 

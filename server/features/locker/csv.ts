@@ -1,4 +1,5 @@
 import { decodeText, type LineIssue, type LockerReport, readLockerCsv, writeLockerCsv } from '@zucchini/core/formats'
+import { samePiece } from '@zucchini/core/locker'
 import type { CatalogueService } from '../catalogue/service.ts'
 import type { LockerService } from './service.ts'
 
@@ -63,11 +64,12 @@ export class LockerCsv {
     const answer = { ok: report.ok, rows: report.rows, unknownColumns: report.unknownColumns, issues: worded(report.issues) }
     if (!report.ok) return { ...nothing, ...answer }
     if (!dry) return { ...answer, ...(await this.#locker.takeIn(report.pieces)) }
-    const before = new Map(known.map(({ piece }) => [piece.id, JSON.stringify(sorted(piece))]))
+    const before = new Map(known.map(({ piece }) => [piece.id, piece] as const))
     const added = report.pieces.filter(({ id }) => !before.has(id)).length
-    const same = report.pieces.filter((piece) => before.get(piece.id) === JSON.stringify(sorted(piece))).length
+    const same = report.pieces.filter((piece) => {
+      const old = before.get(piece.id)
+      return old !== undefined && samePiece(old, piece)
+    }).length
     return { ...answer, added, same, changed: report.pieces.length - added - same }
   }
 }
-
-const sorted = (piece: object): object => Object.fromEntries(Object.entries(piece).sort(([a], [b]) => (a < b ? -1 : 1)))

@@ -1,4 +1,4 @@
-import { futureDates, type LockerPiece, newPiece } from '@zucchini/core/locker'
+import { futureDates, type LockerPiece, newPiece, samePiece } from '@zucchini/core/locker'
 import { type DataSource, type EntityManager, In } from 'typeorm'
 import { Refusal } from '../../errors.ts'
 import { partEntity } from '../catalogue/entity.ts'
@@ -158,7 +158,3 @@ export class LockerService {
       )
   }
 }
-
-/** Do two pieces say the same, whatever the order of their fields? */
-export const samePiece = (a: LockerPiece, b: LockerPiece): boolean =>
-  (Object.keys(a) as (keyof LockerPiece)[]).every((key) => a[key] === b[key])

@@ -3,7 +3,6 @@ import {
   type BillRules,
   billRulesSchema,
   currencySchema,
-  FEED_STEP_DAYS,
   feedPrices,
   inHome,
   plainRules,
@@ -237,6 +236,3 @@ export class PriceService {
       throw new Refusal('future-date', { issues: [{ path, message: `${day} is in the future; today is ${this.today}` }] })
   }
 }
-
-/** Prices of the simulated shops are this far apart. */
-export const FEED_EVERY_DAYS = FEED_STEP_DAYS
