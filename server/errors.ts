@@ -75,6 +75,7 @@ const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, n
   'standard-unknown': ({ standard }) => `nobody knows the mounting standard "${standard}"`,
   'not-square': ({ mount }) => `the height of "${mount}" must stand square to the way it faces`,
   'off-the-skin': ({ mount }) => `"${mount}" hangs in the air; it must lie on a solid of the part`,
+  'no-size': ({ mount, typed }) => `"${typed}" is no size of "${mount}"; write its diameter in mm, such as 77`,
   'shares-unknown': ({ mount }) => `it shares its place with "${mount}", which the part does not have`,
   'hinge-moves-nothing': ({ what }) => `this hinge moves ${what}, which the part does not have`,
   'lens-unknown': ({ part }) => `the lens kit names "${part}", which is no lens of the catalogue`,

@@ -1,3 +1,4 @@
+import type { MateCode } from '@zucchini/core/catalogue'
 import type { Issue } from '@zucchini/core/kernel'
 
 export type Units = 'metric' | 'imperial'
@@ -98,19 +99,23 @@ export const headline = (text: string): { readonly head: string; readonly rest: 
   return end < 0 ? { head: text, rest: '' } : { head: text.slice(0, end + 1), rest: text.slice(end + 2) }
 }
 
-const refusals: Readonly<Record<string, string>> = {
+const mateRefusals: Readonly<Record<MateCode, string>> = {
   'standards-differ': 'has no end for this: {b} against {a}',
   'same-gender': 'both ends are alike: {b} against {a}',
   'rail-too-short': 'the rail is {railMm} long, its clamp needs {clampMm}',
   'body-unfit': 'made for another body',
   'lens-mount-differs': 'has the {wants} mount, the camera has {holds}',
-  'filter-size-differs': 'made for {filterMm}, the lens has {lensMm}',
+  'filter-size-differs': 'made for {wants}, the lens has {holds}',
   'spacing-differs': 'its screws stand {screwsMm} apart, the holes {holesMm}',
   'pack-differs': 'the bay takes {holds}, this is {wants}',
   'flange-differs': 'made for {wantsMm} from the sensor, here it sits at {holdsMm}',
   'ring-size-differs': 'closes on {minMm} to {maxMm}, the ring is {ringMm}',
-  'clamp-size-differs': 'made for {wants} mm, the lens front is {holds} mm',
+  'clamp-size-differs': 'made for {wants}, the lens front is {holds}',
   'tray-differs': 'the tray takes {holds}, this is {wants}',
+}
+
+const refusals: Readonly<Record<string, string>> = {
+  ...mateRefusals,
   'last-setup': 'A rig keeps at least one set-up.',
   'root-stays': 'The camera carries the rig; swap it instead of leaving it out.',
   'joints-in-a-ring': 'That would make {instance} sit on itself.',

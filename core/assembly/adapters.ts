@@ -1,4 +1,4 @@
-import { type Catalogue, joiningRoles, mate, type MountEnd, type Part } from '../catalogue/index.ts'
+import { type Catalogue, joiningRoles, mate, type MountEnd, offeredParts, type Part } from '../catalogue/index.ts'
 import { lengthOf, subtract } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { freshId, type Joint, type Rig } from './rig.ts'
@@ -112,7 +112,7 @@ const joinersKnown = new WeakMap<Catalogue, readonly Part[]>()
 const joiners = (catalogue: Catalogue): readonly Part[] => {
   const known = joinersKnown.get(catalogue)
   if (known) return known
-  const made = [...catalogue.parts.values()].filter((part) => joiningRoles.has(part.role))
+  const made = offeredParts(catalogue).filter((part) => joiningRoles.has(part.role))
   joinersKnown.set(catalogue, made)
   return made
 }

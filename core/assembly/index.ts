@@ -1,4 +1,5 @@
 export * from './adapters.ts'
+export * from './adopt.ts'
 export * from './commands.ts'
 export * from './history.ts'
 export * from './lift.ts'

@@ -1,4 +1,4 @@
-import { type Catalogue, type Mate, mate, mountOf, type Mount, type Part, type Solid } from '../catalogue/index.ts'
+import { type Catalogue, type Mate, mate, type MateCode, mountOf, type Mount, type Part, type Solid } from '../catalogue/index.ts'
 import {
   add,
   type Bounds,
@@ -38,7 +38,7 @@ export interface PlacedPart {
   readonly frame: Frame
   readonly joint: Joint | undefined
   readonly host: PlacedPart | undefined
-  readonly mate: Outcome<Mate> | undefined
+  readonly mate: Outcome<Mate, MateCode> | undefined
   readonly centre: Vec3
   readonly solids: readonly PlacedSolid[]
   readonly bounds: Bounds
@@ -49,7 +49,7 @@ export interface Brace {
   readonly joint: Joint
   readonly guest: PlacedPart
   readonly host: PlacedPart
-  readonly mate: Outcome<Mate>
+  readonly mate: Outcome<Mate, MateCode>
   /** How far apart the two mounts are, mm; a slot or rail may make that up. */
   readonly gapMm: number
 }
@@ -75,7 +75,14 @@ export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number,
   return compose(compose(host, turnAboutZ(turnDeg)), compose(faceToFace, invert(guest)))
 }
 
-const put = (instance: Instance, part: Part, frame: Frame, joint?: Joint, host?: PlacedPart, mated?: Outcome<Mate>): PlacedPart => {
+const put = (
+  instance: Instance,
+  part: Part,
+  frame: Frame,
+  joint?: Joint,
+  host?: PlacedPart,
+  mated?: Outcome<Mate, MateCode>,
+): PlacedPart => {
   const solids = part.solids.map((solid): PlacedSolid => {
     const shape = placeShape(solid, frame)
     return { solid, shape, bounds: boundsOf(shape) }

@@ -2,14 +2,16 @@ import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../ass
 import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
 import { LEAD_SECONDS } from '../build-order/index.ts'
 import type { Need } from '../brief/index.ts'
-import { type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
+import { blankWhereFailed, type FactName, type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
 import { type StationState, stationsOf } from './stations.ts'
 
 /** Everything known about one set-up of a rig. Screens, server and scripts all read this. */
 export interface Assessment {
+  /** Figures that could not be worked out read as blank here and stand in `failed`; a finding tells of each. */
   readonly facts: Facts
+  readonly failed: ReadonlySet<FactName>
   readonly assembly: Assembly
   readonly points: readonly Point[]
   readonly mass: Mass
@@ -44,7 +46,7 @@ const secondsOf = (assembly: Assembly): number =>
   assembly.placed.reduce((sum, piece) => sum + (piece.mate?.ok ? piece.mate.value.seconds : 0), assembly.setup.links.length * LEAD_SECONDS)
 
 /**
- * Places a set-up once, works out its figures once and runs every check on them.
+ * Places a set-up once, works out its figures once and runs every check on them. A rule or a figure that fails is told as a finding; all else goes on.
  * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
  * @param withRemedies leave the cures out when only the findings are compared
  */
@@ -52,10 +54,13 @@ export const evaluate = (rig: Rig, setupId: string, shelf: Shelf, withRemedies =
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
   const assembly = placeSetup(rig, setup, shelf.catalogue)
-  const facts = factsOf(assembly, shelf)
-  const findings = findingsOf(facts, withRemedies)
+  const strict = factsOf(assembly, shelf)
+  const findings = findingsOf(strict, withRemedies)
+  const failed = new Set<FactName>()
+  const facts = blankWhereFailed(strict, failed)
   return {
     facts,
+    failed,
     assembly,
     get points() {
       return facts.points

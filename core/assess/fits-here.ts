@@ -10,7 +10,7 @@ import {
   seatingsAt,
   type Rig,
 } from '../assembly/index.ts'
-import { mate, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
+import { mate, type MateCode, offeredParts, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import type { Shelf } from '../checks/index.ts'
@@ -31,7 +31,7 @@ export interface Fit {
 export interface Misfit {
   readonly part: Part
   readonly from: Fit['from']
-  readonly issue: Issue
+  readonly issue: Issue<MateCode>
   readonly commands: readonly Command[]
   /** The best adapters between, and the edits that put it on with them. */
   readonly bridge?: { readonly adapters: readonly Part[]; readonly commands: readonly Command[] }
@@ -155,7 +155,7 @@ export const misfitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shel
   const fitting = new Set(candidatesFor(point, before, shelf).map(({ part }) => part))
   const from = origins(before)
   const bridges = new Map<string, readonly Chain[]>()
-  return [...shelf.catalogue.parts.values()]
+  return offeredParts(shelf.catalogue)
     .filter((part) => !fitting.has(part))
     .flatMap((part) => misfitOf(candidateOf(part, from(part), rig, idleOf(before, part)), point, setupId) ?? [])
     .sort((a, b) => byOrigin(a, b) || (a.part.name < b.part.name ? -1 : 1))

@@ -1,6 +1,6 @@
 import { type Assembly, type Command, edit, placeSetup, type PlacedPart, type Rig, swapCommands } from '../assembly/index.ts'
 import { needsOf } from '../brief/index.ts'
-import { mate, mountOf, type Part } from '../catalogue/index.ts'
+import { mate, mountOf, offeredParts, type Part } from '../catalogue/index.ts'
 import { lossesOf, type Shelf } from '../checks/index.ts'
 import { writeCsv } from '../formats/index.ts'
 import { type BuyPlan, buyPlan, type Cost, costOf, type CostLine, type PlanPiece, type TierLine, tierLines } from '../money/index.ts'
@@ -105,7 +105,7 @@ export interface Box {
 /** Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the rest counted once. */
 export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
   const now = costOf(rig, shelf.catalogue, shelf.owned)
-  const boxes = [...shelf.catalogue.parts.values()].filter(({ includes }) => (includes?.length ?? 0) > 0)
+  const boxes = offeredParts(shelf.catalogue).filter(({ includes }) => (includes?.length ?? 0) > 0)
   return boxes
     .flatMap((part): Box[] =>
       now.lines

@@ -1,7 +1,7 @@
-import { bad, good, type Issue, type Outcome } from '../kernel/index.ts'
+import { bad, good, type Outcome } from '../kernel/index.ts'
 import { standardOf } from './interfaces/index.ts'
 import type { Tool } from './part.ts'
-import type { MountEnd, MountStandard } from './standard.ts'
+import type { MateCode, MountEnd, MountStandard } from './standard.ts'
 
 /** Two ends that go together: which is the socket and which the plug, and what the joint is like. */
 export interface Mate {
@@ -32,16 +32,17 @@ const limitOf = (end: MountEnd, standard: MountStandard): number => end.mount.li
  * @returns the joint's nature, or why not: `same-gender`, `standards-differ`, or the standard's own objection.
  * @example a pinned 3/8" screw and a 1/4" hole give `standards-differ`
  */
-export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate> => {
+export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate, MateCode> => {
   if (a.mount.side === b.mount.side) return bad('same-gender', b.mount.id, { names: namesOf(a, b) })
   const [socket, plug] = a.mount.side === 'holds' ? [a, b] : [b, a]
   const socketStandard = standardOf(socket.mount.standard)
   const standard = standardOf(plug.mount.standard)
-  if (!socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names: namesOf(a, b) })
-  const objections: readonly Issue[] = socketStandard.objections(socket, plug)
+  const taken = socketStandard.meetsAny ?? standard.meetsAny ?? false
+  if (!taken && !socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names: namesOf(a, b) })
+  const objections = taken ? [] : socketStandard.objections(socket, plug)
   if (objections.length > 0) return { ok: false, issues: objections }
-  const { along } = standard
-  const fault = socketStandard.fault?.(socket, plug)
+  const along = taken ? undefined : standard.along
+  const fault = taken ? undefined : socketStandard.fault?.(socket, plug)
   return good({
     ...(along ? { along: { rail: along.rail, takesMm: along.takesMm(along.rail === 'holds' ? plug : socket) } } : {}),
     ...(fault === undefined ? {} : { fault }),

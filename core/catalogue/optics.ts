@@ -30,8 +30,8 @@ export const opticsSchema = z.discriminatedUnion('kind', [
     wideMm: lengthMm,
     tallMm: lengthMm,
     /** Its native sensitivities, from low to high, and the highest that is still fit to show. */
-    isos: z.array(z.number().positive().max(1_000_000)).min(1).max(4).readonly().optional(),
-    isoMax: z.number().positive().max(10_000_000).optional(),
+    isos: z.array(z.number().min(1).max(1_000_000)).min(1).max(4).readonly().optional(),
+    isoMax: z.number().min(1).max(10_000_000).optional(),
     /** Built-in neutral density: its steps, or the range it runs through without steps. */
     nd: z.strictObject({ stops: z.array(stops).min(1).max(8).readonly(), smooth: z.boolean() }).optional(),
     /** Modes that use less of the sensor, by how many times less. */

@@ -1,5 +1,6 @@
 import { distanceToSkin, dot, exceeds, type Issue, SURFACE_MM, UNIT } from '../kernel/index.ts'
 import { isStandard, standardOf } from './interfaces/index.ts'
+import { diameterOf } from './families.ts'
 import type { Part } from './part.ts'
 
 /** The mount of a pair of rods lies midway between them. mm */
@@ -15,6 +16,8 @@ const mountIssues = (part: Part): Issue[] =>
     const path = `mounts[${i}]`
     if (!isStandard(mount.standard)) return [{ code: 'standard-unknown', path: `${path}.standard`, names: { standard: mount.standard } }]
     const issues: Issue[] = []
+    if (standardOf(mount.standard).sized && mount.family !== undefined && diameterOf(mount.family) === undefined)
+      issues.push({ code: 'no-size', path: `${path}.family`, names: { mount: mount.id, typed: mount.family } })
     if (Math.abs(dot(mount.out, mount.up)) > UNIT) issues.push({ code: 'not-square', path: `${path}.up`, names: { mount: mount.id } })
     const offMm = Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))
     const allowedMm = standardOf(mount.standard).kind === 'rods' ? BETWEEN_RODS_MM : SURFACE_MM

@@ -28,6 +28,22 @@ export type Kind =
   | 'clamp'
   | 'gear'
 
+/** What a standard can hold against a socket and a plug of its own kind. Each has its words in every place that tells of it, held by type. */
+export type ObjectionCode =
+  | 'body-unfit'
+  | 'clamp-size-differs'
+  | 'filter-size-differs'
+  | 'flange-differs'
+  | 'lens-mount-differs'
+  | 'pack-differs'
+  | 'rail-too-short'
+  | 'ring-size-differs'
+  | 'spacing-differs'
+  | 'tray-differs'
+
+/** Why two mounts do not go together. */
+export type MateCode = 'same-gender' | 'standards-differ' | ObjectionCode
+
 /** A way two parts hold on to each other. Everything particular to it lives in its own file. */
 export interface MountStandard {
   readonly id: string
@@ -39,6 +55,8 @@ export interface MountStandard {
   readonly glyph: Glyph
   /** Standards of a plug (`sits`) that this one's socket (`holds`) takes. */
   readonly accepts: readonly string[]
+  /** Goes with every other standard, because nothing is known of it. */
+  readonly meetsAny?: true
   /** Does the plug of this standard keep the joint from turning by itself? */
   readonly holdsTwist: boolean
   /** The joint can be set every so many degrees; 1 means freely. */
@@ -49,12 +67,14 @@ export interface MountStandard {
   readonly limitG?: number
   readonly tool: Tool
   readonly seconds: number
+  /** Its family is a diameter in mm, and must be readable as one. */
+  readonly sized?: true
   /** Reasons beyond the standard's name why this socket and plug do not go together; empty when they do. */
-  readonly objections: (socket: MountEnd, plug: MountEnd) => readonly Issue[]
+  readonly objections: (socket: MountEnd, plug: MountEnd) => readonly Issue<ObjectionCode>[]
   /** For joints along a length: which side is the rail, and how much of it the other side takes up, mm. */
   readonly along?: { readonly rail: 'holds' | 'sits'; readonly takesMm: (clamp: MountEnd) => number }
   /** Goes together, but with this fault. */
   readonly fault?: (socket: MountEnd, plug: MountEnd) => string | undefined
 }
 
-export const noObjections = (): readonly Issue[] => []
+export const noObjections = (): readonly Issue<ObjectionCode>[] => []

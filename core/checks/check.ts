@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts } from './facts.ts'
+import { FactFailure } from './failure.ts'
 
 /** stop: can't be built, or would harm gear or person. risk: works until it doesn't. hint: better, cheaper, lighter. */
 export type Level = 'stop' | 'risk' | 'hint'
@@ -66,6 +67,26 @@ export interface CheckDefinition<S, O> {
   readonly remedies?: (subject: S, facts: Facts, judgement: Judgement, options: O) => readonly Remedy[]
 }
 
+const LONGEST_REASON = 160
+const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).slice(0, LONGEST_REASON)
+
+/** What is said when a rule, or a figure it reads, meets a state it can not judge: the rule is named, and everything else goes on. */
+const cannotJudge = ({ id, title }: { readonly id: string; readonly title: string }, error: unknown): Finding => ({
+  check: error instanceof FactFailure ? 'cannot-tell' : id,
+  message: error instanceof FactFailure ? 'fact-failed' : 'rule-failed',
+  group: 'cannotTell',
+  level: 'hint',
+  parts: [],
+  text:
+    error instanceof FactFailure
+      ? "Can't tell everything: “{fact}” could not be worked out for this set-up. The rules that read it are silent ({reason})."
+      : "Can't tell: the rule “{rule}” met something it can't judge. All other rules hold ({reason}).",
+  why: 'A rule that can not judge says so instead of keeping silent; nothing of the rig is lost by it.',
+  numbers: {},
+  names: { rule: title, reason: reasonOf(error), ...(error instanceof FactFailure ? { fact: error.fact } : {}) },
+  remedies: [],
+})
+
 /** A rule as the registry runs it; the kind of its subjects stays inside. */
 export interface Check extends Omit<CheckDefinition<never, never>, 'subjects' | 'judge' | 'remedies' | 'options' | 'defaults'> {
   readonly options: z.ZodType
@@ -88,18 +109,31 @@ const once = <T>(make: () => T): (() => T) => {
   return () => (made ??= { value: make() }).value
 }
 
-/** Turns a rule's definition into one that can be run. */
+/** Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding that says so. */
 export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
   const judged = (facts: Facts) =>
     definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, definition.defaults) }))
   return {
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),
-    run: (facts, withRemedies = true) =>
-      judged(facts).flatMap(({ subject, judgement }): Finding[] => {
+    run: (facts, withRemedies = true) => {
+      const guarded = <T>(judge: () => readonly T[], failed: (finding: Finding) => readonly T[]): readonly T[] => {
+        try {
+          return judge()
+        } catch (error) {
+          return failed(cannotJudge(definition, error))
+        }
+      }
+      const finding = (subject: S): readonly Finding[] => {
+        const judgement = definition.judge(subject, facts, definition.defaults)
         const text = messageOf(definition, judgement)
         if (judgement.group === 'silent') return []
-        const cures = once(() => (withRemedies ? (definition.remedies?.(subject, facts, judgement, definition.defaults) ?? []) : []))
+        const cures = once(() =>
+          guarded(
+            () => (withRemedies ? (definition.remedies?.(subject, facts, judgement, definition.defaults) ?? []) : []),
+            () => [],
+          ),
+        )
         return [
           {
             check: definition.id,
@@ -118,6 +152,17 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
             },
           },
         ]
-      }),
+      }
+      return guarded(
+        () =>
+          definition.subjects(facts).flatMap((subject) =>
+            guarded(
+              () => finding(subject),
+              (failure) => [failure],
+            ),
+          ),
+        (failure) => [failure],
+      )
+    },
   }
 }

@@ -3,8 +3,9 @@ import { join } from 'node:path'
 import { z } from 'zod'
 import { tinyRig } from '../testing/index.ts'
 import { defineCheck } from './check.ts'
-import { factNames } from './facts.ts'
-import { checks } from './index.ts'
+import { placeSetup } from '../assembly/index.ts'
+import { blankWhereFailed, type FactName, factNames, factsOf } from './facts.ts'
+import { checks, findingsOf } from './index.ts'
 import { complaints } from './tester.ts'
 
 const notChecks = new Set([
@@ -12,6 +13,7 @@ const notChecks = new Set([
   'cures.ts',
   'equal.ts',
   'facts.ts',
+  'failure.ts',
   'index.ts',
   'places.ts',
   'tester.ts',
@@ -92,4 +94,60 @@ describe('the tester refuses', () => {
   })
   test('a judgement of another kind', () =>
     expect(complaints(loud, { speaks: [], silent: [{ ...asked, message: 'calm' }] })[0]).toContain('judged speaks/loud'))
+})
+
+describe('a rule or a figure that throws takes nothing else with it', () => {
+  const { rig, shelf } = tinyRig([], [])
+  const [setup] = rig.setups
+  if (!setup) throw new RangeError('a set-up')
+  const base = {
+    id: 'broken',
+    title: 'Broken on purpose',
+    why: 'why',
+    level: 'stop' as const,
+    source: 'test',
+    options: z.object({}),
+    defaults: {},
+    needs: [],
+    messages: { speaks: { loud: 'It is.' }, silent: {}, cannotTell: {} },
+  }
+  const facts = () => factsOf(placeSetup(rig, setup, shelf.catalogue), shelf)
+  const fails = (): never => {
+    throw new RangeError('planted')
+  }
+
+  test('at one subject: the others are judged', () => {
+    const check = defineCheck<number, object>({
+      ...base,
+      subjects: () => [1, 2, 3],
+      judge: (n) => (n === 2 ? fails() : { group: 'speaks', message: 'loud' }),
+    })
+    expect(check.run(facts()).map(({ level, message }) => [level, message])).toEqual([
+      ['stop', 'loud'],
+      ['hint', 'rule-failed'],
+      ['stop', 'loud'],
+    ])
+    expect(check.run(facts())[1]).toMatchObject({ group: 'cannotTell', names: { rule: 'Broken on purpose', reason: 'planted' } })
+  })
+  test('while it looks for its subjects, by an unknown message, or in its ways out', () => {
+    const [none] = defineCheck({ ...base, subjects: fails, judge: fails }).run(facts())
+    expect(none).toMatchObject({ check: 'broken', message: 'rule-failed' })
+    const [unknown] = defineCheck({ ...base, subjects: () => [1], judge: () => ({ group: 'speaks', message: 'unheard-of' }) }).run(facts())
+    expect(unknown).toMatchObject({ message: 'rule-failed', names: { reason: expect.stringContaining('unheard-of') as string } })
+    const [cured] = defineCheck({ ...base, subjects: () => [1], judge: () => ({ group: 'speaks', message: 'loud' }), remedies: fails }).run(
+      facts(),
+    )
+    expect(cured).toMatchObject({ message: 'loud', remedies: [] })
+  })
+  test('a figure that fails is told once, by its name, and reads as blank on screens', () => {
+    // A camera whose centre is no number is refused on its way in; here it stands for any defect of ours.
+    const strict = factsOf({ ...placeSetup(rig, setup, shelf.catalogue), placed: undefined } as never, shelf)
+    const findings = findingsOf(strict)
+    const told = findings.filter(({ message }) => message === 'fact-failed').map(({ names }) => names['fact'])
+    expect(new Set(told).size).toBe(told.length)
+    expect(told).toContain('mass')
+    const failed = new Set<FactName>()
+    expect(blankWhereFailed(strict, failed).mass).toEqual({ totalG: 0, inHandG: 0, centre: [0, 0, 0] })
+    expect([...failed]).toEqual(['mass'])
+  })
 })

@@ -41,6 +41,8 @@ import {
   type Watched,
   watchedScreens,
 } from '../clearance/index.ts'
+import { zero } from '../kernel/index.ts'
+import { FactFailure } from './failure.ts'
 import { aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
@@ -71,6 +73,7 @@ import {
   cablesOf,
   type DayPlan,
   drawIn,
+  type Flow,
   type Network,
   networkOf,
   planDay,
@@ -231,14 +234,80 @@ const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('c
 
 const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
 
+/** The figures of one placed set-up. Reading one that can't be worked out throws a `FactFailure`, again at each reading. */
 export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
   const facts = { assembly, shelf } as Facts
   for (const name of factNames) {
     let made: { value: unknown } | undefined
+    let failed: FactFailure | undefined
     Object.defineProperty(facts, name, {
       enumerable: true,
-      get: () => (made ??= { value: makers[name](assembly, shelf, facts) }).value,
+      get: () => {
+        if (failed) throw failed
+        try {
+          return (made ??= { value: makers[name](assembly, shelf, facts) }).value
+        } catch (error) {
+          // What this figure is made of may have failed: then that is what is told.
+          throw (failed = error instanceof FactFailure ? error : new FactFailure(name, error))
+        }
+      },
     })
   }
   return facts
+}
+
+const noFlow: Flow = {
+  cellW: new Map(),
+  feedW: new Map(),
+  dark: new Set(),
+  usedW: 0,
+  storedW: 0,
+  wallW: 0,
+  lossW: 0,
+}
+/** What a screen shows in place of a figure that can't be worked out; those not named are an empty list or nothing at all. */
+const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
+  cables: new Map(),
+  mass: { totalG: 0, inHandG: 0, centre: zero },
+  network: { cells: [], nodes: [], feeds: [], rings: [], order: [] },
+  runDown: { events: [], cellMin: new Map(), nodeMin: new Map(), first: noFlow },
+  day: { phases: [], minutes: 0, events: [], kinds: [], darkMin: new Map(), failsAtMin: 0, swaps: 0 },
+  cost: { lines: [], low: 0, usual: 0, high: 0, unpriced: [] },
+  bill: { goodsMinor: 0, shippingMinor: 0, taxMinor: 0, totalMinor: 0 },
+  chance: 0,
+  size: { bounds: { min: zero, max: zero }, wideMm: 0, tallMm: 0, longMm: 0 },
+  stand: { marginMm: 0, on: [] },
+  light: {
+    setting: { fNumber: 1, iso: 100, fps: 25, shutterDeg: 180 },
+    lossStops: 0,
+    isoMax: undefined,
+    filters: [],
+    choices: [],
+    phases: [],
+  },
+  ...Object.fromEntries(
+    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean'] as const).map((name) => [name, undefined]),
+  ),
+}
+
+/**
+ * The same figures for screens: one that fails reads as blank and is noted, so that the rest of the page stands.
+ * @param failed takes the names of the figures that failed, as they are read
+ */
+export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => {
+  const shown = { assembly: facts.assembly, shelf: facts.shelf } as Facts
+  for (const name of factNames)
+    Object.defineProperty(shown, name, {
+      enumerable: true,
+      get: () => {
+        try {
+          return facts[name]
+        } catch (error) {
+          if (!(error instanceof FactFailure)) throw error
+          failed.add(name)
+          return name in blanks ? blanks[name] : []
+        }
+      },
+    })
+  return shown
 }

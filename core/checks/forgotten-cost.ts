@@ -48,6 +48,9 @@ const leads = (facts: Facts): Forgotten => {
   }
 }
 
+/** A card that takes less than this is none, minutes. */
+const LEAST_CARD_MIN = 1
+
 /** Cards for the hours that find no room. */
 const cards = (facts: Facts): Forgotten => {
   const short = facts.recordings.filter(
@@ -55,7 +58,8 @@ const cards = (facts: Facts): Forgotten => {
   )
   const counts = short.map(({ minutes, neededMin, media }) => {
     const each = minutes / Math.max(1, media.length)
-    return { part: media[0]?.part, count: each > 0 ? Math.ceil((neededMin - minutes) / each) : 1 }
+    // A card that takes next to nothing is none to plan with: then one that is large enough is what is missing.
+    return { part: media[0]?.part, count: each >= LEAST_CARD_MIN ? Math.ceil((neededMin - minutes) / each) : 1 }
   })
   return {
     what: 'cards',

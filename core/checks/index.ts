@@ -73,6 +73,7 @@ import { overBudget } from './over-budget.ts'
 import { overMass } from './over-mass.ts'
 import { overPayload } from './over-payload.ts'
 import { padOverload } from './pad-overload.ts'
+import { partGone } from './part-gone.ts'
 import { partialFit } from './partial-fit.ts'
 import { plateOffset } from './plate-offset.ts'
 import { plugDirection } from './plug-direction.ts'
@@ -124,7 +125,8 @@ import { watts } from './watts.ts'
 import { wrongEnds } from './wrong-ends.ts'
 
 export * from './check.ts'
-export { type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
+export { blankWhereFailed, type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
+export { FactFailure } from './failure.ts'
 export { byReadiness, pointName, spareOwned } from './places.ts'
 export { lossesOf } from './equal.ts'
 export { type Forgotten, forgottenOf } from './forgotten-cost.ts'
@@ -206,6 +208,7 @@ export const checks: readonly Check[] = [
   overMass,
   overPayload,
   padOverload,
+  partGone,
   partialFit,
   plateOffset,
   plugDirection,
@@ -259,7 +262,15 @@ export const checks: readonly Check[] = [
 
 /** All that the checks have to say, worst first; within a level in the order of the registry. */
 export const findingsOf = (facts: Facts, withRemedies = true): readonly Finding[] => {
-  const found = checks.flatMap((check) => check.run(facts, withRemedies))
+  const seen = new Set<string>()
+  const found = checks
+    .flatMap((check) => check.run(facts, withRemedies))
+    .filter((finding) => {
+      // What one failed figure keeps from many rules is said once; so is a rule that fails at each of its subjects.
+      if (finding.message !== 'fact-failed' && finding.message !== 'rule-failed') return true
+      const key = `${finding.check} ${finding.names['fact'] ?? ''}`
+      return !seen.has(key) && seen.add(key)
+    })
   return levels.flatMap((level) => found.filter((finding) => finding.level === level))
 }
 

@@ -20,6 +20,8 @@ const holder = tinyPart({
     socket('pair', 'two-screw', [0, 20, 0], [0, 1, 0], { spacingMm: 30 }),
     socket('bay', 'pack', [0, 20, 0], [0, 1, 0], { family: 'p72', almost: ['p72-old'] }),
     socket('front', 'clamp-on', [0, 20, 0], [0, 1, 0], { family: '95' }),
+    socket('ring', 'lens-ring', [0, 20, 0], [0, 1, 0], { odMm: 70 }),
+    socket('bayonet', 'lens-mount', [0, 20, 0], [0, 1, 0], { family: 'stem', flangeMm: 20 }),
     socket('tray', 'tray', [0, 20, 0], [0, 1, 0], { family: '4x5.65' }),
   ],
 })
@@ -52,6 +54,30 @@ testCheck(mountMismatch, {
       numbers: { lensMm: 67, filterMm: 82 },
       ...tinyRig([filtered, filter], [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')]),
     },
+    {
+      name: 'a thread whose size was typed as words',
+      message: 'filter-size-differs',
+      ...tinyRig(
+        [filtered, tinyPart({ id: 'filter', mounts: [plug('rear', 'filter-thread', { family: 'large' })] })],
+        [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')],
+      ),
+    },
+    {
+      name: 'a clamp too wide for the ring',
+      message: 'ring-size-differs',
+      numbers: { ringMm: 70, minMm: 71, maxMm: 80 },
+      ...held(tinyPart({ id: 'gear', mounts: [plug('clamp', 'lens-ring', { closesOn: { minMm: 71, maxMm: 80 } })] }), 'clamp', 'ring'),
+    },
+    {
+      name: 'the right bayonet, 2 mm off the sensor',
+      message: 'flange-differs',
+      numbers: { wantsMm: 18, holdsMm: 20 },
+      ...held(
+        tinyPart({ id: 'lens', role: 'lens', mounts: [plug('bayonet', 'lens-mount', { family: 'stem', flangeMm: 18 })] }),
+        'bayonet',
+        'bayonet',
+      ),
+    },
     { name: 'another pack', message: 'pack-differs', ...held(packPart('q80'), 'back', 'bay') },
     {
       name: 'a clamp ring of another size',
@@ -65,6 +91,14 @@ testCheck(mountMismatch, {
     },
   ],
   silent: [
+    {
+      name: 'one size, typed in two ways',
+      message: 'fits',
+      ...tinyRig(
+        [filtered, tinyPart({ id: 'filter', mounts: [plug('rear', 'filter-thread', { family: '67 mm' })] })],
+        [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')],
+      ),
+    },
     { name: 'screws 32 mm apart in holes at 30 with 2 mm of slot', message: 'fits', ...held(pairPart('pair', 32), 'foot', 'pair') },
     {
       name: 'a pack that goes in without latching is another check’s business',

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { adapterChains, chainCommands, type PlacedPart } from '../assembly/index.ts'
-import { endName, mate, mountOf } from '../catalogue/index.ts'
+import { endName, mate, type MateCode, mountOf } from '../catalogue/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
@@ -26,7 +26,22 @@ const bridges = function* (piece: PlacedPart, facts: Facts): Generator<Remedy> {
 }
 
 /** Objections that have a check of their own. */
-const elsewhere: ReadonlySet<string> = new Set(['body-unfit', 'rail-too-short', 'spacing-differs'])
+const elsewhere = ['body-unfit', 'rail-too-short', 'spacing-differs'] as const satisfies readonly MateCode[]
+type Told = Exclude<MateCode, (typeof elsewhere)[number]>
+const isElsewhere = (code: MateCode): boolean => (elsewhere as readonly MateCode[]).includes(code)
+
+/** One sentence for every objection there can be; a new one does not compile without its words. */
+const speaks = {
+  'standards-differ': "{guest} won't go on. It has a {guestEnd}; {host} offers a {hostEnd}.",
+  'same-gender': "{guest} won't go on. Its {guestEnd} meets a {hostEnd}: one of them must be the other half.",
+  'filter-size-differs': "{guest} won't go in. It is made for {wants}; the lens has {holds}.",
+  'pack-differs': "{guest} won't go in. The bay takes {holds}; this is {wants}.",
+  'clamp-size-differs': "{guest} won't clamp on. It is made for {wants}; the lens front is {holds}.",
+  'tray-differs': "{guest} won't go in. The tray takes {holds}; this is {wants}.",
+  'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
+  'flange-differs': "{guest} locks but won't focus right. It is made to sit {wantsMm} from the sensor; here it sits at {holdsMm}.",
+  'ring-size-differs': "{guest} won't close. It closes on {minMm} to {maxMm}; the ring is {ringMm}.",
+} as const satisfies Record<Told, string>
 
 /** Two mounts that were put together but do not go together. */
 export const mountMismatch = defineCheck<PlacedPart, object>({
@@ -39,20 +54,12 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
   defaults: {},
   needs: [],
   messages: {
-    speaks: {
-      'standards-differ': "{guest} won't go on. It has a {guestEnd}; {host} offers a {hostEnd}.",
-      'same-gender': "{guest} won't go on. Its {guestEnd} meets a {hostEnd}: one of them must be the other half.",
-      'filter-size-differs': "{guest} won't go in. It is made for {filterMm}; the lens has {lensMm}.",
-      'pack-differs': "{guest} won't go in. The bay takes {holds}; this is {wants}.",
-      'clamp-size-differs': "{guest} won't clamp on. It is made for {wants} mm; the lens front is {holds} mm.",
-      'tray-differs': "{guest} won't go in. The tray takes {holds}; this is {wants}.",
-      'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
-    },
+    speaks,
     silent: { fits: '{guest} goes on {host}.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || !elsewhere.has(piece.mate.issues[0]?.code ?? ''))),
+    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || !piece.mate.issues.some(({ code }) => isElsewhere(code)))),
   judge: (piece) => {
     const pair = ends(piece)
     const names = {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Need } from '../brief/index.ts'
-import { capabilities, type Part } from '../catalogue/index.ts'
+import { capabilities, offeredParts, type Part } from '../catalogue/index.ts'
 import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { addRemedy, byReadiness, eachOf, firstOf, spareOwned } from './places.ts'
@@ -48,7 +48,7 @@ export const needUnmet = defineCheck<Need, object>({
     return { group: 'silent', message: 'met', names: { ...names, part: giver?.part.name ?? '' } }
   },
   remedies: (need, facts) => {
-    const givers = [...facts.shelf.catalogue.parts.values()].filter(
+    const givers = offeredParts(facts.shelf.catalogue).filter(
       (part: Part) => part.role !== 'camera' && part.provides.includes(need.capability),
     )
     const sorted = givers.sort(byReadiness(facts))

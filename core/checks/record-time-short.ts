@@ -1,6 +1,6 @@
 import { exceeds } from '../kernel/index.ts'
 import { type Recording } from '../media/index.ts'
-import type { Part } from '../catalogue/index.ts'
+import { offeredParts, type Part } from '../catalogue/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import type { Facts } from './facts.ts'
 import { byReadiness } from './places.ts'
@@ -43,7 +43,7 @@ export const recordTimeShort = defineCheck<Recording, object>({
   remedies: (recording, facts: Facts) => {
     const { codec, minutes, neededMin } = recording
     const perGb = minutesPerGb(codec.mbps)
-    const choices = [...facts.shelf.catalogue.parts.values()]
+    const choices = offeredParts(facts.shelf.catalogue)
       .filter((part) => fits(recording, part) && (part.media?.stores?.writeMBs ?? 0) * 8 >= codec.mbps * 1.3)
       .map((part) => ({ part, count: Math.ceil((neededMin - minutes) / ((part.media?.stores?.gb ?? 1) * perGb) - 1e-9) }))
       .filter(({ count }) => count > 0 && count <= MOST_PACKED)

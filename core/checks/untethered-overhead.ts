@@ -1,3 +1,4 @@
+import { offeredParts } from '../catalogue/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import type { Facts } from './facts.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from './places.ts'
@@ -24,7 +25,9 @@ export const untetheredOverhead = defineCheck<Facts, object>({
       : { group: 'speaks', message: 'untethered', parts: [assembly.setup.root] }
   },
   remedies: (facts) => {
-    const tethers = [...facts.shelf.catalogue.parts.values()].filter(({ provides }) => provides.includes('tether')).sort(byReadiness(facts))
+    const tethers = offeredParts(facts.shelf.catalogue)
+      .filter(({ provides }) => provides.includes('tether'))
+      .sort(byReadiness(facts))
     return firstOf(
       1,
       eachOf(tethers.slice(0, 6), (part) => addRemedy(facts, part)),

@@ -1,6 +1,7 @@
 import type { LensUse } from '../brief/index.ts'
 import {
   type Catalogue,
+  diameterOf,
   type Kind,
   type LensOptics,
   mate,
@@ -43,10 +44,8 @@ export const mountsOf = (part: Part, kind: Kind, side: Mount['side']): readonly 
   part.mounts.filter((mount) => mount.side === side && standardOf(mount.standard).kind === kind).map((mount) => ({ part, mount }))
 
 /** The size of a lens's filter thread or clamp-on front, mm. */
-export const sizeOn = (part: Part, kind: 'filter' | 'clamp', side: Mount['side'] = 'holds'): number | undefined => {
-  const family = mountsOf(part, kind, side)[0]?.mount.family
-  return family === undefined ? undefined : Number(family)
-}
+export const sizeOn = (part: Part, kind: 'filter' | 'clamp', side: Mount['side'] = 'holds'): number | undefined =>
+  diameterOf(mountsOf(part, kind, side)[0]?.mount.family)
 
 const goTogether = (hosts: readonly MountEnd[], guests: readonly MountEnd[]): boolean =>
   hosts.some((host) => guests.some((guest) => mate(host, guest).ok))

@@ -1,6 +1,6 @@
 import { type Assembly, type Command, freshId, type Instance, type Link, type Rig, type SocketHere } from '../assembly/index.ts'
 import { gives, type Run, runBetween, takes } from '../cabling/index.ts'
-import { type Cable, type Carried, type Catalogue, type ConnectorId, type Part, pictureFormats } from '../catalogue/index.ts'
+import { type Cable, type Carried, type Catalogue, type ConnectorId, offeredParts, type Part, pictureFormats } from '../catalogue/index.ts'
 import { suits, voltsAt } from '../power/index.ts'
 
 /** What is around a rig when its leads are chosen. */
@@ -51,7 +51,7 @@ const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readon
   let known = leadsByEnds.get(catalogue)
   if (!known) {
     known = new Map()
-    for (const part of catalogue.parts.values()) {
+    for (const part of offeredParts(catalogue)) {
       if (!isLead(part)) continue
       const key = endsOf(part.cable.a.connector, part.cable.b.connector)
       known.set(key, [...(known.get(key) ?? []), part])

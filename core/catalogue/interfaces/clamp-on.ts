@@ -1,4 +1,4 @@
-import { sameFamily } from '../families.ts'
+import { sameSize } from '../families.ts'
 import type { MountStandard } from '../standard.ts'
 
 /** A matte box clamped on a lens front by its outer diameter. It turns when the ring under it turns. */
@@ -15,5 +15,6 @@ export const clampOn: MountStandard = {
   limitG: 600,
   tool: 'fingers',
   seconds: 15,
-  objections: sameFamily('clamp-size-differs'),
+  sized: true,
+  objections: sameSize('clamp-size-differs'),
 }

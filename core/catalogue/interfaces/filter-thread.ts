@@ -1,3 +1,4 @@
+import { sameSize } from '../families.ts'
 import type { MountStandard } from '../standard.ts'
 
 /** The thread on a lens front; only the same diameter goes in. Pitch 0.75 mm. */
@@ -14,14 +15,6 @@ export const filterThread: MountStandard = {
   limitG: 400,
   tool: 'fingers',
   seconds: 15,
-  objections: (lens, filter) =>
-    lens.mount.family === filter.mount.family
-      ? []
-      : [
-          {
-            code: 'filter-size-differs',
-            path: filter.mount.id,
-            numbers: { lensMm: Number(lens.mount.family ?? 0), filterMm: Number(filter.mount.family ?? 0) },
-          },
-        ],
+  sized: true,
+  objections: sameSize('filter-size-differs'),
 }

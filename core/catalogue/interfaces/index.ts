@@ -1,4 +1,5 @@
 import type { MountStandard } from '../standard.ts'
+import { unknownStandard } from '../unknown-standard.ts'
 import { body } from './body.ts'
 import { clampOn } from './clamp-on.ts'
 import { dovetail38 } from './dovetail-38.ts'
@@ -54,7 +55,8 @@ export const standards: readonly MountStandard[] = [
   vLock,
 ]
 
-const byId = new Map(standards.map((standard) => [standard.id, standard]))
+/** With the one of parts that are no longer known, which nobody can choose. */
+const byId = new Map([...standards, unknownStandard].map((standard) => [standard.id, standard]))
 
 /** The standard with this id. @throws {RangeError} for an id nobody registered. */
 export const standardOf = (id: string): MountStandard => {
@@ -63,4 +65,5 @@ export const standardOf = (id: string): MountStandard => {
   return found
 }
 
-export const isStandard = (id: string): boolean => byId.has(id)
+/** Is this a standard a part may name? */
+export const isStandard = (id: string): boolean => id !== unknownStandard.id && byId.has(id)

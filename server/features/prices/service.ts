@@ -1,3 +1,4 @@
+import { offeredParts } from '@zucchini/core/catalogue'
 import { addDays } from '@zucchini/core/kernel'
 import {
   type BillRules,
@@ -90,7 +91,7 @@ export class PriceService {
       if (next.feed.on)
         await this.#insert(
           manager,
-          [...parts.parts.values()].flatMap((part) => feedPrices(next.feed.seed, part, this.today, FEED_STEPS, next.home)),
+          offeredParts(parts).flatMap((part) => feedPrices(next.feed.seed, part, this.today, FEED_STEPS, next.home)),
         )
     })
     this.#known = undefined

@@ -1,5 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
-import { type Catalogue, mate, roles } from '@zucchini/core/catalogue'
+import { type Catalogue, mate, offeredParts, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
 
 /** Something the search can take one to. */
@@ -34,7 +34,7 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
     note: '',
     target: id,
   }))
-  const parts = [...catalogue.parts.values()].map((part): Findable => {
+  const parts = offeredParts(catalogue).map((part): Findable => {
     const point = open.find(({ piece, mount }) => part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok))
     return {
       id: `part ${part.id}`,

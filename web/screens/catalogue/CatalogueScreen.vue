@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { roles, type Role, standards, stations } from '@zucchini/core/catalogue'
+import { offeredParts, roles, type Role, standards, stations } from '@zucchini/core/catalogue'
 import { Plus } from '@lucide/vue'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
@@ -27,7 +27,7 @@ onMounted(async () => {
     trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'
   }
 })
-const list = computed(() => (shelf.catalogue ? listParts(shelf.catalogue.parts.values(), filter, order.value, shelf.owned, shelf.own) : []))
+const list = computed(() => (shelf.catalogue ? listParts(offeredParts(shelf.catalogue), filter, order.value, shelf.owned, shelf.own) : []))
 watch([filter, order], () => (shown.value = AT_ONCE))
 const part = computed(() => {
   const wanted = route.params['part']

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { offeredParts } from '@zucchini/core/catalogue'
 import { newPiece, usageOf } from '@zucchini/core/locker'
 import { useVirtualList } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
@@ -67,7 +68,7 @@ const add = async (partId: string) => {
     trouble.value = error instanceof Error ? error.message : 'It could not be added.'
   }
 }
-const parts = computed(() => [...(shelf.catalogue?.parts.values() ?? [])].sort((a, b) => a.name.localeCompare(b.name)))
+const parts = computed(() => [...(shelf.catalogue ? offeredParts(shelf.catalogue) : [])].sort((a, b) => a.name.localeCompare(b.name)))
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
 const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
 </script>
