@@ -4,15 +4,16 @@ import helmet from '@fastify/helmet'
 import rateLimit from '@fastify/rate-limit'
 import fastifyStatic from '@fastify/static'
 import swagger from '@fastify/swagger'
-import fastify, { type FastifyInstance } from 'fastify'
+import fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler, type ZodTypeProvider } from 'fastify-type-provider-zod'
 import type { DataSource } from 'typeorm'
-import { errorTable, installErrors } from './errors.ts'
+import { answerClientFault, installErrors, Refusal, refusalBody } from './errors.ts'
 import { catalogueRoutes } from './features/catalogue/routes.ts'
 import { OwnPartService } from './features/catalogue/own-parts.ts'
 import { CatalogueService } from './features/catalogue/service.ts'
 import { healthRoutes } from './features/health/routes.ts'
 import { backupRoutes } from './features/backup/routes.ts'
+import { Nightly } from './features/backup/nightly.ts'
 import { BackupService } from './features/backup/service.ts'
 import { LockerCsv } from './features/locker/csv.ts'
 import { lockerRoutes } from './features/locker/routes.ts'
@@ -26,12 +27,19 @@ import { ScaleService } from './features/scale/service.ts'
 import { rehearsalRoutes } from './features/rehearsals/routes.ts'
 import { RehearsalService } from './features/rehearsals/service.ts'
 import { RigFileService } from './features/rigs/files.ts'
+import { RigHistory } from './features/rigs/history.ts'
 import { rigRoutes } from './features/rigs/routes.ts'
 import { RigService } from './features/rigs/service.ts'
-import { installHostGuard, installPassphrase } from './guards.ts'
+import { ShelfService } from './features/rigs/shelf.ts'
+import { Surroundings } from './features/rigs/surroundings.ts'
+import { installHostGuard, installPassphrase, installSlowBodyGuard } from './guards.ts'
+import { installOperatorDay } from './operator-day.ts'
+import { Worlds } from './versions.ts'
+import { Pool } from './work/pool.ts'
 
 const BODY_LIMIT = 2 * 1024 * 1024
 const REQUESTS_A_MINUTE = 3000
+const SLOWEST_HEAD_MS = 15_000
 
 export interface AppOptions {
   readonly db: DataSource
@@ -44,6 +52,18 @@ export interface AppOptions {
   readonly now?: () => Date
   /** Milliseconds that pass for the simulated scale. */
   readonly clock?: () => number
+  /** Where backups go by themselves; none in most tests. */
+  readonly backupDirs?: readonly string[]
+  /** How long a body may take to come in, ms. */
+  readonly slowestBodyMs?: number
+}
+
+/** The server, and what else of it somebody may want to wait for. */
+export interface Built {
+  readonly app: FastifyInstance
+  readonly shelf: ShelfService
+  readonly history: RigHistory
+  readonly nightly: Nightly
 }
 
 const csp = {
@@ -71,53 +91,75 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
   })
   app.get('/*', { schema: { hide: true } }, async (request, reply) => {
     if (request.url.startsWith('/api/') || /\.\w+$/.test(request.url.split('?')[0] ?? ''))
-      return reply.status(404).send({ error: { code: 'not-found', message: errorTable['not-found'][1], path: request.url } })
+      return reply.status(404).send(refusalBody('not-found', { path: request.url }))
     return reply.header('cache-control', 'no-cache').sendFile('index.html')
   })
 }
 
 /** Builds the server around an open database. It does not listen; tests inject requests. */
-export const buildApp = async ({ db, webDir, hosts = [], passphrase, log = false, now, clock }: AppOptions): Promise<FastifyInstance> => {
+export const buildApp = async (options: AppOptions): Promise<Built> => {
+  const { db, webDir, hosts = [], passphrase, log = false, now, clock, backupDirs = [], slowestBodyMs } = options
   const app = fastify({
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
     routerOptions: { maxParamLength: 100 },
+    // A whole request may take its time, a large backup does; its head and an ordinary body may not.
+    requestTimeout: 0,
+    http: { headersTimeout: SLOWEST_HEAD_MS },
+    clientErrorHandler: answerClientFault,
+    frameworkErrors: (_error, request, reply) => {
+      void (reply as FastifyReply).status(400).send(refusalBody('bad-address', { path: request.url.slice(0, 200) }))
+    },
   }).withTypeProvider<ZodTypeProvider>()
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
   installErrors(app)
+  installOperatorDay(app)
   installHostGuard(app, hosts)
   if (passphrase) installPassphrase(app, passphrase)
+  installSlowBodyGuard(app, slowestBodyMs)
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: csp },
     strictTransportSecurity: false,
     crossOriginEmbedderPolicy: false,
   })
-  await app.register(rateLimit, { max: REQUESTS_A_MINUTE, timeWindow: '1 minute' })
+  await app.register(rateLimit, {
+    max: REQUESTS_A_MINUTE,
+    timeWindow: '1 minute',
+    errorResponseBuilder: () => new Refusal('too-many'),
+  })
   await app.register(swagger, {
     openapi: { info: { title: 'Zucchini', version: '1', description: 'Rigs, parts and the locker.' } },
     transform: jsonSchemaTransform,
   })
-  const catalogue = new CatalogueService(db)
+  const worlds = new Worlds(db)
+  const pool = new Pool()
+  const catalogue = new CatalogueService(db, worlds)
+  const operator = new OperatorService(db)
+  const locker = new LockerService(db, worlds, now)
+  const prices = new PriceService(db, catalogue, worlds, now)
+  const history = new RigHistory(db)
+  const rigs = new RigService(db, catalogue, history, worlds, now)
+  const shelf = new ShelfService(db, worlds, pool, new Surroundings(catalogue, locker, prices, operator), now)
+  const backup = new BackupService(db)
+  const nightly = new Nightly(backup, backupDirs, () => history.thin(now?.() ?? new Date()), now)
   await app.register(healthRoutes(db))
   await app.register(catalogueRoutes(catalogue, new OwnPartService(db, catalogue)))
-  await app.register(operatorRoutes(new OperatorService(db)))
-  const locker = new LockerService(db, now)
-  await app.register(lockerRoutes(locker, new LockerCsv(locker, catalogue)))
+  await app.register(operatorRoutes(operator))
+  await app.register(lockerRoutes(locker, new LockerCsv(locker, catalogue, pool)))
   await app.register(scaleRoutes(new ScaleService(catalogue, clock), locker))
-  const prices = new PriceService(db, catalogue, now)
   await app.register(priceRoutes(prices))
-  await app.register(
-    backupRoutes(new BackupService(db), () => {
-      prices.forget()
-      catalogue.refresh()
-    }),
-  )
-  await app.register(rehearsalRoutes(new RehearsalService(catalogue)))
-  const rigs = new RigService(db, catalogue)
-  await app.register(rigRoutes(rigs, new RigFileService(db, rigs, catalogue)))
+  await app.register(backupRoutes(backup, nightly))
+  await app.register(rehearsalRoutes(new RehearsalService(db, catalogue)))
+  await app.register(rigRoutes({ rigs, shelf, history, files: new RigFileService(db, rigs, catalogue) }))
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger())
   if (webDir && existsSync(join(webDir, 'index.html'))) await servePages(app, webDir)
-  return app
+  app.addHook('onClose', async () => {
+    shelf.close()
+    await nightly.stop()
+    await shelf.settled()
+    await pool.close()
+  })
+  return { app, shelf, history, nightly }
 }

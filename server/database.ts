@@ -2,7 +2,7 @@ import { DataSource } from 'typeorm'
 import { partEntity } from './features/catalogue/entity.ts'
 import { pieceEntity } from './features/locker/entity.ts'
 import { priceEntity, rateEntity, watchEntity } from './features/prices/entity.ts'
-import { rigEntity, rigRevisionEntity } from './features/rigs/entity.ts'
+import { rigEntity, rigRevisionEntity, rigSummaryEntity } from './features/rigs/entity.ts'
 import { migrations } from './migrations/index.ts'
 import { settingEntity } from './settings.ts'
 
@@ -18,7 +18,17 @@ export const dataSourceFor = (url: string): DataSource => {
     database: pathname.slice(1),
     timezone: 'Z',
     charset: 'utf8mb4',
-    entities: [rigEntity, rigRevisionEntity, partEntity, pieceEntity, priceEntity, rateEntity, watchEntity, settingEntity],
+    entities: [
+      rigEntity,
+      rigRevisionEntity,
+      rigSummaryEntity,
+      partEntity,
+      pieceEntity,
+      priceEntity,
+      rateEntity,
+      watchEntity,
+      settingEntity,
+    ],
     migrations,
     migrationsTransactionMode: 'none',
     extra: { connectionLimit: 8 },

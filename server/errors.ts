@@ -1,11 +1,15 @@
+import { STATUS_CODES } from 'node:http'
 import type { Issue } from '@zucchini/core/kernel'
 import type { FastifyError, FastifyInstance } from 'fastify'
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod'
+import { isAway, isFull } from './transactions.ts'
 
 /** Every refusal the server gives: its status and what a person should do about it. Docs and tests hold to this table. */
 export const errorTable = {
   'not-found': [404, 'There is nothing under this address.'],
-  'rig-unknown': [404, 'This rig is not on the shelf any more. Go back to the shelf and open another.'],
+  'bad-address': [400, 'This address can not be read. Check what was typed or pasted.'],
+  'rig-unknown': [404, 'There is no such rig. Go back to the shelf and open another.'],
+  'rig-put-away': [410, 'This rig was taken off the shelf. Nothing of it is lost: put it back, or go on with a new rig.'],
   'part-unknown': [404, 'The catalogue has no such part.'],
   'revision-unknown': [404, 'This rig has no such revision.'],
   'rehearsal-unknown': [404, 'This rehearsal was put away. Start it again.'],
@@ -25,6 +29,7 @@ export const errorTable = {
   'price-exists': [409, 'This shop’s price of that day is in the ledger already.'],
   'currency-unknown': [422, 'There is no rate for this currency yet. Enter one first.'],
   'future-date': [422, 'A day lies in the future. Nothing has happened yet that is to come.'],
+  'restore-under-way': [409, 'A backup is being read in already. Wait until that is done.'],
   'scale-gone': [409, 'The scale is not plugged in. Nothing was changed; plug it in and weigh again.'],
   'scale-unsteady': [409, 'The scale has not come to rest. Nothing was changed; wait a moment.'],
   'scale-empty': [409, 'Nothing lies on the scale. Nothing was changed; lay the piece on it first.'],
@@ -36,6 +41,9 @@ export const errorTable = {
   'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most, a table 16, a backup 200.'],
   'wrong-place': [403, 'This address is not allowed to talk to this server.'],
   'passphrase-wanted': [401, 'Give the passphrase this server was started with.'],
+  'too-slow': [408, 'What was sent came too slowly. Try again.'],
+  'database-down': [503, 'Storage is down. Nothing that was confirmed is lost; edits wait until it is back.'],
+  'disk-full': [507, 'The disk is full, so nothing could be stored. Make room; what waits is stored then by itself.'],
   'too-many': [429, 'Too many requests at once. Wait a moment.'],
   broken: [500, 'Something went wrong on our side. Nothing was changed; the log says more.'],
 } as const satisfies Record<string, readonly [status: number, message: string]>
@@ -96,15 +104,39 @@ const readable = (pointer: string): string =>
     .replaceAll(/\/(\d+)/g, '[$1]')
     .replaceAll('/', '.')
 
+/** A refusal as it goes out. */
+export const refusalBody = (code: ErrorCode, more: Readonly<Record<string, unknown>> = {}) => ({
+  error: { code, message: errorTable[code][1], ...more },
+})
+
+/** What could not even be read as a request, in the same form as every other refusal. */
+const CLIENT_FAULTS: Readonly<Record<string, ErrorCode>> = {
+  ERR_HTTP_REQUEST_TIMEOUT: 'too-slow',
+  HPE_HEADER_OVERFLOW: 'too-large',
+}
+export const answerClientFault = (
+  error: { readonly code?: string },
+  socket: { readonly writable: boolean; end(text: string): void; destroy(): void },
+): void => {
+  const code = CLIENT_FAULTS[error.code ?? ''] ?? 'malformed'
+  if (error.code === 'ECONNRESET' || !socket.writable) return socket.destroy()
+  const body = JSON.stringify(refusalBody(code))
+  const [status] = errorTable[code]
+  const head = `HTTP/1.1 ${status} ${STATUS_CODES[status] ?? ''}\r\ncontent-type: application/json; charset=utf-8\r\n`
+  socket.end(`${head}content-length: ${Buffer.byteLength(body)}\r\nconnection: close\r\n\r\n${body}`)
+}
+
 /** One way out for every error: the table's status and words, the log for what is ours. */
 export const installErrors = (app: FastifyInstance): void => {
   app.setNotFoundHandler((request, reply) => {
-    void reply.status(404).send({ error: { code: 'not-found', message: errorTable['not-found'][1], path: request.url } })
+    void reply.status(404).send(refusalBody('not-found', { path: request.url }))
   })
   app.setErrorHandler((error: FastifyError, request, reply) => {
     const send = (code: ErrorCode, more: Readonly<Record<string, unknown>> = {}) =>
-      reply.status(errorTable[code][0]).send({ error: { code, message: errorTable[code][1], ...more } })
+      reply.status(errorTable[code][0]).send(refusalBody(code, more))
     if (error instanceof Refusal) return send(error.code, error.more)
+    if (isAway(error)) return send('database-down')
+    if (isFull(error)) return send('disk-full')
     if (hasZodFastifySchemaValidationErrors(error))
       return send('malformed', {
         issues: error.validation.map((issue) => ({ path: readable(issue.instancePath), message: issue.message ?? 'not as expected' })),

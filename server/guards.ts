@@ -1,4 +1,5 @@
 import { timingSafeEqual } from 'node:crypto'
+import type { Readable } from 'node:stream'
 import type { FastifyInstance } from 'fastify'
 import { Refusal } from './errors.ts'
 
@@ -32,5 +33,21 @@ export const installPassphrase = (app: FastifyInstance, passphrase: string): voi
     if (same(given.slice(given.indexOf(':') + 1), passphrase) && given.includes(':')) return
     reply.header('www-authenticate', 'Basic realm="Zucchini", charset="UTF-8"')
     throw new Refusal('passphrase-wanted')
+  })
+}
+
+const SLOWEST_BODY_MS = 20_000
+const BACKUPS = 'application/vnd.zucchini.backup'
+
+/** Ends a request whose body trickles in. A backup may take its time: it is read as fast as the database takes it. */
+export const installSlowBodyGuard = (app: FastifyInstance, slowestMs = SLOWEST_BODY_MS): void => {
+  app.addHook('preParsing', (request, _reply, payload, done) => {
+    const hasBody = request.headers['content-length'] !== undefined || request.headers['transfer-encoding'] !== undefined
+    if (hasBody && !request.headers['content-type']?.startsWith(BACKUPS)) {
+      const timer = setTimeout(() => (payload as Readable).destroy(new Refusal('too-slow')), slowestMs)
+      timer.unref()
+      payload.once('end', () => clearTimeout(timer)).once('close', () => clearTimeout(timer))
+    }
+    done(null, payload)
   })
 }

@@ -6,6 +6,7 @@ import { DataSource } from 'typeorm'
 import { runDatabase } from '../tools/database.mjs'
 import { dataSourceFor } from './database.ts'
 import { LockerService } from './features/locker/service.ts'
+import { Worlds } from './versions.ts'
 import { firstTables } from './migrations/1763900000000-first-tables.ts'
 
 test('a locker that was only counted comes out piece by piece, also when the step is done twice', async () => {
@@ -25,7 +26,7 @@ test('a locker that was only counted comes out piece by piece, also when the ste
 
   await now.initialize()
   await now.runMigrations()
-  const locker = new LockerService(now)
+  const locker = new LockerService(now, new Worlds(now))
   expect(await locker.all()).toEqual({ [part.id]: 3, [other.id]: 1 })
   expect((await locker.pieces()).map(({ piece }) => piece.id).sort()).toEqual(
     [`${part.id}-1`, `${part.id}-2`, `${part.id}-3`, `${other.id}-1`].sort(),

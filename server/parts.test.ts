@@ -1,7 +1,9 @@
+import type { Rig } from '@zucchini/core/assembly'
 import type { Part } from '@zucchini/core/catalogue'
 import { secondMark } from '@zucchini/demo/scenario'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { rigEntity } from './features/rigs/entity.ts'
+import type { ShelfEntry } from './features/rigs/shelf.ts'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit
@@ -68,9 +70,9 @@ test('shipped parts stay as they are; ids are taken once; strangers are not chan
   expect(code((await put({ ...shipped, massG: 1 }, null)).body)).toBe('part-exists')
   const { tag } = (await kit.ask('GET', `/api/catalogue/${shipped.id}/tag`)).body as { tag: string }
   expect(code((await put({ ...shipped, massG: 1 }, tag)).body)).toBe('part-shipped')
-  expect(code((await kit.ask('DELETE', `/api/catalogue/${shipped.id}`)).body)).toBe('part-shipped')
+  expect(code((await kit.ask('DELETE', `/api/catalogue/${shipped.id}?was=${tag}`)).body)).toBe('part-shipped')
   expect(code((await put(own('nobody'), 'abc')).body)).toBe('part-unknown')
-  expect(code((await kit.ask('DELETE', '/api/catalogue/nobody')).body)).toBe('part-unknown')
+  expect(code((await kit.ask('DELETE', '/api/catalogue/nobody?was=abc')).body)).toBe('part-unknown')
   expect(await known(shipped.id)).toEqual(shipped)
 })
 
@@ -123,15 +125,54 @@ test('a part that holds a rig together can not be taken away or lose the mount i
     kit: secondMark.kit.map((piece) => (piece.id === 'block' ? { ...piece, partId: 'rig-block' } : piece)),
   }
   expect((await kit.ask('POST', '/api/rigs', { rig, note: 'new' })).status).toBe(201)
-  const gone = await kit.ask('DELETE', '/api/catalogue/rig-block')
+  const gone = await kit.ask('DELETE', `/api/catalogue/rig-block?was=${tag}`)
   expect([code(gone.body), JSON.stringify(gone.body)]).toEqual(['part-holds-rigs', expect.stringContaining('on mine')])
   expect(code((await put(own('rig-block', { mounts: shipped.mounts.slice(0, 1) }), tag)).body)).toBe('part-holds-rigs')
-  expect((await put(own('rig-block', { massG: 15 }), tag)).status).toBe(200)
-  expect((await kit.ask('DELETE', '/api/rigs/on-mine')).status).toBe(204)
+  const { tag: now } = (await put(own('rig-block', { massG: 15 }), tag)).body as { tag: string }
+  expect((await kit.ask('DELETE', '/api/rigs/on-mine?base=1')).status).toBe(204)
+  // Decided while looking at other data than there are now: not done.
+  expect(code((await kit.ask('DELETE', `/api/catalogue/rig-block?was=${tag}`)).body)).toBe('part-changed')
   await kit.ask('PUT', '/api/locker/rig-block', { was: 0, pieces: 1 })
-  expect(code((await kit.ask('DELETE', '/api/catalogue/rig-block')).body)).toBe('part-owned')
+  expect(code((await kit.ask('DELETE', `/api/catalogue/rig-block?was=${now}`)).body)).toBe('part-owned')
   await kit.ask('PUT', '/api/locker/rig-block', { was: 1, pieces: 0 })
-  expect((await kit.ask('DELETE', '/api/catalogue/rig-block')).status).toBe(204)
+  expect((await kit.ask('DELETE', `/api/catalogue/rig-block?was=${now}`)).status).toBe(204)
+})
+
+test('a part taken out keeps its last data for the rigs that used it: they come back whole, and so does the part', async () => {
+  const catalogue = async () => (await kit.ask('GET', '/api/catalogue')).body as { parts: Part[]; own: string[]; gone: Part[] }
+  const { parts, gone } = await catalogue()
+  expect(parts.some(({ id }) => id === 'rig-block')).toBe(false)
+  expect(gone).toEqual([own('rig-block', { massG: 15 })])
+  // The rig that used it goes back on the shelf and is saved again as it is.
+  const back = await kit.ask('POST', '/api/rigs/on-mine/put-back')
+  expect(back.status).toBe(200)
+  const { rig } = back.body as { rig: Rig }
+  expect((await kit.ask('PUT', '/api/rigs/on-mine', { base: 1, rig: { ...rig, name: 'still on mine' } })).status).toBe(200)
+  expect((await kit.ask('GET', '/api/rigs')).status).toBe(200)
+  // Nobody can own it or price it as if it were on offer; it can be brought back, once.
+  expect((await kit.ask('POST', '/api/catalogue/rig-block/bring-back')).status).toBe(204)
+  expect((await catalogue()).own).toContain('rig-block')
+  expect(code((await kit.ask('POST', '/api/catalogue/rig-block/bring-back')).body)).toBe('part-unknown')
+})
+
+test('a rig whose part is lost for good still opens and can be saved; a new one may not name it', async () => {
+  await put(own('lost-block'), null)
+  const lost = {
+    ...secondMark,
+    id: 'on-lost',
+    name: 'on lost',
+    kit: secondMark.kit.map((piece) => (piece.id === 'block' ? { ...piece, partId: 'lost-block' } : piece)),
+  }
+  await kit.ask('POST', '/api/rigs', { rig: lost, note: 'new' })
+  await kit.db.query("DELETE FROM part WHERE id = 'lost-block'")
+  await kit.db.query("UPDATE world SET number = number + 1 WHERE name = 'catalogue'")
+  expect((await kit.ask('PUT', '/api/rigs/on-lost', { base: 1, rig: { ...lost, name: 'renamed' } })).status).toBe(200)
+  expect(code((await kit.ask('POST', '/api/rigs', { rig: { ...lost, id: 'copy-of-lost' }, note: '' })).body)).toBe('unsound-rig')
+  await kit.ask('GET', '/api/rigs')
+  await kit.shelf.settled()
+  const { rigs } = (await kit.ask('GET', '/api/rigs')).body as { rigs: ShelfEntry[] }
+  expect(rigs.find(({ id }) => id === 'on-lost')).toMatchObject({ fresh: true, why: null, summary: { mended: 1 } })
+  expect(rigs.every(({ summary }) => summary !== null)).toBe(true)
 })
 
 test('the operator is an average adult until a timed hold says otherwise', async () => {

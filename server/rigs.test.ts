@@ -1,6 +1,7 @@
 import { type Rig } from '@zucchini/core/assembly'
 import { firstMark, secondMark } from '@zucchini/demo/scenario'
 import type { SavedRig } from './features/rigs/service.ts'
+import type { ShelfEntry } from './features/rigs/shelf.ts'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit
@@ -15,7 +16,7 @@ const create = async (id: string) => kit.ask('POST', '/api/rigs', { rig: fresh(i
 test('the demo rigs lie on the shelf', async () => {
   const { status, body } = await kit.ask('GET', '/api/rigs')
   expect(status).toBe(200)
-  expect((body as { rigs: SavedRig[] }).rigs.map(({ rig }) => rig.id).sort()).toEqual([firstMark.id, secondMark.id])
+  expect((body as { rigs: ShelfEntry[] }).rigs.map(({ id }) => id).sort()).toEqual([firstMark.id, secondMark.id])
 })
 
 test('a rig comes back exactly as it was saved', async () => {
@@ -42,14 +43,14 @@ test('each save is a revision of its own, and all stay', async () => {
   expect((await kit.ask('GET', '/api/rigs/history/revisions/9')).status).toBe(404)
 })
 
-test('a save over an older revision is refused and shows both versions', async () => {
+test('a save over an older revision is refused and shows the newer one', async () => {
   await create('torn')
   const mine = { ...fresh('torn'), name: 'mine' }
   expect((await kit.ask('PUT', '/api/rigs/torn', { base: 1, rig: { ...fresh('torn'), name: 'theirs' } })).status).toBe(200)
   const { status, body } = await kit.ask('PUT', '/api/rigs/torn', { base: 1, rig: mine })
   expect(status).toBe(409)
   expect(body).toMatchObject({
-    error: { code: 'saved-elsewhere', yours: { rig: { name: 'mine' }, base: 1 }, theirs: { rig: { name: 'theirs' }, revision: 2 } },
+    error: { code: 'saved-elsewhere', theirs: { rig: { name: 'theirs' }, revision: 2 } },
   })
   expect((await kit.ask('GET', '/api/rigs/torn')).body).toMatchObject({ rig: { name: 'theirs' }, revision: 2 })
 })
@@ -66,7 +67,7 @@ test('of many saves at once exactly one wins, and its revision is in the history
 
 test('when the history can not be written, the save is not done either', async () => {
   await create('half')
-  await kit.db.query("INSERT INTO rig_revision (rigId, revision, note, doc, savedAt) VALUES ('half', 2, 'in the way', '{}', NOW())")
+  await kit.db.query("INSERT INTO rig_revision (rigId, revision, note, body, savedAt) VALUES ('half', 2, 'in the way', '', NOW())")
   expect((await kit.ask('PUT', '/api/rigs/half', { base: 1, rig: { ...fresh('half'), name: 'never' } })).status).toBe(500)
   expect((await kit.ask('GET', '/api/rigs/half')).body).toMatchObject({ rig: { name: 'rig half' }, revision: 1 })
 })
@@ -78,9 +79,16 @@ test('an id that is taken is refused', async () => {
 
 test('taken off the shelf and put back, history and all', async () => {
   await create('away')
-  expect((await kit.ask('DELETE', '/api/rigs/away')).status).toBe(204)
-  expect((await kit.ask('GET', '/api/rigs/away')).status).toBe(404)
-  expect((await kit.ask('PUT', '/api/rigs/away', { base: 1, rig: fresh('away') })).body).toMatchObject({ error: { code: 'rig-unknown' } })
+  expect((await kit.ask('DELETE', '/api/rigs/away')).status).toBe(400)
+  expect((await kit.ask('DELETE', '/api/rigs/away?base=7')).body).toMatchObject({
+    error: { code: 'saved-elsewhere', theirs: { revision: 1 } },
+  })
+  expect((await kit.ask('DELETE', '/api/rigs/away?base=1')).status).toBe(204)
+  expect((await kit.ask('GET', '/api/rigs/away')).status).toBe(410)
+  expect((await kit.ask('DELETE', '/api/rigs/away?base=1')).body).toMatchObject({ error: { code: 'rig-put-away' } })
+  expect((await kit.ask('PUT', '/api/rigs/away', { base: 1, rig: fresh('away') })).body).toMatchObject({
+    error: { code: 'rig-put-away', revision: 1 },
+  })
   expect((await kit.ask('POST', '/api/rigs/away/put-back')).body).toMatchObject({ revision: 1 })
   expect((await kit.ask('GET', '/api/rigs/away')).status).toBe(200)
 })

@@ -28,8 +28,8 @@ const sourceStamp = () => {
 const serverBundle = async () => {
   const { build } = await import('esbuild')
   await build({
-    entryPoints: [join(root, 'server/main.ts')],
-    outfile: join(root, 'server/dist/main.js'),
+    entryPoints: { main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') },
+    outdir: join(root, 'server/dist'),
     bundle: true,
     platform: 'node',
     format: 'esm',

@@ -33,6 +33,8 @@ export const readTable = (text: string): Outcome<Table> => {
   const { data, errors, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     delimitersToGuess: [',', ';', '\t'],
     skipEmptyLines: 'greedy',
+    // One more than is taken in: enough to see that there are too many, without reading them all.
+    preview: MOST_ROWS + 2,
   })
   const quotes = errors.find(({ type }) => type === 'Quotes')
   if (quotes) return bad('bad-quotes', '', { numbers: { line: (quotes.row ?? 0) + 1 } })

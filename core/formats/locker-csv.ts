@@ -102,6 +102,17 @@ const headerIssues = (table: Table): LineIssue[] =>
     .filter((column) => column.needed && !table.headers.some((header) => plain(header) === plain(column.header)))
     .map(({ header }) => ({ line: 1, column: header, code: 'column-missing', path: '', names: { column: header } }))
 
+const LOCKER_ID_DIGITS = 5
+
+/** The first free number after an id's beginning; where the last search ended is remembered, so that many pieces of one part cost one step each. */
+const freeId = (start: string, used: ReadonlySet<string>, nextOf: Map<string, number>): string => {
+  const short = start.slice(0, 64 - 1 - LOCKER_ID_DIGITS)
+  let n = nextOf.get(short) ?? 1
+  while (used.has(`${short}-${n}`)) n++
+  nextOf.set(short, n + 1)
+  return `${short}-${n}`
+}
+
 /**
  * Reads pieces from CSV, line by line, and says of every line what is wrong with it. A line without an id gets one of its part.
  * @param today days after it are refused
@@ -129,8 +140,11 @@ export const readLockerCsv = (
   const used = new Set(taken)
   const seen = new Map<string, number>()
   const pieces: LockerPiece[] = []
+  const nextOf = new Map<string, number>()
   if (issues.length === 0)
     for (const { line, cells } of table.rows) {
+      // What is wrong with a table is seen from its first faults; the rest would only take time.
+      if (issues.length >= MOST_ISSUES) break
       const found: Record<string, unknown> = {}
       const before = issues.length
       const note = (column: string, code: string, names: Record<string, string> = {}) =>
@@ -147,9 +161,7 @@ export const readLockerCsv = (
       else if (!catalogue.parts.has(partId)) note('part', 'part-unknown', { part: partId.slice(0, 64) })
       let id = typeof found['id'] === 'string' ? found['id'] : ''
       if (id === '' && partId !== '') {
-        let n = 1
-        while (used.has(`${partId.slice(0, 58)}-${n}`)) n++
-        id = `${partId.slice(0, 58)}-${n}`
+        id = freeId(partId.slice(0, 58), used, nextOf)
       }
       const earlier = seen.get(id)
       if (id !== '' && earlier !== undefined) note('id', 'id-twice', { id, line: String(earlier) })

@@ -19,7 +19,13 @@ export type Rate = z.infer<typeof rateSchema>
  */
 export const inHome = (amountMinor: number, currency: string, on: string, home: string, rates: readonly Rate[]): Outcome<number> => {
   if (currency === home) return good(amountMinor)
-  const known = rates.filter((rate) => rate.currency === currency).sort((a, b) => (a.seenOn < b.seenOn ? 1 : -1))
-  const rate = known.find(({ seenOn }) => seenOn <= on) ?? known.at(-1)
+  // The newest rate of that day or before; else the oldest there is.
+  let [best, oldest]: [Rate | undefined, Rate | undefined] = [undefined, undefined]
+  for (const one of rates) {
+    if (one.currency !== currency) continue
+    if (one.seenOn <= on && (!best || one.seenOn > best.seenOn)) best = one
+    if (!oldest || one.seenOn < oldest.seenOn) oldest = one
+  }
+  const rate = best ?? oldest
   return rate ? good(Math.round(amountMinor * rate.rate)) : bad('currency-unknown', 'currency', { names: { currency, home } })
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from '../catalogue/index.ts'
-import { daysBetween } from '../kernel/index.ts'
+import { addDays, daysBetween } from '../kernel/index.ts'
 import { currencySchema, inHome, type Rate } from './currency.ts'
 
 /** One price somebody saw. */
@@ -50,7 +50,7 @@ export const OFFER_DAYS = 45
 const MONTH = 30
 
 /** The value below which a share of sorted figures lies, between two by halves of their distance. @example [1, 2, 3, 4] at 0.5: 2.5 */
-export const quantile = (sorted: readonly number[], share: number): number => {
+export const quantile = (sorted: ArrayLike<number>, share: number): number => {
   const at = (sorted.length - 1) * share
   const [low, high] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0]
   return low + (high - low) * (at - Math.floor(at))
@@ -58,15 +58,16 @@ export const quantile = (sorted: readonly number[], share: number): number => {
 
 /** The middle of all slopes between two points (Theil and Sen): one odd price does not turn it. */
 const slopeOf = (points: readonly (readonly [day: number, amount: number])[]): number => {
-  const slopes = points.flatMap(([day, amount], i) =>
-    points.slice(i + 1).flatMap(([other, later]) => (other === day ? [] : [(later - amount) / (other - day)])),
-  )
-  return slopes.length === 0
-    ? 0
-    : quantile(
-        slopes.sort((a, b) => a - b),
-        0.5,
-      )
+  // Typed numbers, since this is asked of every part whenever a rate changes.
+  const slopes = new Float64Array((points.length * (points.length - 1)) / 2)
+  let count = 0
+  points.forEach(([day, amount], i) => {
+    for (let k = i + 1; k < points.length; k++) {
+      const [other, later] = points[k] ?? [day, amount]
+      if (other !== day) slopes[count++] = (later - amount) / (other - day)
+    }
+  })
+  return count === 0 ? 0 : quantile(slopes.subarray(0, count).sort(), 0.5)
 }
 /** Slopes between all pairs of more points than this take too long; the newest are enough. */
 const MOST_FOR_SLOPE = 60
@@ -77,8 +78,10 @@ const MOST_FOR_SLOPE = 60
  * @returns undefined when nothing usable is known
  */
 export const priceView = (prices: readonly Price[], today: string, home: string, rates: readonly Rate[]): PriceView | undefined => {
+  // Dates of this form sort as they follow each other, so no day has to be counted here.
+  const [from, offersFrom] = [addDays(today, -RANGE_DAYS), addDays(today, -OFFER_DAYS)]
   const seen = prices
-    .filter(({ seenOn }) => seenOn <= today && daysBetween(seenOn, today) <= RANGE_DAYS)
+    .filter(({ seenOn }) => seenOn <= today && seenOn >= from)
     .flatMap((price) => {
       const amount = inHome(price.amountMinor, price.currency, price.seenOn, home, rates)
       const shipping = inHome(price.shippingMinor, price.currency, price.seenOn, home, rates)
@@ -90,7 +93,7 @@ export const priceView = (prices: readonly Price[], today: string, home: string,
   if (!newest) return undefined
   const amounts = fresh.map(({ amount }) => amount).sort((a, b) => a - b)
   const usual = Math.round(quantile(amounts, 0.5))
-  const offers = fresh.filter(({ price }) => daysBetween(price.seenOn, today) <= OFFER_DAYS)
+  const offers = fresh.filter(({ price }) => price.seenOn >= offersFrom)
   // Each shop's latest word: what it asks, and whether it has any.
   const latest = new Map(offers.map((offer) => [offer.price.shop, offer]))
   const there = [...latest.values()].filter(({ price }) => price.available)

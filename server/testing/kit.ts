@@ -3,10 +3,16 @@ import type { DataSource } from 'typeorm'
 import { buildApp } from '../app.ts'
 import { dataSourceFor } from '../database.ts'
 import { loadDemo } from '../demo.ts'
+import type { Nightly } from '../features/backup/nightly.ts'
+import type { RigHistory } from '../features/rigs/history.ts'
+import type { ShelfService } from '../features/rigs/shelf.ts'
 
 export interface Kit {
   readonly db: DataSource
   readonly app: FastifyInstance
+  readonly shelf: ShelfService
+  readonly history: RigHistory
+  readonly nightly: Nightly
   readonly ask: (
     method: 'GET' | 'POST' | 'PUT' | 'DELETE',
     url: string,
@@ -18,7 +24,15 @@ export interface Kit {
 
 /** A server on the real test database with the demo freshly loaded. */
 export const startKit = async (
-  more: { passphrase?: string; url?: string; keep?: boolean; now?: () => Date; clock?: () => number } = {},
+  more: {
+    passphrase?: string
+    url?: string
+    keep?: boolean
+    now?: () => Date
+    clock?: () => number
+    backupDirs?: readonly string[]
+    slowestBodyMs?: number
+  } = {},
 ): Promise<Kit> => {
   // Test files run side by side, each worker on a database of its own.
   const base = process.env['TEST_DATABASE_URL']
@@ -28,15 +42,20 @@ export const startKit = async (
   await db.initialize()
   await db.runMigrations()
   await loadDemo(db, !more.keep)
-  const app = await buildApp({
+  const { app, shelf, history, nightly } = await buildApp({
     db,
     passphrase: more.passphrase,
+    ...(more.backupDirs ? { backupDirs: more.backupDirs } : {}),
+    ...(more.slowestBodyMs ? { slowestBodyMs: more.slowestBodyMs } : {}),
     ...(more.now ? { now: more.now } : {}),
     ...(more.clock ? { clock: more.clock } : {}),
   })
   return {
     db,
     app,
+    shelf,
+    history,
+    nightly,
     ask: async (method, path, body, headers = {}) => {
       const answer = await app.inject({
         method,

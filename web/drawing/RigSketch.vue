@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { Assembly } from '@zucchini/core/assembly'
 import { computed, useId } from 'vue'
-import { extentOfRig, strokesOf } from './outlines.ts'
+import { type Extent, extentOfRig, fitTo, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
 import RigStrokes from './RigStrokes.vue'
-import { type Extent, fitTo, type ViewId, views } from './views.ts'
 
 const props = defineProps<{ assembly: Assembly; view: ViewId; width: number; height: number; pad?: number; within?: Extent }>()
 

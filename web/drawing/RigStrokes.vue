@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Stroke } from './outlines.ts'
+import type { Stroke } from '@zucchini/core/drawing'
 
 const props = defineProps<{
   strokes: readonly Stroke[]

@@ -1,5 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
-import { type Fit, flat, onSheet, type Extent, type ViewId } from './views.ts'
+import { type Fit, flat, onSheet, type Extent, type ViewId } from '@zucchini/core/drawing'
 
 /** A dimension line on the sheet: its two ends, which way it runs, and the length it shows. */
 export interface Dimension {

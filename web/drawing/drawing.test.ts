@@ -3,8 +3,7 @@ import { cross, placeShape, identity } from '@zucchini/core/kernel'
 import { on, plug, socket, tinyPart, tinyRig } from '../../core/testing/index.ts'
 import { overall } from './dimensions.ts'
 import { isCovered, pointMarks, spread } from './marks.ts'
-import { extentOfRig, roundedPath, silhouette, strokesOf } from './outlines.ts'
-import { fitTo, flat, onSheet, viewIds, views } from './views.ts'
+import { extentOfRig, fitTo, flat, onSheet, roundedPath, silhouette, strokesOf, viewIds, views } from '@zucchini/core/drawing'
 
 test('each view is right-handed: right x up points to the eye', () => {
   for (const id of viewIds) expect(cross(views[id].right, views[id].up).map((value) => value + 0)).toEqual(views[id].towards)

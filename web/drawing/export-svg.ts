@@ -1,8 +1,7 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { dimensionPath, overall } from './dimensions.ts'
 import { leadLines } from './lead-lines.ts'
-import { extentOfRig, strokesOf } from './outlines.ts'
-import { fitTo, type ViewId, viewIds, views } from './views.ts'
+import { extentOfRig, fitTo, strokesOf, type ViewId, viewIds, views } from '@zucchini/core/drawing'
 
 /** Ink on paper: what leaves the program does not depend on the theme. */
 const fills: Readonly<Record<string, string>> = {

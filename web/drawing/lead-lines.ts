@@ -1,6 +1,6 @@
 import type { Run } from '@zucchini/core/cabling'
 import type { Point2, Vec3 } from '@zucchini/core/kernel'
-import { type Fit, flat, nearness, onSheet, type ViewId } from './views.ts'
+import { type Fit, flat, nearness, onSheet, type ViewId } from '@zucchini/core/drawing'
 
 /** A lead as it lies on an elevation. */
 export interface LeadLine {

@@ -1,7 +1,6 @@
 import type { Assembly, Point } from '@zucchini/core/assembly'
 import { type Point2, reach } from '@zucchini/core/kernel'
-import { silhouette } from './outlines.ts'
-import { type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
+import { type Fit, flat, nearness, onSheet, silhouette, type ViewId, views } from '@zucchini/core/drawing'
 
 /** An open mounting point as a button on the sheet. */
 export interface PointMark {

@@ -1,7 +1,7 @@
 import type { Station } from '@zucchini/core/catalogue'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { type ViewId, viewIds } from '../drawing/views.ts'
+import { type ViewId, viewIds } from '@zucchini/core/drawing'
 import { useRig } from './rig.ts'
 
 /** What is being looked at on the bench: the view, and the one open point or piece in hand. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type ViewId, viewIds, views } from '../drawing/views.ts'
+import { type ViewId, viewIds, views } from '@zucchini/core/drawing'
 
 defineProps<{ view: ViewId | undefined; label?: string }>()
 defineEmits<{ pick: [view: ViewId] }>()

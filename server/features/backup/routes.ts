@@ -1,43 +1,55 @@
+import { Readable } from 'node:stream'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import type { Nightly } from './nightly.ts'
 import type { BackupService } from './service.ts'
 
-/** A backup may be this long. bytes */
-const BACKUP_LIMIT = 200 * 1024 * 1024
+const MIME = 'application/vnd.zucchini.backup'
 
 export const backupRoutes =
-  (backup: BackupService, replaced: () => void): FastifyPluginCallbackZod =>
+  (backup: BackupService, nightly: Nightly): FastifyPluginCallbackZod =>
   (app, _, done) => {
-    app.addContentTypeParser('application/vnd.zucchini.backup', { parseAs: 'string', bodyLimit: BACKUP_LIMIT }, (_request, body, next) =>
-      next(null, body),
+    // The file is not taken into memory: it is read as it comes, and a row that is too long ends it.
+    app.addContentTypeParser(MIME, (_request, payload, next) => next(null, payload))
+
+    app.get('/api/backup', { schema: { summary: 'Everything that is stored, in one file with a checksum' } }, (_request, reply) =>
+      reply
+        .header('content-type', 'application/x-ndjson; charset=utf-8')
+        .header('content-disposition', 'attachment; filename="zucchini-backup.jsonl"')
+        .send(Readable.from(backup.lines(), { objectMode: false })),
     )
 
-    app.get('/api/backup', { schema: { summary: 'Everything that is stored, in one file with a checksum' } }, async (_request, reply) =>
-      reply
-        .header('content-type', 'application/json; charset=utf-8')
-        .header('content-disposition', 'attachment; filename="zucchini-backup.json"')
-        .send(await backup.write()),
+    app.get(
+      '/api/backups',
+      {
+        schema: {
+          summary: 'When the last backup was written by itself, and since when none could be',
+          response: {
+            200: z.object({ on: z.boolean(), lastOn: z.string().nullable(), failedOn: z.string().nullable(), why: z.string().nullable() }),
+          },
+        },
+      },
+      () => nightly.state(),
     )
 
     app.post(
       '/api/restore',
       {
-        bodyLimit: BACKUP_LIMIT,
         schema: {
-          summary: 'Put a backup in place of what is stored; dry it is only checked',
-          consumes: ['application/vnd.zucchini.backup'],
+          summary: 'Put a backup in place of what is stored; dry everything is done and taken back',
+          consumes: [MIME],
           querystring: z.object({ dry: z.enum(['yes', 'no']).default('yes'), replace: z.enum(['yes', 'no']).default('no') }),
-          response: { 200: z.object({ rows: z.record(z.string(), z.int()) }) },
+          response: { 200: z.object({ rows: z.record(z.string(), z.int()), safetyCopy: z.string().nullable() }) },
         },
       },
       async ({ body, query }) => {
-        if (typeof body !== 'string') throw new Refusal('malformed', { issues: [{ path: '', message: 'send the backup file itself' }] })
-        if (query.dry === 'yes')
-          return { rows: Object.fromEntries(Object.entries(backup.check(body)).map(([name, rows]) => [name, rows.length])) }
-        const rows = await backup.restore(body, query.replace === 'yes')
-        replaced()
-        return { rows }
+        if (!(body instanceof Readable))
+          throw new Refusal('malformed', { issues: [{ path: '', message: `send the backup file itself, as ${MIME}` }] })
+        const dry = query.dry === 'yes'
+        const safetyCopy = dry ? undefined : await nightly.safetyCopy('restore')
+        const rows = await backup.restore(body, { replace: query.replace === 'yes', dry })
+        return { rows, safetyCopy: safetyCopy ?? null }
       },
     )
     done()

@@ -1,123 +1,154 @@
-import { createHash } from 'node:crypto'
 import type { DataSource, EntityManager } from 'typeorm'
-import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import { raiseAll } from '../../versions.ts'
+import { backupRows, badBackup } from './read.ts'
+import { backupTables, type BackupTable, DOCUMENTS, liftRow, MOMENTS, RevisionReader, tableOf } from './tables.ts'
+import { backupLines } from './write.ts'
 
-export const BACKUP_FORMAT = 'zucchini-backup'
-export const BACKUP_VERSION = 1
+/** One statement holds so many bytes and rows at most, well under what any database takes in one packet. */
+const STATEMENT_BYTES = 1024 * 1024
+const STATEMENT_ROWS = 500
+/** After this long other requests are let in, ms. */
+const BREATH_MS = 15
 
-/** The tables of a backup: parents before children, each with the columns its rows are put in order by. */
-const tables = [
-  ['part', ['id']],
-  ['setting', ['name']],
-  ['rig', ['id']],
-  ['rig_revision', ['rigId', 'revision']],
-  ['locker_piece', ['id']],
-  ['price_point', ['partId', 'seenOn', 'shop', 'used']],
-  ['currency_rate', ['currency', 'seenOn']],
-  ['price_watch', ['partId']],
-] as const satisfies readonly (readonly [string, readonly string[]])[]
+/** Thrown to take everything back after a dry run. */
+class DryRun extends Error {}
 
-/** Ids the database gives by itself say nothing; left out, a restored ledger is the same to the byte. */
-const leftOut: ReadonlySet<string> = new Set(['price_point.id'])
-const AT_ONCE = 500
-
-const cell = z.union([z.string(), z.number(), z.boolean(), z.null()])
-const backupSchema = z.strictObject({
-  format: z.literal(BACKUP_FORMAT),
-  version: z.literal(BACKUP_VERSION),
-  sha256: z.string().regex(/^[0-9a-f]{64}$/),
-  tables: z.strictObject(Object.fromEntries(tables.map(([name]) => [name, z.array(z.record(z.string().regex(/^\w{1,40}$/), cell))]))),
-})
-type Rows = readonly Readonly<Record<string, z.infer<typeof cell>>>[]
-
-const digestOf = (body: unknown): string => createHash('sha256').update(JSON.stringify(body)).digest('hex')
-
-/** Dates as text that sorts, JSON as one normal text, so that equal rows are equal bytes. */
-const plainCell = (value: unknown): z.infer<typeof cell> => {
-  if (value === null || value === undefined) return null
-  if (value instanceof Date) return value.toISOString()
-  if (typeof value === 'object') return JSON.stringify(sorted(value))
-  return value as string | number | boolean
+/** Rows read from a file that wait to go into one statement. */
+interface Waiting {
+  readonly table: BackupTable
+  readonly columns: readonly string[]
+  readonly values: unknown[][]
+  bytes: number
 }
-const sorted = (value: unknown): unknown => {
-  if (Array.isArray(value)) return value.map(sorted)
-  if (value === null || typeof value !== 'object') return value
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  )
+
+const valueOf = (column: string, value: unknown): unknown => {
+  if (value === null || value === undefined) return null
+  if (MOMENTS.has(column)) return new Date(value as string)
+  if (DOCUMENTS.has(column)) return JSON.stringify(value)
+  if (typeof value === 'object' && 'b64' in value) return Buffer.from((value as { b64: string }).b64, 'base64')
+  return value
+}
+const sizeOf = (value: unknown): number =>
+  Buffer.isBuffer(value) ? value.length : typeof value === 'string' ? Buffer.byteLength(value) : 8
+
+/** Checks rows as they come: the same schemas as everywhere, and that what they name is there. */
+class RowChecker {
+  readonly #revisions = new RevisionReader()
+  readonly #ids = new Map<string, Set<string>>()
+  #rank = -1
+
+  /** @throws {Refusal} backup-bad with the line, the table and what is wrong */
+  check(tableName: string, given: Readonly<Record<string, unknown>>, line: number): { table: BackupTable; row: Record<string, unknown> } {
+    const table = tableOf(tableName)
+    if (!table) throw badBackup(`line ${line}`, `this version knows no "${tableName.slice(0, 40)}"`)
+    const rank = backupTables.findIndex(({ name }) => name === tableName)
+    if (rank < this.#rank) throw badBackup(`line ${line}`, `"${tableName}" stands after what is built upon it`)
+    this.#rank = rank
+    const parsed = table.row.safeParse(given)
+    const where = `line ${line}, ${tableName} ${String(given['id'] ?? given['rigId'] ?? given['partId'] ?? given['name'] ?? '').slice(0, 64)}`
+    if (!parsed.success) {
+      const [issue] = parsed.error.issues
+      throw badBackup(where, `${issue?.path.map(String).join('.') ?? ''} ${issue?.message ?? 'not as expected'}`.trim())
+    }
+    const row = parsed.data
+    if (typeof row['id'] === 'string') (this.#ids.get(tableName) ?? this.#newSet(tableName)).add(row['id'])
+    const { refers } = table
+    if (refers && !this.#ids.get(refers.to)?.has(String(row[refers.column])))
+      throw badBackup(where, `${refers.column} names a ${refers.to} that is not in the backup`)
+    const trouble = tableName === 'rig_revision' ? this.#revisions.trouble(row) : undefined
+    if (trouble) throw badBackup(where, trouble)
+    return { table, row }
+  }
+
+  #newSet(name: string): Set<string> {
+    const made = new Set<string>()
+    this.#ids.set(name, made)
+    return made
+  }
 }
 
 /** Everything that is stored in one file, and back. */
 export class BackupService {
   readonly #db: DataSource
+  #restoring = false
 
   constructor(db: DataSource) {
     this.#db = db
   }
 
-  /** One file of one moment: a snapshot, its rows in order, with a checksum over them. The same content gives the same bytes. */
-  async write(): Promise<string> {
-    const runner = this.#db.createQueryRunner()
-    try {
-      await runner.connect()
-      await runner.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ')
-      await runner.query('START TRANSACTION WITH CONSISTENT SNAPSHOT')
-      const body: Record<string, Rows> = {}
-      for (const [name, order] of tables) {
-        const rows = (await runner.query(`SELECT * FROM ${name} ORDER BY ${order.map((column) => `${column}`).join(', ')}`)) as Record<
-          string,
-          unknown
-        >[]
-        body[name] = rows.map((row) =>
-          Object.fromEntries(
-            Object.keys(row)
-              .filter((key) => !leftOut.has(`${name}.${key}`))
-              .sort()
-              .map((key) => [key, dated(name, key, row[key])]),
-          ),
-        )
-      }
-      await runner.query('COMMIT')
-      return `${JSON.stringify({ format: BACKUP_FORMAT, version: BACKUP_VERSION, sha256: digestOf(body), tables: body })}\n`
-    } finally {
-      if (!runner.isReleased) await runner.release()
-    }
+  lines(): AsyncGenerator<Buffer, void> {
+    return backupLines(this.#db)
   }
 
-  /** Reads and checks a file without changing anything. @throws {Refusal} backup-bad with the reason */
-  check(text: string): Readonly<Record<string, Rows>> {
-    const bad = (message: string) => new Refusal('backup-bad', { issues: [{ path: '', message }] })
-    let data: unknown
-    try {
-      data = JSON.parse(text)
-    } catch {
-      throw bad('this is not JSON, or it ends too early')
-    }
-    const parsed = backupSchema.safeParse(data)
-    if (!parsed.success) {
-      const [first] = parsed.error.issues
-      throw bad(`${first?.path.map(String).join('.') ?? ''}: ${first?.message ?? 'not as expected'}`)
-    }
-    if (digestOf(parsed.data.tables) !== parsed.data.sha256) throw bad('its checksum does not fit: something in it was changed or lost')
-    return parsed.data.tables
+  /** The whole of it as one text; for small worlds and tests. */
+  async write(): Promise<string> {
+    const pieces: Buffer[] = []
+    for await (const piece of this.lines()) pieces.push(piece)
+    return Buffer.concat(pieces).toString('utf8')
   }
 
   /**
-   * Puts a backup in place of what is stored, wholly or not at all.
+   * Puts a backup in place of what is stored, wholly or not at all, as it is read: its size does not matter. Dry, the very same is done and
+   * taken back at the end, so what it says holds.
    * @param replace without it only a database without rigs and pieces is filled
-   * @throws {Refusal} backup-bad, not-empty
+   * @returns how many rows of each table there were
+   * @throws {Refusal} backup-bad with the place that is wrong, not-empty, restore-under-way; then nothing was changed
    */
-  async restore(text: string, replace: boolean): Promise<Record<string, number>> {
-    const body = this.check(text)
-    await this.#db.transaction(async (manager) => {
-      if (!replace && (await this.#holdsSomething(manager))) throw new Refusal('not-empty')
-      for (const [name] of [...tables].reverse()) await manager.query(`DELETE FROM ${name}`)
-      for (const [name] of tables) await this.#fill(manager, name, body[name] ?? [])
-    })
-    return Object.fromEntries(tables.map(([name]) => [name, body[name]?.length ?? 0]))
+  async restore(source: AsyncIterable<Uint8Array>, { replace, dry }: { replace: boolean; dry: boolean }): Promise<Record<string, number>> {
+    if (this.#restoring) throw new Refusal('restore-under-way')
+    this.#restoring = true
+    let rows: Record<string, number> = {}
+    try {
+      // Not tried again when it loses a lock: the file has gone by. Nothing was changed then, and it is told.
+      await this.#db.transaction(async (manager) => {
+        if (!replace && !dry && (await this.#holdsSomething(manager))) throw new Refusal('not-empty')
+        await manager.query('DELETE FROM rig_summary')
+        for (const { name } of [...backupTables].reverse()) await manager.query(`DELETE FROM ${name}`)
+        rows = await this.#fill(manager, source)
+        await raiseAll(manager)
+        if (dry) throw new DryRun()
+      })
+    } catch (error) {
+      if (!(error instanceof DryRun)) throw error
+    } finally {
+      this.#restoring = false
+    }
+    return rows
+  }
+
+  async #fill(manager: EntityManager, source: AsyncIterable<Uint8Array>): Promise<Record<string, number>> {
+    const counts: Record<string, number> = Object.fromEntries(backupTables.map(({ name }) => [name, 0]))
+    const checker = new RowChecker()
+    let waiting: Waiting | undefined
+    let since = Date.now()
+    const flush = async () => {
+      if (waiting) await this.#insert(manager, waiting)
+      waiting = undefined
+    }
+    for await (const { table: name, row: given, line } of backupRows(source)) {
+      const { table, row } = checker.check(name, liftRow(name, given), line)
+      const columns = Object.keys(row)
+      if (waiting && (waiting.table !== table || waiting.columns.join() !== columns.join())) await flush()
+      waiting ??= { table, columns, values: [], bytes: 0 }
+      const values = columns.map((column) => valueOf(column, row[column]))
+      waiting.values.push(values)
+      waiting.bytes += values.reduce<number>((sum, value) => sum + sizeOf(value), 0)
+      counts[name] = (counts[name] ?? 0) + 1
+      if (waiting.bytes >= STATEMENT_BYTES || waiting.values.length >= STATEMENT_ROWS) await flush()
+      if (Date.now() - since > BREATH_MS) {
+        await new Promise((done) => setImmediate(done))
+        since = Date.now()
+      }
+    }
+    await flush()
+    return counts
+  }
+
+  /** The columns are those of the schema, never of the file: nothing of a file becomes part of a statement. */
+  async #insert(manager: EntityManager, { table, columns, values }: Waiting): Promise<void> {
+    const places = `(${columns.map(() => '?').join(', ')})`
+    await manager.query(`INSERT INTO ${table.name} (${columns.join(', ')}) VALUES ${values.map(() => places).join(', ')}`, values.flat())
   }
 
   async #holdsSomething(manager: EntityManager): Promise<boolean> {
@@ -126,32 +157,4 @@ export class BackupService {
     )
     return Number(row?.count ?? 0) > 0
   }
-
-  async #fill(manager: EntityManager, name: string, rows: Rows): Promise<void> {
-    // Only columns the table has are named, each checked against the table itself: nothing of a file becomes part of a statement.
-    const known = new Set((await manager.query<{ Field: string }[]>(`SHOW COLUMNS FROM ${name}`)).map(({ Field }) => Field))
-    const columns = Object.keys(rows[0] ?? {}).filter((column) => known.has(column))
-    if (rows.length > 0 && columns.length !== Object.keys(rows[0] ?? {}).length)
-      throw new Refusal('backup-bad', { issues: [{ path: name, message: 'has columns this version does not know' }] })
-    for (let i = 0; i < rows.length; i += AT_ONCE) {
-      const some = rows.slice(i, i + AT_ONCE)
-      const places = some.map(() => `(${columns.map(() => '?').join(', ')})`).join(', ')
-      await manager.query(
-        `INSERT INTO ${name} (${columns.join(', ')}) VALUES ${places}`,
-        some.flatMap((row) => columns.map((column) => undated(column, row[column] ?? null))),
-      )
-    }
-  }
 }
-
-const ISO = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/
-/** A day comes back from the database as a moment at midnight; it is a day. */
-const dated = (table: string, column: string, value: unknown): z.infer<typeof cell> => {
-  const plain = plainCell(value)
-  const isDay = (table === 'price_point' || table === 'currency_rate') && column === 'seenOn'
-  return (isDay || (table === 'price_watch' && column === 'since')) && typeof plain === 'string' ? plain.slice(0, 10) : plain
-}
-/** Columns that hold a moment; a text that only looks like one stays a text. */
-const moments: ReadonlySet<string> = new Set(['createdAt', 'updatedAt', 'removedAt', 'savedAt'])
-const undated = (column: string, value: z.infer<typeof cell>): z.infer<typeof cell> | Date =>
-  moments.has(column) && typeof value === 'string' && ISO.test(value) ? new Date(value) : value

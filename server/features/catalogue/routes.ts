@@ -2,6 +2,7 @@ import { idSchema, partSchema } from '@zucchini/core/catalogue'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import { sendKept } from '../../kept-answers.ts'
 import { type OwnPartService, partTag } from './own-parts.ts'
 import type { CatalogueService } from './service.ts'
 
@@ -10,10 +11,8 @@ export const catalogueRoutes =
   (app, _, done) => {
     // No response schema: these parts were checked on their way in, and checking 20,000 of them again is slow.
     app.get('/api/catalogue', { schema: { summary: 'All known parts; answers 304 when the tag still holds' } }, async (request, reply) => {
-      const tag = `"${await catalogue.tag()}"`
-      reply.header('etag', tag).header('cache-control', 'no-cache')
-      if (request.headers['if-none-match'] === tag) return reply.status(304).send()
-      return { parts: await catalogue.parts(), own: await own.ownIds() }
+      const { tag, bytes } = await catalogue.held()
+      return sendKept(request, reply, { tag, bytes })
     })
 
     app.get(
@@ -63,11 +62,27 @@ export const catalogueRoutes =
         schema: {
           summary: 'Take a part of one’s own out of the catalogue',
           params: z.object({ id: idSchema }),
+          querystring: z.object({ was: z.string().min(1).max(32) }),
+          response: { 204: z.null() },
+        },
+      },
+      async ({ params: { id }, query: { was } }, reply) => {
+        await own.remove(id, was)
+        return reply.status(204).send(null)
+      },
+    )
+
+    app.post(
+      '/api/catalogue/:id/bring-back',
+      {
+        schema: {
+          summary: 'Put a part that was taken out back into the catalogue',
+          params: z.object({ id: idSchema }),
           response: { 204: z.null() },
         },
       },
       async ({ params: { id } }, reply) => {
-        await own.remove(id)
+        await own.bringBack(id)
         return reply.status(204).send(null)
       },
     )

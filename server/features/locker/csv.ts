@@ -1,12 +1,13 @@
-import { decodeText, type LineIssue, type LockerReport, readLockerCsv, writeLockerCsv } from '@zucchini/core/formats'
+import { type LineIssue, writeLockerCsv } from '@zucchini/core/formats'
 import { samePiece } from '@zucchini/core/locker'
+import type { Pool } from '../../work/pool.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import type { LockerService } from './service.ts'
 
 const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>> = {
   'wrong-encoding': () => 'the file is neither UTF-8 nor UTF-16; save it again as UTF-8',
   'empty-file': () => 'there is nothing in this file',
-  'too-many-rows': (_, { count, most }) => `${count} rows are too many at once; ${most} is the most`,
+  'too-many-rows': (_, { most }) => `there are more than ${most} rows; take them in piece by piece`,
   'bad-quotes': () => 'a quotation mark is never closed',
   'column-missing': ({ column }) => `the column "${column}" is missing`,
   'part-missing': () => 'says no part',
@@ -38,29 +39,29 @@ const worded = (issues: readonly LineIssue[]) =>
 export class LockerCsv {
   readonly #locker: LockerService
   readonly #catalogue: CatalogueService
+  readonly #pool: Pool
 
-  constructor(locker: LockerService, catalogue: CatalogueService) {
+  constructor(locker: LockerService, catalogue: CatalogueService, pool: Pool) {
     this.#locker = locker
     this.#catalogue = catalogue
+    this.#pool = pool
   }
 
   async write(): Promise<string> {
     return writeLockerCsv((await this.#locker.pieces()).map(({ piece }) => piece))
   }
 
-  /** Says what a table would do; not dry, it does it, wholly or not at all. */
+  /** Says what a table would do; not dry, it does it, wholly or not at all. Reading it is the worker's work. */
   async read(bytes: Uint8Array, dry: boolean, currency: string): Promise<CsvAnswer> {
     const nothing = { added: 0, changed: 0, same: 0, unknownColumns: [] }
-    const text = decodeText(bytes)
-    if (!text.ok) return { ok: false, rows: 0, ...nothing, issues: worded([{ line: 1, column: '', code: 'wrong-encoding', path: '' }]) }
     const known = await this.#locker.pieces()
-    const report: LockerReport = readLockerCsv(
-      text.value,
-      await this.#catalogue.catalogue(),
-      this.#locker.today,
-      new Set(known.map(({ piece }) => piece.id)),
+    const report = await this.#pool.table({
+      bytes,
+      parts: (await this.#catalogue.held()).parts,
+      today: this.#locker.today,
+      known: known.map(({ piece }) => piece.id),
       currency,
-    )
+    })
     const answer = { ok: report.ok, rows: report.rows, unknownColumns: report.unknownColumns, issues: worded(report.issues) }
     if (!report.ok) return { ...nothing, ...answer }
     if (!dry) return { ...answer, ...(await this.#locker.takeIn(report.pieces)) }

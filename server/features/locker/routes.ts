@@ -3,6 +3,8 @@ import { pieceSchema } from '@zucchini/core/locker'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import { sendKept } from '../../kept-answers.ts'
+import { digits } from '../../params.ts'
 import type { LockerCsv } from './csv.ts'
 import type { LockerService } from './service.ts'
 
@@ -43,10 +45,9 @@ export const lockerRoutes =
       {
         schema: {
           summary: 'Every piece with all that is known of it',
-          response: { 200: z.object({ today: z.string(), pieces: z.array(saved) }) },
         },
       },
-      async () => ({ today: locker.today, pieces: await locker.pieces() }),
+      async (request, reply) => sendKept(request, reply, await locker.answer()),
     )
 
     app.put(
@@ -72,7 +73,7 @@ export const lockerRoutes =
         schema: {
           summary: 'Take a piece out for good, as if it had never been there',
           params: z.object({ id: idSchema }),
-          querystring: z.object({ base: z.coerce.number().int().min(1) }),
+          querystring: z.object({ base: digits }),
           response: { 204: z.null() },
         },
       },

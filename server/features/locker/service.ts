@@ -1,6 +1,10 @@
 import { futureDates, type LockerPiece, newPiece, samePiece } from '@zucchini/core/locker'
 import { type DataSource, type EntityManager, In } from 'typeorm'
 import { Refusal } from '../../errors.ts'
+import type { KeptAnswer } from '../../kept-answers.ts'
+import { operatorDay } from '../../operator-day.ts'
+import { inTransaction, isTaken } from '../../transactions.ts'
+import { Kept, raise, type Worlds } from '../../versions.ts'
 import { partEntity } from '../catalogue/entity.ts'
 import { pieceEntity, type PieceRow } from './entity.ts'
 
@@ -27,14 +31,34 @@ export const rowOf = (piece: LockerPiece, revision: number, updatedAt: Date): Pi
 export class LockerService {
   readonly #db: DataSource
   readonly #now: () => Date
+  readonly #answer: Kept<KeptAnswer>
+  readonly #worlds: Worlds
 
-  constructor(db: DataSource, now: () => Date = () => new Date()) {
+  constructor(db: DataSource, worlds: Worlds, now: () => Date = () => new Date()) {
     this.#db = db
     this.#now = now
+    this.#worlds = worlds
+    this.#answer = new Kept(worlds, ['epoch', 'locker'], () => this.#read())
   }
 
+  /** The operator's calendar day. */
   get today(): string {
-    return this.#now().toISOString().slice(0, 10)
+    return operatorDay(this.#now())
+  }
+
+  /** The answer to who asks for every piece, as bytes; made anew when the locker or the day changes. */
+  answer(): Promise<KeptAnswer> {
+    return this.#answer.now(this.today)
+  }
+
+  async #read(): Promise<KeptAnswer> {
+    const { epoch, locker } = await this.#worlds.now()
+    const today = this.today
+    const rows = await this.#db.query<{ revision: number; text: string }[]>(
+      "SELECT revision, CONCAT(doc, '') AS text FROM locker_piece ORDER BY partId, id",
+    )
+    const pieces = rows.map(({ revision, text }) => `{"piece":${text},"revision":${revision}}`).join(',')
+    return { tag: `locker-${epoch}-${locker}-${today}`, bytes: Buffer.from(`{"today":"${today}","pieces":[${pieces}]}`) }
   }
 
   /** How many pieces of each part are owned: kept, or lent and coming back. */
@@ -61,8 +85,10 @@ export class LockerService {
    * @throws {Refusal} part-unknown; locker-changed with the present count; pieces-described when only described ones are left to take away
    */
   async set(partId: string, was: number, pieces: number): Promise<void> {
-    await this.#db.transaction(async (manager) => {
-      if (!(await manager.existsBy(partEntity, { id: partId }))) throw new Refusal('part-unknown')
+    await inTransaction(this.#db, async (manager) => {
+      // The part's row is the one everybody who counts it waits for; locking gaps between pieces would set them against each other.
+      const part = await manager.findOne(partEntity, { where: { id: partId }, select: { id: true }, lock: { mode: 'pessimistic_write' } })
+      if (!part) throw new Refusal('part-unknown')
       const rows = await manager.find(pieceEntity, { where: { partId }, order: { id: 'ASC' }, lock: { mode: 'pessimistic_write' } })
       const owned = rows.filter(({ state }) => OWNED.includes(state))
       if (owned.length !== was) throw new Refusal('locker-changed', { pieces: owned.length })
@@ -82,6 +108,7 @@ export class LockerService {
         if (plain.length < was - pieces) throw new Refusal('pieces-described', { pieces: owned.length })
         await manager.delete(pieceEntity, { id: In(plain.slice(0, was - pieces).map(({ id }) => id)) })
       }
+      await raise(manager, 'locker')
     })
   }
 
@@ -91,28 +118,46 @@ export class LockerService {
    */
   async save(piece: LockerPiece, base: number): Promise<SavedPiece> {
     this.mustBePast(piece)
-    return this.#db.transaction(async (manager) => {
-      if (!(await manager.existsBy(partEntity, { id: piece.partId }))) throw new Refusal('part-unknown')
+    const known = await this.#db.manager.existsBy(partEntity, { id: piece.partId })
+    if (!known) throw new Refusal('part-unknown')
+    if (base === 0) return this.#add(piece)
+    return inTransaction(this.#db, async (manager) => {
       const now = this.#now()
-      if (base === 0) {
-        if (await manager.existsBy(pieceEntity, { id: piece.id })) throw new Refusal('piece-exists')
-        await this.#insert(manager, [piece])
-        return { piece, revision: 1 }
-      }
       const { id, ...row } = rowOf(piece, base + 1, now)
       const { affected } = await manager.update(pieceEntity, { id, revision: base }, row)
       if (affected !== 1) {
         const theirs = await manager.findOneBy(pieceEntity, { id })
         throw new Refusal('piece-changed', { theirs: theirs ? { piece: theirs.doc, revision: theirs.revision } : null })
       }
+      await raise(manager, 'locker')
       return { piece, revision: base + 1 }
     })
   }
 
-  /** @throws {Refusal} piece-changed */
+  /** Of several new pieces with one id entered at once, one is stored; the others are told. */
+  async #add(piece: LockerPiece): Promise<SavedPiece> {
+    try {
+      await inTransaction(this.#db, async (manager) => {
+        await this.#insert(manager, [piece])
+        await raise(manager, 'locker')
+      })
+    } catch (error) {
+      if (isTaken(error) && (await this.#db.manager.existsBy(pieceEntity, { id: piece.id }))) throw new Refusal('piece-exists')
+      throw error
+    }
+    return { piece, revision: 1 }
+  }
+
+  /** @throws {Refusal} piece-changed with the present one */
   async remove(id: string, base: number): Promise<void> {
-    const { affected } = await this.#db.getRepository(pieceEntity).delete({ id, revision: base })
-    if (affected !== 1) throw new Refusal('piece-changed', { theirs: null })
+    await inTransaction(this.#db, async (manager) => {
+      const { affected } = await manager.delete(pieceEntity, { id, revision: base })
+      if (affected !== 1) {
+        const theirs = await manager.findOneBy(pieceEntity, { id })
+        throw new Refusal('piece-changed', { theirs: theirs ? { piece: theirs.doc, revision: theirs.revision } : null })
+      }
+      await raise(manager, 'locker')
+    })
   }
 
   /** @throws {Refusal} piece-unknown */
@@ -124,7 +169,7 @@ export class LockerService {
 
   /** Takes many pieces in, all or none: those that are there by their id are written over. */
   async takeIn(pieces: readonly LockerPiece[]): Promise<{ added: number; changed: number; same: number }> {
-    return this.#db.transaction(async (manager) => {
+    return inTransaction(this.#db, async (manager) => {
       const known = new Map((await manager.find(pieceEntity, { lock: { mode: 'pessimistic_write' } })).map((row) => [row.id, row] as const))
       const fresh = pieces.filter(({ id }) => !known.has(id))
       const other = pieces.filter((piece) => {
@@ -139,6 +184,7 @@ export class LockerService {
           other.slice(i, i + AT_ONCE).map((piece) => rowOf(piece, (known.get(piece.id)?.revision ?? 0) + 1, now)),
           ['id'],
         )
+      await raise(manager, 'locker')
       return { added: fresh.length, changed: other.length, same: pieces.length - fresh.length - other.length }
     })
   }

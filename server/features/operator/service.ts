@@ -2,6 +2,8 @@ import { averageOperator } from '@zucchini/core/balance'
 import type { DataSource } from 'typeorm'
 import { z } from 'zod'
 import { settingEntity } from '../../settings.ts'
+import { inTransaction } from '../../transactions.ts'
+import { raise } from '../../versions.ts'
 
 /** The operator's arm as the program stores it. */
 export const operatorSchema = z.strictObject({
@@ -27,11 +29,17 @@ export class OperatorService {
   }
 
   async set(operator: StoredOperator): Promise<void> {
-    await this.#db.getRepository(settingEntity).upsert({ name: NAME, value: JSON.stringify(operator) }, ['name'])
+    await inTransaction(this.#db, async (manager) => {
+      await manager.upsert(settingEntity, { name: NAME, value: JSON.stringify(operator) }, ['name'])
+      await raise(manager, 'settings')
+    })
   }
 
   /** Back to the average adult. */
   async forget(): Promise<void> {
-    await this.#db.getRepository(settingEntity).delete({ name: NAME })
+    await inTransaction(this.#db, async (manager) => {
+      await manager.delete(settingEntity, { name: NAME })
+      await raise(manager, 'settings')
+    })
   }
 }

@@ -1,5 +1,4 @@
 import { offeredParts } from '@zucchini/core/catalogue'
-import { addDays } from '@zucchini/core/kernel'
 import {
   type BillRules,
   billRulesSchema,
@@ -10,16 +9,19 @@ import {
   type Price,
   type PriceView,
   priceView,
-  RANGE_DAYS,
   type Rate,
 } from '@zucchini/core/money'
 import type { DataSource, EntityManager } from 'typeorm'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import { operatorDay } from '../../operator-day.ts'
 import { settingEntity } from '../../settings.ts'
+import { inTransaction, isTaken } from '../../transactions.ts'
+import { raise, type Worlds } from '../../versions.ts'
 import { partEntity } from '../catalogue/entity.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import { priceEntity, type PriceRow, rateEntity, watchEntity } from './entity.ts'
+import { rowsSince } from './ledger-rows.ts'
 
 /** How the operator reckons: the currency of everything, tax and sending, and whether the simulated shops are asked. */
 export const reckoningSchema = z.strictObject({
@@ -34,7 +36,6 @@ const usual: Reckoning = { home: 'EUR', rules: plainRules satisfies BillRules, f
 /** The simulated shops know this far back. */
 const FEED_STEPS = 14
 const AT_ONCE = 1000
-const DUPLICATE_KEY = 'ER_DUP_ENTRY'
 
 export interface SavedPrice extends Price {
   readonly id: string
@@ -54,26 +55,43 @@ const priceOf = ({ id, ...row }: PriceRow): SavedPrice => ({
   source: row.source as Price['source'],
 })
 
-const columns = ['id', 'partId', 'seenOn', 'shop', 'amountMinor', 'shippingMinor', 'currency', 'used', 'available', 'source'] as const
-/** A day comes out of the database as a moment at midnight, or as the text of a day. */
-const dayText = (day: string | Date): string => (day instanceof Date ? day.toISOString() : day).slice(0, 10)
+/** The ledger of the last months and what follows from it, at certain numbers of its worlds. */
+interface Known {
+  readonly number: number
+  readonly settings: number
+  readonly epoch: number
+  readonly today: string
+  readonly home: string
+  readonly rows: ReadonlyMap<string, readonly Price[]>
+  readonly views: ReadonlyMap<string, PriceView>
+}
+
+const viewsOf = (rows: Known['rows'], today: string, home: string, rates: readonly Rate[]): Map<string, PriceView> =>
+  new Map(
+    [...rows].flatMap(([id, prices]) => {
+      const view = priceView(prices, today, home, rates)
+      return view ? [[id, view] as const] : []
+    }),
+  )
 
 /** What parts cost: a ledger of prices seen, and what follows from it. */
 export class PriceService {
   readonly #db: DataSource
   readonly #catalogue: CatalogueService
   readonly #now: () => Date
-  /** The views of a day, until a price, a rate or the day changes. */
-  #known: { readonly key: string; readonly views: Map<string, PriceView> } | undefined
+  readonly #worlds: Worlds
+  #known: Known | undefined
 
-  constructor(db: DataSource, catalogue: CatalogueService, now: () => Date = () => new Date()) {
+  constructor(db: DataSource, catalogue: CatalogueService, worlds: Worlds, now: () => Date = () => new Date()) {
     this.#db = db
     this.#catalogue = catalogue
+    this.#worlds = worlds
     this.#now = now
   }
 
+  /** The operator's calendar day. */
   get today(): string {
-    return this.#now().toISOString().slice(0, 10)
+    return operatorDay(this.#now())
   }
 
   async reckoning(): Promise<Reckoning> {
@@ -85,7 +103,7 @@ export class PriceService {
   /** Keeps how to reckon; switching the simulated shops on asks them for half a year, switching them off takes all they said away. */
   async setReckoning(next: Reckoning): Promise<Reckoning> {
     const parts = await this.#catalogue.catalogue()
-    await this.#db.transaction(async (manager) => {
+    await inTransaction(this.#db, async (manager) => {
       await manager.upsert(settingEntity, { name: SETTING, value: JSON.stringify(next) }, ['name'])
       await manager.delete(priceEntity, { source: 'feed' })
       if (next.feed.on)
@@ -93,8 +111,9 @@ export class PriceService {
           manager,
           offeredParts(parts).flatMap((part) => feedPrices(next.feed.seed, part, this.today, FEED_STEPS, next.home)),
         )
+      await raise(manager, 'prices')
+      await raise(manager, 'settings')
     })
-    this.#known = undefined
     return next
   }
 
@@ -107,51 +126,57 @@ export class PriceService {
   /** @throws {Refusal} future-date */
   async addRate(rate: Rate): Promise<void> {
     this.#mustBePast(rate.seenOn, 'seenOn')
-    await this.#db.getRepository(rateEntity).upsert(rate, ['currency', 'seenOn'])
-    this.#known = undefined
+    const number = await inTransaction(this.#db, async (manager) => {
+      await manager.upsert(rateEntity, rate, ['currency', 'seenOn'])
+      return raise(manager, 'prices')
+    })
+    // Only parts with a price in that currency change.
+    await this.#follow(number, async (known) => {
+      const touched = new Map([...known.rows].filter(([, prices]) => prices.some(({ currency }) => currency === rate.currency)))
+      const anew = viewsOf(touched, known.today, known.home, await this.rates())
+      return { ...known, views: new Map([...[...known.views].filter(([id]) => !touched.has(id)), ...anew]) }
+    })
   }
 
   /** What every part with a price costs today. */
   async views(): Promise<readonly PriceView[]> {
-    const { home } = await this.reckoning()
-    const key = `${this.today} ${home}`
-    if (this.#known?.key !== key) this.#known = { key, views: await this.#viewsOf(home) }
-    return [...this.#known.views.values()]
+    return [...(await this.#present()).views.values()]
   }
 
-  /** Views by part, of all parts or of one. Plain rows: making an object of each of a hundred thousand takes longer than all the rest. */
-  async #viewsOf(home: string, partId?: string): Promise<Map<string, PriceView>> {
-    const rates = await this.rates()
-    const question = this.#db
-      .createQueryBuilder()
-      .select([...columns])
-      .from('price_point', 'price')
-      .where('price.seenOn >= :from', { from: addDays(this.today, -RANGE_DAYS) })
-    if (partId !== undefined) question.andWhere('price.partId = :partId', { partId })
-    const rows = await question.getRawMany<PriceRow>()
-    const byPart = new Map<string, Price[]>()
-    for (const row of rows) {
-      const price = priceOf({ ...row, seenOn: dayText(row.seenOn) })
-      const list = byPart.get(row.partId)
-      if (list) list.push(price)
-      else byPart.set(row.partId, [price])
-    }
-    return new Map(
-      [...byPart].flatMap(([id, prices]) => {
-        const view = priceView(prices, this.today, home, rates)
-        return view ? [[id, view] as const] : []
-      }),
-    )
-  }
-
-  /** One part's prices changed: only its view is worked out anew. */
-  async #renew(partId: string): Promise<void> {
+  /** The ledger as this server knows it, read anew when anybody else changed it or another day has come. */
+  async #present(): Promise<Known> {
+    const { prices: number, settings, epoch } = await this.#worlds.now()
+    const today = this.today
     const known = this.#known
-    if (!known) return
-    const { home } = await this.reckoning()
-    const [view] = (await this.#viewsOf(home, partId)).values()
-    if (view) known.views.set(partId, view)
-    else known.views.delete(partId)
+    if (known?.number === number && known.epoch === epoch && known.settings === settings && known.today === today) return known
+    const [{ home }, rates] = [await this.reckoning(), await this.rates()]
+    const still = known && known.number === number && known.epoch === epoch
+    const rows = still ? known.rows : await rowsSince(this.#db, today)
+    return (this.#known = { number, settings, epoch, today, home, rows, views: viewsOf(rows, today, home, rates) })
+  }
+
+  /**
+   * Something this server itself changed is in the ledger now: only what it touches is worked out anew, unless somebody else changed the
+   * ledger meanwhile.
+   * @param number the number the change gave the prices' world
+   * @param change brings the rows and the views up to it
+   */
+  async #follow(number: number, change: (known: Known) => Promise<Known>): Promise<void> {
+    const known = this.#known
+    if (!known || known.number !== number - 1 || known.today !== this.today) this.#known = undefined
+    else this.#known = { ...(await change(known)), number }
+  }
+
+  /** One part's prices changed: only its rows are read and its view is worked out. */
+  async #renew(partId: string, number: number): Promise<void> {
+    await this.#follow(number, async (known) => {
+      const rows = new Map(known.rows).set(partId, (await rowsSince(this.#db, known.today, partId)).get(partId) ?? [])
+      const view = priceView(rows.get(partId) ?? [], known.today, known.home, await this.rates())
+      const views = new Map(known.views)
+      if (view) views.set(partId, view)
+      else views.delete(partId)
+      return { ...known, rows, views }
+    })
   }
 
   async watches(): Promise<{ partId: string; belowMinor: number; since: string }[]> {
@@ -174,9 +199,10 @@ export class PriceService {
   /** Watches a part's price, or stops. @throws {Refusal} part-unknown */
   async watch(partId: string, belowMinor: number | null): Promise<void> {
     await this.#mustKnow(partId)
-    const watches = this.#db.getRepository(watchEntity)
-    if (belowMinor === null) await watches.delete({ partId })
-    else await watches.upsert({ partId, belowMinor, since: this.today }, ['partId'])
+    await inTransaction(this.#db, async (manager) => {
+      if (belowMinor === null) await manager.delete(watchEntity, { partId })
+      else await manager.upsert(watchEntity, { partId, belowMinor, since: this.today }, ['partId'])
+    })
   }
 
   async ofPart(partId: string, most: number): Promise<SavedPrice[]> {
@@ -194,26 +220,28 @@ export class PriceService {
         issues: [{ path: 'currency', message: `no rate is known from ${price.currency} to ${home}` }],
       })
     try {
-      await this.#db.getRepository(priceEntity).insert(price)
+      const number = await inTransaction(this.#db, async (manager) => {
+        await manager.insert(priceEntity, price)
+        return raise(manager, 'prices')
+      })
+      await this.#renew(price.partId, number)
     } catch (error) {
-      if ((error as { code?: string }).code === DUPLICATE_KEY) throw new Refusal('price-exists')
+      if (isTaken(error)) throw new Refusal('price-exists')
       throw error
     }
-    await this.#renew(price.partId)
   }
 
   /** @throws {Refusal} price-unknown */
   async remove(id: string): Promise<void> {
     const prices = this.#db.getRepository(priceEntity)
     const row = await prices.findOneBy({ id })
-    const { affected } = row ? await prices.delete({ id }) : { affected: 0 }
-    if (!row || affected !== 1) throw new Refusal('price-unknown')
-    await this.#renew(row.partId)
-  }
-
-  /** Everything was replaced: nothing known holds any more. */
-  forget(): void {
-    this.#known = undefined
+    if (!row) throw new Refusal('price-unknown')
+    const number = await inTransaction(this.#db, async (manager) => {
+      const { affected } = await manager.delete(priceEntity, { id })
+      if (affected !== 1) throw new Refusal('price-unknown')
+      return raise(manager, 'prices')
+    })
+    await this.#renew(row.partId, number)
   }
 
   async #insert(manager: EntityManager, prices: readonly Price[]): Promise<void> {

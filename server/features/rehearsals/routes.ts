@@ -36,8 +36,8 @@ export const rehearsalRoutes =
           params,
         },
       },
-      (request, reply) => {
-        const session = rehearsals.get(request.params.id)
+      async (request, reply) => {
+        const session = await rehearsals.get(request.params.id)
         const stream = new PassThrough()
         const send = (event: string, data: unknown) => stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
         const tell = (frame: Frame) => void send('frame', frame)
@@ -57,9 +57,7 @@ export const rehearsalRoutes =
       '/api/rehearsals/:id',
       { schema: { summary: 'Pause, go on, play faster, or change something', params, body: changeSchema, response: { 200: frameSchema } } },
       async ({ params: { id }, body }) => {
-        const session = rehearsals.get(id)
-        session.change(body)
-        return session.frame()
+        return (await rehearsals.change(id, body)).frame()
       },
     )
 
@@ -67,7 +65,7 @@ export const rehearsalRoutes =
       '/api/rehearsals/:id',
       { schema: { summary: 'Put a rehearsal away', params, response: { 204: z.null() } } },
       async ({ params: { id } }, reply) => {
-        rehearsals.stop(id)
+        await rehearsals.stop(id)
         return reply.status(204).send(null)
       },
     )

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { evaluate, type Stage, stageOf } from '@zucchini/core/assess'
-import { type Rig, setupOf, soundnessIssues } from '@zucchini/core/assembly'
+import { adoptRig, liftRig, type Rig, setupOf, soundnessIssues } from '@zucchini/core/assembly'
 import { type Disturbance, disturb, metersOf, playStep, type Rehearsal } from '@zucchini/core/power'
+import type { DataSource } from 'typeorm'
 import { Refusal, wordedIssues } from '../../errors.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import type { Change, Frame, Sample } from './frames.ts'
@@ -17,28 +18,80 @@ const MOST_EVENTS = 80
 /** Rehearsals kept at once; one that nobody watches is put away after a while. */
 const MOST_SESSIONS = 8
 const IDLE_MS = 10 * 60_000
+/** How far a rehearsal has come is stored this often, so that another server can take it up. */
+const STORE_MS = 2000
 
 type Listener = (frame: Frame) => void
 
+/** What the people who watch have set; a server that plays takes over what another one was told. */
+interface Controls {
+  readonly paused: boolean
+  /** Minutes of the day in one second. */
+  readonly speed: number
+  /** Counts how often the day was begun. */
+  readonly run: number
+  readonly disturbance: Disturbance
+}
+
+/** A rehearsal as it is stored: what it plays, what was set, and how far it has come. */
+interface Stored {
+  readonly rig: Rig
+  readonly setup: string
+  readonly controls: Controls
+  readonly now: Rehearsal
+  readonly samples: readonly Sample[]
+}
+
 /** One simulated day, played in fast time. */
 class Session {
-  readonly id = randomUUID()
+  readonly id: string
   readonly stage: Stage
   readonly samples: Sample[] = []
   readonly listeners = new Set<Listener>()
-  #now: Rehearsal
-  #paused = false
-  /** Counts how often the day was begun. */
-  #run = 1
-  /** Minutes of the day in one second. */
-  #speed: number
+  /** The number of the stored row this session knows. */
+  number: number
+  storedAt = Date.now()
   seenAt = Date.now()
+  readonly #plays: { readonly rig: Rig; readonly setup: string }
+  #now: Rehearsal
+  #paused: boolean
+  #run: number
+  #speed: number
 
-  constructor(stage: Stage, speed: number) {
+  constructor(id: string, stage: Stage, number: number, { rig, setup, controls, now, samples }: Stored) {
+    this.id = id
     this.stage = stage
-    this.#now = stage.start
-    this.#speed = speed
-    this.#sample()
+    this.number = number
+    this.#plays = { rig, setup }
+    this.#now = now
+    this.#paused = controls.paused
+    this.#run = controls.run
+    this.#speed = controls.speed
+    this.samples.push(...samples)
+    if (samples.length === 0) this.#sample()
+  }
+
+  stored(): Stored {
+    const { disturbance } = this.#now
+    return {
+      ...this.#plays,
+      controls: { paused: this.#paused, speed: this.#speed, run: this.#run, disturbance },
+      now: this.#now,
+      samples: this.samples,
+    }
+  }
+
+  /** Takes over what was set on another server. */
+  follow({ paused, speed, run, disturbance }: Controls): void {
+    this.change({
+      paused,
+      speed,
+      again: run !== this.#run,
+      ...disturbance,
+      turnedUp: [...disturbance.turnedUp],
+      forgotten: [...disturbance.forgotten],
+    })
+    this.#run = run
   }
 
   #sample(): void {
@@ -122,24 +175,37 @@ class Session {
   }
 }
 
-/** Simulated shoot days. They live in memory only: a rehearsal is played, not kept. */
+/** Simulated shoot days. They are played in memory and stored as they go, so that any server on the database can take one up. */
 export class RehearsalService {
+  readonly #db: DataSource
   readonly #catalogue: CatalogueService
   readonly #sessions = new Map<string, Session>()
   readonly #timer: NodeJS.Timeout
+  #ticking = false
 
-  constructor(catalogue: CatalogueService) {
+  constructor(db: DataSource, catalogue: CatalogueService) {
+    this.#db = db
     this.#catalogue = catalogue
-    this.#timer = setInterval(() => this.#tick(), TICK_MS)
+    this.#timer = setInterval(() => void this.#tick(), TICK_MS)
     this.#timer.unref()
   }
 
-  #tick(): void {
-    for (const session of this.#sessions.values()) {
-      if (session.listeners.size > 0) {
-        session.seenAt = Date.now()
-        session.tick()
-      } else if (Date.now() - session.seenAt > IDLE_MS) this.#sessions.delete(session.id)
+  async #tick(): Promise<void> {
+    if (this.#ticking) return
+    this.#ticking = true
+    try {
+      for (const session of this.#sessions.values()) {
+        if (session.listeners.size > 0) {
+          session.seenAt = Date.now()
+          await this.#follow(session)
+          session.tick()
+          if (Date.now() - session.storedAt >= STORE_MS) await this.#store(session)
+        } else if (Date.now() - session.seenAt > IDLE_MS) this.#sessions.delete(session.id)
+      }
+    } catch {
+      // The database is away for a moment: what is being watched goes on from memory.
+    } finally {
+      this.#ticking = false
     }
   }
 
@@ -149,7 +215,57 @@ export class RehearsalService {
     const issues = soundnessIssues(rig, catalogue)
     if (issues.length > 0) throw new Refusal('unsound-rig', { issues: wordedIssues(issues) })
     if (!setupOf(rig, setup)) throw new Refusal('malformed', { issues: [{ path: 'setup', message: `this rig has no set-up "${setup}"` }] })
-    const session = new Session(stageOf(evaluate(rig, setup, { catalogue, owned: new Map() }, false)), speed)
+    const stage = stageOf(evaluate(rig, setup, { catalogue, owned: new Map() }, false))
+    const controls = { paused: false, speed, run: 1, disturbance: stage.start.disturbance }
+    const session = new Session(randomUUID(), stage, 1, { rig, setup, controls, now: stage.start, samples: [] })
+    await this.#db.query('INSERT INTO rehearsal (id, doc, number, seenAt) VALUES (?, ?, 1, ?)', [
+      session.id,
+      JSON.stringify(session.stored()),
+      new Date(),
+    ])
+    await this.#db.query('DELETE FROM rehearsal WHERE seenAt < ?', [new Date(Date.now() - IDLE_MS)])
+    return this.#keep(session)
+  }
+
+  /** A rehearsal that goes on here, or one taken up from where another server left it. @throws {Refusal} `rehearsal-unknown` */
+  async get(id: string): Promise<Session> {
+    const session = this.#sessions.get(id)
+    if (session) return session
+    const [row] = await this.#db.query<{ text: string; number: number }[]>(
+      "SELECT CONCAT(doc, '') AS text, number FROM rehearsal WHERE id = ?",
+      [id],
+    )
+    if (!row) throw new Refusal('rehearsal-unknown')
+    const stored = JSON.parse(row.text) as Stored
+    const taken = adoptRig(liftRig(stored.rig) as Rig, await this.#catalogue.catalogue())
+    if (!taken.ok) throw new Refusal('rehearsal-unknown')
+    const { rig, catalogue } = taken.value
+    const stage = stageOf(evaluate(rig, stored.setup, { catalogue, owned: new Map() }, false))
+    return this.#keep(new Session(id, stage, row.number, stored))
+  }
+
+  /** Sets something; whichever server plays it takes it over. @throws {Refusal} `rehearsal-unknown` */
+  async change(id: string, change: Change): Promise<Session> {
+    const session = await this.get(id)
+    await this.#follow(session)
+    session.change(change)
+    session.number++
+    await this.#store(session)
+    return session
+  }
+
+  async stop(id: string): Promise<void> {
+    this.#sessions.delete(id)
+    const done = await this.#db.query<{ affectedRows: number }>('DELETE FROM rehearsal WHERE id = ?', [id])
+    if (done.affectedRows !== 1) throw new Refusal('rehearsal-unknown')
+  }
+
+  close(): void {
+    clearInterval(this.#timer)
+    this.#sessions.clear()
+  }
+
+  #keep(session: Session): Session {
     if (this.#sessions.size >= MOST_SESSIONS) {
       const [oldest] = [...this.#sessions.values()].sort((a, b) => a.listeners.size - b.listeners.size || a.seenAt - b.seenAt)
       if (oldest) this.#sessions.delete(oldest.id)
@@ -158,21 +274,27 @@ export class RehearsalService {
     return session
   }
 
-  /** @throws {Refusal} `rehearsal-unknown` */
-  get(id: string): Session {
-    const session = this.#sessions.get(id)
-    if (!session) throw new Refusal('rehearsal-unknown')
-    return session
+  /** Another server may have been told something since. */
+  async #follow(session: Session): Promise<void> {
+    const [row] = await this.#db.query<{ number: number; controls: string | null }[]>(
+      "SELECT number, IF(number = ?, NULL, JSON_EXTRACT(doc, '$.controls')) AS controls FROM rehearsal WHERE id = ?",
+      [session.number, session.id],
+    )
+    if (!row) return void this.#sessions.delete(session.id)
+    if (row.controls === null) return
+    session.number = row.number
+    session.follow((typeof row.controls === 'string' ? JSON.parse(row.controls) : row.controls) as Controls)
   }
 
-  stop(id: string): void {
-    this.get(id)
-    this.#sessions.delete(id)
-  }
-
-  close(): void {
-    clearInterval(this.#timer)
-    this.#sessions.clear()
+  async #store(session: Session): Promise<void> {
+    session.storedAt = Date.now()
+    await this.#db.query('UPDATE rehearsal SET doc = ?, number = ?, seenAt = ? WHERE id = ? AND number <= ?', [
+      JSON.stringify(session.stored()),
+      session.number,
+      new Date(),
+      session.id,
+      session.number,
+    ])
   }
 }
 

@@ -1,10 +1,11 @@
+import { adoptRig, type Rig } from '@zucchini/core/assembly'
 import { type FileReport, readRigFile, writeRigFile } from '@zucchini/core/formats'
-import type { Rig } from '@zucchini/core/assembly'
 import type { DataSource } from 'typeorm'
 import { wordedIssues } from '../../errors.ts'
+import { inTransaction, isTaken } from '../../transactions.ts'
+import { raise } from '../../versions.ts'
 import { partEntity } from '../catalogue/entity.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
-import { rigEntity, rigRevisionEntity } from './entity.ts'
 import type { RigService } from './service.ts'
 
 /** What reading a file did, or would do. */
@@ -17,6 +18,9 @@ export interface ImportReport {
   /** The id the rig has, or would have, on this shelf. */
   readonly rigId: string
 }
+
+/** Another file may bring the same rig or the same parts at the same moment; then it is looked at anew. */
+const MOST_TRIES = 40
 
 const refused = (report: FileReport): ImportReport => ({
   ok: false,
@@ -41,52 +45,45 @@ export class RigFileService {
 
   async write(id: string): Promise<string> {
     const { rig } = await this.#rigs.get(id)
-    return writeRigFile(rig, await this.#catalogue.catalogue())
+    const taken = adoptRig(rig, await this.#catalogue.catalogue())
+    return writeRigFile(rig, taken.ok ? taken.value.catalogue : await this.#catalogue.catalogue())
   }
 
   /** Reads a file; unless dry, its new parts and its rig are stored together or not at all. */
   async read(text: string, dry: boolean): Promise<ImportReport> {
-    const report = readRigFile(text, await this.#catalogue.catalogue())
-    if (!report.ok || !report.rig) return refused(report)
-    const rig: Rig = { ...report.rig, id: await this.#freeId(report.rig.id) }
-    if (!dry) await this.#store(rig, report)
-    return {
-      ok: true,
-      name: rig.name,
-      newParts: report.newParts.map(({ name }) => name),
-      differing: [...report.differing],
-      issues: [],
-      rigId: rig.id,
+    for (let tried = 1; ; tried++) {
+      const report = readRigFile(text, await this.#catalogue.catalogue())
+      if (!report.ok || !report.rig) return refused(report)
+      const rig: Rig = { ...report.rig, id: await this.#rigs.freeId(report.rig.id) }
+      try {
+        if (!dry) await this.#store(rig, report)
+      } catch (error) {
+        if (isTaken(error) && tried < MOST_TRIES) continue
+        throw error
+      }
+      return {
+        ok: true,
+        name: rig.name,
+        newParts: report.newParts.map(({ name }) => name),
+        differing: [...report.differing],
+        issues: [],
+        rigId: rig.id,
+      }
     }
   }
 
   async #store(rig: Rig, { newParts }: FileReport): Promise<void> {
     const now = new Date()
-    await this.#db.transaction(async (manager) => {
-      if (newParts.length > 0)
+    await inTransaction(this.#db, async (manager) => {
+      if (newParts.length > 0) {
         await manager.insert(
           partEntity,
           newParts.map((part) => ({ id: part.id, role: part.role, origin: 'own', doc: part })),
         )
-      await manager.insert(rigEntity, {
-        id: rig.id,
-        revision: 1,
-        name: rig.name,
-        doc: rig,
-        createdAt: now,
-        updatedAt: now,
-        removedAt: null,
-      })
-      await manager.insert(rigRevisionEntity, { rigId: rig.id, revision: 1, note: 'read from a file', doc: rig, savedAt: now })
+        await raise(manager, 'catalogue')
+      }
+      await this.#rigs.insert(manager, rig, 'read from a file', now)
+      await raise(manager, 'rigs')
     })
-    this.#catalogue.refresh()
-  }
-
-  /** The file's own id, or that with -2, -3 ... when the shelf or its history has it already. */
-  async #freeId(wanted: string): Promise<string> {
-    for (let n = 1; ; n++) {
-      const id = n === 1 ? wanted : `${wanted.slice(0, 56)}-${n}`
-      if (!(await this.#db.manager.existsBy(rigEntity, { id }))) return id
-    }
   }
 }

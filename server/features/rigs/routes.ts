@@ -3,32 +3,49 @@ import { idSchema } from '@zucchini/core/catalogue'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
+import { sendKept } from '../../kept-answers.ts'
+import { digits } from '../../params.ts'
 import type { RigFileService } from './files.ts'
+import type { RigHistory } from './history.ts'
 import type { RigService } from './service.ts'
+import type { ShelfService } from './shelf.ts'
 
 const params = z.object({ id: idSchema })
 const note = z.string().max(200).default('')
-const saved = z.object({ rig: rigSchema, revision: z.int(), updatedAt: z.string() })
+const receipt = z.object({ revision: z.int(), updatedAt: z.string() })
+const saved = receipt.extend({ rig: rigSchema })
+const revisionNumber = z.int().min(1)
+const MOST_ENTRIES = 200
+const NEWEST = 4_294_967_295
+
+interface Services {
+  readonly rigs: RigService
+  readonly shelf: ShelfService
+  readonly history: RigHistory
+  readonly files: RigFileService
+}
 
 export const rigRoutes =
-  (rigs: RigService, files: RigFileService): FastifyPluginCallbackZod =>
+  ({ rigs, shelf, history, files }: Services): FastifyPluginCallbackZod =>
   (app, _, done) => {
     app.get(
       '/api/rigs',
-      { schema: { summary: 'All rigs on the shelf, newest first', response: { 200: z.object({ rigs: z.array(saved) }) } } },
-      async () => ({ rigs: await rigs.list() }),
+      { schema: { summary: 'The shelf: every rig with what is known of it at a glance, newest first' } },
+      async (request, reply) => sendKept(request, reply, await shelf.answer()),
     )
 
     app.post(
       '/api/rigs',
       { schema: { summary: 'Put a new rig on the shelf', body: z.strictObject({ rig: rigSchema, note }), response: { 201: saved } } },
-      async ({ body }, reply) => reply.status(201).send(await rigs.create(body.rig, body.note)),
+      async ({ body }, reply) => {
+        const made = await rigs.create(body.rig, body.note)
+        shelf.changed(made.rig.id)
+        return reply.status(201).send(made)
+      },
     )
 
-    app.get(
-      '/api/rigs/:id',
-      { schema: { summary: 'One rig, newest revision', params, response: { 200: saved } } },
-      async ({ params: { id } }) => rigs.get(id),
+    app.get('/api/rigs/:id', { schema: { summary: 'One rig, newest revision', params } }, async (request, reply) =>
+      sendKept(request, reply, await rigs.answer(request.params.id)),
     )
 
     app.put(
@@ -37,22 +54,38 @@ export const rigRoutes =
         schema: {
           summary: 'Save over the revision the edit was made from',
           params,
-          body: z.strictObject({ base: z.int().min(1), rig: rigSchema, note }),
-          response: { 200: saved },
+          body: z.strictObject({
+            base: revisionNumber,
+            rig: rigSchema,
+            note,
+            /** The revision the edit grew from, or the one it is the same as after an undo or redo. */
+            grewFrom: revisionNumber.optional(),
+            same: revisionNumber.optional(),
+          }),
+          response: { 200: receipt },
         },
       },
       async ({ params: { id }, body }) => {
         if (body.rig.id !== id)
           throw new Refusal('malformed', { issues: [{ path: 'rig.id', message: `must be the rig of the address, ${id}` }] })
-        return rigs.save(id, body.base, body.rig, body.note)
+        const done = await rigs.save(id, body.base, body.rig, body.note, { grewFrom: body.grewFrom ?? null, same: body.same ?? null })
+        shelf.changed(id)
+        return done
       },
     )
 
     app.delete(
       '/api/rigs/:id',
-      { schema: { summary: 'Take a rig off the shelf; its history stays', params, response: { 204: z.null() } } },
-      async ({ params: { id } }, reply) => {
-        await rigs.remove(id, true)
+      {
+        schema: {
+          summary: 'Take a rig off the shelf, as it was when this was decided; its history stays',
+          params,
+          querystring: z.object({ base: digits }),
+          response: { 204: z.null() },
+        },
+      },
+      async ({ params: { id }, query: { base } }, reply) => {
+        await rigs.putAway(id, base)
         return reply.status(204).send(null)
       },
     )
@@ -61,34 +94,77 @@ export const rigRoutes =
       '/api/rigs/:id/put-back',
       { schema: { summary: 'Put a rig back on the shelf', params, response: { 200: saved } } },
       async ({ params: { id } }) => {
-        await rigs.remove(id, false)
-        return rigs.get(id)
+        const back = await rigs.putBack(id)
+        shelf.changed(id)
+        return back
       },
     )
 
-    const entry = z.object({ revision: z.int(), note: z.string(), savedAt: z.string() })
+    const entry = z.object({ revision: z.int(), note: z.string(), savedAt: z.string(), name: z.string().nullable() })
+    const worded = ({ savedAt, ...rest }: { revision: number; note: string; savedAt: Date; name: string | null }) => ({
+      revision: rest.revision,
+      note: rest.note,
+      name: rest.name,
+      savedAt: savedAt.toISOString(),
+    })
     app.get(
       '/api/rigs/:id/revisions',
-      { schema: { summary: 'The history of a rig', params, response: { 200: z.object({ revisions: z.array(entry) }) } } },
-      async ({ params: { id } }) => ({
-        revisions: (await rigs.revisions(id)).map(({ revision, note, savedAt }) => ({ revision, note, savedAt: savedAt.toISOString() })),
-      }),
+      {
+        schema: {
+          summary: 'The history of a rig, newest first, so many at once',
+          params,
+          querystring: z.object({ before: digits.optional() }),
+          response: { 200: z.object({ revisions: z.array(entry), more: z.boolean() }) },
+        },
+      },
+      async ({ params: { id }, query: { before } }) => {
+        await rigs.mustExist(id)
+        const found = await history.entries(id, before ?? NEWEST, MOST_ENTRIES + 1)
+        return { revisions: found.slice(0, MOST_ENTRIES).map(worded), more: found.length > MOST_ENTRIES }
+      },
     )
 
     app.get(
-      '/api/rigs/:id/revisions/:revision',
+      '/api/rigs/:id/line',
       {
         schema: {
-          summary: 'A rig as it was',
-          params: params.extend({ revision: z.coerce.number().int().min(1) }),
-          response: { 200: entry.extend({ rig: rigSchema }) },
+          summary: 'Where undo and redo lead from the newest revision, nearest first',
+          params,
+          response: { 200: z.object({ undo: z.array(z.int()).readonly(), redo: z.array(z.int()).readonly() }) },
         },
       },
-      async ({ params: { id, revision } }) => {
-        const row = await rigs.revision(id, revision)
-        return { rig: row.doc, revision: row.revision, note: row.note, savedAt: row.savedAt.toISOString() }
+      async ({ params: { id } }) => {
+        await rigs.mustExist(id)
+        return history.line(id)
       },
     )
+
+    const oneRevision = params.extend({ revision: digits })
+    app.get(
+      '/api/rigs/:id/revisions/:revision',
+      { schema: { summary: 'A rig as it was', params: oneRevision, response: { 200: entry.extend({ rig: rigSchema }) } } },
+      async ({ params: { id, revision } }) => {
+        const { entry: row, rig } = await history.rig(id, revision)
+        return { rig, ...worded(row) }
+      },
+    )
+
+    app.put(
+      '/api/rigs/:id/revisions/:revision/name',
+      {
+        schema: {
+          summary: 'Give a revision a name, so that it always stays; null takes the name away',
+          params: oneRevision,
+          body: z.strictObject({ name: z.string().trim().min(1).max(80).nullable() }),
+          response: { 204: z.null() },
+        },
+      },
+      async ({ params: { id, revision }, body }, reply) => {
+        await history.name(id, revision, body.name)
+        return reply.status(204).send(null)
+      },
+    )
+
     app.get(
       '/api/rigs/:id/file',
       { schema: { summary: 'The rig as a file that stands alone', params } },
@@ -96,7 +172,7 @@ export const rigRoutes =
         reply
           .header('content-type', 'application/json; charset=utf-8')
           .header('content-disposition', `attachment; filename="${id}.rig.json"`)
-          .send(await files.write(id)),
+          .send(Buffer.from(await files.write(id))),
     )
 
     const issue = z.object({ path: z.string(), message: z.string() })
@@ -117,7 +193,11 @@ export const rigRoutes =
           response: { 200: report },
         },
       },
-      async ({ body }) => files.read(body.text, body.dry),
+      async ({ body }) => {
+        const read = await files.read(body.text, body.dry)
+        if (read.ok && !body.dry) shelf.changed(read.rigId)
+        return read
+      },
     )
     done()
   }

@@ -2,7 +2,7 @@
 import { variantsOf } from '@zucchini/core/assess'
 import { hangCure } from '@zucchini/core/balance'
 import { computed, ref } from 'vue'
-import type { ViewId } from '../../drawing/views.ts'
+import type { ViewId } from '@zucchini/core/drawing'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import RigBar from '../../widgets/RigBar.vue'

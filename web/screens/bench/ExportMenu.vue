@@ -4,7 +4,7 @@ import { writeGltf } from '@zucchini/core/formats'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Download } from '@lucide/vue'
 import { svgOf } from '../../drawing/export-svg.ts'
-import { views } from '../../drawing/views.ts'
+import { views } from '@zucchini/core/drawing'
 import { useBench } from '../../stores/bench.ts'
 import { save } from '../../save-file.ts'
 

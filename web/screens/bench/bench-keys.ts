@@ -1,6 +1,6 @@
 import { type PlacedPart, travelOf } from '@zucchini/core/assembly'
 import { onKeyStroke } from '@vueuse/core'
-import { viewIds } from '../../drawing/views.ts'
+import { viewIds } from '@zucchini/core/drawing'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 

@@ -1,8 +1,7 @@
 import type { Assembly, PlacedPart } from '@zucchini/core/assembly'
 import { add, type Point2, point, scale, type Vec3 } from '@zucchini/core/kernel'
 import { type Clean, diagonalMm, type Front, type Sensor } from '@zucchini/core/optics'
-import { type Stroke, strokesOf } from '../../drawing/outlines.ts'
-import { type Extent, type Fit, fitTo, flat, onSheet } from '../../drawing/views.ts'
+import { type Extent, type Fit, fitTo, flat, onSheet, type Stroke, strokesOf } from '@zucchini/core/drawing'
 
 /** A rim of an opening on the sheet: from the edge of its clear width outwards. */
 export interface Rim {

@@ -1,5 +1,5 @@
-import { dot, type Vec3 } from '@zucchini/core/kernel'
-import type { Point2 } from '@zucchini/core/kernel'
+import { dot, type Vec3 } from '../kernel/index.ts'
+import type { Point2 } from '../kernel/index.ts'
 
 /** The four elevations. `towards` points from the rig to the eye; right x up = towards. */
 export const views = {

@@ -1,6 +1,6 @@
-import type { Assembly, PlacedPart, PlacedSolid } from '@zucchini/core/assembly'
-import { inHand } from '@zucchini/core/balance'
-import { add, convexHull, cross, lengthOf, type Placed, type Point2, reach, scale, unit, type Vec3 } from '@zucchini/core/kernel'
+import type { Assembly, PlacedPart, PlacedSolid } from '../assembly/index.ts'
+import { inHand } from '../balance/index.ts'
+import { add, convexHull, cross, lengthOf, type Placed, type Point2, reach, scale, unit, type Vec3 } from '../kernel/index.ts'
 import { type Extent, type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
 
 /** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */

@@ -1,0 +1,36 @@
+import type { Operator } from '../balance/index.ts'
+import { catalogueOf, type Part } from '../catalogue/index.ts'
+import type { Shelf } from '../checks/index.ts'
+import { isOwned, type LockerPiece, measuredMasses } from '../locker/index.ts'
+import { asKnown, type BillRules, type PriceView } from '../money/index.ts'
+
+/** Where what surrounds a rig comes from: parts as their makers state them, pieces of the locker, prices seen. */
+export interface ShelfSources {
+  readonly parts: readonly Part[]
+  /** Parts that were taken out and stay known to the rigs that use them. */
+  readonly gone: readonly Part[]
+  readonly pieces: readonly LockerPiece[]
+  readonly prices: readonly PriceView[]
+  readonly rules?: BillRules
+  readonly operator?: Operator
+}
+
+/** How many pieces of each part are owned: kept, or lent and coming back. */
+export const ownedOf = (pieces: readonly LockerPiece[]): ReadonlyMap<string, number> => {
+  const counts = new Map<string, number>()
+  for (const piece of pieces) if (isOwned(piece)) counts.set(piece.partId, (counts.get(piece.partId) ?? 0) + 1)
+  return counts
+}
+
+/** What surrounds every rig, with what was weighed and what was seen in shops in place of what the makers state. */
+export const shelfOf = ({ parts, gone, pieces, prices, rules, operator }: ShelfSources): Shelf => {
+  const seen = new Map(prices.map((view) => [view.partId, view]))
+  const measured = measuredMasses(pieces)
+  return {
+    catalogue: catalogueOf(asKnown(parts, seen, measured), asKnown(gone, seen, measured)),
+    owned: ownedOf(pieces),
+    prices: seen,
+    ...(rules ? { rules } : {}),
+    ...(operator ? { operator } : {}),
+  }
+}

@@ -1,0 +1,2 @@
+export * from './outlines.ts'
+export * from './views.ts'
