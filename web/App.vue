@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { RouterView } from 'vue-router'
+import ErrorBoundary from './widgets/ErrorBoundary.vue'
+import TroubleNotes from './widgets/TroubleNotes.vue'
 </script>
 
 <template>
-  <RouterView />
+  <ErrorBoundary><RouterView /></ErrorBoundary>
+  <TroubleNotes />
 </template>

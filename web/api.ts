@@ -1,3 +1,4 @@
+import type { RigSummary } from '@zucchini/core/assess'
 import type { Rig } from '@zucchini/core/assembly'
 import type { Operator } from '@zucchini/core/balance'
 import type { Part } from '@zucchini/core/catalogue'
@@ -8,6 +9,45 @@ export interface SavedRig {
   readonly rig: Rig
   readonly revision: number
   readonly updatedAt: string
+}
+
+/** What a save says back: the page has the rig itself. */
+export type Receipt = Omit<SavedRig, 'rig'>
+
+/** A rig on the shelf, with what is known of it at a glance. */
+export interface ShelfEntry {
+  readonly id: string
+  readonly name: string
+  readonly revision: number
+  readonly updatedAt: string
+  readonly summary: RigSummary | null
+  /** Why nothing could be worked out for it. */
+  readonly why: string | null
+  /** Does the summary belong to the rig and to what surrounds it as they are now? */
+  readonly fresh: boolean
+}
+export interface HistoryEntry {
+  readonly revision: number
+  readonly note: string
+  readonly savedAt: string
+  readonly name: string | null
+}
+/** Where undo and redo lead through saved revisions, nearest first. */
+export interface SavedLine {
+  readonly undo: readonly number[]
+  readonly redo: readonly number[]
+}
+/** The revision an edit grew from, or the one it is the same as after an undo or redo. */
+export interface Descent {
+  readonly grewFrom?: number
+  readonly same?: number
+}
+/** How the backups that are written by themselves stand. */
+export interface BackupState {
+  readonly on: boolean
+  readonly lastOn: string | null
+  readonly failedOn: string | null
+  readonly why: string | null
 }
 
 /** Who holds the rigs, and whether a timed hold says so. */
@@ -120,12 +160,16 @@ export class ApiRefusal extends Error {
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
   send<T>(method, path, body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
 
+/** Where this browser's clock hangs: what counts as today is the operator's day. */
+const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
+
 /** Sends a file as it is. */
 const sendFile = async <T>(path: string, body: Blob, type: string): Promise<T> =>
   send<T>('POST', path, { body, headers: { 'content-type': type } })
 
 const send = async <T>(method: string, path: string, more: RequestInit): Promise<T> => {
-  const response = await fetch(`/api${path}`, { method, ...more })
+  const headers = { ...(more.headers as Record<string, string> | undefined), 'x-time-zone': timeZone }
+  const response = await fetch(`/api${path}`, { method, ...more, headers })
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T
@@ -143,10 +187,11 @@ const send = async <T>(method: string, path: string, more: RequestInit): Promise
 const id = encodeURIComponent
 
 export const api = {
-  catalogue: () => call<{ parts: Part[]; own: string[] }>('GET', '/catalogue'),
+  catalogue: () => call<{ parts: Part[]; own: string[]; gone: Part[] }>('GET', '/catalogue'),
   partTag: (part: string) => call<{ tag: string }>('GET', `/catalogue/${id(part)}/tag`),
   savePart: (part: Part, was: string | null) => call<{ tag: string }>('PUT', `/catalogue/${id(part.id)}`, { part, was }),
-  removePart: (part: string) => call<void>('DELETE', `/catalogue/${id(part)}`),
+  removePart: (part: string, was: string) => call<void>('DELETE', `/catalogue/${id(part)}?was=${id(was)}`),
+  bringPartBack: (part: string) => call<void>('POST', `/catalogue/${id(part)}/bring-back`),
   operator: () => call<OperatorAnswer>('GET', '/operator'),
   setOperator: (arm: Operator) => call<OperatorAnswer>('PUT', '/operator', arm),
   forgetOperator: () => call<OperatorAnswer>('DELETE', '/operator'),
@@ -168,12 +213,27 @@ export const api = {
   reckon: (reckoning: Pick<PriceOverview, 'home' | 'rules' | 'feed'>) => call<PriceOverview>('PUT', '/prices/reckoning', reckoning),
   watchPrice: (part: string, belowMinor: number | null) => call<PriceOverview>('PUT', `/prices/watches/${id(part)}`, { belowMinor }),
   restore: (file: Blob, dry: boolean) =>
-    sendFile<{ rows: Record<string, number> }>(`/restore?dry=${dry ? 'yes' : 'no'}&replace=yes`, file, 'application/vnd.zucchini.backup'),
-  rigs: () => call<{ rigs: SavedRig[] }>('GET', '/rigs'),
+    sendFile<{ rows: Record<string, number>; safetyCopy: string | null }>(
+      `/restore?dry=${dry ? 'yes' : 'no'}&replace=yes`,
+      file,
+      'application/vnd.zucchini.backup',
+    ),
+  backups: () => call<BackupState>('GET', '/backups'),
+  shelf: () => call<{ rigs: ShelfEntry[] }>('GET', '/rigs'),
   rig: (rig: string) => call<SavedRig>('GET', `/rigs/${id(rig)}`),
   create: (rig: Rig, note: string) => call<SavedRig>('POST', '/rigs', { rig, note }),
-  save: (rig: Rig, base: number, note: string) => call<SavedRig>('PUT', `/rigs/${id(rig.id)}`, { base, rig, note }),
-  remove: (rig: string) => call<void>('DELETE', `/rigs/${id(rig)}`),
+  save: (rig: Rig, base: number, note: string, descent: Descent = {}) =>
+    call<Receipt>('PUT', `/rigs/${id(rig.id)}`, { base, rig, note, ...descent }),
+  putAway: (rig: string, base: number) => call<void>('DELETE', `/rigs/${id(rig)}?base=${base}`),
+  line: (rig: string) => call<SavedLine>('GET', `/rigs/${id(rig)}/line`),
+  revisions: (rig: string, before?: number) =>
+    call<{ revisions: HistoryEntry[]; more: boolean }>(
+      'GET',
+      `/rigs/${id(rig)}/revisions${before === undefined ? '' : `?before=${before}`}`,
+    ),
+  revision: (rig: string, revision: number) => call<HistoryEntry & { rig: Rig }>('GET', `/rigs/${id(rig)}/revisions/${revision}`),
+  nameRevision: (rig: string, revision: number, name: string | null) =>
+    call<void>('PUT', `/rigs/${id(rig)}/revisions/${revision}/name`, { name }),
   readFile: (text: string, dry: boolean) => call<FileAnswer>('POST', '/rig-files', { text, dry }),
   rehearse: (rig: Rig, setup: string, speed: number) =>
     call<{ id: string; frame: RehearsalFrame }>('POST', '/rehearsals', { rig, setup, speed }),

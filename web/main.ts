@@ -2,6 +2,21 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router.ts'
+import { useTroubles } from './stores/troubles.ts'
 import './style.css'
 
-createApp(App).use(createPinia()).use(router).mount('#app')
+const pinia = createPinia()
+const app = createApp(App).use(pinia).use(router)
+
+// Whatever slips past every screen's own words is told, not swallowed: errors outside any screen, pages that don't load, promises nobody waits for.
+const note = (error: unknown) => {
+  console.error(error)
+  useTroubles(pinia).note(error)
+}
+app.config.errorHandler = note
+router.onError(note)
+window.addEventListener('unhandledrejection', (event) => {
+  event.preventDefault()
+  note(event.reason)
+})
+app.mount('#app')

@@ -133,4 +133,42 @@ export const holdWords = (minutes: number): string =>
   minutes === Infinity ? 'long' : minutes >= 1.5 ? `${Math.round(minutes)} min` : `${Math.round(minutes * 60)} s`
 
 /** How the saving of the open rig stands. */
-export const saveWords = { saved: 'saved', saving: 'saving', waiting: 'not saved yet, trying again', conflict: 'two versions' } as const
+export const saveWords = {
+  saved: 'saved',
+  saving: 'saving',
+  waiting: 'not saved yet, trying again',
+  conflict: 'two versions',
+  refused: 'not saved',
+  removed: 'off the shelf',
+} as const
+
+/** Why an edit waits, and where it is meanwhile. */
+const waits: Readonly<Record<string, string>> = {
+  'database-down': 'Storage is down. Your edit is kept in this browser and goes on by itself when storage is back.',
+  'disk-full': 'The disk is full. Your edit is kept in this browser and is stored by itself once there is room.',
+  'no-connection': 'The program does not answer. Your edit is kept in this browser and goes on by itself when it is back.',
+}
+export const waitingWords = (code: string): string =>
+  waits[code] ?? 'Something went wrong on the way. Your edit is kept in this browser and is tried again by itself.'
+
+const mends: Readonly<Record<string, (names: Readonly<Record<string, string>>) => string>> = {
+  'part-unknown': ({ part }) => `the part “${part ?? ''}” is no longer known and stands as a block`,
+  'lens-unknown': ({ part }) => `the lens “${part ?? ''}” left the lens kit`,
+  'mount-unknown': ({ part, mount }) => `${part ?? 'a part'} has no point “${mount ?? ''}” any more`,
+  'pose-unknown': ({ instance }) => `“${instance ?? ''}” is back in its first pose`,
+  'socket-unknown': ({ instance }) => `a lead at “${instance ?? ''}” was unplugged`,
+  'cable-unknown': ({ cable }) => `the lead “${cable ?? ''}” was unplugged`,
+}
+const MOST_MENDS = 3
+
+/** What had to be mended to open a rig. */
+export const mendedWords = {
+  mended: (issues: readonly Issue[], changed: boolean): string => {
+    const said = [...new Set(issues.map(({ code, names }) => mends[code]?.(names ?? {}) ?? `something did not hold together (${code})`))]
+    const list = said.slice(0, MOST_MENDS).join('; ')
+    const more = said.length > MOST_MENDS ? `; and ${said.length - MOST_MENDS} more` : ''
+    return `Opened with a mend: ${list}${more}. ${changed ? 'The rig as it was stays in the history.' : 'Nothing of the rig was changed.'}`
+  },
+  hopeless: (why: readonly string[]): string =>
+    `This state of the rig can’t be laid out: ${why.slice(0, MOST_MENDS).join(' ')} Nothing is lost: go back in its history, or take it out as a file.`,
+} as const

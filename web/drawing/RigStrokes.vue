@@ -2,8 +2,11 @@
 import { computed } from 'vue'
 import type { Stroke } from '@zucchini/core/drawing'
 
+/** What is drawn of a stroke here; a card has no finer lines. */
+type Drawn = Pick<Stroke, 'key' | 'instance' | 'look' | 'outline'> & Partial<Pick<Stroke, 'detail'>>
+
 const props = defineProps<{
-  strokes: readonly Stroke[]
+  strokes: readonly Drawn[]
   hatchId: string
   picked?: string
   marked?: ReadonlyMap<string, string>

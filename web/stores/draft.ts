@@ -7,11 +7,13 @@ const key = (id: string): string => `zucchini:draft:${id}`
 /** An edit the server has not confirmed yet, kept in the browser so that closing the page loses nothing. */
 export type Draft = z.infer<typeof schema>
 
-export const keepDraft = (draft: Draft): void => {
+/** @returns whether the browser had room for it */
+export const keepDraft = (draft: Draft): boolean => {
   try {
     localStorage.setItem(key(draft.rig.id), JSON.stringify(draft))
+    return true
   } catch {
-    // No room in the browser: the server still gets the edit in a moment.
+    return false
   }
 }
 

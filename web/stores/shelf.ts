@@ -1,10 +1,11 @@
 import type { Operator } from '@zucchini/core/balance'
-import { type Catalogue, catalogueOf, type Part } from '@zucchini/core/catalogue'
+import { ownedOf } from '@zucchini/core/assess'
+import { type Catalogue, catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Shelf } from '@zucchini/core/checks'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { asKnown, type PriceView } from '@zucchini/core/money'
-import { isOwned, measuredMasses } from '@zucchini/core/locker'
+import { measuredMasses } from '@zucchini/core/locker'
 import { api, ApiRefusal, type OperatorAnswer, type PriceOverview, type SavedPiece } from '../api.ts'
 import { benchWorker } from '../workers/client.ts'
 
@@ -18,6 +19,11 @@ export const useShelf = defineStore('shelf', () => {
   const calibrated = ref(false)
   /** The parts as their makers state them; the catalogue has weighed masses and seen prices in their place. */
   let stated: readonly Part[] = []
+  /** Parts that left the catalogue and stay known to the rigs that use them; and stand-ins for those nobody knows. */
+  let takenOut: readonly Part[] = []
+  let placeholders: readonly Part[] = []
+  /** The part of one's own that was taken out last: it can be brought back. */
+  const takenOutPart = shallowRef<Part>()
   const pieces = shallowRef<readonly SavedPiece[]>([])
   const today = ref('')
   const money = shallowRef<PriceOverview>()
@@ -34,28 +40,30 @@ export const useShelf = defineStore('shelf', () => {
       },
   )
 
-  const tellWorker = async (parts?: readonly Part[]) =>
-    benchWorker().setShelf(parts, [...owned.value], operator.value, [...prices.value], money.value?.rules)
+  const tellWorker = async (parts?: readonly Part[], gone?: readonly Part[]) =>
+    benchWorker().setShelf(parts, [...owned.value], operator.value, [...prices.value], money.value?.rules, gone, placeholders)
 
   /** Puts what was weighed and what was seen in shops into the catalogue. */
   const know = async () => {
     const parts = asKnown(stated, prices.value, measured.value)
-    catalogue.value = catalogueOf(parts)
-    await tellWorker(parts)
+    const gone = asKnown(takenOut, prices.value, measured.value)
+    catalogue.value = withPlaceholders(catalogueOf(parts, gone), placeholders)
+    await tellWorker(parts, gone)
+  }
+  /** Lets blocks stand for parts nobody knows, as the open rig needs them; none takes them away again. */
+  const standIn = async (blocks: readonly Part[]): Promise<void> => {
+    if (blocks.length === 0 && placeholders.length === 0) return
+    placeholders = blocks
+    await know()
   }
   const adoptPrices = async (overview: PriceOverview): Promise<void> => {
     money.value = overview
     await know()
   }
-  const countOwned = (list: readonly SavedPiece[]): ReadonlyMap<string, number> => {
-    const counts = new Map<string, number>()
-    for (const { piece } of list) if (isOwned(piece)) counts.set(piece.partId, (counts.get(piece.partId) ?? 0) + 1)
-    return counts
-  }
   /** The locker as it is now: one piece changed, or read anew. */
   const adoptPieces = async (list: readonly SavedPiece[]): Promise<void> => {
     pieces.value = list
-    owned.value = countOwned(list)
+    owned.value = ownedOf(list.map(({ piece }) => piece))
     await know()
   }
   const readPieces = async (): Promise<void> => {
@@ -76,7 +84,7 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   const fetchAll = async () => {
-    const [{ parts, own: mine }, { today: day, pieces: list }, arm, overview] = await Promise.all([
+    const [{ parts, own: mine, gone }, { today: day, pieces: list }, arm, overview] = await Promise.all([
       api.catalogue(),
       api.pieces(),
       api.operator(),
@@ -85,9 +93,10 @@ export const useShelf = defineStore('shelf', () => {
     adoptArm(arm)
     own.value = new Set(mine)
     stated = parts
+    takenOut = gone
     today.value = day
     pieces.value = list
-    owned.value = countOwned(list)
+    owned.value = ownedOf(list.map(({ piece }) => piece))
     money.value = overview
     await know()
   }
@@ -126,6 +135,7 @@ export const useShelf = defineStore('shelf', () => {
     owned,
     own,
     pieces,
+    takenOutPart,
     today,
     money,
     prices,
@@ -140,5 +150,6 @@ export const useShelf = defineStore('shelf', () => {
     adoptPrices,
     adoptPieces,
     readPieces,
+    standIn,
   }
 })

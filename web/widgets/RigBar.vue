@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
-import ConflictNotice from '../screens/bench/ConflictNotice.vue'
 import { useRig } from '../stores/rig.ts'
 import { saveWords } from '../wording.ts'
+import RigNotices from './RigNotices.vue'
 import TopBar from './TopBar.vue'
 
 defineProps<{ here: string }>()
@@ -20,10 +20,9 @@ const store = useRig()
     </nav>
     <template #end>
       <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>
-      <button class="btn" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
+      <button class="btn" :disabled="!store.canUndo" @click="void store.undo()">Undo</button>
       <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
     </template>
   </TopBar>
-  <ConflictNotice />
-  <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
+  <RigNotices />
 </template>

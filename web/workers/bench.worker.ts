@@ -18,7 +18,7 @@ import {
 } from '@zucchini/core/assess'
 import type { Operator } from '@zucchini/core/balance'
 import type { Rig } from '@zucchini/core/assembly'
-import { catalogueOf, type Part } from '@zucchini/core/catalogue'
+import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Remedy, Shelf } from '@zucchini/core/checks'
 import type { BillRules, PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
@@ -46,9 +46,11 @@ const bench = {
     operator?: Operator,
     prices: readonly (readonly [string, PriceView])[] = [],
     rules?: BillRules,
+    gone: readonly Part[] = [],
+    placeholders: readonly Part[] = [],
   ): void {
     shelf = {
-      catalogue: parts ? catalogueOf(parts) : shelf.catalogue,
+      catalogue: parts ? withPlaceholders(catalogueOf(parts, gone), placeholders) : shelf.catalogue,
       owned: new Map(owned),
       prices: new Map(prices),
       ...(rules ? { rules } : {}),

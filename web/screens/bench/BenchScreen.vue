@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { format } from 'date-fns'
-import { CircleHelp, Redo2, Search, Undo2 } from '@lucide/vue'
+import { CircleHelp, History, Redo2, Search, Undo2 } from '@lucide/vue'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import SetupTabs from '../../widgets/SetupTabs.vue'
+import BrokenBox from '../../widgets/BrokenBox.vue'
+import RigNotices from '../../widgets/RigNotices.vue'
 import TopBar from '../../widgets/TopBar.vue'
 import { saveWords } from '../../wording.ts'
 import { useBenchKeys } from './bench-keys.ts'
-import ConflictNotice from './ConflictNotice.vue'
 import FindDialog from './FindDialog.vue'
 import FindingsPanel from './FindingsPanel.vue'
 import FitsHere from './FitsHere.vue'
 import GlassStation from './GlassStation.vue'
+import HistoryDialog from './HistoryDialog.vue'
 import KitTable from './KitTable.vue'
 import PieceCard from './PieceCard.vue'
 import RigDrawing from './RigDrawing.vue'
@@ -28,6 +30,7 @@ const store = useRig()
 const bench = useBench()
 const finding = ref(false)
 const helping = ref(false)
+const remembering = ref(false)
 const trouble = ref('')
 const fits = useTemplateRef<InstanceType<typeof FitsHere>>('fits')
 
@@ -71,6 +74,7 @@ useBenchKeys({
   help: () => (helping.value = true),
   focusFits: () => void nextTick(() => fits.value?.focus()),
 })
+const rigId = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
 const saveWord = computed(() => {
   if (store.saveState === 'saved') return store.savedAt ? `saved ${format(new Date(store.savedAt), 'HH:mm')}` : 'saved'
   return saveWords[store.saveState]
@@ -101,16 +105,19 @@ const saveWord = computed(() => {
       <template #end>
         <span
           class="label tight"
-          :class="{ 'text-amber!': store.saveState === 'waiting' || store.saveState === 'conflict' }"
+          :class="{ 'text-amber!': store.saveState !== 'saved' && store.saveState !== 'saving' }"
           role="status"
           data-testid="save-state"
           >{{ saveWord }}</span
         >
-        <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="store.undo()">
+        <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="void store.undo()">
           <Undo2 class="size-4" aria-hidden="true" /> Undo
         </button>
-        <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="store.redo()">
+        <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="void store.redo()">
           <Redo2 class="size-4" aria-hidden="true" />
+        </button>
+        <button class="btn px-1.5" title="History" aria-label="History" :disabled="!store.rig" @click="remembering = true">
+          <History class="size-4" aria-hidden="true" />
         </button>
         <button class="btn px-2" title="Find (/)" @click="finding = true">
           <Search class="size-4" aria-hidden="true" /> <span class="key border-0 bg-transparent px-0">/</span
@@ -121,8 +128,7 @@ const saveWord = computed(() => {
         </button>
       </template>
     </TopBar>
-    <ConflictNotice />
-    <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
+    <RigNotices />
     <main v-if="store.assessment" class="flex min-h-0 flex-1">
       <h1 class="sr-only">Bench: {{ store.rig?.name }}</h1>
       <StationsRail :stations="store.assessment.stations" />
@@ -142,14 +148,12 @@ const saveWord = computed(() => {
         <FindingsPanel :assessment="store.assessment" />
       </aside>
     </main>
-    <main v-else class="grid flex-1 place-items-center text-soft">
-      <div v-if="trouble" class="text-center">
-        <p>{{ trouble }}</p>
-        <RouterLink to="/" class="btn btn-do mt-3">To the shelf</RouterLink>
-      </div>
-      <p v-else>Laying out the parts ...</p>
+    <main v-else-if="trouble || store.trouble" class="min-h-0 flex-1 overflow-y-auto">
+      <BrokenBox title="This rig could not be opened" :words="trouble || store.trouble" :rig-id="rigId" @again="rigId && open(rigId)" />
     </main>
+    <main v-else class="grid flex-1 place-items-center text-soft"><p>Laying out the parts ...</p></main>
     <FindDialog :open="finding" @close="finding = false" />
+    <HistoryDialog :open="remembering" @close="remembering = false" />
     <ShortcutsDialog :open="helping" @close="helping = false" />
   </div>
 </template>

@@ -11,6 +11,7 @@ import { useShelf } from '../../stores/shelf.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { grams, millimetres, money } from '../../wording.ts'
 import FitsTable from './FitsTable.vue'
+import { alongWith, alongWords, takeOff } from './take-off.ts'
 
 const props = defineProps<{ piece: PlacedPart }>()
 const store = useRig()
@@ -85,12 +86,9 @@ const braces = computed(() =>
 const unbrace = (guest: string, host: string) =>
   store.setup && store.apply([{ do: 'unbrace', setup: store.setup.id, guest, host }], `undo a brace of ${props.piece.part.name}`)
 const swap = (fit: Fit | Misfit) => store.apply(fit.commands, `swap ${props.piece.part.name} for ${fit.part.name}`)
-const takeOff = () => {
-  if (
-    store.setup &&
-    store.apply([{ do: 'take-off', setup: store.setup.id, instance: props.piece.instance.id }], `take off ${props.piece.part.name}`)
-  )
-    bench.dropAll()
+const along = computed(() => (store.assessment ? alongWords(alongWith(store.assessment.assembly, props.piece)) : ''))
+const off = () => {
+  if (takeOff(store, props.piece)) bench.dropAll()
 }
 const age = (percent: number) =>
   store.apply(
@@ -113,7 +111,9 @@ const age = (percent: number) =>
         >
       </p>
       <div class="flex flex-wrap gap-1.5">
-        <button v-if="joint" class="btn py-0.5" @click="takeOff"><Trash2 class="size-3.5" aria-hidden="true" /> take off</button>
+        <button v-if="joint" class="btn py-0.5" :title="along ? `and ${along}` : undefined" @click="off">
+          <Trash2 class="size-3.5" aria-hidden="true" /> take off<span v-if="along" class="sr-only">, and {{ along }}</span>
+        </button>
         <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
           {{ pieces > 0 ? 'not mine' : 'I own this' }}
         </button>

@@ -3,6 +3,7 @@ import { onKeyStroke } from '@vueuse/core'
 import { viewIds } from '@zucchini/core/drawing'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
+import { takeOff } from './take-off.ts'
 
 const inField = (event: KeyboardEvent): boolean => {
   const target = event.target as HTMLElement | null
@@ -39,14 +40,8 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
     if (!piece?.joint || !travel) return
     change(piece, { slideMm: Math.min(travel.maxMm, Math.max(travel.minMm, piece.joint.slideMm + by * travel.stepMm)) }, 'slide')
   }
-  const takeOff = () => {
-    const { piece } = bench
-    if (
-      piece?.joint &&
-      store.setup &&
-      store.apply([{ do: 'take-off', setup: store.setup.id, instance: piece.instance.id }], `take off ${piece.part.name}`)
-    )
-      bench.dropAll()
+  const off = () => {
+    if (bench.piece?.joint && takeOff(store, bench.piece)) bench.dropAll()
   }
   const cureWorst = () => {
     const remedy = store.assessment?.findings.find((finding) => finding.remedies.length > 0)?.remedies[0]
@@ -67,8 +62,8 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
     ',': () => slide(-1),
     '.': () => slide(1),
     t: () => bench.piece?.joint && change(bench.piece, { turnDeg: nextTurn(bench.piece) }, 'turn'),
-    Delete: takeOff,
-    Backspace: takeOff,
+    Delete: off,
+    Backspace: off,
     Escape: () => bench.dropAll(),
   }
   plain['5'] = () => bench.setView('turntable')
@@ -79,8 +74,8 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
       const key = event.key.toLowerCase()
       if (inField(event) || (key !== 'z' && key !== 'y')) return
       event.preventDefault()
-      if (key === 'y' || event.shiftKey) store.redo()
-      else store.undo()
+      if (key === 'y' || event.shiftKey) void store.redo()
+      else void store.undo()
       return
     }
     if (event.altKey || (inField(event) && event.key !== 'Escape')) return

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { offeredParts, roles, type Role, standards, stations } from '@zucchini/core/catalogue'
-import { Plus } from '@lucide/vue'
+import { Plus, X } from '@lucide/vue'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
+import { api } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
@@ -33,6 +34,16 @@ const part = computed(() => {
   const wanted = route.params['part']
   return (typeof wanted === 'string' && shelf.catalogue?.parts.get(wanted)) || (wanted ? undefined : list.value[0])
 })
+const bringBack = async () => {
+  if (!shelf.takenOutPart) return
+  try {
+    await api.bringPartBack(shelf.takenOutPart.id)
+    shelf.takenOutPart = undefined
+    await shelf.reload()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be brought back.'
+  }
+}
 const roleGroups = stations.map((station) => ({
   station,
   roles: (Object.keys(roles) as Role[]).filter((role) => roles[role].station === station),
@@ -57,6 +68,13 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
         ></template
       >
     </TopBar>
+    <p v-if="shelf.takenOutPart" class="flex items-center gap-3 border-b border-line bg-leaf-tint px-4 py-1.5" role="status">
+      <span>{{ shelf.takenOutPart.name }} is out of the catalogue. Old revisions that use it keep what was known of it.</span>
+      <button class="btn py-0" @click="bringBack">Bring it back</button>
+      <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="shelf.takenOutPart = undefined">
+        <X class="size-3.5" />
+      </button>
+    </p>
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
     <main class="flex min-h-0 flex-1">
       <h1 class="sr-only">Catalogue</h1>

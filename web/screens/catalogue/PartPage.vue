@@ -46,13 +46,24 @@ const mounts = computed(() =>
 )
 const remove = async () => {
   try {
-    await api.removePart(props.part.id)
+    const { tag } = await api.partTag(props.part.id)
+    await api.removePart(props.part.id, tag)
+    shelf.takenOutPart = props.part
     await shelf.reload()
     await router.push({ name: 'catalogue' })
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be taken out.'
   }
 }
+const bringBack = async () => {
+  try {
+    await api.bringPartBack(props.part.id)
+    await shelf.reload()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be brought back.'
+  }
+}
+const gone = computed(() => shelf.catalogue?.gone.get(props.part.id))
 const electrics = computed(() => electricFacts(props.part))
 const glass = computed(() => opticsFacts(props.part, settings.units))
 </script>
@@ -79,6 +90,10 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
         </button>
       </div>
     </header>
+    <p v-if="gone === 'taken-out'" class="flex items-center gap-3 rounded-lg bg-blossom-tint px-3 py-2">
+      This part was taken out of the catalogue. Rigs that use it keep what was last known of it.
+      <button class="btn ml-auto py-0.5" @click="bringBack">Bring it back</button>
+    </p>
     <p v-if="trouble" class="rounded-lg border border-brick px-3 py-2" role="alert">{{ trouble }}</p>
     <dl class="flex flex-wrap gap-x-6 gap-y-1.5">
       <div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { offeredParts } from '@zucchini/core/catalogue'
-import { newPiece, usageOf } from '@zucchini/core/locker'
+import { type LockerPiece, newPiece, usageOf } from '@zucchini/core/locker'
+import { X } from '@lucide/vue'
 import { useVirtualList } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -39,20 +40,38 @@ const { list, containerProps, wrapperProps } = useVirtualList(shown, { itemHeigh
 
 onMounted(async () => {
   try {
-    await Promise.all([shelf.load(), api.rigs().then(({ rigs: all }) => (rigs.value = all))])
+    await shelf.load()
+    // Where pieces are used is looked up beside: the locker does not wait for it.
+    const { rigs: entries } = await api.shelf()
+    rigs.value = await Promise.all(entries.map(({ id }) => api.rig(id)))
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'The locker could not be read.'
   }
 })
 const set = (more: Partial<LockerFilter>) => (filter.value = { ...filter.value, ...more })
+const takenOutName = computed(() => shelf.catalogue?.parts.get(takenOut.value?.partId ?? '')?.name ?? 'The piece')
 const look = (id: string) => {
   picked.value = id
   panel.value = 'piece'
 }
 const saved = (next: SavedPiece) => shelf.adoptPieces([...shelf.pieces.filter(({ piece }) => piece.id !== next.piece.id), next])
-const gone = async (id: string) => {
+/** The piece that was taken out last: it can be put back as it was. */
+const takenOut = shallowRef<LockerPiece>()
+const gone = async (piece: LockerPiece) => {
   picked.value = ''
-  await shelf.adoptPieces(shelf.pieces.filter(({ piece }) => piece.id !== id))
+  takenOut.value = piece
+  await shelf.adoptPieces(shelf.pieces.filter((one) => one.piece.id !== piece.id))
+}
+const putBack = async () => {
+  if (!takenOut.value) return
+  try {
+    const back = await api.savePiece(takenOut.value, 0)
+    takenOut.value = undefined
+    await saved(back)
+    look(back.piece.id)
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be put back.'
+  }
 }
 /** A new piece of a part, with an id nothing has yet. */
 const add = async (partId: string) => {
@@ -81,6 +100,11 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
       </nav>
     </TopBar>
     <p v-if="trouble" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ trouble }}</p>
+    <p v-if="takenOut" class="flex items-center gap-3 border-b border-line bg-leaf-tint px-4 py-1.5" role="status">
+      <span>{{ takenOutName }} is out of the locker, with what was known of it.</span>
+      <button class="btn py-0" @click="putBack">Put it back</button>
+      <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="takenOut = undefined"><X class="size-3.5" /></button>
+    </p>
     <main v-if="shelf.catalogue" class="flex min-h-0 flex-1">
       <div class="flex min-w-0 flex-1 flex-col">
         <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b border-line px-4 py-2">

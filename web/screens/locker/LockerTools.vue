@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { api, type TableAnswer } from '../../api.ts'
+import { onMounted, ref, shallowRef } from 'vue'
+import { api, type BackupState, type TableAnswer } from '../../api.ts'
 import { useShelf } from '../../stores/shelf.ts'
 
 const props = defineProps<{ currency: string }>()
@@ -12,6 +12,13 @@ const rows = ref<Readonly<Record<string, number>>>()
 const trouble = ref('')
 const said = ref('')
 const busy = ref(false)
+const backups = shallowRef<BackupState>()
+onMounted(() =>
+  api.backups().then(
+    (state) => (backups.value = state),
+    () => undefined,
+  ),
+)
 
 const attempt = async (what: () => Promise<void>) => {
   busy.value = true
@@ -52,10 +59,10 @@ const restore = () => {
   const file = backupFile.value
   if (!file) return
   void attempt(async () => {
-    await api.restore(file, false)
+    const { safetyCopy } = await api.restore(file, false)
     rows.value = undefined
     await shelf.reload()
-    said.value = 'The backup stands in place of what was here.'
+    said.value = `The backup stands in place of what was here.${safetyCopy ? ` What was here before is kept in ${safetyCopy}.` : ''}`
   })
 }
 </script>
@@ -94,11 +101,15 @@ const restore = () => {
       Rigs with their history, parts, locker and prices, with a checksum. Dated ones are also kept by themselves in
       <code>.data/backups</code>.
     </p>
-    <a class="btn self-start py-0.5" href="/api/backup" download="zucchini-backup.json">Back up</a>
+    <p v-if="backups?.on" class="label" :class="{ 'text-brick!': backups.failedOn }" data-testid="last-backup">
+      {{ backups.lastOn ? `Last one by itself: ${backups.lastOn}` : 'None was written by itself yet'
+      }}{{ backups.failedOn ? `; failed since ${backups.failedOn}: ${backups.why ?? ''}` : '.' }}
+    </p>
+    <a class="btn self-start py-0.5" href="/api/backup" download="zucchini-backup.jsonl">Back up</a>
     <label class="label"
       >restore one<input
         type="file"
-        accept=".json,application/json"
+        accept=".jsonl,.json,application/json"
         class="mt-1 block w-full text-ink"
         :disabled="busy"
         @change="judgeBackup"
@@ -108,7 +119,7 @@ const restore = () => {
         Whole and unchanged: {{ rows['rig'] }} rigs, {{ rows['rig_revision'] }} revisions, {{ rows['locker_piece'] }} pieces,
         {{ rows['price_point'] }} prices.
       </p>
-      <p class="label">It takes the place of everything that is stored now. That can not be undone; back up first.</p>
+      <p class="label">It takes the place of everything that is stored now; a copy of that is written first.</p>
       <button class="btn mt-1.5 py-0.5 text-brick" :disabled="busy" @click="restore">Put it in place of what is here</button>
     </div>
     <p v-if="said" class="text-leaf" role="status">{{ said }}</p>

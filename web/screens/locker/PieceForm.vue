@@ -9,14 +9,13 @@ import type { LockerRow } from './locker-rows.ts'
 import { conditionWords, typedMoney } from './locker-words.ts'
 
 const props = defineProps<{ row: LockerRow; today: string }>()
-const emit = defineEmits<{ saved: [next: SavedPiece]; gone: [id: string]; weigh: [] }>()
+const emit = defineEmits<{ saved: [next: SavedPiece]; gone: [piece: LockerPiece]; weigh: [] }>()
 const settings = useSettings()
 
 const draft = shallowRef<LockerPiece>(props.row.piece)
 const wrong = ref<Readonly<Record<string, string>>>({})
 const trouble = ref('')
 const changed = computed(() => JSON.stringify(draft.value) !== JSON.stringify(props.row.piece))
-const sure = ref(false)
 
 const set = (more: Partial<LockerPiece>) => {
   draft.value = { ...draft.value, ...more }
@@ -47,13 +46,9 @@ const save = async () => {
   }
 }
 const remove = async () => {
-  if (!sure.value) {
-    sure.value = true
-    return
-  }
   try {
     await api.removePiece(props.row.piece.id, props.row.saved.revision)
-    emit('gone', props.row.piece.id)
+    emit('gone', props.row.piece)
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be taken out.'
   }
@@ -213,9 +208,7 @@ const states = [
     <div class="flex gap-1.5">
       <button class="btn btn-do py-0.5" :disabled="!changed">Save</button>
       <button type="button" class="btn py-0.5" @click="$emit('weigh')">Weigh it</button>
-      <button type="button" class="btn ml-auto py-0.5" :class="{ 'text-brick': sure }" @click="remove">
-        {{ sure ? 'Really, for good?' : 'Take out' }}
-      </button>
+      <button type="button" class="btn ml-auto py-0.5" @click="remove">Take out</button>
     </div>
     <dl class="border-t border-line pt-2">
       <div class="flex items-baseline py-0.5">

@@ -66,6 +66,18 @@ const act = async (what: () => Promise<Parameters<typeof shelf.adoptPrices>[0]>)
     trouble.value = error instanceof Error ? error.message : 'It could not be stored.'
   }
 }
+/** The price that was taken out last: it can be stored again. */
+const takenOut = shallowRef<Price>()
+const takeOut = async ({ id, ...price }: Price & { id: string }) => {
+  await act(() => api.removePrice(id))
+  if (trouble.value === '') takenOut.value = price
+}
+const putBack = async () => {
+  if (!takenOut.value) return
+  const { source: _, ...price } = takenOut.value
+  await act(() => api.addPrice(price))
+  if (trouble.value === '') takenOut.value = undefined
+}
 const add = () => {
   const minor = typedMoney(amount.value)
   if (typeof minor !== 'number') {
@@ -152,6 +164,10 @@ const watchIt = () => {
         <button class="btn col-span-2 justify-center py-0.5">Store it</button>
       </form>
     </details>
+    <p v-if="takenOut" class="label flex items-center gap-2" role="status">
+      {{ takenOut.shop }}, {{ takenOut.seenOn }}: {{ money(takenOut.amountMinor, takenOut.currency) }} is out of the ledger.
+      <button class="btn px-1.5 py-0" @click="putBack">Put it back</button>
+    </p>
     <details v-if="prices.length">
       <summary class="cursor-pointer">The ledger, {{ prices.length }} entries</summary>
       <ul class="mt-1 max-h-40 overflow-y-auto" tabindex="0" role="region" aria-label="Prices seen">
@@ -164,7 +180,7 @@ const watchIt = () => {
           <button
             class="label hover:text-brick"
             :aria-label="`Take out the price of ${price.shop} of ${price.seenOn}`"
-            @click="act(() => api.removePrice(price.id))"
+            @click="takeOut(price)"
           >
             ×
           </button>

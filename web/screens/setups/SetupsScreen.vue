@@ -53,6 +53,11 @@ const rename = (id: string, name: string) => {
 const change = (id: string, to: { support?: Support; orientation?: Orientation; capG?: number }, note: string) =>
   store.apply([{ do: 'change-setup', setup: id, ...to }], note)
 const hold = (id: string, support: Support) => change(id, { support }, `hold it: ${support}`)
+/** A set-up takes its joints, poses and leads with it; the kit stays. */
+const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
+  if (store.apply([{ do: 'drop-setup', setup: id }], `drop the set-up ${name}`))
+    store.notice = `The set-up “${name}” is gone, with how its pieces sat and were wired; the kit stays. Undo brings it back.`
+}
 </script>
 
 <template>
@@ -74,7 +79,7 @@ const hold = (id: string, support: Support) => change(id, { support }, `hold it:
             :only="cards.length === 1"
             :picked="picked.includes(setup.id)"
             @copy="copy(setup.id, setup.name)"
-            @drop="store.apply([{ do: 'drop-setup', setup: setup.id }], `drop the set-up ${setup.name}`)"
+            @drop="drop(setup)"
             @pick="pick(setup.id)"
             @rename="rename(setup.id, $event)"
             @support="hold(setup.id, $event)"

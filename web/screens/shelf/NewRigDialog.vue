@@ -1,19 +1,27 @@
 <script setup lang="ts">
 import { newRig } from '@zucchini/core/assembly'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ApiRefusal } from '../../api.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import { grams } from '../../wording.ts'
 
-defineProps<{ open: boolean }>()
+const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const shelf = useShelf()
 const router = useRouter()
 const name = ref('')
 const chosen = ref('')
 const trouble = ref('')
+// The shelf itself needs no catalogue; a new rig does.
+watch(
+  () => props.open,
+  (open) => {
+    if (open)
+      shelf.load().catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'))
+  },
+)
 const cameras = computed(() =>
   [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort((a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0)),
 )

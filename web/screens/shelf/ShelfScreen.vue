@@ -1,25 +1,26 @@
 <script setup lang="ts">
-import { evaluate } from '@zucchini/core/assess'
+import { CARD_HEIGHT, CARD_WIDTH } from '@zucchini/core/assess'
 import { levels } from '@zucchini/core/checks'
-import { formatDistanceToNow } from 'date-fns'
+import { format, formatDistanceToNow, parseISO } from 'date-fns'
 import { Plus, Trash2 } from '@lucide/vue'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, onUnmounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
-import { api, type SavedRig } from '../../api.ts'
-import RigSketch from '../../drawing/RigSketch.vue'
+import { api, ApiRefusal, type BackupState, type ShelfEntry } from '../../api.ts'
+import RigStrokes from '../../drawing/RigStrokes.vue'
 import { useSettings } from '../../stores/settings.ts'
-import { useShelf } from '../../stores/shelf.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import TopBar from '../../widgets/TopBar.vue'
-import { runsScale } from '../bench/held-scale.ts'
-import { grams, money } from '../../wording.ts'
+import { grams, hours, money } from '../../wording.ts'
 import NewRigDialog from './NewRigDialog.vue'
 import ReadFileDialog from './ReadFileDialog.vue'
 
-const noRuns = { figure: '–', state: 'none' } as const
-const shelf = useShelf()
+/** Cards that are old are worked out anew meanwhile; so long between two looks, ms, and so many looks at most. */
+const LOOK_AGAIN_MS = 600
+const MOST_LOOKS = 50
+
 const settings = useSettings()
-const rigs = shallowRef<readonly SavedRig[]>()
+const rigs = shallowRef<readonly ShelfEntry[]>()
+const backups = shallowRef<BackupState>()
 const trouble = ref('')
 const making = ref(false)
 const file = shallowRef<File>()
@@ -28,45 +29,73 @@ const chooseFile = (event: Event) => {
   file.value = input.files?.[0]
   input.value = ''
 }
-const removed = shallowRef<SavedRig>()
+const removed = shallowRef<ShelfEntry>()
 
+let looks = 0
+let timer: ReturnType<typeof setTimeout> | undefined
 const load = async () => {
+  clearTimeout(timer)
   try {
-    const [answer] = await Promise.all([api.rigs(), shelf.load()])
-    rigs.value = answer.rigs
+    rigs.value = (await api.shelf()).rigs
     trouble.value = ''
   } catch (error) {
     trouble.value =
-      error instanceof Error && error.name !== 'TypeError'
-        ? error.message
-        : 'The server does not answer. Is it still running? Start it again and reload this page.'
+      error instanceof ApiRefusal ? error.message : 'The server does not answer. Is it still running? Start it again and reload this page.'
   }
+  if (rigs.value?.some(({ fresh }) => !fresh) && looks++ < MOST_LOOKS) timer = setTimeout(() => void load(), LOOK_AGAIN_MS)
 }
-void load()
+const reload = () => {
+  looks = 0
+  return load()
+}
+void reload()
+api.backups().then(
+  (state) => (backups.value = state),
+  () => undefined,
+)
+onUnmounted(() => clearTimeout(timer))
 
-const cards = computed(() => {
-  const around = shelf.shelf
-  if (!rigs.value || !around) return []
-  return rigs.value.map((saved) => {
-    const { rig } = saved
-    const all = rig.setups.map((setup) => evaluate(rig, setup.id, around, false))
-    const assessment = all[0]
-    const counts = levels.map((level) => ({
-      level,
-      n: Math.max(...all.map(({ findings }) => findings.filter((finding) => finding.level === level).length)),
-    }))
-    return { saved, rig, assessment, runs: assessment ? runsScale(assessment) : noRuns, counts, worst: counts.find(({ n }) => n > 0) }
-  })
+const cards = computed(
+  () =>
+    rigs.value?.map((entry) => ({
+      entry,
+      summary: entry.summary,
+      counts: levels.map((level) => ({ level, n: entry.summary?.counts[level] ?? 0 })),
+    })) ?? [],
+)
+const day = (date: string) => format(parseISO(date), 'EEEE d MMMM')
+const backupTrouble = computed(() => {
+  const state = backups.value
+  if (!state?.failedOn) return ''
+  const last = state.lastOn ? `The last backup is of ${day(state.lastOn)}` : 'There is no backup yet'
+  return `${last}; none could be written since ${day(state.failedOn)}. Is there room, and may the folder be written? (${state.why ?? ''})`
 })
-const remove = async (saved: SavedRig) => {
-  await api.remove(saved.rig.id)
-  removed.value = saved
-  await load()
+const remove = async (entry: ShelfEntry) => {
+  try {
+    await api.putAway(entry.id, entry.revision)
+    removed.value = entry
+  } catch (error) {
+    trouble.value =
+      error instanceof ApiRefusal && error.code === 'saved-elsewhere'
+        ? `“${entry.name}” was changed in another window just now, so it was not taken off the shelf. Look at it again first.`
+        : error instanceof Error
+          ? error.message
+          : 'It could not be taken off the shelf.'
+    const said = trouble.value
+    await reload()
+    trouble.value = said
+    return
+  }
+  await reload()
 }
 const putBack = async () => {
-  if (removed.value) await api.putBack(removed.value.rig.id)
-  removed.value = undefined
-  await load()
+  try {
+    if (removed.value) await api.putBack(removed.value.id)
+    removed.value = undefined
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be put back.'
+  }
+  await reload()
 }
 </script>
 
@@ -88,66 +117,86 @@ const putBack = async () => {
     <h1 class="text-xl font-semibold">Shelf</h1>
     <p class="mt-0.5 text-soft">Every rig as it stands: what it weighs, what it still costs, and the worst that is known about it.</p>
     <p v-if="trouble" class="mt-4 rounded-lg border border-brick px-4 py-3" role="alert">
-      {{ trouble }} <button class="btn ml-2" @click="load">Try again</button>
+      {{ trouble }} <button class="btn ml-2" @click="reload">Try again</button>
     </p>
     <p v-if="removed" class="mt-4 rounded-lg bg-blossom-tint px-4 py-2" role="status">
-      “{{ removed.rig.name }}” is off the shelf. <button class="btn ml-2 py-0.5" @click="putBack">Put it back</button>
+      “{{ removed.name }}” is off the shelf, with its history. <button class="btn ml-2 py-0.5" @click="putBack">Put it back</button>
+    </p>
+    <p v-if="backupTrouble" class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2" role="alert" data-testid="backup-trouble">
+      {{ backupTrouble }}
     </p>
     <ul class="mt-5 grid grid-cols-1 gap-5 min-[760px]:grid-cols-2 min-[1100px]:grid-cols-3">
       <li
-        v-for="card in cards"
-        :key="card.rig.id"
+        v-for="{ entry, summary, counts } in cards"
+        :key="entry.id"
         class="group relative flex flex-col rounded-xl border border-line bg-card hover:border-soft"
       >
-        <RouterLink :to="{ name: 'bench', params: { id: card.rig.id } }" class="flex flex-1 flex-col rounded-xl" :data-rig="card.rig.id">
-          <span class="grid h-[236px] place-items-center border-b border-line"
-            ><RigSketch v-if="card.assessment" :assembly="card.assessment.assembly" view="side" :width="330" :height="224" :pad="12"
-          /></span>
-          <span class="px-4 pt-3 text-[15px] font-semibold">{{ card.rig.name }}</span>
-          <span v-if="card.assessment" class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4">
+        <RouterLink
+          :to="{ name: 'bench', params: { id: entry.id } }"
+          class="flex flex-1 flex-col rounded-xl"
+          :data-rig="entry.id"
+          :data-fresh="entry.fresh"
+        >
+          <span class="grid h-[236px] place-items-center border-b border-line" :class="{ 'opacity-45': !entry.fresh }">
+            <svg v-if="summary" :viewBox="`0 0 ${CARD_WIDTH} ${CARD_HEIGHT}`" class="h-auto w-full" role="img" aria-label="Side elevation">
+              <RigStrokes :strokes="summary.strokes" :hatch-id="`card-${entry.id}`" thin class="pointer-events-none" />
+            </svg>
+            <span v-else-if="entry.why" class="px-6 text-center">
+              <strong class="block">This card could not be worked out.</strong>
+              <span class="label">{{ entry.why }} Open the rig: its history and its file are whole.</span>
+            </span>
+            <span v-else class="label">being worked out ...</span>
+          </span>
+          <span class="px-4 pt-3 text-[15px] font-semibold">{{ entry.name }}</span>
+          <span v-if="summary" class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4" :class="{ 'text-soft': !entry.fresh }">
             <span
               ><span class="label block">in the hand</span
-              ><span class="fig text-[16px]">{{ grams(card.assessment.mass.inHandG, settings.units) }}</span></span
+              ><span class="fig text-[16px]">{{ grams(summary.inHandG, settings.units) }}</span></span
             >
             <span
               ><span class="label block">still to buy</span
-              ><span class="fig text-[16px]">{{ money(card.assessment.cost.usual, card.rig.brief.currency) }}</span></span
+              ><span class="fig text-[16px]">{{ money(summary.toBuyMinor, summary.currency) }}</span></span
             >
             <span
               ><span class="label block">runs</span
-              ><span class="fig text-[16px]" :class="{ 'text-brick': card.runs.state === 'over' }">{{ card.runs.figure }}</span></span
+              ><span class="fig text-[16px]" :class="{ 'text-brick': summary.runs && !summary.runs.enough }">{{
+                summary.runs ? hours(summary.runs.lastsMin) : '–'
+              }}</span></span
             >
             <span
-              ><span class="label block">set-ups</span><span class="fig text-[16px]">{{ card.rig.setups.length }}</span></span
+              ><span class="label block">set-ups</span><span class="fig text-[16px]">{{ summary.setups }}</span></span
             >
           </span>
           <span class="mt-2.5 flex items-center gap-3 border-t border-line px-4 py-2.5">
-            <template v-for="{ level, n } in card.counts" :key="level">
-              <span v-if="n > 0" class="flex items-center gap-1.5"
-                ><LevelMark :level="level" />{{ n }} {{ level }}{{ n > 1 ? 's' : '' }}</span
-              >
+            <template v-if="summary">
+              <template v-for="{ level, n } in counts" :key="level">
+                <span v-if="n > 0" class="flex items-center gap-1.5"
+                  ><LevelMark :level="level" />{{ n }} {{ level }}{{ n > 1 ? 's' : '' }}</span
+                >
+              </template>
+              <span v-if="counts.every(({ n }) => n === 0)" class="flex items-center gap-1.5"><LevelMark level="ok" />nothing to say</span>
             </template>
-            <span v-if="!card.worst" class="flex items-center gap-1.5"><LevelMark level="ok" />nothing to say</span>
+            <span v-if="!entry.fresh" class="label ml-auto" role="status">{{ summary ? 'as it was, being worked out anew' : '' }}</span>
           </span>
         </RouterLink>
         <span class="label flex items-center px-4 pb-2.5">
-          {{ formatDistanceToNow(new Date(card.saved.updatedAt), { addSuffix: true }) }}, revision {{ card.saved.revision }}
+          {{ formatDistanceToNow(new Date(entry.updatedAt), { addSuffix: true }) }}, revision {{ entry.revision }}
           <RouterLink
-            :to="{ name: 'brief', params: { id: card.rig.id } }"
+            :to="{ name: 'brief', params: { id: entry.id } }"
             class="ml-auto underline decoration-line underline-offset-3 hover:decoration-ink"
             >brief</RouterLink
           >
           <a
             class="ml-3 underline decoration-line underline-offset-3 hover:decoration-ink"
-            :href="`/api/rigs/${card.rig.id}/file`"
-            :download="`${card.rig.id}.rig.json`"
+            :href="`/api/rigs/${entry.id}/file`"
+            :download="`${entry.id}.rig.json`"
             >file</a
           >
           <button
             class="ml-3 rounded p-1 hover:text-brick"
-            :aria-label="`Take ${card.rig.name} off the shelf`"
-            title="Take off the shelf"
-            @click="remove(card.saved)"
+            :aria-label="`Take ${entry.name} off the shelf`"
+            title="Take off the shelf; it can be put back"
+            @click="remove(entry)"
           >
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
