@@ -273,7 +273,13 @@ test('a nightly backup goes to both folders; a failure is remembered with its da
   const nightly = new Nightly(new BackupService(kit.db), [dir, too], undefined, now)
   await nightly.write()
   expect(readdirSync(too)).toEqual(readdirSync(dir))
-  expect(await nightly.state()).toEqual({ on: true, lastOn: '2026-11-25', failedOn: null, why: null })
+  expect(await nightly.state()).toMatchObject({
+    on: true,
+    lastOn: '2026-11-25',
+    failedOn: null,
+    why: null,
+    low: expect.any(Boolean) as boolean,
+  })
   const blocked = new Nightly(new BackupService(kit.db), [join(dir, nameOf('2026-11-25'), 'not-a-folder')], undefined, now)
   await blocked.write()
   expect(await blocked.state()).toMatchObject({

@@ -2,6 +2,7 @@ import { STATUS_CODES } from 'node:http'
 import type { Issue } from '@zucchini/core/kernel'
 import type { FastifyError, FastifyInstance } from 'fastify'
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod'
+import { diskIsFull } from './room.ts'
 import { isAway, isFull } from './transactions.ts'
 
 /** Every refusal the server gives: its status and what a person should do about it. Docs and tests hold to this table. */
@@ -135,8 +136,9 @@ export const installErrors = (app: FastifyInstance): void => {
     const send = (code: ErrorCode, more: Readonly<Record<string, unknown>> = {}) =>
       reply.status(errorTable[code][0]).send(refusalBody(code, more))
     if (error instanceof Refusal) return send(error.code, error.more)
+    // A database that finds no room may end over it: then the room is what has to be told.
+    if (isFull(error) || (isAway(error) && diskIsFull())) return send('disk-full')
     if (isAway(error)) return send('database-down')
-    if (isFull(error)) return send('disk-full')
     if (hasZodFastifySchemaValidationErrors(error))
       return send('malformed', {
         issues: error.validation.map((issue) => ({ path: readable(issue.instancePath), message: issue.message ?? 'not as expected' })),

@@ -51,12 +51,15 @@ const serverBundle = async () => {
   })
 }
 
+const stampFile = join(root, 'server/dist/.built')
+/** Is what was built of the sources as they are now? */
+export const isBuilt = (stamp = sourceStamp()) =>
+  existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp && existsSync(join(root, 'web/dist/index.html'))
+
 /** Builds web and server into their dist folders; does nothing when they are up to date. */
 export const buildAll = async ({ force = false } = {}) => {
-  const stampFile = join(root, 'server/dist/.built')
   const stamp = sourceStamp()
-  if (!force && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp && existsSync(join(root, 'web/dist/index.html')))
-    return false
+  if (!force && isBuilt(stamp)) return false
   const since = Date.now()
   say('Building ...')
   const web = spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {

@@ -4,7 +4,6 @@ import { createServer } from 'node:net'
 import { say, seconds, Stop } from './say.mjs'
 
 const NODE_WANTED = [20, 19]
-const DISK_WANTED_BYTES = 1.5e9
 
 export const isRoot = () => process.getuid?.() === 0
 
@@ -15,8 +14,8 @@ export const checkNode = (version = process.versions.node) => {
   throw new Stop(`Node ${version} is too old. Install Node ${NODE_WANTED.join('.')} or newer and run this again.`)
 }
 
-/** @throws {Stop} when the disk holding `dir` has too little room to build and keep a database. */
-export const checkDisk = (dir, wanted = DISK_WANTED_BYTES) => {
+/** @throws {Stop} when the disk holding `dir` has less room than is wanted, bytes. */
+export const checkDisk = (dir, wanted) => {
   const { bavail, bsize } = statfsSync(dir)
   const free = bavail * bsize
   if (free >= wanted) return

@@ -48,6 +48,9 @@ export interface BackupState {
   readonly lastOn: string | null
   readonly failedOn: string | null
   readonly why: string | null
+  /** Room left where everything is stored, bytes, and whether that is little. */
+  readonly freeBytes: number | null
+  readonly low: boolean
 }
 
 /** Who holds the rigs, and whether a timed hold says so. */

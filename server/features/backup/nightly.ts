@@ -1,6 +1,7 @@
 import { copyFile, mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
 import { operatorDay } from '../../operator-day.ts'
+import { roomLeft } from '../../room.ts'
 import { keepBackup, keepSafetyCopy, newestBackup } from './keep.ts'
 import type { BackupService } from './service.ts'
 
@@ -16,7 +17,13 @@ export interface BackupState {
   /** The day since which none could be written, and why. */
   readonly failedOn: string | null
   readonly why: string | null
+  /** Room left where everything is stored, bytes; and whether that is little. */
+  readonly freeBytes: number | null
+  readonly low: boolean
 }
+
+/** Less room than this is told before it is too late, bytes. */
+const LOW_BYTES = 200e6
 
 /** Writes a backup at the start and every day, into one folder or two, and remembers when it could not. */
 export class Nightly {
@@ -79,7 +86,15 @@ export class Nightly {
   async state(): Promise<BackupState> {
     const [first] = this.#dirs
     const newest = first === undefined ? undefined : await newestBackup(first)
-    return { on: first !== undefined, lastOn: newest?.day ?? null, failedOn: this.#failed?.on ?? null, why: this.#failed?.why ?? null }
+    const freeBytes = roomLeft(process.env['ZUCCHINI_DATA'] ?? first) ?? null
+    return {
+      on: first !== undefined,
+      lastOn: newest?.day ?? null,
+      failedOn: this.#failed?.on ?? null,
+      why: this.#failed?.why ?? null,
+      freeBytes,
+      low: freeBytes !== null && freeBytes < LOW_BYTES,
+    }
   }
 
   /** Done when nothing is being written. */

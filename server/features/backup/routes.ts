@@ -24,9 +24,16 @@ export const backupRoutes =
       '/api/backups',
       {
         schema: {
-          summary: 'When the last backup was written by itself, and since when none could be',
+          summary: 'When the last backup was written by itself, since when none could be, and how much room is left',
           response: {
-            200: z.object({ on: z.boolean(), lastOn: z.string().nullable(), failedOn: z.string().nullable(), why: z.string().nullable() }),
+            200: z.object({
+              on: z.boolean(),
+              lastOn: z.string().nullable(),
+              failedOn: z.string().nullable(),
+              why: z.string().nullable(),
+              freeBytes: z.number().nullable(),
+              low: z.boolean(),
+            }),
           },
         },
       },

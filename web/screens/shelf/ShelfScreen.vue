@@ -70,6 +70,11 @@ const backupTrouble = computed(() => {
   const last = state.lastOn ? `The last backup is of ${day(state.lastOn)}` : 'There is no backup yet'
   return `${last}; none could be written since ${day(state.failedOn)}. Is there room, and may the folder be written? (${state.why ?? ''})`
 })
+const roomTrouble = computed(() => {
+  const state = backups.value
+  if (!state?.low || state.freeBytes === null) return ''
+  return `The disk has ${Math.round(state.freeBytes / 1e6)} MB left. Make room soon; when it is full nothing more can be stored.`
+})
 const remove = async (entry: ShelfEntry) => {
   try {
     await api.putAway(entry.id, entry.revision)
@@ -125,6 +130,7 @@ const putBack = async () => {
     <p v-if="backupTrouble" class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2" role="alert" data-testid="backup-trouble">
       {{ backupTrouble }}
     </p>
+    <p v-if="roomTrouble" class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2" role="alert">{{ roomTrouble }}</p>
     <ul class="mt-5 grid grid-cols-1 gap-5 min-[760px]:grid-cols-2 min-[1100px]:grid-cols-3">
       <li
         v-for="{ entry, summary, counts } in cards"
