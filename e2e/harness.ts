@@ -2,6 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { expect, type Page, test as base } from '@playwright/test'
+import { createConnection } from 'mysql2/promise'
 
 const entry = join(import.meta.dirname, '../server/dist/main.js')
 
@@ -35,10 +36,18 @@ export class App {
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     })
     this.#child = child
+    child.once('exit', () => {
+      if (this.#child === child) this.#child = undefined
+    })
     await new Promise<void>((resolve, reject) => {
       child.once('message', () => resolve())
       child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)))
     })
+  }
+
+  /** Starts the server again if a test has ended it. */
+  async ensure(): Promise<void> {
+    if (!this.#child) await this.start(false)
   }
 
   /** Ends the server: by SIGTERM as Ctrl-C would, or by SIGKILL as a power cut would. */
@@ -51,13 +60,57 @@ export class App {
   }
 }
 
-/** Every test gets the app with the demo freshly loaded, and fails on any error in the page's console. */
-export const test = base.extend<{ app: App; quiet: string[] }>({
-  app: async ({}, use) => {
-    const app = new App(await freePort())
-    await app.start(true)
-    await use(app)
-    await app.end('SIGTERM')
+/** The numbers of everything that can change: equal numbers, equal world. */
+const worldOf = async (app: App): Promise<string> => {
+  const db = await createConnection(process.env['E2E_DATABASE_URL'] ?? '')
+  try {
+    const [rows] = await db.query("SELECT name, number FROM world WHERE name <> 'summaries' ORDER BY name")
+    return `${app.port} ${JSON.stringify(rows)}`
+  } finally {
+    await db.end()
+  }
+}
+
+/** The server of a worker, with the demo as a file to go back to. */
+interface Ground {
+  readonly app: App
+  readonly demo: string
+  world: string
+}
+
+const toTheDemo = async (ground: Ground): Promise<void> => {
+  const { app, demo } = ground
+  await app.ensure()
+  await fetch(`${app.url}/api/scale/plug`, { method: 'POST', body: '{"plugged":true}', headers: { 'content-type': 'application/json' } })
+  await fetch(`${app.url}/api/scale/load`, { method: 'POST', body: '{"parts":[]}', headers: { 'content-type': 'application/json' } })
+  // What nobody changed needs not be put back.
+  if ((await worldOf(app)) === ground.world) return
+  const answer = await fetch(`${app.url}/api/restore?dry=no&replace=yes`, {
+    method: 'POST',
+    body: demo,
+    headers: { 'content-type': 'application/vnd.zucchini.backup' },
+  })
+  if (!answer.ok) throw new Error(`the demo could not be put back: ${await answer.text()}`)
+  ground.world = await worldOf(app)
+}
+
+/**
+ * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error in the page's console.
+ */
+export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground }>({
+  ground: [
+    async ({}, use) => {
+      const app = new App(await freePort())
+      await app.start(true)
+      const demo = await (await fetch(`${app.url}/api/backup`)).text()
+      await use({ app, demo, world: await worldOf(app) })
+      await app.end('SIGTERM')
+    },
+    { scope: 'worker' },
+  ],
+  app: async ({ ground }, use) => {
+    await toTheDemo(ground)
+    await use(ground.app)
   },
   quiet: [
     async ({ page }, use) => {

@@ -2,8 +2,10 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: '.',
-  outputDir: '../test-results',
+  outputDir: process.env['PLAYWRIGHT_OUTPUT'] ?? '../test-results',
+  // Halves run side by side; within one, tests share a server and go one after another.
   workers: 1,
+  fullyParallel: true,
   retries: 0,
   timeout: 60_000,
   expect: { timeout: 10_000 },

@@ -1,7 +1,6 @@
 import { timingSafeEqual } from 'node:crypto'
-import type { Readable } from 'node:stream'
 import type { FastifyInstance } from 'fastify'
-import { Refusal } from './errors.ts'
+import { Refusal, refusalBody } from './errors.ts'
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]'])
 
@@ -41,10 +40,14 @@ const BACKUPS = 'application/vnd.zucchini.backup'
 
 /** Ends a request whose body trickles in. A backup may take its time: it is read as fast as the database takes it. */
 export const installSlowBodyGuard = (app: FastifyInstance, slowestMs = SLOWEST_BODY_MS): void => {
-  app.addHook('preParsing', (request, _reply, payload, done) => {
+  app.addHook('preParsing', (request, reply, payload, done) => {
     const hasBody = request.headers['content-length'] !== undefined || request.headers['transfer-encoding'] !== undefined
     if (hasBody && !request.headers['content-type']?.startsWith(BACKUPS)) {
-      const timer = setTimeout(() => (payload as Readable).destroy(new Refusal('too-slow')), slowestMs)
+      const timer = setTimeout(() => {
+        // The answer first; what still trickles in is not waited for.
+        reply.raw.once('finish', () => request.raw.destroy())
+        void reply.status(408).header('connection', 'close').send(refusalBody('too-slow'))
+      }, slowestMs)
       timer.unref()
       payload.once('end', () => clearTimeout(timer)).once('close', () => clearTimeout(timer))
     }

@@ -46,62 +46,113 @@ const counted = async (name, args, env, file, count) => {
   note(name, since, passed, code !== 0 && failed === 0 ? 1 : failed, output)
 }
 
-const statics = async () => {
-  if (wanted('types')) {
-    await single('types: core', [bin('typescript/bin/tsc'), '-p', 'core/tsconfig.json'])
-    await single('types: server, demo, tools, tests', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json'])
-    await single('types: web', [bin('vue-tsc/bin/vue-tsc.js'), '--noEmit', '-p', 'web/tsconfig.json'])
-  }
-  if (wanted('lint')) {
-    await single('lint', [bin('eslint/bin/eslint.js'), '.'])
-    await single('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])
+/** The slowest of a runner's tests are told, so that one sees where the time goes. */
+const SLOWEST = 10
+const slow = []
+const noteSlow = (kind, name, ms) => slow.push({ kind, name, ms })
+const tellSlowest = () => {
+  for (const kind of new Set(slow.map((one) => one.kind))) {
+    say(`The slowest ${kind} tests:`)
+    const worst = slow.filter((one) => one.kind === kind).sort((a, b) => b.ms - a.ms)
+    for (const { name, ms } of worst.slice(0, SLOWEST)) say(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${name}`)
   }
 }
 
-const unit = async (database, scratch) => {
-  const file = join(scratch, 'jest.json')
+const JEST = ['--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js')]
+const jestCount = (report) => {
+  for (const suite of report.testResults)
+    for (const { fullName, duration } of suite.assertionResults) noteSlow('unit', fullName, duration ?? 0)
+  return { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }
+}
+const specsOf = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsOf)]
+const browserCount = ({ stats, suites }) => {
+  for (const { title, tests } of suites.flatMap(specsOf))
+    noteSlow(
+      'browser',
+      title,
+      tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0),
+    )
+  return { passed: stats.expected, failed: stats.unexpected + stats.flaky }
+}
+
+/** One of two halves of the unit tests, each on databases of its own. */
+const unit = (half, database, scratch) => async () => {
+  const file = join(scratch, `jest-${half}.json`)
   await counted(
-    'unit, property and server',
-    ['--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js'), '--json', `--outputFile=${file}`],
-    { TEST_DATABASE_URL: database.url('zucchini_test') },
+    `unit, property and server, half ${half}`,
+    [...JEST, '--runInBand', `--shard=${half}/2`, '--json', `--outputFile=${file}`],
+    { TEST_DATABASE_URL: database.url(`zucchini_test_${half}`) },
     file,
-    (report) => ({
-      passed: report.numPassedTests,
-      failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-    }),
+    jestCount,
   )
 }
 
-const browser = async (database, scratch) => {
-  await buildAll()
-  const file = join(scratch, 'playwright.json')
-  const env = {
-    E2E_DATABASE_URL: database.url('zucchini_e2e'),
-    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-    CHROMIUM: ensureProgram('chromium', ['chromium']),
-  }
+/** One of two halves of the browser tests, each with a server, a database and a browser of its own. */
+const browser = (half, database, scratch) => async () => {
+  const file = join(scratch, `playwright-${half}.json`)
   await counted(
-    'browser',
-    [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e/playwright.config.ts', '--reporter=json,line'],
-    env,
+    `browser, half ${half}`,
+    [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e/playwright.config.ts', `--shard=${half}/2`, '--reporter=json,line'],
+    {
+      E2E_DATABASE_URL: database.url(`zucchini_e2e_${half}`),
+      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+      PLAYWRIGHT_OUTPUT: join(scratch, `results-${half}`),
+      CHROMIUM: ensureProgram('chromium', ['chromium']),
+    },
     file,
-    ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+    browserCount,
   )
+}
+
+/** Real processes, a short share of the long trials. */
+const trials = async () => {
+  const since = Date.now()
+  const { code, output } = await run([join(root, 'tools/trials.mjs'), '--short'])
+  const [, passed = '0', failed = '1'] = /(\d+) held, (\d+) broken/.exec(output) ?? []
+  note('trials, the short share', since, Number(passed), code === 0 ? 0 : Math.max(1, Number(failed)), output)
+}
+
+/** Everything there is to do, the longest first, so that both cores end at about the same time. */
+const tasksOf = (database, scratch) => [
+  ...(wanted('browser') ? [browser(1, database, scratch), browser(2, database, scratch)] : []),
+  ...(wanted('unit') ? [unit(1, database, scratch), unit(2, database, scratch)] : []),
+  ...(wanted('lint') ? [() => single('lint', [bin('eslint/bin/eslint.js'), '.'])] : []),
+  ...(wanted('trials') ? [trials] : []),
+  ...(wanted('types')
+    ? [
+        () => single('types: web', [bin('vue-tsc/bin/vue-tsc.js'), '--noEmit', '-p', 'web/tsconfig.json']),
+        () => single('types: server, demo, tools, tests', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json']),
+        () => single('types: core', [bin('typescript/bin/tsc'), '-p', 'core/tsconfig.json']),
+      ]
+    : []),
+  ...(wanted('lint') ? [() => single('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])] : []),
+]
+
+const AT_ONCE = 2
+const workOff = async (tasks) => {
+  const waiting = [...tasks]
+  const lane = async () => {
+    for (let task = waiting.shift(); task; task = waiting.shift()) await task()
+  }
+  await Promise.all(Array.from({ length: AT_ONCE }, lane))
 }
 
 const main = async () => {
   const since = Date.now()
   checkNode()
   for (const name of only)
-    if (!['types', 'lint', 'unit', 'browser'].includes(name))
-      throw new Stop(`"${name}" is no part of the tests. Known: types, lint, unit, browser.`)
+    if (!['types', 'lint', 'unit', 'browser', 'trials'].includes(name))
+      throw new Stop(`"${name}" is no part of the tests. Known: types, lint, unit, browser, trials.`)
   ensurePackages(root)
   if (wanted('browser')) ensureProgram('chromium', ['chromium'])
   const scratch = mkdtempSync(join(tmpdir(), 'zucchini-test-'))
   chmodSync(scratch, 0o755)
   const database =
     wanted('unit') || wanted('browser')
-      ? await runDatabase({ dir: join(scratch, 'db'), databases: ['zucchini_test_1', 'zucchini_test_2', 'zucchini_e2e'] })
+      ? await runDatabase({
+          dir: join(scratch, 'db'),
+          databases: ['zucchini_test_1_1', 'zucchini_test_2_1', 'zucchini_e2e_1', 'zucchini_e2e_2'],
+        })
       : undefined
   const end = async () => {
     await database?.stop()
@@ -109,16 +160,12 @@ const main = async () => {
   }
   for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => void end().then(() => process.exit(130)))
   try {
-    await Promise.all([
-      statics(),
-      (async () => {
-        if (wanted('unit')) await unit(database, scratch)
-        if (wanted('browser')) await browser(database, scratch)
-      })(),
-    ])
+    if (wanted('browser') || wanted('trials')) await buildAll()
+    await workOff(tasksOf(database, scratch))
   } finally {
     await end()
   }
+  tellSlowest()
   say(`All of it took ${seconds(since)}.`)
   say(`${tally.passed} passed, ${tally.failed} failed`)
   process.exit(tally.failed === 0 && tally.passed > 0 ? 0 : 1)

@@ -3,6 +3,7 @@ import { catalogueOf, mate, type Part } from '../catalogue/index.ts'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoRigs } from '@zucchini/demo/scenario'
 import { evaluate } from '../assess/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { adoptRig, placeholderFor } from './adopt.ts'
 import type { Rig } from './rig.ts'
 import { soundnessIssues } from './soundness.ts'
@@ -75,7 +76,7 @@ test('whatever parts are missing, a rig of the demo can be placed and judged', (
         ...findings.filter(({ message }) => message === 'fact-failed' || message === 'rule-failed').map(({ names }) => names),
       ]).toEqual([])
     }),
-    { numRuns: 25, seed: 11 },
+    { numRuns: trialRuns(25), seed: trialSeed },
   )
 })
 

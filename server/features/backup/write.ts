@@ -1,4 +1,6 @@
 import { createHash } from 'node:crypto'
+import type { EventEmitter } from 'node:events'
+import type { Readable } from 'node:stream'
 import type { DataSource, QueryRunner } from 'typeorm'
 import { backupTables, type BackupRow, type BackupTable, type Cell, DAYS, DOCUMENTS } from './tables.ts'
 
@@ -60,16 +62,21 @@ export const backupLines = async function* (db: DataSource): AsyncGenerator<Buff
     bytes = 0
     return out
   }
+  // A connection that is lost in the middle of a stream says so only itself; whoever reads the stream would wait for ever.
+  let reading: Readable | undefined
+  const lost = (error?: Error) => void reading?.destroy(error ?? new Error('Connection lost while a backup was read'))
+  let connection: EventEmitter | undefined
   try {
-    await runner.connect()
+    connection = (await runner.connect()) as EventEmitter
+    connection.on('error', lost).on('end', lost)
     await runner.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ')
     await runner.query('START TRANSACTION WITH CONSISTENT SNAPSHOT')
     line({ format: BACKUP_FORMAT, version: BACKUP_VERSION })
     for (const table of backupTables) {
       rows[table.name] = 0
       if (!(await exists(runner, table.name))) continue
-      const stream = await runner.stream(`SELECT * FROM ${table.name} ORDER BY ${table.order.join(', ')}`)
-      for await (const row of stream as AsyncIterable<Record<string, unknown>>) {
+      reading = (await runner.stream(`SELECT * FROM ${table.name} ORDER BY ${table.order.join(', ')}`)) as Readable
+      for await (const row of reading as AsyncIterable<Record<string, unknown>>) {
         line({ t: table.name, r: rowOf(table, row) })
         rows[table.name] = (rows[table.name] ?? 0) + 1
         if (bytes >= PIECE_BYTES) yield piece()
@@ -79,6 +86,7 @@ export const backupLines = async function* (db: DataSource): AsyncGenerator<Buff
     waiting.push(`${JSON.stringify({ end: true, rows, sha256: hash.digest('hex') })}\n`)
     yield piece()
   } finally {
+    connection?.off('error', lost).off('end', lost)
     if (!runner.isReleased) await runner.release()
   }
 }

@@ -265,10 +265,13 @@ export class RehearsalService {
     this.#sessions.clear()
   }
 
-  #keep(session: Session): Session {
+  async #keep(session: Session): Promise<Session> {
     if (this.#sessions.size >= MOST_SESSIONS) {
       const [oldest] = [...this.#sessions.values()].sort((a, b) => a.listeners.size - b.listeners.size || a.seenAt - b.seenAt)
-      if (oldest) this.#sessions.delete(oldest.id)
+      if (oldest) {
+        this.#sessions.delete(oldest.id)
+        await this.#db.query('DELETE FROM rehearsal WHERE id = ?', [oldest.id])
+      }
     }
     this.#sessions.set(session.id, session)
     return session

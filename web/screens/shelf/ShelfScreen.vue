@@ -143,8 +143,15 @@ const putBack = async () => {
           :data-rig="entry.id"
           :data-fresh="entry.fresh"
         >
-          <span class="grid h-[236px] place-items-center border-b border-line" :class="{ 'opacity-45': !entry.fresh }">
-            <svg v-if="summary" :viewBox="`0 0 ${CARD_WIDTH} ${CARD_HEIGHT}`" class="h-auto w-full" role="img" aria-label="Side elevation">
+          <span class="grid h-[236px] place-items-center border-b border-line">
+            <svg
+              v-if="summary"
+              :viewBox="`0 0 ${CARD_WIDTH} ${CARD_HEIGHT}`"
+              class="h-auto w-full"
+              :class="{ 'opacity-45': !entry.fresh }"
+              role="img"
+              aria-label="Side elevation"
+            >
               <RigStrokes :strokes="summary.strokes" :hatch-id="`card-${entry.id}`" thin class="pointer-events-none" />
             </svg>
             <span v-else-if="entry.why" class="px-6 text-center">
