@@ -1,9 +1,10 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
-import { expect, type Page, test as base } from '@playwright/test'
+import { type BrowserContext, expect, type Page, test as base } from '@playwright/test'
 import { createConnection } from 'mysql2/promise'
 
+const ACTION_MS = 10_000
 const entry = join(import.meta.dirname, '../server/dist/main.js')
 
 const freePort = () =>
@@ -97,7 +98,26 @@ const toTheDemo = async (ground: Ground): Promise<void> => {
 /**
  * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error in the page's console.
  */
-export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground }>({
+export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground; profile: BrowserContext }>({
+  // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled again for each test.
+  // What a page keeps in it is thrown away before each.
+  profile: [
+    async ({ browser }, use) => {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', acceptDownloads: true })
+      context.setDefaultTimeout(ACTION_MS)
+      await use(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ profile, app }, use) => {
+    const sweeper = await profile.newPage()
+    await sweeper.goto(`${app.url}/api/health`)
+    await sweeper.evaluate(() => localStorage.clear())
+    await sweeper.close()
+    await use(profile)
+    for (const page of profile.pages()) await page.close()
+  },
   ground: [
     async ({}, use) => {
       const app = new App(await freePort())

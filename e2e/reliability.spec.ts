@@ -12,7 +12,7 @@ const ownPart = async (page: Page, app: App, id: string) => {
 }
 
 test('a gear made for another ring, put on all the same, is a stop like any other; the rig opens again', async ({ page, app }) => {
-  await page.goto(`${app.url}/rigs/winter-ferry-1?point=zoom%2Fzoom-ring`)
+  await page.goto(`${app.url}/rigs/winter-ferry-1?point=zoom%2Fring`)
   await page.getByRole('checkbox', { name: /won’t go on/ }).check()
   const misfit = page.locator('[data-misfit]').filter({ hasText: 'closes on' }).first()
   await misfit.click()

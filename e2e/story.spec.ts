@@ -114,7 +114,7 @@ test('search finds a part and leads to the place it goes', async ({ page, app })
 
 test('an address that leads nowhere says so', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/never-was`)
-  await expect(page.getByText('This rig is not on the shelf any more.')).toBeVisible()
+  await expect(page.getByText('There is no such rig.')).toBeVisible()
   await page.goto(`${app.url}/no/such/page`)
   await expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()
 })
