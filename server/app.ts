@@ -54,6 +54,8 @@ export interface AppOptions {
   readonly clock?: () => number
   /** Where backups go by themselves; none in most tests. */
   readonly backupDirs?: readonly string[]
+  /** How many requests one address may make in a minute. */
+  readonly requestsAMinute?: number
   /** How long a body may take to come in, ms. */
   readonly slowestBodyMs?: number
 }
@@ -125,7 +127,7 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
     crossOriginEmbedderPolicy: false,
   })
   await app.register(rateLimit, {
-    max: REQUESTS_A_MINUTE,
+    max: options.requestsAMinute ?? REQUESTS_A_MINUTE,
     timeWindow: '1 minute',
     errorResponseBuilder: () => new Refusal('too-many'),
   })

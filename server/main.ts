@@ -82,6 +82,7 @@ const run = async (): Promise<void> => {
     passphrase: LOOPBACK.has(host) ? undefined : passphrase,
     log: true,
     backupDirs,
+    ...(process.env['ZUCCHINI_REQUESTS'] ? { requestsAMinute: Number(process.env['ZUCCHINI_REQUESTS']) } : {}),
   })
   let ending = false
   const end = async () => {

@@ -90,7 +90,7 @@ const run = async () => {
   const database = await runDatabase({ dir: join(scratch, 'db'), databases: ['zucchini'] })
   const port = await freePort()
   const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-    env: { ...process.env, DATABASE_URL: database.url('zucchini'), PORT: String(port), ZUCCHINI_BENCH: '1' },
+    env: { ...process.env, DATABASE_URL: database.url('zucchini'), PORT: String(port), ZUCCHINI_REQUESTS: '100000000' },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   })
   const db = createPool({ uri: database.url('zucchini'), connectionLimit: 8 })

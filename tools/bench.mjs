@@ -8,8 +8,9 @@ import { fail } from './say.mjs'
 try {
   ensurePackages(root)
   const core = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'tools/bench-core.ts')], { cwd: root, stdio: 'inherit' })
+  const server = spawnSync(process.execPath, [join(root, 'tools/bench-server.mjs')], { cwd: root, stdio: 'inherit' })
   const page = spawnSync(process.execPath, [join(root, 'tools/bench-page.mjs')], { cwd: root, stdio: 'inherit' })
-  process.exit(core.status || page.status || 0)
+  process.exit(core.status || server.status || page.status || 0)
 } catch (error) {
   fail(error)
 }

@@ -116,6 +116,7 @@ const mateRefusals: Readonly<Record<MateCode, string>> = {
 
 const refusals: Readonly<Record<string, string>> = {
   ...mateRefusals,
+  'root-missing': 'What everything hangs on (“{instance}”) is not in the kit.',
   'last-setup': 'A rig keeps at least one set-up.',
   'root-stays': 'The camera carries the rig; swap it instead of leaving it out.',
   'joints-in-a-ring': 'That would make {instance} sit on itself.',
@@ -170,5 +171,5 @@ export const mendedWords = {
     return `Opened with a mend: ${list}${more}. ${changed ? 'The rig as it was stays in the history.' : 'Nothing of the rig was changed.'}`
   },
   hopeless: (why: readonly string[]): string =>
-    `This state of the rig can’t be laid out: ${why.slice(0, MOST_MENDS).join(' ')} Nothing is lost: go back in its history, or take it out as a file.`,
+    `This state of the rig can’t be laid out. ${[...new Set(why)].slice(0, MOST_MENDS).join(' ')} Go back in its history, or take it out as a file.`,
 } as const

@@ -368,6 +368,6 @@ describe('parts that are not there', () => {
   })
   test('a rig nothing can be made of is refused in words that say where it is kept', async () => {
     server.rig = { ...rig, kit: rig.kit.filter(({ id }) => id !== 'camera') }
-    await expect(open()).rejects.toThrow(/can’t be laid out.*Nothing is lost/)
+    await expect(open()).rejects.toThrow(/can’t be laid out\. What everything hangs on .* Go back in its history/)
   })
 })

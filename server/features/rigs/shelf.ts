@@ -38,6 +38,8 @@ interface Row {
 }
 
 const PAUSE_MS = 40
+/** Saves that follow each other faster than this are one change for the card, ms. */
+const QUIET_MS = 1500
 
 /**
  * The shelf at a glance. Cards are worked out in a worker after a save, stored with the revision and the surroundings they belong to, and done
@@ -51,6 +53,7 @@ export class ShelfService {
   readonly #now: () => Date
   #held: (KeptAnswer & { readonly key: string }) | undefined
   readonly #wanted = new Set<string>()
+  readonly #soon = new Map<string, NodeJS.Timeout>()
   #working = false
   #closed = false
 
@@ -75,14 +78,22 @@ export class ShelfService {
     return this.#held
   }
 
-  /** A rig was saved: its card is to be worked out. */
+  /** A rig was saved: its card is to be worked out once the saves pause; a look at the shelf asks for it sooner. */
   changed(id: string): void {
-    this.#want(id)
+    clearTimeout(this.#soon.get(id))
+    const timer = setTimeout(() => {
+      this.#soon.delete(id)
+      this.#want(id)
+    }, QUIET_MS)
+    timer.unref()
+    this.#soon.set(id, timer)
   }
 
   /** Lets no new work begin. */
   close(): void {
     this.#closed = true
+    for (const timer of this.#soon.values()) clearTimeout(timer)
+    this.#soon.clear()
     this.#wanted.clear()
   }
 

@@ -44,6 +44,7 @@ const seat = computed(() => {
     ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}`
     : by
 })
+const unknown = computed(() => shelf.catalogue?.gone.get(props.piece.part.id) === 'placeholder')
 const pieces = computed(() => shelf.owned.get(props.piece.part.id) ?? 0)
 const swaps = shallowRef<readonly Fit[]>([])
 let asked = 0
@@ -105,7 +106,8 @@ const age = (percent: number) =>
       </div>
       <p class="label leading-snug">{{ roles[piece.part.role].title }}; {{ seat }}</p>
       <p class="fig text-[13px]">
-        {{ grams(piece.part.massG, store.style.units) }} · {{ pieces > 0 ? 'owned' : money(piece.part.price.usual, store.style.currency) }}
+        {{ unknown ? '? g' : grams(piece.part.massG, store.style.units) }} ·
+        {{ pieces > 0 ? 'owned' : unknown ? 'price ?' : money(piece.part.price.usual, store.style.currency) }}
         <span v-if="pieces === 0" class="label tight font-normal"
           >({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span
         >
