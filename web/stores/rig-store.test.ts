@@ -172,6 +172,18 @@ test('a page closed before its edit arrived takes it up again', async () => {
   expect(server.rig.name).toBe('unsent')
 })
 
+test('a page closed after its edit arrived but before it heard so opens without a conflict', async () => {
+  const first = await open()
+  server.deaf = true
+  first.apply(named('arrived'), 'rename')
+  await settle()
+  expect(readDraft('tiny')?.rig.name).toBe('arrived')
+  setActivePinia(createPinia())
+  server.deaf = false
+  const second = await open()
+  expect([second.saveState, second.theirs, second.rig?.name, readDraft('tiny')]).toEqual(['saved', undefined, 'arrived', undefined])
+})
+
 test('two windows: the second save meets the first, and nothing is lost whichever is chosen', async () => {
   const store = await open()
   server = { ...server, rig: { ...rig, name: 'theirs' }, revision: 2 }

@@ -24,7 +24,7 @@ import { useShelf } from './shelf.ts'
 const QUIET_MS = 250
 const RETRY_MS = 3000
 /** Slides of one piece that come faster than this after each other are one edit. */
-const DRAG_PAUSE_MS = 1200
+const DRAG_PAUSE_MS = 3000
 
 /** refused: the server will not have it as it is, and says why. removed: the rig was put away elsewhere. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused' | 'removed'
@@ -284,6 +284,11 @@ export const useRig = defineStore('rig', () => {
     void readLine(id)
     const draft = readDraft(id)
     if (!draft) return
+    // The edit had arrived; only its answer came too late for the page that sent it.
+    if (sameRig(draft.rig, saved.rig)) {
+      dropDraft(id)
+      return
+    }
     history.value = step(startHistory(present), await takeUp(draft.rig))
     if (draft.base === saved.revision) changed()
     else meetTheirs(saved)
