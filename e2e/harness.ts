@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { type BrowserContext, expect, type Page, test as base } from '@playwright/test'
 import { createConnection } from 'mysql2/promise'
 
-const ACTION_MS = 10_000
+const ACTION_MS = 20_000
 const entry = join(import.meta.dirname, '../server/dist/main.js')
 
 const freePort = () =>

@@ -7,10 +7,10 @@ export default defineConfig({
   workers: 1,
   fullyParallel: true,
   retries: 0,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   use: {
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
     launchOptions: {
