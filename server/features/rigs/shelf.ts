@@ -51,7 +51,7 @@ export class ShelfService {
   readonly #pool: Pool
   readonly #surroundings: Surroundings
   readonly #now: () => Date
-  #held: (KeptAnswer & { readonly key: string }) | undefined
+  #held: (KeptAnswer & { readonly key: string; readonly stale: readonly string[] }) | undefined
   readonly #wanted = new Set<string>()
   readonly #soon = new Map<string, NodeJS.Timeout>()
   #working = false
@@ -70,11 +70,16 @@ export class ShelfService {
     const numbers = await this.#worlds.now()
     const context = this.#surroundings.key(numbers, operatorDay(this.#now()))
     const key = `${numbers.rigs} ${numbers.summaries} ${context}`
-    if (this.#held?.key === key) return this.#held
+    if (this.#held?.key === key) {
+      // A card that could not be worked out the last time, with the worker or the database away, is asked for again.
+      for (const id of this.#held.stale) this.#want(id)
+      return this.#held
+    }
     const rigs = await this.#entries(context)
-    for (const { id, fresh } of rigs) if (!fresh) this.#want(id)
+    const stale = rigs.filter(({ fresh }) => !fresh).map(({ id }) => id)
+    for (const id of stale) this.#want(id)
     const bytes = Buffer.from(JSON.stringify({ rigs }))
-    this.#held = { key, bytes, tag: createHash('sha256').update(key).digest('hex').slice(0, 16) }
+    this.#held = { key, stale, bytes, tag: createHash('sha256').update(key).digest('hex').slice(0, 16) }
     return this.#held
   }
 
