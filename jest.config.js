@@ -11,13 +11,22 @@ const project = (name, more = {}) => ({
   ...more,
 })
 
+/**
+ * Code with no page and no mocks runs in Node as it is, its modules loaded once for all files. One project, in one process: the
+ * runner's own helpers wait for each other for ever now and then. Start jest with `--import tsx` and `--runInBand` for it.
+ */
+const plain = project('core', {
+  testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+  runner: 'jest-light-runner',
+  transform: {},
+})
+
 export default {
   // A database that has to start and stop takes its time on a busy machine.
   testTimeout: 60_000,
   maxWorkers: 2,
   projects: [
-    project('core'),
-    project('demo'),
+    plain,
     project('server', {
       globalSetup: '<rootDir>/server/testing/database.mjs',
       globalTeardown: '<rootDir>/server/testing/stop-database.mjs',

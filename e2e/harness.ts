@@ -1,5 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type BrowserContext, expect, type Page, test as base } from '@playwright/test'
 import { createConnection } from 'mysql2/promise'
@@ -102,11 +104,18 @@ export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground;
   // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled again for each test.
   // What a page keeps in it is thrown away before each.
   profile: [
-    async ({ browser }, use) => {
-      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', acceptDownloads: true })
+    async ({ playwright, launchOptions }, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'zucchini-profile-'))
+      const context = await playwright.chromium.launchPersistentContext(folder, {
+        ...launchOptions,
+        viewport: { width: 1280, height: 800 },
+        serviceWorkers: 'block',
+        acceptDownloads: true,
+      })
       context.setDefaultTimeout(ACTION_MS)
       await use(context)
       await context.close()
+      rmSync(folder, { recursive: true, force: true })
     },
     { scope: 'worker' },
   ],

@@ -14,7 +14,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-quic',
@@ -22,6 +22,10 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // Pages follow one another in one renderer, which keeps what it has compiled, and the network needs no process of its own.
+        '--renderer-process-limit=1',
+        '--disable-site-isolation-trials',
+        '--enable-features=NetworkServiceInProcess2',
         '--use-gl=angle',
         '--use-angle=gl-egl',
         '--ignore-gpu-blocklist',

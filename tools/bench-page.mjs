@@ -12,7 +12,7 @@ import { fail, say } from './say.mjs'
 const EDITS = 60
 
 const run = async () => {
-  const executablePath = ensureProgram('chromium', ['chromium'])
+  const executablePath = ensureProgram('chromium-headless-shell', ['chromium-headless-shell'])
   await buildAll()
   const scratch = mkdtempSync(join(tmpdir(), 'zucchini-bench-'))
   chmodSync(scratch, 0o755)

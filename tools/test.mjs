@@ -9,6 +9,9 @@ import { checkNode, ensureProgram } from './machine.mjs'
 import { ensurePackages } from './packages.mjs'
 import { fail, say, seconds, Stop } from './say.mjs'
 
+/** The cores to keep busy. */
+const AT_ONCE = 2
+
 const only = new Set(process.argv.slice(2))
 const wanted = (name) => only.size === 0 || only.has(name)
 const bin = (path) => join(root, 'node_modules', path)
@@ -58,7 +61,10 @@ const tellSlowest = () => {
   }
 }
 
-const JEST = ['--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js')]
+/** The browser without its window: the same engine, quicker to start and to open a page. */
+const BROWSER = ['chromium-headless-shell', ['chromium-headless-shell']]
+
+const JEST = ['--import', 'tsx', '--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js')]
 const jestCount = (report) => {
   for (const suite of report.testResults)
     for (const { fullName, duration } of suite.assertionResults) noteSlow('unit', fullName, duration ?? 0)
@@ -75,17 +81,23 @@ const browserCount = ({ stats, suites }) => {
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky }
 }
 
-/** One of two halves of the unit tests, each on databases of its own. */
-const unit = (half, database, scratch) => async () => {
-  const file = join(scratch, `jest-${half}.json`)
-  await counted(
-    `unit, property and server, half ${half}`,
-    [...JEST, '--runInBand', `--shard=${half}/2`, '--json', `--outputFile=${file}`],
-    { TEST_DATABASE_URL: database.url(`zucchini_test_${half}`) },
-    file,
-    jestCount,
-  )
+const unitTests = (name, args, env, scratch) => {
+  const file = join(scratch, `jest-${name.replaceAll(/\W+/g, '-')}.json`)
+  return counted(name, [...JEST, ...args, '--json', `--outputFile=${file}`], env, file, jestCount)
 }
+
+/** One of two halves of what has neither page nor database. */
+const core = (half, scratch) => () =>
+  unitTests(`unit and property: core and demo, half ${half}`, ['--selectProjects', 'core', '--runInBand', `--shard=${half}/2`], {}, scratch)
+
+/** One of two halves of the tests of server, web and tools, each on databases of its own. */
+const unit = (half, database, scratch) => () =>
+  unitTests(
+    `server, web and tools, half ${half}`,
+    ['--selectProjects', 'server', 'web', 'tools', '--runInBand', `--shard=${half}/2`],
+    { TEST_DATABASE_URL: database.url(`zucchini_test_${half}`) },
+    scratch,
+  )
 
 /** One of two halves of the browser tests, each with a server, a database and a browser of its own. */
 const browser = (half, database, scratch) => async () => {
@@ -97,7 +109,7 @@ const browser = (half, database, scratch) => async () => {
       E2E_DATABASE_URL: database.url(`zucchini_e2e_${half}`),
       PLAYWRIGHT_JSON_OUTPUT_NAME: file,
       PLAYWRIGHT_OUTPUT: join(scratch, `results-${half}`),
-      CHROMIUM: ensureProgram('chromium', ['chromium']),
+      CHROMIUM: ensureProgram(...BROWSER),
     },
     file,
     browserCount,
@@ -115,7 +127,7 @@ const trials = async () => {
 /** Everything there is to do, the longest first, so that both cores end at about the same time. */
 const tasksOf = (database, scratch) => [
   ...(wanted('browser') ? [browser(1, database, scratch), browser(2, database, scratch)] : []),
-  ...(wanted('unit') ? [unit(1, database, scratch), unit(2, database, scratch)] : []),
+  ...(wanted('unit') ? [unit(1, database, scratch), unit(2, database, scratch), core(1, scratch), core(2, scratch)] : []),
   ...(wanted('lint') ? [() => single('lint', [bin('eslint/bin/eslint.js'), '.'])] : []),
   ...(wanted('trials') ? [trials] : []),
   ...(wanted('types')
@@ -128,7 +140,6 @@ const tasksOf = (database, scratch) => [
   ...(wanted('lint') ? [() => single('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])] : []),
 ]
 
-const AT_ONCE = 2
 const workOff = async (tasks) => {
   const waiting = [...tasks]
   const lane = async () => {
@@ -144,7 +155,7 @@ const main = async () => {
     if (!['types', 'lint', 'unit', 'browser', 'trials'].includes(name))
       throw new Stop(`"${name}" is no part of the tests. Known: types, lint, unit, browser, trials.`)
   ensurePackages(root)
-  if (wanted('browser')) ensureProgram('chromium', ['chromium'])
+  if (wanted('browser')) ensureProgram(...BROWSER)
   const scratch = mkdtempSync(join(tmpdir(), 'zucchini-test-'))
   chmodSync(scratch, 0o755)
   const database =

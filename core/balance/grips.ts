@@ -1,12 +1,12 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { direction, lengthOf, point, subtract, type Vec3 } from '../kernel/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import type { Mass } from './mass.ts'
+import { direction, lengthOf, point, subtract, type Vec3, volumeOf } from '../kernel/index.ts'
 
 /** A place to take hold of the rig. */
 export interface Grip {
   readonly piece: PlacedPart
-  readonly kind: Part['grips'][number]['kind']
+  /** `body`: the camera's own grip, where no handle is meant. */
+  readonly kind: Part['grips'][number]['kind'] | 'body'
   readonly at: Vec3
   /** Along the bar the fingers close round; undefined when the data does not say. */
   readonly axis: Vec3 | undefined
@@ -22,7 +22,53 @@ export const gripsOf = (assembly: Assembly): readonly Grip[] =>
     })),
   )
 
-/** How two hands share a rig: each one's part of the mass, and how far apart they are. */
+/** How far inside the end of a camera without a moulded grip the palm lies, mm. */
+const PALM_IN_MM = 12
+
+/**
+ * Where the right hand holds the bare camera: round its moulded grip, or round its right end when it has none.
+ * @returns undefined for a camera without a body
+ */
+export const camerasOwnGrip = ({ placed: [camera] }: Assembly): Grip | undefined => {
+  if (!camera) return undefined
+  const body = camera.part.solids.filter(({ matter }) => matter === 'body')
+  const moulded = body.filter(({ look, centre }) => look === 'grip' && centre[0] > 0).sort((a, b) => b.centre[0] - a.centre[0])[0]
+  const [largest] = body.sort((a, b) => volumeOf(b) - volumeOf(a))
+  const solid = moulded ?? largest
+  if (!solid) return undefined
+  const half = solid.kind === 'box' ? solid.size[0] / 2 : solid.radius
+  const at: Vec3 = moulded ? moulded.centre : [solid.centre[0] + Math.max(0, half - PALM_IN_MM), solid.centre[1], solid.centre[2]]
+  return { piece: camera, kind: 'body', at: point(camera.frame, at), axis: undefined }
+}
+
+/** Left before right; one over or behind the other by height, then by depth, so that the order in the kit says nothing. */
+const fromLeft = (a: Grip, b: Grip): number => a.at[0] - b.at[0] || a.at[1] - b.at[1] || a.at[2] - b.at[2]
+
+const farthestApart = (grips: readonly Grip[]): readonly [Grip, Grip] | undefined => {
+  let best: readonly [Grip, Grip] | undefined
+  let spreadMm = 0
+  const sorted = [...grips].sort(fromLeft)
+  sorted.forEach((a, i) =>
+    sorted.slice(i + 1).forEach((b) => {
+      const apart = lengthOf(subtract(a.at, b.at))
+      if (apart > spreadMm + 1e-6) [best, spreadMm] = [[a, b], apart]
+    }),
+  )
+  return best
+}
+
+const handles = (assembly: Assembly): readonly Grip[] => gripsOf(assembly).filter(({ kind }) => kind === 'top' || kind === 'side')
+
+/** What two hands hold, from the left: the two handles that stand farthest apart, or the one there is and the camera's own grip. */
+export const handsOf = (assembly: Assembly): readonly Grip[] => {
+  const known = handles(assembly)
+  const pair = farthestApart(known)
+  if (pair) return pair
+  const own = camerasOwnGrip(assembly)
+  return [...known.slice(0, 1), ...(own ? [own] : [])].sort(fromLeft)
+}
+
+/** How two hands share a rig: each one's part of the mass, how far apart they are, and what their wrists hold besides. */
 export interface TwoHands {
   readonly left: Grip
   readonly right: Grip
@@ -31,26 +77,29 @@ export interface TwoHands {
   readonly spreadMm: number
 }
 
+/** Bearings that lie nearer to each other than the breadth of a palm act as one: they share alike. mm */
+export const ONE_PALM_MM = 20
+
 /**
- * The lever rule between the two grips that stand farthest apart: the nearer to the centre of mass, the more it carries.
- * Shares are clamped to 0..1; a centre outside the grips hangs all on the nearer one.
- * @returns undefined with fewer than two grips.
+ * The part of two bearings that the second takes: forces are upright, so only level levers count (`share = d . (c - p1) / |d|^2` on the
+ * level plane). Clamped to 0..1, a half when they stand one over the other.
+ * @example palms at 0 and 100 mm, the centre at 90 mm, however high: 0.9
  */
-export const twoHandsOf = (assembly: Assembly, mass: Mass): TwoHands | undefined => {
-  const grips = gripsOf(assembly).filter(({ kind }) => kind === 'top' || kind === 'side')
-  let best: [Grip, Grip] | undefined
-  let spreadMm = -1
-  grips.forEach((a, i) =>
-    grips.slice(i + 1).forEach((b) => {
-      const apart = lengthOf(subtract(a.at, b.at))
-      if (apart > spreadMm) [best, spreadMm] = [a.at[0] <= b.at[0] ? [a, b] : [b, a], apart]
-    }),
-  )
-  if (!best || spreadMm <= 0) return undefined
-  const [left, right] = best
-  const line = subtract(right.at, left.at)
-  const along = subtract(mass.centre, left.at)
-  const share = (line[0] * along[0] + line[1] * along[1] + line[2] * along[2]) / (spreadMm * spreadMm)
-  const rightShare = Math.min(1, Math.max(0, share))
-  return { left, right, leftShare: 1 - rightShare, rightShare, spreadMm }
+export const secondShare = (first: Vec3, second: Vec3, centre: Vec3): number => {
+  const [x, z] = [second[0] - first[0], second[2] - first[2]]
+  const apart = Math.hypot(x, z)
+  if (apart < ONE_PALM_MM) return 0.5
+  return Math.min(1, Math.max(0, (x * (centre[0] - first[0]) + z * (centre[2] - first[2])) / apart ** 2))
+}
+
+/**
+ * The two handles that stand farthest apart and what each takes of the mass.
+ * @returns undefined with fewer than two handles.
+ */
+export const twoHandsOf = (assembly: Assembly, mass: { readonly centre: Vec3 }): TwoHands | undefined => {
+  const pair = farthestApart(handles(assembly))
+  if (!pair) return undefined
+  const [left, right] = pair
+  const rightShare = secondShare(left.at, right.at, mass.centre)
+  return { left, right, leftShare: 1 - rightShare, rightShare, spreadMm: lengthOf(subtract(left.at, right.at)) }
 }

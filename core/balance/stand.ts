@@ -1,19 +1,6 @@
-import { type Assembly, carriedBy, type PlacedPart } from '../assembly/index.ts'
-import {
-  add,
-  boundsOf,
-  cross,
-  GRAVITY,
-  lengthOf,
-  point,
-  type Placed,
-  type Point2,
-  convexHull,
-  scale,
-  unit,
-  type Vec3,
-} from '../kernel/index.ts'
-import { centreOfMass, inHand, type Mass } from './mass.ts'
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { add, boundsOf, cross, type Placed, type Point2, convexHull, scale, unit, type Vec3 } from '../kernel/index.ts'
+import { inHand, type Mass } from './mass.ts'
 
 /** How the rig stands when it is put down on a table. */
 export interface Stand {
@@ -71,17 +58,4 @@ export const standOf = (assembly: Assembly, mass: Mass): Stand => {
   )
   const outline = convexHull(touching.flatMap(({ shape }) => footprint(shape)))
   return { marginMm: marginIn(outline, [mass.centre[0], mass.centre[2]]), on: [...new Set(touching.map(({ piece }) => piece))] }
-}
-
-/**
- * Moment that everything carried by a joint puts on it when the rig is level, N m: `m g d`, with d the horizontal distance of the
- * carried centre of mass from the joint.
- * @example a 700 g lens whose centre lies 60 mm ahead of the flange: 0.41 N m
- */
-export const jointMomentNm = (assembly: Assembly, piece: PlacedPart): number => {
-  const mount = piece.host?.part.mounts.find(({ id }) => id === piece.joint?.hostMount)
-  if (!piece.host || !mount) return 0
-  const at = point(piece.host.frame, mount.at)
-  const { massG, centre } = centreOfMass(carriedBy(assembly, piece))
-  return (massG / 1000) * GRAVITY * (lengthOf([centre[0] - at[0], 0, centre[2] - at[2]]) / 1000)
 }

@@ -10,7 +10,9 @@ export interface Mate {
   readonly standard: MountStandard
   readonly holdsTwist: boolean
   readonly turnStepDeg: number
+  /** What it carries, g: the lower of the two ends; and whose figure that is, a maker's rating of the part or the usual one of the standard. */
   readonly limitG: number
+  readonly limitBy: 'maker' | 'usual'
   readonly mayLift: boolean
   readonly tool: Tool
   readonly seconds: number
@@ -25,7 +27,18 @@ export const endName = ({ mount }: MountEnd): string => standardOf(mount.standar
 
 const namesOf = (a: MountEnd, b: MountEnd) => ({ a: endName(a), b: endName(b), aPart: a.part.name, bPart: b.part.name })
 
-const limitOf = (end: MountEnd, standard: MountStandard): number => end.mount.limitG ?? standard.limitG ?? Infinity
+interface Limit {
+  readonly limitG: number
+  readonly limitBy: Mate['limitBy']
+}
+
+/** A maker rates the end as it is; a standard's usual figure is for one screw, and several bear as often. */
+const limitOf = ({ mount }: MountEnd, standard: MountStandard, screws: number): Limit =>
+  mount.limitG === undefined
+    ? { limitG: (standard.limitG ?? Infinity) * (standard.kind === 'thread' ? screws : 1), limitBy: 'usual' }
+    : { limitG: mount.limitG, limitBy: 'maker' }
+
+const lower = (a: Limit, b: Limit): Limit => (b.limitG < a.limitG || (b.limitG === a.limitG && b.limitBy === 'maker') ? b : a)
 
 /**
  * Do two ends go together, whichever of them is already on the rig?
@@ -42,6 +55,7 @@ export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate, MateCode> => {
   const objections = taken ? [] : socketStandard.objections(socket, plug)
   if (objections.length > 0) return { ok: false, issues: objections }
   const along = taken ? undefined : standard.along
+  const screws = plug.mount.screws ?? 1
   const fault = taken ? undefined : socketStandard.fault?.(socket, plug)
   return good({
     ...(along ? { along: { rail: along.rail, takesMm: along.takesMm(along.rail === 'holds' ? plug : socket) } } : {}),
@@ -51,7 +65,7 @@ export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate, MateCode> => {
     standard,
     holdsTwist: standard.holdsTwist || plug.mount.antiTwist === true || (plug.mount.screws ?? 1) > 1,
     turnStepDeg: standard.turnStepDeg,
-    limitG: Math.min(limitOf(socket, socketStandard), limitOf(plug, standard)),
+    ...lower(limitOf(socket, socketStandard, screws), limitOf(plug, standard, screws)),
     mayLift: standard.mayLift && socketStandard.mayLift,
     tool: plug.mount.tool ?? standard.tool,
     seconds: standard.seconds,

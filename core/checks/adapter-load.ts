@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
-import { jointMomentNm } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { isBraced, takeOffRemedy } from './places.ts'
+import { isBraced, loadOn, takeOffRemedy } from './places.ts'
 
 /** A heavy lens on a lens adapter. */
 export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
@@ -14,7 +13,7 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
   source: 'The adapter’s rating; without one 0.8 N m, a little less than a bare mount stands.',
   options: z.object({ usualNm: z.number().positive() }),
   defaults: { usualNm: 0.8 },
-  needs: ['supports'],
+  needs: ['supports', 'loads'],
   limit: { measured: 'momentNm', allowed: 'ratedNm' },
   messages: {
     speaks: { over: '{lens} hangs too heavily on {adapter}. It pulls with {momentNm}; {ratedNm} is fine. Support the lens.' },
@@ -25,8 +24,9 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
     assembly.placed.filter(
       (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'lens-adapter',
     ),
-  judge: (lens, { assembly, supports }, { usualNm }) => {
-    const momentNm = jointMomentNm(assembly, lens)
+  judge: (lens, facts, { usualNm }) => {
+    const { assembly, supports } = facts
+    const momentNm = loadOn(facts, lens).momentNm
     const ratedNm = (lens.mate?.ok ? lens.mate.value.socket.mount.momentNm : undefined) ?? usualNm
     const names = { lens: lens.part.name, adapter: lens.host?.part.name ?? '' }
     const numbers = { momentNm, ratedNm }

@@ -1,5 +1,5 @@
 import { GRAVITY } from '../kernel/index.ts'
-import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
 import { hangRoll } from './hang-roll.ts'
 import { jointOverload } from './joint-overload.ts'
 import { mountMoment } from './mount-moment.ts'
@@ -70,7 +70,30 @@ testCheck(standsCrooked, {
   silent: [{ name: 'exactly 10 mm inside', message: 'stands', numbers: { marginMm: 10 }, ...standing(60, 10) }],
 })
 
-const onMount = (massG: number, aheadMm: number) => tinyRig([lens(massG, aheadMm)], [on('lens', 'bayonet', 'camera', 'lens')])
+const onMount = (massG: number, aheadMm: number, more = {}) =>
+  tinyRig([lens(massG, aheadMm)], [on('lens', 'bayonet', 'camera', 'lens')], more)
+const ratedCamera = (momentNm: number) => ({
+  ...tinyCamera,
+  mounts: tinyCamera.mounts.map((mount) => (mount.id === 'lens' ? { ...mount, momentNm } : mount)),
+})
+const brick = tinyPart({
+  id: 'brick',
+  massG: 3000,
+  centre: [0, 0, 100],
+  mounts: [plug('screw', 'thread-1/4', { at: [0, 40, 0] })],
+})
+const legs = tinyPart({
+  id: 'legs',
+  role: 'tripod',
+  under: { kind: 'legs', feetMm: 400 },
+  mounts: [plug('screw', 'thread-1/4', { out: [0, 1, 0] })],
+})
+const footed = lens(4000, 60, { mounts: [...lens(1, 0).mounts, socket('foot', 'thread-1/4', [0, -30, -60], [0, -1, 0])] })
+const onLensFoot = tinyRig(
+  [footed, brick, legs],
+  [on('lens', 'bayonet', 'camera', 'lens'), on('brick', 'screw', 'camera', 'hole'), on('legs', 'screw', 'lens', 'foot')],
+  { setup: { support: 'tripod' } },
+)
 const atLimitMm = (1 / (1 * GRAVITY)) * 1000
 
 /** The heavy lens, its foot screwed to the pinned hole of the camera as well. */
@@ -90,7 +113,22 @@ testCheck(mountMoment, {
       parts: ['lens'],
       ...onMount(1200, 100),
     },
-    { name: '2.5 kg 100 mm ahead: 2.45 N m', message: 'harm', level: 'stop', numbers: { momentNm: 2.4516625 }, ...onMount(2500, 100) },
+    { name: '2.5 kg 100 mm ahead: 2.45 N m', message: 'grave', level: 'risk', numbers: { momentNm: 2.4516625 }, ...onMount(2500, 100) },
+    {
+      name: 'the same where the camera’s maker allows 2.4 N m',
+      message: 'harm',
+      level: 'stop',
+      numbers: { momentNm: 2.4516625, ratedNm: 2.4 },
+      ...onMount(2500, 100, { extra: [ratedCamera(2.4)] }),
+    },
+    {
+      // The camera, 1 kg 30 mm behind its mount, and 3 kg of brick 130 mm behind it: 0.03 + 0.39 kg m.
+      name: 'a lens on its own foot on the tripod bears the camera and what hangs on it',
+      message: 'camera',
+      level: 'risk',
+      numbers: { momentNm: GRAVITY * 0.42 },
+      ...onLensFoot,
+    },
   ],
   silent: [
     { name: 'exactly 1 N m', message: 'fine', numbers: { momentNm: 1 }, ...onMount(1000, atLimitMm) },
@@ -144,6 +182,31 @@ const reaching = (outMm: number) =>
     [on('reach', 'foot', 'camera', 'hole')],
   )
 
+const cubeOf = (massG: number, screws = 1) => tinyPart({ id: 'cube', massG, mounts: [plug('foot', 'thread-1/4', { screws })] })
+
+/** The camera with something heavy on top, on a 44 g plate by one screw, on a head. */
+const standingOnPlate = (onTopG: number) =>
+  tinyRig(
+    [
+      tinyPart({
+        id: 'plate',
+        massG: 44,
+        centre: [0, -5, 0],
+        mounts: [
+          plug('screw', 'thread-1/4', { out: [0, 1, 0] }),
+          socket('dovetail', 'dovetail-38', [0, -10, 0], [0, -1, 0], { lengthMm: 50 }),
+        ],
+      }),
+      head('head', 8000),
+      tinyPart({ id: 'load', massG: onTopG, mounts: [plug('foot', 'thread-1/4', { screws: 2 })] }),
+    ],
+    [on('plate', 'screw', 'camera', 'tripod'), on('head', 'clamp', 'plate', 'dovetail'), on('load', 'foot', 'camera', 'hole')],
+    {
+      setup: { support: 'tripod' },
+      extra: [{ ...tinyCamera, mounts: [...tinyCamera.mounts, socket('tripod', 'thread-1/4', [0, -40, 0], [0, -1, 0])] }],
+    },
+  )
+
 testCheck(jointOverload, {
   speaks: [
     {
@@ -156,6 +219,21 @@ testCheck(jointOverload, {
       ...load(401),
     },
     {
+      name: 'a gram over what is usual for one 1/4" screw',
+      message: 'usual',
+      level: 'risk',
+      numbers: { carriedG: 3001, limitG: 3000 },
+      ...tinyRig([cubeOf(3001)], [on('cube', 'foot', 'camera', 'hole')]),
+    },
+    {
+      name: 'a plate screw on a tripod: the camera stands on it, 44 g of plate hang nowhere',
+      message: 'usual',
+      level: 'risk',
+      numbers: { carriedG: 4000, limitG: 3000 },
+      parts: ['plate'],
+      ...standingOnPlate(3000),
+    },
+    {
       name: '100 g 100 mm out on a joint for 0.05 N m',
       message: 'droops',
       level: 'stop',
@@ -165,6 +243,13 @@ testCheck(jointOverload, {
     },
   ],
   silent: [
+    {
+      name: 'exactly what is usual, and twice that on two screws',
+      message: 'within',
+      numbers: { carriedG: 6000, limitG: 6000 },
+      ...tinyRig([cubeOf(6000, 2)], [on('cube', 'foot', 'camera', 'hole')]),
+    },
+    { name: 'a plate under 3,000 g on a tripod', message: 'within', numbers: { carriedG: 3000, limitG: 3000 }, ...standingOnPlate(2000) },
     { name: 'exactly its rating', message: 'within', numbers: { carriedG: 400, limitG: 400 }, ...load(400) },
     { name: 'exactly the moment it holds', message: 'steady', numbers: { momentNm: 0.05 }, ...reaching(50 / (0.1 * GRAVITY)) },
   ],

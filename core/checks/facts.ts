@@ -1,12 +1,17 @@
-import { type Assembly, type Point, pointsOf } from '../assembly/index.ts'
+import { type Assembly, type Brace, type Point, pointsOf } from '../assembly/index.ts'
 import {
   beyondGimbal,
   gripsOf,
   type Grip,
+  type Ground,
+  groundOf,
   type Hang,
   hangOf,
   inHand,
   isPosture,
+  type JointLoad,
+  jointLoadOf,
+  type LeadWeight,
   type Mass,
   massOf,
   type OnPlate,
@@ -94,6 +99,12 @@ export interface Shelf {
   readonly operator?: Operator
 }
 
+/** Two mounts of a brace meet when they stand no farther apart than this: a washer, a turn of the screw. mm */
+export const BRACE_MM = 3
+
+/** Does a second hold really hold? */
+export const isFirm = ({ mate, gapMm }: Brace): boolean => mate.ok && gapMm <= BRACE_MM
+
 /** Figures that others are made from. */
 interface Earlier {
   readonly cost: Cost
@@ -101,6 +112,8 @@ interface Earlier {
   readonly needs: readonly Need[]
   readonly cables: ReadonlyMap<string, Part>
   readonly leads: readonly Run[]
+  readonly leadWeights: readonly LeadWeight[]
+  readonly ground: Ground
   readonly network: Network
   readonly spares: readonly Spare[]
   readonly bays: readonly Bays[]
@@ -120,6 +133,20 @@ const makers = {
       assembly,
       facts.leads.map(({ part, middle }) => ({ massG: part.massG, at: middle })),
     ),
+  leadWeights: (_: Assembly, __: Shelf, facts: Earlier): readonly LeadWeight[] =>
+    facts.leads.map(({ part, middle, from, to }) => ({ massG: part.massG, at: middle, ends: [from.piece, to.piece] })),
+  /** What bears this set-up: palms, pad, stand or knees, each with its part. */
+  ground: (assembly: Assembly, _: Shelf, facts: Earlier): Ground => groundOf(assembly, facts.mass, facts.leadWeights),
+  /** What each joint has to carry, by the piece that sits by it. */
+  loads: (assembly: Assembly, _: Shelf, facts: Earlier): ReadonlyMap<string, JointLoad> => {
+    const firm = assembly.braces.filter(isFirm)
+    return new Map(
+      assembly.placed.flatMap((piece) => {
+        const load = jointLoadOf(assembly, facts.ground, facts.leadWeights, firm, piece)
+        return load ? [[piece.instance.id, load] as const] : []
+      }),
+    )
+  },
   network: (assembly: Assembly, _: Shelf, facts: Earlier): Network => networkOf(assembly, facts.cables, temperatureOf(assembly.rig.brief)),
   spares: (assembly: Assembly): readonly Spare[] => sparesOf(assembly, temperatureOf(assembly.rig.brief)),
   bays: (assembly: Assembly, shelf: Shelf): readonly Bays[] =>
@@ -269,6 +296,8 @@ const noFlow: Flow = {
 const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   cables: new Map(),
   mass: { totalG: 0, inHandG: 0, centre: zero },
+  ground: { bearings: [], massG: 0, left: zero },
+  loads: new Map(),
   network: { cells: [], nodes: [], feeds: [], rings: [], order: [] },
   runDown: { events: [], cellMin: new Map(), nodeMin: new Map(), first: noFlow },
   day: { phases: [], minutes: 0, events: [], kinds: [], darkMin: new Map(), failsAtMin: 0, swaps: 0 },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { hungG, isBraced, onTheRun, takeOffRemedy } from './places.ts'
+import { loadOn, isBraced, onTheRun, takeOffRemedy } from './places.ts'
 
 const FRICTION: ReadonlySet<string> = new Set(['pad', 'clamp'])
 
@@ -15,7 +15,7 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }>({
   source: 'Workshop practice: 150 g stays put on a pad or a ring clamp while you walk fast.',
   options: z.object({ safeG: z.number().positive() }),
   defaults: { safeG: 150 },
-  needs: [],
+  needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'safeG' },
   messages: {
     speaks: { loose: 'Only friction holds {part}. {carriedG} hangs there while you move; {safeG} stays put. Tether it or screw it on.' },
@@ -25,7 +25,7 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }>({
   subjects: (facts) =>
     onTheRun(facts) ? facts.assembly.placed.filter((piece) => piece.mate?.ok && FRICTION.has(piece.mate.value.standard.kind)) : [],
   judge: (piece, facts, { safeG }) => {
-    const numbers = { carriedG: hungG(facts, piece), safeG }
+    const numbers = { carriedG: loadOn(facts, piece).massG, safeG }
     const names = { part: piece.part.name }
     if (isBraced(facts.assembly, piece)) return { group: 'silent', message: 'braced', names, numbers }
     return exceeds(numbers.carriedG, safeG)

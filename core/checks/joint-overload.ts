@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
-import { inHand, jointMomentNm } from '../balance/index.ts'
+import { inHand } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { hungG, takeOffRemedy } from './places.ts'
+import { loadOn, loadWords, takeOffRemedy } from './places.ts'
 
 /** The moment both ends are rated for, the lower of the two; lens mounts have a rule of their own. */
 const ratedNmOf = ({ mate }: PlacedPart): number | undefined => {
@@ -18,15 +18,16 @@ export const jointOverload = defineCheck<PlacedPart, object>({
   title: 'Too heavy for its joint',
   why: 'The arm droops during the shot, or the clamp lets go.',
   level: 'stop',
-  source: 'The lower of the two parts’ ratings, else the usual figure of the standard.',
+  source: 'The lower of the two parts’ ratings: over a maker’s figure it is a stop. Else the usual figure of the standard: a risk.',
   options: z.object({}),
   defaults: {},
-  needs: [],
+  needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
     speaks: {
-      over: '{part} is too heavy for {host}. {carriedG} hangs there; it takes {limitG}.',
-      droops: '{part} droops on {host}. It pulls with {momentNm}; the joint holds {ratedNm}.',
+      over: 'Too much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; the makers allow {limitG}.',
+      usual: 'Much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; {limitG} is usual for such a joint.',
+      droops: '{part} droops on {host}. The joint is bent with {momentNm}; it holds {ratedNm}.',
     },
     silent: {
       steady: '{part} pulls at its joint with {momentNm} of {ratedNm}.',
@@ -43,17 +44,28 @@ export const jointOverload = defineCheck<PlacedPart, object>({
         (Number.isFinite(piece.mate.value.limitG) || ratedNmOf(piece) !== undefined),
     ),
   judge: (piece, facts) => {
-    const carriedG = hungG(facts, piece)
+    const load = loadOn(facts, piece)
+    const carriedG = load.massG
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
-    const names = { part: piece.part.name, host: piece.host?.part.name ?? '' }
+    const { what, way } = loadWords(piece, load, facts.assembly.setup.support)
+    const names = { part: piece.part.name, host: piece.host?.part.name ?? '', what, ways: `${way}s` }
     const ratedNm = ratedNmOf(piece)
-    const numbers = { carriedG, limitG, ...(ratedNm === undefined ? {} : { ratedNm, momentNm: jointMomentNm(facts.assembly, piece) }) }
+    const numbers = { carriedG, limitG, ...(ratedNm === undefined ? {} : { ratedNm, momentNm: load.momentNm }) }
     if (ratedNm !== undefined && numbers.momentNm !== undefined && !exceeds(carriedG, limitG))
       return exceeds(numbers.momentNm, ratedNm)
         ? { group: 'speaks', message: 'droops', names, numbers, parts: [piece.instance.id], at: piece.centre }
         : { group: 'silent', message: 'steady', names, numbers }
+    const byMaker = piece.mate?.ok && piece.mate.value.limitBy === 'maker'
     return exceeds(carriedG, limitG)
-      ? { group: 'speaks', message: 'over', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      ? {
+          group: 'speaks',
+          message: byMaker ? 'over' : 'usual',
+          level: byMaker ? 'stop' : 'risk',
+          names,
+          numbers,
+          parts: [piece.instance.id],
+          at: piece.centre,
+        }
       : { group: 'silent', message: 'within', names, numbers }
   },
   remedies: (piece, facts) => [takeOffRemedy(facts, piece)],

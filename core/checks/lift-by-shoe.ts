@@ -1,11 +1,21 @@
 import { z } from 'zod'
-import { pathToRoot, type PlacedPart } from '../assembly/index.ts'
+import { pathToRoot, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { mate } from '../catalogue/index.ts'
 import { defineCheck } from './check.ts'
+import { type Facts, isFirm } from './facts.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
 
-const weakLink = (handle: PlacedPart): PlacedPart | undefined =>
-  pathToRoot(handle).find((piece) => piece.mate?.ok && !piece.mate.value.mayLift && piece.mate.value.standard.kind === 'shoe')
+/** The shoe between a handle and the camera, unless a screw or another firm hold spans it as well. */
+const weakLink = ({ assembly }: Facts, handle: PlacedPart): PlacedPart | undefined =>
+  pathToRoot(handle).find(
+    (piece) =>
+      piece.mate?.ok &&
+      !piece.mate.value.mayLift &&
+      piece.mate.value.standard.kind === 'shoe' &&
+      !assembly.braces.some(
+        (brace) => isFirm(brace) && brace.mate.ok && brace.mate.value.mayLift && ridesOn(brace.guest, piece) !== ridesOn(brace.host, piece),
+      ),
+  )
 
 /** A carrying handle that holds the rig by an accessory shoe. */
 export const liftByShoe = defineCheck<PlacedPart, object>({
@@ -23,15 +33,16 @@ export const liftByShoe = defineCheck<PlacedPart, object>({
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.grips.some((grip) => grip.kind === 'top')),
-  judge: (handle, { mass }) => {
+  judge: (handle, facts) => {
+    const { mass } = facts
     const names = { handle: handle.part.name }
-    const weak = weakLink(handle)
+    const weak = weakLink(facts, handle)
     return weak
       ? { group: 'speaks', message: 'lifts', names, numbers: { inHandG: mass.inHandG }, parts: [handle.instance.id], at: handle.centre }
       : { group: 'silent', message: 'firm', names }
   },
   remedies: (handle, facts) => {
-    const link = weakLink(handle) ?? handle
+    const link = weakLink(facts, handle) ?? handle
     const firm = moveRemedy(
       facts,
       link,

@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck, noOptions } from './check.ts'
-import { hungG, takeOffRemedy } from './places.ts'
+import { loadOn, takeOffRemedy } from './places.ts'
 
 /** More on a hook-and-loop pad than it holds. */
 export const padOverload = defineCheck<PlacedPart, object>({
@@ -11,7 +11,7 @@ export const padOverload = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'Hook and loop of a hand’s width: 250 g, less when it is wet.',
   ...noOptions,
-  needs: [],
+  needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
     speaks: { peels: '{part} is too heavy for its pad. {carriedG} hangs there; it holds {limitG}.' },
@@ -20,7 +20,7 @@ export const padOverload = defineCheck<PlacedPart, object>({
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'pad'),
   judge: (piece, facts) => {
-    const numbers = { carriedG: hungG(facts, piece), limitG: piece.mate?.ok ? piece.mate.value.limitG : Infinity }
+    const numbers = { carriedG: loadOn(facts, piece).massG, limitG: piece.mate?.ok ? piece.mate.value.limitG : Infinity }
     const names = { part: piece.part.name }
     return exceeds(numbers.carriedG, numbers.limitG)
       ? { group: 'speaks', message: 'peels', names, numbers, parts: [piece.instance.id], at: piece.centre }

@@ -1,6 +1,5 @@
 import {
   type Assembly,
-  carriedBy,
   type Command,
   edit,
   freshId,
@@ -12,12 +11,12 @@ import {
   type Support,
   swapCommands,
 } from '../assembly/index.ts'
-import { centreOfMass, inHand } from '../balance/index.ts'
+import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { stepChain, stepOf } from '../optics/index.ts'
 import type { Remedy } from './check.ts'
-import type { Facts } from './facts.ts'
+import { type Facts, isFirm } from './facts.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
 export const spareOwned = (facts: Facts, part: Part): boolean => {
@@ -169,17 +168,20 @@ export const eachOf = function* <T>(list: readonly T[], propose: (item: T) => Re
   for (const item of list) yield propose(item)
 }
 
-/** Two mounts of a brace meet when they stand no farther apart than this: a washer, a turn of the screw. mm */
-export const BRACE_MM = 3
-
 /** Does a second hold, at a brace that fits, keep a piece or something it carries from moving? */
 export const isBraced = (assembly: Assembly, piece: PlacedPart): boolean =>
-  assembly.braces.some(
-    ({ guest, host, mate: made, gapMm }) => made.ok && gapMm <= BRACE_MM && ridesOn(guest, piece) !== ridesOn(host, piece),
-  )
+  assembly.braces.some((brace) => isFirm(brace) && ridesOn(brace.guest, piece) !== ridesOn(brace.host, piece))
 
-/** Mass of a piece and all that hangs on it, g, without what stands under the rig. */
-export const hungG = (facts: Facts, piece: PlacedPart): number => centreOfMass(carriedBy(facts.assembly, piece).filter(inHand)).massG
+const nothing: JointLoad = { far: 'guest', massG: 0, first: [0, 0, 0], momentNm: 0, twistNm: 0, holds: 1 }
+
+/** What the joint of a piece has to carry: nothing for a piece that sits on nothing. */
+export const loadOn = ({ loads }: Facts, { instance }: PlacedPart): JointLoad => loads.get(instance.id) ?? nothing
+
+/** How a finding says it: what hangs from the joint, or stands on it. */
+export const loadWords = (piece: PlacedPart, { far }: JointLoad, support: Support): { readonly way: string; readonly what: string } => ({
+  way: isCarried(support) ? 'hang' : 'stand',
+  what: far === 'guest' ? piece.part.name : 'the rest of the rig',
+})
 
 /** Is the rig used on the move? */
 export const onTheRun = ({ assembly }: Facts): boolean =>

@@ -1,10 +1,9 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
-import { twistNm } from '../balance/index.ts'
 import { mate } from '../catalogue/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { hungG, isBraced, moveRemedy, takeOffRemedy } from './places.ts'
+import { isBraced, loadOn, moveRemedy, takeOffRemedy } from './places.ts'
 
 /** Something on one rod, with nothing that keeps it from swinging round. */
 export const rodSingle = defineCheck<PlacedPart, { safeNm: number }>({
@@ -15,7 +14,7 @@ export const rodSingle = defineCheck<PlacedPart, { safeNm: number }>({
   source: 'Workshop practice: a thumb-tight clamp on one 15 mm rod holds about 0.15 N m.',
   options: z.object({ safeNm: z.number().positive() }),
   defaults: { safeNm: 0.15 },
-  needs: [],
+  needs: ['loads'],
   limit: { measured: 'twistNm', allowed: 'safeNm' },
   messages: {
     speaks: {
@@ -27,9 +26,9 @@ export const rodSingle = defineCheck<PlacedPart, { safeNm: number }>({
   subjects: ({ assembly }) =>
     assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'rods' && !piece.mate.value.holdsTwist),
   judge: (piece, facts, { safeNm }) => {
-    const turning = twistNm(facts.assembly, piece)
+    const { twistNm: turning, massG: carriedG } = loadOn(facts, piece)
     const names = { part: piece.part.name }
-    const numbers = { twistNm: turning, safeNm, carriedG: hungG(facts, piece) }
+    const numbers = { twistNm: turning, safeNm, carriedG }
     if (isBraced(facts.assembly, piece)) return { group: 'silent', message: 'braced', names, numbers }
     return exceeds(turning, safeNm)
       ? { group: 'speaks', message: 'swings', names, numbers, parts: [piece.instance.id], at: piece.centre }

@@ -12,8 +12,8 @@ testCheck(shoeOverload, {
   speaks: [
     {
       name: 'arm and monitor together',
-      message: 'over',
-      level: 'stop',
+      message: 'usual',
+      level: 'risk',
       numbers: { carriedG: 600, limitG: 500 },
       parts: ['arm'],
       remedies: 2,
@@ -22,6 +22,7 @@ testCheck(shoeOverload, {
     {
       name: 'the part’s own lower rating counts',
       message: 'over',
+      level: 'stop',
       numbers: { carriedG: 301, limitG: 300 },
       ...tinyRig([foot('arm', 301, { limitG: 300 })], [onShoe]),
     },
@@ -31,6 +32,9 @@ testCheck(shoeOverload, {
 
 const grip = { grips: [{ kind: 'top' as const, at: [0, 30, 0] as const }] }
 const handle = (standard: string) => tinyPart({ id: 'handle', mounts: [plug('foot', standard), plug('screw', 'thread-1/4')], ...grip })
+
+/** A handle over the shoe and the hole beside it. */
+const bridging = tinyPart({ id: 'bridge', mounts: [plug('foot', 'shoe-cold'), plug('screw', 'thread-1/4', { at: [25, 0, 0] })], ...grip })
 
 testCheck(liftByShoe, {
   speaks: [
@@ -50,6 +54,11 @@ testCheck(liftByShoe, {
     },
   ],
   silent: [
+    {
+      name: 'handle in the shoe, and a screw through its other foot',
+      message: 'firm',
+      ...tinyRig([bridging], [on('bridge', 'foot', 'camera', 'shoe')], { setup: { braces: [on('bridge', 'screw', 'camera', 'hole')] } }),
+    },
     {
       name: 'handle on a pinned screw',
       message: 'firm',

@@ -1,10 +1,9 @@
 import { z } from 'zod'
 import { carriedBy, type PlacedPart } from '../assembly/index.ts'
-import { centreOfMass } from '../balance/index.ts'
 import { mate } from '../catalogue/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { firstOf, moveRemedy, takeOffRemedy } from './places.ts'
+import { firstOf, loadOn, moveRemedy, takeOffRemedy } from './places.ts'
 
 /** More mass on an accessory shoe than it carries. */
 export const shoeOverload = defineCheck<PlacedPart, object>({
@@ -12,28 +11,40 @@ export const shoeOverload = defineCheck<PlacedPart, object>({
   title: 'Too heavy for the shoe',
   why: 'The foot bends or the shoe tears out of the top plate, and takes the monitor with it.',
   level: 'stop',
-  source: "The part's own rating, else 500 g, the usual figure for an accessory shoe.",
+  source: "The part's own rating: over it is a stop. Else 500 g, the usual figure for an accessory shoe: a risk.",
   options: z.object({}),
   defaults: {},
-  needs: ['points'],
+  needs: ['points', 'loads'],
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
-    speaks: { over: '{part} is too heavy for the shoe. {carriedG} sits on it; it takes {limitG}.' },
+    speaks: {
+      over: '{part} is too heavy for the shoe. {carriedG} is on it; the makers allow {limitG}.',
+      usual: '{part} is heavy for the shoe. {carriedG} is on it; {limitG} is usual for a shoe.',
+    },
     silent: { light: '{part} puts {carriedG} on a shoe that takes {limitG}.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
-  judge: (piece, { assembly }) => {
-    const carriedG = centreOfMass(carriedBy(assembly, piece)).massG
+  judge: (piece, facts) => {
+    const carriedG = loadOn(facts, piece).massG
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
     const names = { part: piece.part.name }
     const numbers = { carriedG, limitG }
+    const byMaker = piece.mate?.ok && piece.mate.value.limitBy === 'maker'
     return exceeds(carriedG, limitG)
-      ? { group: 'speaks', message: 'over', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      ? {
+          group: 'speaks',
+          message: byMaker ? 'over' : 'usual',
+          level: byMaker ? 'stop' : 'risk',
+          names,
+          numbers,
+          parts: [piece.instance.id],
+          at: piece.centre,
+        }
       : { group: 'silent', message: 'light', names, numbers }
   },
   remedies: (piece, facts) => {
-    const carriedG = centreOfMass(carriedBy(facts.assembly, piece)).massG
+    const carriedG = loadOn(facts, piece).massG
     const strong = moveRemedy(facts, piece, (point) =>
       piece.part.mounts.some((mount) => {
         const made = mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount })

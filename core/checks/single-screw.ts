@@ -1,10 +1,9 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../assembly/index.ts'
-import { twistNm } from '../balance/index.ts'
 import { mate, mountOf } from '../catalogue/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { byReadiness, eachOf, firstOf, moveRemedy, isBraced, swapRemedy } from './places.ts'
+import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy } from './places.ts'
 
 /** Joints that never were meant to hold a twist: they have checks of their own. */
 const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
@@ -18,7 +17,7 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
   source: 'Workshop practice: a hand-tight 1/4" screw starts to creep at about 0.05 N m; at 0.25 N m it turns when the rig is swung.',
   options: z.object({ riskNm: z.number().positive(), stopNm: z.number().positive() }),
   defaults: { riskNm: 0.05, stopNm: 0.25 },
-  needs: [],
+  needs: ['loads'],
   limit: { measured: 'twistNm', allowed: 'riskNm' },
   messages: {
     speaks: {
@@ -35,14 +34,13 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     ),
   judge: (piece, facts, { riskNm, stopNm }) => {
     const { brief } = facts.assembly.rig
-    const turning = twistNm(facts.assembly, piece)
+    const turning = loadOn(facts, piece).twistNm
     const names = { part: piece.part.name }
     const numbers = { twistNm: turning, riskNm, stopNm }
     const parts = [piece.instance.id]
     if (!exceeds(turning, riskNm)) return { group: 'silent', message: 'light', names, numbers }
     const swung = facts.assembly.setup.support !== 'tripod' && (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
-    if (exceeds(turning, stopNm) && swung)
-      return { group: 'speaks', message: 'turns', level: 'stop', names, numbers, parts, at: piece.centre }
+    if (exceeds(turning, stopNm) && swung) return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },
   remedies: (piece, facts) => {
