@@ -33,6 +33,13 @@ const posedAs = (...commands: Command[]) => {
 }
 const pose = (hinge: string, position: string): Command => ({ do: 'pose', setup: 'main', instance: 'arm', hinge, position })
 
+test('the mass goes along: both halves of a straight arm turned by its foot, one of them by its middle', () => {
+  // Its centre half way up at 20 mm, each link half of it. The foot turns all to the front and back; the middle only the upper half.
+  const straight = { ...arm, centre: [0, 20, 0] as const }
+  near(posedPart(straight, [90, 0]).centre, [0, 0, 20])
+  near(posedPart(straight, [0, 90]).centre, [0, 15, 5])
+})
+
 test('a part at rest is the part itself, and a pose is worked out once', () => {
   expect(posedPart(arm, [0, 0])).toBe(arm)
   expect(posedPart(arm, [90, 0])).toBe(posedPart(arm, [90, 0]))

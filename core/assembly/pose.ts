@@ -1,5 +1,5 @@
 import type { Hinge, Part } from '../catalogue/index.ts'
-import { compose, direction, type Frame, identity, moveShape, point, turnAbout } from '../kernel/index.ts'
+import { add, compose, direction, type Frame, identity, moveShape, point, scale, subtract, turnAbout, volumeOf } from '../kernel/index.ts'
 import type { Setup } from './rig.ts'
 
 /** How far each hinge of a piece is turned in a set-up, degrees, in the order of the part's hinges; hinges at rest give 0. */
@@ -12,7 +12,7 @@ export const hingeDegrees = (part: Part, instance: string, setup: Setup): readon
 const posed = new WeakMap<Part, Map<string, Part>>()
 
 /**
- * The part as it is with its hinges turned: solids, rooms, mounts and sockets that a hinge names go along; grips and screens stay. A part at rest is the same object, and so is
+ * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts and sockets that a hinge names go along; grips and screens stay. A part at rest is the same object, and so is
  * the same part in the same pose. Hinges that move the same thing are nested: the later rides on the earlier.
  */
 export const posedPart = (part: Part, degrees: readonly number[]): Part => {
@@ -36,12 +36,20 @@ const turned = (part: Part, hinges: readonly Hinge[], degrees: readonly number[]
     })
     return frame
   }
+  const volume = part.solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
+  let { centre } = part
+  const solids = part.solids.map((solid, i) => {
+    const frame = through((hinge) => hinge.solids.includes(i))
+    if (!frame) return solid
+    const moved = moveShape(solid, frame)
+    // The mass of a part is spread over its solids by volume, as in its inertia.
+    if (volume > 0) centre = add(centre, scale(subtract(moved.centre, solid.centre), volumeOf(solid) / volume))
+    return moved
+  })
   return {
     ...part,
-    solids: part.solids.map((solid, i) => {
-      const frame = through((hinge) => hinge.solids.includes(i))
-      return frame ? moveShape(solid, frame) : solid
-    }),
+    centre,
+    solids,
     rooms: part.rooms.map((room, i) => {
       const frame = through((hinge) => hinge.rooms?.includes(i) ?? false)
       if (!frame) return room

@@ -3,6 +3,7 @@ import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, typ
 import { LEAD_SECONDS } from '../build-order/index.ts'
 import type { Need } from '../brief/index.ts'
 import { blankWhereFailed, type FactName, type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
+import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
 import { type StationState, stationsOf } from './stations.ts'
@@ -34,7 +35,9 @@ const postureOf = ({ setup }: Assembly): Posture | undefined => (isPosture(setup
 const steadiness = (facts: Facts): Steadiness | undefined => {
   const [camera] = facts.assembly.placed
   if (!camera || !postureOf(facts.assembly)) return undefined
-  return steadinessOf(facts.assembly.placed.filter(inHand), facts.hang?.grip ?? facts.mass.centre, camera)
+  const { bearings } = facts.ground
+  const palm = bearings.reduce<Vec3>((sum, { at, share }) => add(sum, scale(at, share)), zero)
+  return steadinessOf(facts.assembly.placed.filter(inHand), bearings.length > 0 ? palm : facts.mass.centre, camera, facts.leadWeights)
 }
 
 const holding = (facts: Facts): number | undefined => {

@@ -1,4 +1,5 @@
 import type { PlacedPart } from '../assembly/index.ts'
+import type { Weight } from './mass.ts'
 import { dot, lengthOf, type Placed, subtract, unit, type Vec3, volumeOf } from '../kernel/index.ts'
 
 /** Moments of inertia about the three axes through a point, g mm^2: pitch about x, yaw about y, roll about z. */
@@ -29,11 +30,16 @@ const ownMoment = (shape: Placed, axis: Vec3): number => {
 
 /**
  * Inertia of pieces about a point. Each part's mass is spread over its solids by volume, then carried to the point by the
- * parallel-axis theorem; the part's own centre of mass stands in for the middle of its solids.
+ * parallel-axis theorem; the part's own centre of mass stands in for the middle of its solids. Leads count as points half way along.
  * @example 100 g in a 20 mm cube about its middle: 6,667 g mm^2 about every axis
  */
-export const inertiaOf = (pieces: readonly PlacedPart[], about: Vec3): Inertia => {
+export const inertiaOf = (pieces: readonly PlacedPart[], about: Vec3, leads: readonly Weight[] = []): Inertia => {
   const sums = [0, 0, 0]
+  const put = (massG: number, at: Vec3, own: (axis: Vec3) => number) =>
+    axes.forEach((axis, i) => {
+      sums[i] = (sums[i] ?? 0) + massG * (own(axis) + dot(at, at) - dot(at, axis) ** 2)
+    })
+  for (const { massG, at } of leads) put(massG, subtract(at, about), () => 0)
   for (const { part, solids, centre } of pieces) {
     const total = part.solids.reduce((sum, solid) => sum + volumeOf(solid), 0)
     const middle = solids.reduce<Vec3>(
@@ -46,9 +52,7 @@ export const inertiaOf = (pieces: readonly PlacedPart[], about: Vec3): Inertia =
     for (const { solid, shape } of solids) {
       const massG = (part.massG * volumeOf(solid)) / total
       const at = subtract(subtract(shape.centre, middle), subtract(about, centre))
-      axes.forEach((axis, i) => {
-        sums[i] = (sums[i] ?? 0) + massG * (ownMoment(shape, axis) + dot(at, at) - dot(at, axis) ** 2)
-      })
+      put(massG, at, (axis) => ownMoment(shape, axis))
     }
   }
   return { pitch: sums[0] ?? 0, yaw: sums[1] ?? 0, roll: sums[2] ?? 0 }
@@ -64,12 +68,13 @@ export interface Steadiness {
 }
 
 /**
- * Angular shake of the rig held at `grip` against the bare camera held at its own middle: `I_bare / I_rig` for each axis, and
- * `m_bare / m_rig` for shifts. The same disturbance turns a body by less the more inertia it has (Newton, Euler).
+ * Angular shake of the rig against its bare camera, both held at the same palm: `I_bare / I_rig` for each axis, and `m_bare / m_rig` for
+ * shifts. The same disturbance turns a body by less the more inertia it has (Newton, Euler). Held alike, only what was added counts: a part
+ * of no mass changes nothing, wherever it is held by.
  */
-export const steadinessOf = (rig: readonly PlacedPart[], grip: Vec3, camera: PlacedPart): Steadiness => {
-  const bare = inertiaOf([camera], camera.centre)
-  const all = inertiaOf(rig, grip)
+export const steadinessOf = (rig: readonly PlacedPart[], palm: Vec3, camera: PlacedPart, leads: readonly Weight[] = []): Steadiness => {
+  const bare = inertiaOf([camera], palm)
+  const all = inertiaOf(rig, palm, leads)
   const ratio = (a: number, b: number): number => (b > 0 ? a / b : 1)
   return {
     pitch: ratio(bare.pitch, all.pitch),
@@ -77,7 +82,7 @@ export const steadinessOf = (rig: readonly PlacedPart[], grip: Vec3, camera: Pla
     roll: ratio(bare.roll, all.roll),
     shift: ratio(
       camera.part.massG,
-      rig.reduce((sum, { part }) => sum + part.massG, 0),
+      [...rig.map(({ part }) => part), ...leads].reduce((sum, { massG }) => sum + massG, 0),
     ),
   }
 }

@@ -33,18 +33,24 @@ export interface Weight {
   readonly at: Vec3
 }
 
+/** The same with leads. */
+export const centreWith = (pieces: readonly PlacedPart[], leads: readonly Weight[]): { readonly massG: number; readonly centre: Vec3 } => {
+  const held = centreOfMass(pieces)
+  const massG = leads.reduce((sum, lead) => sum + lead.massG, held.massG)
+  const moment = leads.reduce((sum, lead) => add(sum, scale(lead.at, lead.massG)), scale(held.centre, held.massG))
+  return { massG, centre: leads.length === 0 || massG === 0 ? held.centre : scale(moment, 1 / massG) }
+}
+
 /**
  * The mass figures of a set-up. Loose kit is not counted: it is in the bag.
  * @param leads the leads that are plugged in, each at the middle of its way
  */
 export const massOf = (assembly: Assembly, leads: readonly Weight[] = []): Mass => {
-  const held = centreOfMass(assembly.placed.filter(inHand))
+  const held = centreWith(assembly.placed.filter(inHand), leads)
   const leadG = leads.reduce((sum, { massG }) => sum + massG, 0)
-  const inHandG = held.massG + leadG
-  const moment = leads.reduce((sum, { massG, at }) => add(sum, scale(at, massG)), scale(held.centre, held.massG))
   return {
     totalG: assembly.placed.reduce((sum, piece) => sum + piece.part.massG, leadG),
-    inHandG,
-    centre: leadG === 0 ? held.centre : scale(moment, 1 / inHandG),
+    inHandG: held.massG,
+    centre: held.centre,
   }
 }

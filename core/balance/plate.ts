@@ -15,7 +15,7 @@ export interface OnPlate {
   readonly aboveMm: number
   /** How far it lies off the middle, whichever way, mm. */
   readonly offMm: number
-  /** Moment of the tilted rig on the head, N m: `m g h`. */
+  /** The greatest moment on the head while it tilts, N m: `m g sqrt(h^2 + d^2)`, d the way its centre lies ahead of or behind the axis. */
   readonly momentNm: number
   /** The slide of the plate that brings the centre nearest over the clamp; undefined when it can't slide. */
   readonly slide: { readonly slideMm: number; readonly byMm: number; readonly leavesMm: number } | undefined
@@ -28,7 +28,7 @@ const standUnder = (assembly: Assembly): PlacedPart | undefined =>
 /**
  * Where the centre of mass lies over the plate of a stand. Sliding the stand under the rig by s moves the clamp, not the centre.
  * @returns undefined when the rig stands on nothing.
- * @example 2 kg whose centre stands 80 mm over the clamp: 1.57 N m when the head is tilted to the horizon
+ * @example 2 kg whose centre stands 80 mm over and 60 mm ahead of the clamp: 2 x 9.80665 x 0.1 = 1.96 N m
  */
 export const onPlateOf = (assembly: Assembly, mass: Mass): OnPlate | undefined => {
   const stand = standUnder(assembly)
@@ -45,7 +45,7 @@ export const onPlateOf = (assembly: Assembly, mass: Mass): OnPlate | undefined =
     rightMm: off[0],
     aboveMm,
     offMm: Math.hypot(off[0], off[2]),
-    momentNm: ((mass.inHandG / 1000) * GRAVITY * Math.max(0, aboveMm)) / 1000,
+    momentNm: ((mass.inHandG / 1000) * GRAVITY * Math.hypot(aboveMm, off[2])) / 1000,
     slide: slideTo(stand, off),
   }
 }

@@ -46,6 +46,20 @@ test('the bare camera is as steady as itself; adding mass never makes it shakier
   )
 })
 
+test('a handle of no mass changes nothing, wherever the palm comes to lie; a lead counts where it hangs', () => {
+  const [camera] = assembled(tinyRig([], [])).placed as never as [never]
+  const rig = assembled(tinyRig([cube('one', { massG: 1e-12 })], [on('one', 'foot', 'camera', 'hole')])).placed
+  for (const palm of [
+    [0, 0, 0],
+    [0, 120, 30],
+    [-80, -40, 10],
+  ] as const)
+    for (const ratio of Object.values(steadinessOf(rig, palm, camera))) expect(ratio).toBeCloseTo(1, 9)
+  // 1 kg of 100 x 80 x 60 mm about its middle, pitch: 1000 (80^2 + 60^2) / 12 g mm^2; a lead of 50 g 100 mm ahead adds 50 x 100^2.
+  const bare = (1000 * (80 ** 2 + 60 ** 2)) / 12
+  expect(steadinessOf(rig, [0, 0, 0], camera, [{ massG: 50, at: [0, 0, -100] }]).pitch).toBeCloseTo(bare / (bare + 500_000), 9)
+})
+
 test('Rohmert: half strength 1.1 min, 15 % for long, full strength not at all, and never longer for more', () => {
   expect(rohmertMinutes(0.5)).toBeCloseTo(-1.5 + 4.2 - 2.4 + 0.8, 9)
   expect([rohmertMinutes(0.15), rohmertMinutes(1), rohmertMinutes(1.4)]).toEqual([Infinity, 0, 0])

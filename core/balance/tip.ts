@@ -1,5 +1,5 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { centreOfMass } from './mass.ts'
+import { centreWith, type Weight } from './mass.ts'
 
 /** How near a rig on legs is to falling over. */
 export interface Tip {
@@ -18,11 +18,11 @@ export interface Tip {
  * @returns undefined without legs whose spread is known.
  * @example feet 500 mm out, the centre 20 mm off the middle and 1,000 mm high: 230 mm, 13 degrees
  */
-export const tipOf = (assembly: Assembly): Tip | undefined => {
+export const tipOf = (assembly: Assembly, leads: readonly Weight[] = []): Tip | undefined => {
   const legs = assembly.placed.find(({ part }) => part.under?.kind === 'legs')
   const under = legs?.part.under
   if (!legs || under?.kind !== 'legs') return undefined
-  const { centre } = centreOfMass(assembly.placed)
+  const { centre } = centreWith(assembly.placed, leads)
   const off = Math.hypot(centre[0] - legs.frame.at[0], centre[2] - legs.frame.at[2])
   const marginMm = under.feetMm / 2 - off
   const heightMm = Math.max(1, centre[1] - legs.bounds.min[1])

@@ -201,7 +201,7 @@ const makers = {
   onPlate: (assembly: Assembly, _: Shelf, facts: Earlier): OnPlate | undefined => onPlateOf(assembly, facts.mass),
   gimbal: (assembly: Assembly, _: Shelf, facts: Earlier): ReturnType<typeof beyondGimbal> => beyondGimbal(assembly, facts.mass),
   shoulder: (assembly: Assembly, _: Shelf, facts: Earlier): Shoulder | undefined => shoulderOf(assembly, facts.mass),
-  tip: (assembly: Assembly): Tip | undefined => tipOf(assembly),
+  tip: (assembly: Assembly, _: Shelf, facts: Earlier): Tip | undefined => tipOf(assembly, facts.leadWeights),
   /** The lens on the camera and what stands before it. */
   front: (assembly: Assembly): Front | undefined => frontOf(assembly),
   /** The part of the sensor that the brief's picture uses, as this set-up holds the camera. */

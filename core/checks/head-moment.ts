@@ -16,7 +16,9 @@ export const headMoment = defineCheck<Facts, object>({
   needs: ['onPlate', 'mass'],
   limit: { measured: 'momentNm', allowed: 'ratedNm' },
   messages: {
-    speaks: { over: '{stand} does not hold it tilted. {inHandG} stand {aboveMm} over the plate: {momentNm}; it is rated for {ratedNm}.' },
+    speaks: {
+      over: '{stand} does not hold it tilted. {inHandG} stand {aboveMm} over the plate and {besideMm} off it: {momentNm}; it is rated for {ratedNm}.',
+    },
     silent: { holds: '{stand} holds {momentNm} of {ratedNm}.' },
     cannotTell: {},
   },
@@ -28,6 +30,7 @@ export const headMoment = defineCheck<Facts, object>({
       momentNm: onPlate?.momentNm ?? 0,
       ratedNm: ratedNm(facts) ?? Infinity,
       aboveMm: onPlate?.aboveMm ?? 0,
+      besideMm: Math.abs(onPlate?.aheadMm ?? 0),
       inHandG: mass.inHandG,
     }
     return exceeds(numbers.momentNm, numbers.ratedNm)

@@ -6,11 +6,17 @@ import { defineCheck } from './check.ts'
 import type { Facts } from './facts.ts'
 import { factsAfter } from './cures.ts'
 
-/** How far the lower end of a side grip points away from the rig, degrees from upright; below zero it points in. */
+/** A bar as level as this has no lower end for the hand to slide to: sine of a tenth of a degree. */
+const LEVEL = 0.0017
+
+/**
+ * How far the lower end of a side grip points away from the rig, degrees from upright; below zero it points in, and a level bar, or one right
+ * over the middle, points neither way.
+ */
 const outwardDeg = ({ at }: Grip, axis: Vec3, middleMm: number): number => {
-  const lower: Vec3 = axis[1] > 0 ? [-axis[0], -axis[1], -axis[2]] : axis
-  const away = Math.sign(at[0] - middleMm) * lower[0]
-  return (Math.atan2(away, -lower[1]) * 180) / Math.PI
+  if (Math.abs(axis[1]) < LEVEL) return 0
+  const lowerX = axis[1] > 0 ? -axis[0] : axis[0]
+  return (Math.atan2(Math.sign(at[0] - middleMm) * lowerX, Math.abs(axis[1])) * 180) / Math.PI
 }
 
 const sideGrips = (facts: Facts) => facts.grips.flatMap((grip) => (grip.kind === 'side' && grip.axis ? [{ grip, axis: grip.axis }] : []))

@@ -1,5 +1,5 @@
 import { rohmertMinutes } from '../balance/index.ts'
-import { GRAVITY } from '../kernel/index.ts'
+import { GRAVITY, type Vec3 } from '../kernel/index.ts'
 import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
 import { adapterLoad } from './adapter-load.ts'
 import { gripSpread } from './grip-spread.ts'
@@ -79,7 +79,16 @@ testCheck(headMoment, {
       ...standing(head({ momentNm: 0.3 }), 0, [head({ momentNm: 1 }, 'strong')]),
     },
   ],
-  silent: [{ name: 'rated for exactly that', message: 'holds', ...standing(head({ momentNm: tiltedNm }), 0) }],
+  silent: [
+    { name: 'rated for exactly that', message: 'holds', ...standing(head({ momentNm: tiltedNm }), 0) },
+    {
+      // 40 mm up and 30 mm ahead of the clamp: on a line of 50 mm when it is tilted by 37 degrees.
+      name: 'the way it stands ahead counts as well',
+      message: 'holds',
+      numbers: { momentNm: 1 * GRAVITY * 0.05, besideMm: 30 },
+      ...standing(head({ momentNm: 1 }), 30),
+    },
+  ],
 })
 
 testCheck(underPayload, {
@@ -218,6 +227,12 @@ const leaning = (deg: number) =>
     [on('grip', 'foot', 'camera', 'hole')],
   )
 
+const barAlong = (axis: Vec3) =>
+  tinyRig(
+    [tinyPart({ id: 'grip', role: 'side-handle', grips: [{ kind: 'side', at: [60, 0, 0], axis }], mounts: [plug('foot', 'thread-1/4')] })],
+    [on('grip', 'foot', 'camera', 'hole')],
+  )
+
 testCheck(slipsOutward, {
   speaks: [
     {
@@ -233,6 +248,8 @@ testCheck(slipsOutward, {
   silent: [
     { name: 'exactly 30 degrees', message: 'holds', numbers: { outDeg: 30 }, ...leaning(30) },
     { name: 'the lower end points in', message: 'holds', numbers: { outDeg: -40 }, ...leaning(-40) },
+    { name: 'level along the lens: no end is the lower', message: 'holds', numbers: { outDeg: 0 }, ...barAlong([0, 0, 1]) },
+    { name: 'the same with a zero below zero', message: 'holds', numbers: { outDeg: 0 }, ...barAlong([0, -0, -1]) },
   ],
 })
 

@@ -40,7 +40,9 @@ export interface Recording {
   /** All of it together, minutes. */
   readonly minutes: number
   readonly neededMin: number
+  /** Room for it on cards, GB; what is really written, and copied off, is less by what file system and rounding take. */
   readonly neededGb: number
+  readonly writtenGb: number
   /** Copying what the plan asks for, at the slowest of its media, minutes; Infinity without any. */
   readonly offloadMin: number
 }
@@ -93,6 +95,7 @@ export const recordingsOf = (assembly: Assembly, rollMin: number, codecId: strin
       ...drives.flatMap(({ instance, part }) => mediumOf(instance.id, part, codec, true) ?? []),
     ]
     const neededGb = dayGb(rollMin, codec.mbps)
+    const writtenGb = neededGb * FILLED
     const slowest = Math.min(...media.map(({ readMBs }) => readMBs))
     return [
       {
@@ -102,7 +105,8 @@ export const recordingsOf = (assembly: Assembly, rollMin: number, codecId: strin
         minutes: media.reduce((sum, medium) => sum + medium.minutes, 0),
         neededMin: rollMin * SPARE,
         neededGb,
-        offloadMin: media.length > 0 ? offloadMinutes(neededGb, slowest) : Infinity,
+        writtenGb,
+        offloadMin: media.length > 0 ? offloadMinutes(writtenGb, slowest) : Infinity,
       },
     ]
   })

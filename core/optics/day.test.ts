@@ -37,6 +37,8 @@ test('a polariser on the lens takes light before any neutral density does', () =
   const plan = lightPlan(assemblyOf([polariser], ['overcast'], seeingCamera(), [on('pol', 'rear', 'lens', 'thread')]))
   expect(plan.lossStops).toBe(1.5)
   expect(plan.phases[0]?.mostStops).toBe(0.5)
+  // Without neutral density the polariser is still on: half a stop more than f/4, not two.
+  expect(plan.phases[0]?.iris).toBeCloseTo(4 * 2 ** 0.25, 9)
 })
 
 test('what the camera has inside: one step at a time, with or without a filter before it', () => {

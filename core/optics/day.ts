@@ -19,7 +19,7 @@ export interface PhaseExposure {
   readonly forLeast: NdChoice | undefined
   /** By how many stops the nearest choice misses the worse of the two. */
   readonly missesBy: number
-  /** Without any filter: the f-number its brightest moment wants. */
+  /** Without neutral density, but with all other glass left on: the f-number its brightest moment wants. */
   readonly iris: number
   /** The sensitivity its darkest moment wants with no filter on. */
   readonly iso: number
@@ -130,7 +130,7 @@ const exposureOf = (light: PhaseLight, setting: Setting, lossStops: number, filt
     forMost: most?.by[0],
     forLeast: least?.by[0],
     missesBy: Math.max(most?.missesBy ?? 0, least?.missesBy ?? 0),
-    iris: irisWithout(light.brightEv, setting),
+    iris: irisWithout(light.brightEv - lossStops, setting),
     iso: isoFor(light.darkEv - lossStops, setting),
   }
 }

@@ -24,20 +24,15 @@ const centre = computed(() => put(props.assessment.mass.centre))
 
 /** Where the rig is borne in this set-up, and what of it each place bears. */
 const holds = computed((): { at: Vec3; words: string }[] => {
-  const { facts, assembly, mass } = props.assessment
+  const { facts, assembly } = props.assessment
   const { support } = assembly.setup
   const { units } = store.style
   if (support === 'tripod' || support === 'gimbal') return facts.onPlate ? [{ at: facts.onPlate.at, words: 'middle of the plate' }] : []
   if (support === 'shoulder') return facts.shoulder ? [{ at: facts.shoulder.at, words: 'pad' }] : []
-  if (support === 'two-hand' || support === 'chest') {
-    const { hands } = facts
-    if (!hands) return []
-    return [
-      { at: hands.left.at, words: grams(mass.inHandG * hands.leftShare, units) },
-      { at: hands.right.at, words: grams(mass.inHandG * hands.rightShare, units) },
-    ]
-  }
-  return facts.hang ? [{ at: facts.hang.grip, words: 'palm' }] : []
+  const { bearings, massG } = facts.ground
+  const palms = bearings.filter(({ by }) => by === 'hand')
+  if (palms.length > 1) return palms.map(({ at, share }) => ({ at, words: grams(massG * share, units) }))
+  return palms.map(({ at }) => ({ at, words: 'palm' }))
 })
 
 /** It hangs from one hand only; then the whole drawing turns about the palm as the rig would. */

@@ -1,4 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
+import { wristNm } from '@zucchini/core/balance'
 import { degrees, grams, holdWords, millimetres, type Style } from '../../wording.ts'
 
 export interface HeldFigure {
@@ -13,7 +14,7 @@ const side = (value: number, plus: string, minus: string): string => (Math.abs(v
 /** What counts for the way this set-up is held, with the word for which way it is off. */
 export const heldFigures = (assessment: Assessment, style: Style): readonly HeldFigure[] => {
   const { facts, mass, holdMinutes, steadiness, assembly } = assessment
-  const { hang, hands, shoulder, onPlate, gimbal, tip } = facts
+  const { hang, hands, ground, shoulder, onPlate, gimbal, tip } = facts
   const mm = (value: number) => millimetres(Math.round(value), style.units)
   const g = (value: number) => grams(value, style.units)
   const figures: HeldFigure[] = [{ title: 'in the hand', figure: g(mass.inHandG) }]
@@ -24,11 +25,15 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
     add('roll', degrees(Math.abs(hang.rollDeg)), side(hang.rollDeg, 'to the right', 'to the left'))
     add('palm over centre', mm(hang.underMm))
   }
-  if ((support === 'two-hand' || support === 'chest') && hands) {
-    add('left hand', g(mass.inHandG * hands.leftShare), `${Math.round(hands.leftShare * 100)} %`)
-    add('right hand', g(mass.inHandG * hands.rightShare), `${Math.round(hands.rightShare * 100)} %`)
-    add('grips apart', mm(hands.spreadMm), 'wider is steadier')
-  }
+  const palms = ground.bearings.filter(({ by }) => by === 'hand')
+  const [first, second] = palms
+  if (first && second) {
+    add('left hand', g(ground.massG * first.share), `${Math.round(first.share * 100)} %`)
+    add('right hand', g(ground.massG * second.share), `${Math.round(second.share * 100)} %`)
+    add('left wrist holds', newton(wristNm(ground, first)), 'level')
+    add('right wrist holds', newton(wristNm(ground, second)), 'level')
+  } else if (first && support !== 'shoulder') add('the wrist holds', newton(wristNm(ground, first)), 'to keep it level')
+  if ((support === 'two-hand' || support === 'chest') && hands) add('grips apart', mm(hands.spreadMm), 'wider is steadier')
   if (support === 'shoulder' && shoulder) {
     add('moment on the pad', newton(Math.abs(shoulder.momentNm)), side(shoulder.momentNm, 'front-heavy', 'tail-heavy'))
     add('counterweight', g(shoulder.counterweightG), `${mm(shoulder.behindMm)} behind the pad`)

@@ -51,12 +51,13 @@ export const heldScale = (assessment: Assessment, style: Style): HeldScale => {
       state: graded(assessment, 'shoulder-front-heavy'),
     }
   }
-  if ((support === 'two-hand' || support === 'chest') && hands)
+  const [left, right] = facts.ground.bearings.filter(({ by }) => by === 'hand')
+  if ((support === 'two-hand' || support === 'chest') && left && right)
     return {
       label: 'Left and right hand',
-      figure: `${Math.round(hands.leftShare * 100)} : ${Math.round(hands.rightShare * 100)}`,
-      of: `${mm(hands.spreadMm)} apart`,
-      share: Math.abs(hands.leftShare - 0.5) * 2,
+      figure: `${Math.round(left.share * 100)} : ${Math.round(right.share * 100)}`,
+      of: hands ? `${mm(hands.spreadMm)} apart` : 'one on the camera',
+      share: Math.abs(left.share - 0.5) * 2,
       state: 'none',
     }
   if (support !== 'hand-low' || !hang)
