@@ -60,7 +60,7 @@ test('rigs stored by an older version are read as today’s, also when a part is
     .insert({ id: 'from-before', revision: 1, name: 'from before', doc: doc as never, createdAt: now, updatedAt: now, removedAt: null })
   const { body } = await kit.ask('GET', '/api/rigs/from-before')
   expect(body).toMatchObject({
-    rig: { version: 5, setups: expect.arrayContaining([expect.objectContaining({ braces: [], links: [] })]) as unknown },
+    rig: { version: 6, setups: expect.arrayContaining([expect.objectContaining({ braces: [], links: [] })]) as unknown },
   })
   const { tag } = (await put(own('beside-it'), null)).body as { tag: string }
   expect((await put(own('beside-it', { massG: 16 }), tag)).status).toBe(200)

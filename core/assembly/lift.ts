@@ -7,6 +7,16 @@ const isRaw = (value: unknown): value is Raw => value !== null && typeof value =
 const each = (value: unknown, change: (item: Raw) => Raw): unknown =>
   Array.isArray(value) ? value.map((item: unknown) => (isRaw(item) ? change(item) : item)) : value
 
+/** How a day was exposed before the brief knew of it, and the latitude that was taken. */
+const { place: usualPlace, also: _, ...usualLight } = emptyBrief.light
+const lightOf4 = { ...usualLight, latitudeDeg: usualPlace.latitudeDeg }
+
+const placed = (brief: Raw): Raw => {
+  if (!isRaw(brief['light'])) return brief
+  const { latitudeDeg, ...light } = brief['light']
+  return { ...brief, light: { also: [], place: { name: '', latitudeDeg, longitudeDeg: 0, zone: 'UTC' }, ...light } }
+}
+
 /** What each older version lacks, by the version it starts from. */
 const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
   // Set-ups were always level, without braces, poses or a cap of their own, and the brief knew no width.
@@ -29,10 +39,10 @@ const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
   4: (rig) => ({
     ...rig,
     version: 5,
-    brief: isRaw(rig['brief'])
-      ? { light: { ...emptyBrief.light }, lenses: [], fieldsMm: [], monthlyMinor: 0, ...rig['brief'] }
-      : rig['brief'],
+    brief: isRaw(rig['brief']) ? { light: lightOf4, lenses: [], fieldsMm: [], monthlyMinor: 0, ...rig['brief'] } : rig['brief'],
   }),
+  // The day knew a latitude and went by the sun: that is a place on the meridian of Greenwich.
+  5: (rig) => ({ ...rig, version: 6, brief: isRaw(rig['brief']) ? placed(rig['brief']) : rig['brief'] }),
 }
 
 /**

@@ -3,7 +3,7 @@ import { briefSchema, emptyBrief } from '../brief/index.ts'
 import { idSchema } from '../catalogue/index.ts'
 
 export const RIG_FORMAT = 'zucchini-rig'
-export const RIG_VERSION = 5
+export const RIG_VERSION = 6
 
 /** One piece of the kit. Whether it is owned is the locker's knowledge, not the rig's. */
 export const instanceSchema = z.strictObject({

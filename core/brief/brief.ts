@@ -1,3 +1,4 @@
+import { tzOffset } from '@date-fns/tz'
 import { z } from 'zod'
 import { capabilityIds, idSchema } from '../catalogue/index.ts'
 
@@ -41,6 +42,18 @@ export const aspects = { '16:9': 16 / 9, '9:16': 9 / 16, '2.39': 2.39, full: 0 }
 export type AspectId = keyof typeof aspects
 export const aspectIds = Object.keys(aspects) as [AspectId, ...AspectId[]]
 
+const isZone = (zone: string): boolean => Number.isFinite(tzOffset(zone, new Date(0)))
+
+/** Where the day is spent: for the height of the sun, and for what the clocks show. */
+export const placeSchema = z.strictObject({
+  name: z.string().trim().max(60),
+  latitudeDeg: z.number().min(-90).max(90),
+  /** East is positive. */
+  longitudeDeg: z.number().min(-180).max(180),
+  zone: z.string().max(60).refine(isZone, 'use the name of a time zone such as Europe/Lisbon'),
+})
+export type Place = z.infer<typeof placeSchema>
+
 /** How the day is exposed, and where the sun stands in it. */
 export const lightSchema = z.strictObject({
   fps: z.number().positive().max(1000),
@@ -50,10 +63,12 @@ export const lightSchema = z.strictObject({
   /** The sensitivity wanted; 0: the camera's lowest native one. */
   iso: z.number().refine((n) => n === 0 || (n >= 25 && n <= 1_000_000)),
   aspect: z.enum(aspectIds),
-  /** When the first part of the day begins, minutes after midnight by the sun, and on which day of which year it is. */
+  /** Other pictures that are cut from the same take. */
+  also: z.array(z.enum(aspectIds)).max(aspectIds.length).readonly(),
+  /** When the first part of the day begins, minutes after midnight by the clocks of the place, and on which day of which year it is. */
   startMin: z.int().min(0).max(1439),
   date: z.iso.date(),
-  latitudeDeg: z.number().min(-90).max(90),
+  place: placeSchema,
 })
 export type Light = z.infer<typeof lightSchema>
 
@@ -96,6 +111,9 @@ export const briefSchema = z
 
 export type Brief = z.infer<typeof briefSchema>
 
+/** Where nobody said: in the middle of a zone whose clocks go by the sun. */
+const nowhere: Place = { name: '', latitudeDeg: 50, longitudeDeg: 0, zone: 'UTC' }
+
 export const emptyBrief: Brief = {
   kind: 'run-and-gun',
   about: '',
@@ -110,7 +128,7 @@ export const emptyBrief: Brief = {
   wideMm: 0,
   phases: [],
   codec: '',
-  light: { fps: 25, shutterDeg: 180, stop: 2.8, iso: 0, aspect: '16:9', startMin: 540, date: '2026-06-21', latitudeDeg: 50 },
+  light: { fps: 25, shutterDeg: 180, stop: 2.8, iso: 0, aspect: '16:9', also: [], startMin: 540, date: '2026-06-21', place: nowhere },
   lenses: [],
   fieldsMm: [],
   wishes: {},

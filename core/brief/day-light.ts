@@ -1,43 +1,61 @@
 import { type Brief, dayOf, type Phase, type Scene, sceneEv } from './brief.ts'
-import { lowSunStops, sunAltitudeDeg } from './sun.ts'
+import { instantOf, lowCloudStops, lowSunStops, NIGHT_DEG, RISE_DEG, sunAt } from './sun.ts'
 
 /** One part of the day and the light in it. */
 export interface PhaseLight {
   readonly phase: Phase
-  /** Minutes after midnight. */
+  /** Minutes after midnight by the clocks of the place. */
   readonly fromMin: number
   readonly toMin: number
+  /** The scene in the middle of it; and all there are, from its first moment to its last. */
   readonly scene: Scene
+  readonly scenes: readonly Scene[]
   /** Did the operator name the scene? */
   readonly named: boolean
-  /** Where the sun stands in the middle of it, degrees. */
+  /** A scene in the sun was named for a part that begins after sunset or ends before sunrise: what the hour gives is taken instead. */
+  readonly refused: 'sun-is-down' | undefined
+  /** Where the sun is seen in the middle of it, degrees; and its bearing from north over east. */
   readonly sunDeg: number
+  readonly bearingDeg: number
   /** EV at ISO 100 at its brightest and its darkest moment. */
   readonly brightEv: number
   readonly darkEv: number
 }
 
-/** The sun is this far under the horizon when the last of the day is gone, degrees. */
-const NIGHT_DEG = -6
 const sunlit: ReadonlySet<Scene> = new Set(['water-in-sun', 'sun', 'hazy'])
 
 const suggested = ({ conditions }: Pick<Brief, 'conditions'>, sunDeg: number): Scene => {
   if (sunDeg <= NIGHT_DEG) return 'night'
-  if (sunDeg <= 0) return 'dusk'
+  if (sunDeg <= RISE_DEG) return 'dusk'
   if (!conditions.includes('sun')) return 'overcast'
   return conditions.includes('spray') ? 'water-in-sun' : 'sun'
 }
 
-/** EV of a scene with the sun where it is: sunlit ones dim as it sinks, down to dusk; the others are what they are. */
-export const evAt = (scene: Scene, sunDeg: number): number =>
-  sunlit.has(scene) ? Math.max(sceneEv.dusk, sceneEv[scene] - lowSunStops(sunDeg)) : sceneEv[scene]
+/** From sunset to the end of twilight the light falls from that of dusk to that of a lit street, evenly in stops. */
+const twilightEv = (sunDeg: number): number => {
+  const gone = Math.min(1, (RISE_DEG - sunDeg) / (RISE_DEG - NIGHT_DEG))
+  return sceneEv.dusk + gone * (sceneEv.night - sceneEv.dusk)
+}
+
+/**
+ * EV of a scene with the sun where it is: in the sun and under cloud it dims as the sun sinks, down to dusk, and after sunset to night; dusk dims
+ * likewise; indoors and in a lit street it is what it is.
+ * @param sunDeg the sun's true height
+ */
+export const evAt = (scene: Scene, sunDeg: number): number => {
+  const open = sunlit.has(scene) || scene === 'overcast' || scene === 'dusk'
+  if (!open) return sceneEv[scene]
+  if (sunDeg <= RISE_DEG) return twilightEv(sunDeg)
+  if (scene === 'dusk') return sceneEv.dusk
+  return Math.max(sceneEv.dusk, sceneEv[scene] - (sunlit.has(scene) ? lowSunStops(sunDeg) : lowCloudStops(sunDeg)))
+}
 
 /** Within one part the light is looked at this often, minutes. */
 const LOOK_MIN = 5
 
 /**
- * The light of the day, part by part: the scene the operator names, or else what hour and conditions suggest, dimmed by a low sun.
- * Parts in which the camera is off are left out.
+ * The light of the day, part by part: the scene the operator names, or else what hour and conditions suggest from moment to moment, dimmed by a
+ * low sun. Parts in which the camera is off are left out.
  */
 export const dayLight = (brief: Brief): readonly PhaseLight[] => {
   const before = known.get(brief)
@@ -51,18 +69,35 @@ export const dayLight = (brief: Brief): readonly PhaseLight[] => {
 const known = new WeakMap<Brief, readonly PhaseLight[]>()
 
 const workedOut = (brief: Brief): readonly PhaseLight[] => {
-  let at = brief.light.startMin
+  const { startMin, date, place } = brief.light
+  const sunOf = (minute: number) => sunAt(instantOf(date, minute, place.zone), place)
+  let at = startMin
   return dayOf(brief).flatMap((phase): PhaseLight[] => {
     const [fromMin, toMin] = [at, at + phase.minutes]
     at = toMin
     if (phase.kind === 'off') return []
-    const altitude = (minute: number) => sunAltitudeDeg(brief.light.latitudeDeg, brief.light.date, minute)
-    const sunDeg = altitude((fromMin + toMin) / 2)
-    const scene = phase.scene ?? suggested(brief, sunDeg)
     const looks = Math.max(1, Math.ceil(phase.minutes / LOOK_MIN))
-    const evs = Array.from({ length: looks + 1 }, (_, i) => evAt(scene, altitude(fromMin + (phase.minutes * i) / looks)))
+    const heights = Array.from({ length: looks + 1 }, (_, i) => sunOf(fromMin + (phase.minutes * i) / looks).trueDeg)
+    const down = heights.every((deg) => deg <= RISE_DEG)
+    const refused = phase.scene && sunlit.has(phase.scene) && down ? ('sun-is-down' as const) : undefined
+    const named = refused ? undefined : phase.scene
+    const sceneAt = (deg: number): Scene => named ?? suggested(brief, deg)
+    const evs = heights.map((deg) => evAt(sceneAt(deg), deg))
+    const middle = sunOf((fromMin + toMin) / 2)
     return [
-      { phase, fromMin, toMin, scene, named: phase.scene !== undefined, sunDeg, brightEv: Math.max(...evs), darkEv: Math.min(...evs) },
+      {
+        phase,
+        fromMin,
+        toMin,
+        scene: sceneAt(middle.trueDeg),
+        scenes: [...new Set(heights.map(sceneAt))],
+        named: named !== undefined,
+        refused,
+        sunDeg: middle.apparentDeg,
+        bearingDeg: middle.azimuthDeg,
+        brightEv: Math.max(...evs),
+        darkEv: Math.min(...evs),
+      },
     ]
   })
 }
@@ -78,7 +113,7 @@ export const filmedLight = (brief: Brief): readonly PhaseLight[] => {
 export const lightOf = (brief: Brief): { readonly lowEv: number; readonly highEv: number; readonly scenes: readonly Scene[] } => {
   const filmed = filmedLight(brief)
   const night: readonly Scene[] = brief.conditions.includes('dark') ? ['night'] : []
-  const scenes = [...new Set([...filmed.map(({ scene }) => scene), ...night])]
+  const scenes = [...new Set([...filmed.flatMap((part) => part.scenes), ...night])]
   if (scenes.length === 0) return { lowEv: sceneEv.overcast, highEv: sceneEv.overcast, scenes: ['overcast'] }
   const nightEvs = night.map((scene) => sceneEv[scene])
   return {

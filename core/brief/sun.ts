@@ -1,22 +1,112 @@
-import { daysBetween } from '../kernel/index.ts'
+import { tzOffset } from '@date-fns/tz'
+import { daysOf } from '../kernel/index.ts'
 
 const RAD = Math.PI / 180
-const DAYS = 365
+const DAY_MS = 86_400_000
+const MINUTE_MS = 60_000
 
-/** The number of a day in its year, from 1. @example 2026-02-01: 32 */
-export const dayOfYear = (date: string): number => daysBetween(`${date.slice(0, 4)}-01-01`, date) + 1
+/** Where on the earth, and by which clock, a day is spent. */
+export interface Whereabouts {
+  readonly latitudeDeg: number
+  /** East is positive. */
+  readonly longitudeDeg: number
+  /** An IANA time zone, `Europe/Lisbon`. */
+  readonly zone: string
+}
 
 /**
- * How high the sun stands, degrees: `sin h = sin(lat) sin(dec) + cos(lat) cos(dec) cos(H)` with the declination
- * `-23.44 cos(360 (N + 10) / 365)` and the hour angle 15 degrees an hour from noon. Hours are the sun's own: a clock is off
- * by up to a quarter of an hour, and by the longitude within its zone.
- * @example noon at 50 degrees north on 21 June: 63.4
+ * The moment at which clocks of a zone show a time of day, ms since 1970 in UTC; minutes over 1,440 run into the next day. In the hour that
+ * is skipped in spring it is the moment an hour before; in the one that comes twice in autumn the first.
+ * @example 2026-11-17, 12:00, Europe/Berlin: 11:00 UTC
  */
-export const sunAltitudeDeg = (latitudeDeg: number, date: string, minute: number): number => {
-  const declination = -23.44 * RAD * Math.cos((2 * Math.PI * (dayOfYear(date) + 10)) / DAYS)
-  const hour = ((minute - 720) / 4) * RAD
-  const lat = latitudeDeg * RAD
-  return Math.asin(Math.sin(lat) * Math.sin(declination) + Math.cos(lat) * Math.cos(declination) * Math.cos(hour)) / RAD
+export const instantOf = (date: string, minute: number, zone: string): number => {
+  const asUtc = daysOf(date) * DAY_MS + minute * MINUTE_MS
+  const offset = (at: number): number => tzOffset(zone, new Date(at)) * MINUTE_MS
+  return asUtc - offset(asUtc - offset(asUtc))
+}
+
+/** Where the sun stands, degrees: its true height, the height at which the air lets it appear, and its bearing from north over east. */
+export interface SunPosition {
+  readonly trueDeg: number
+  readonly apparentDeg: number
+  readonly azimuthDeg: number
+}
+
+const turn = (deg: number): number => ((deg % 360) + 360) % 360
+
+/**
+ * What the air lifts a low sun by, degrees, for its true height (Saemundsson 1986): `1.02 / tan(h + 10.3 / (h + 5.11))` minutes of arc; nothing
+ * once it is well under the horizon. @example on the horizon: 0.48
+ */
+export const refractionDeg = (trueDeg: number): number =>
+  trueDeg < -1 ? 0 : 1.02 / 60 / Math.tan((trueDeg + 10.3 / (trueDeg + 5.11)) * RAD)
+
+/**
+ * Position of the sun by the low-precision formulas of the Astronomical Almanac (U.S. Naval Observatory): mean longitude and anomaly,
+ * ecliptic longitude, right ascension and declination, sidereal time. Good to 0.02 degrees from 1950 to 2050; the equation of time is in it.
+ */
+export const sunAt = (atMs: number, { latitudeDeg, longitudeDeg }: Pick<Whereabouts, 'latitudeDeg' | 'longitudeDeg'>): SunPosition => {
+  // Days since noon of 1 January 2000, universal time.
+  const days = atMs / DAY_MS - 10_957.5
+  const anomaly = turn(357.529 + 0.98560028 * days) * RAD
+  const longitude = turn(280.459 + 0.98564736 * days + 1.915 * Math.sin(anomaly) + 0.02 * Math.sin(2 * anomaly)) * RAD
+  const tilt = (23.439 - 0.00000036 * days) * RAD
+  const ascension = Math.atan2(Math.cos(tilt) * Math.sin(longitude), Math.cos(longitude))
+  const declination = Math.asin(Math.sin(tilt) * Math.sin(longitude))
+  const siderealDeg = (18.697374558 + 24.06570982441908 * days) * 15 + longitudeDeg
+  const hour = turn(siderealDeg) * RAD - ascension
+  const latitude = latitudeDeg * RAD
+  const sine = Math.sin(latitude) * Math.sin(declination) + Math.cos(latitude) * Math.cos(declination) * Math.cos(hour)
+  const trueDeg = Math.asin(Math.max(-1, Math.min(1, sine))) / RAD
+  const south = Math.cos(hour) * Math.sin(latitude) - Math.tan(declination) * Math.cos(latitude)
+  return {
+    trueDeg,
+    apparentDeg: trueDeg + refractionDeg(trueDeg),
+    azimuthDeg: turn(Math.atan2(Math.sin(hour), south) / RAD + 180),
+  }
+}
+
+/** The sun's upper edge touches the horizon when its middle stands here: 34' of refraction and 16' of its own radius. Degrees */
+export const RISE_DEG = -0.833
+/** Below this the last of the day is gone: the end of civil twilight. Degrees */
+export const NIGHT_DEG = -6
+
+/** The turns of a day by its sun, minutes after local midnight; undefined where the sun does not cross that height. */
+export interface SunTimes {
+  readonly dawn: number | undefined
+  readonly rise: number | undefined
+  readonly set: number | undefined
+  readonly dusk: number | undefined
+}
+
+/** A day is looked through in steps of this, then halved to the second. Minutes */
+const STEP_MIN = 10
+const HALVINGS = 10
+
+/** First light, sunrise, sunset and last light of a day by its own clocks. */
+export const sunTimesOf = (date: string, where: Whereabouts): SunTimes => {
+  const height = (minute: number): number => sunAt(instantOf(date, minute, where.zone), where).trueDeg
+  const heights = Array.from({ length: 1440 / STEP_MIN + 1 }, (_, i) => height(i * STEP_MIN))
+  const crossing = (wanted: number, up: boolean): number | undefined => {
+    const i = heights.findIndex((deg, n) => {
+      const next = heights[n + 1]
+      return next !== undefined && (up ? deg < wanted && next >= wanted : deg >= wanted && next < wanted)
+    })
+    if (i < 0) return undefined
+    let [low, high] = [i * STEP_MIN, (i + 1) * STEP_MIN]
+    for (let n = 0; n < HALVINGS; n++) {
+      const middle = (low + high) / 2
+      if (height(middle) < wanted === up) low = middle
+      else high = middle
+    }
+    return (low + high) / 2
+  }
+  return {
+    dawn: crossing(NIGHT_DEG, true),
+    rise: crossing(RISE_DEG, true),
+    set: crossing(RISE_DEG, false),
+    dusk: crossing(NIGHT_DEG, false),
+  }
 }
 
 /** Air masses the light comes through (Kasten and Young 1989): 1 overhead, about 38 at the horizon. */
@@ -33,3 +123,13 @@ const TABLE_SUN_DEG = 45
  */
 export const lowSunStops = (altitudeDeg: number): number =>
   altitudeDeg >= TABLE_SUN_DEG ? 0 : (CLEAR_AIR * (airMass(Math.max(0, altitudeDeg)) - airMass(TABLE_SUN_DEG))) / Math.LN2
+
+/** Light under a closed sky, klx on the level (Krochmann and Seidl 1974): `0.3 + 21 sin h`. */
+const overcastKlx = (altitudeDeg: number): number => 0.3 + 21 * Math.sin(Math.max(0, altitudeDeg) * RAD)
+
+/**
+ * Stops by which a closed sky is darker than the tables', whose sun stands at 45 degrees behind the cloud; 0 for a higher one.
+ * @example 10 degrees: 15.1 klx against 3.9, 1.94 stops
+ */
+export const lowCloudStops = (altitudeDeg: number): number =>
+  altitudeDeg >= TABLE_SUN_DEG ? 0 : Math.log2(overcastKlx(TABLE_SUN_DEG) / overcastKlx(altitudeDeg))

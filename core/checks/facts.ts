@@ -1,4 +1,4 @@
-import { type Assembly, type Brace, type Point, pointsOf } from '../assembly/index.ts'
+import { type Assembly, type Brace, type PlacedPart, type Point, pointsOf } from '../assembly/index.ts'
 import {
   beyondGimbal,
   gripsOf,
@@ -48,13 +48,14 @@ import {
 } from '../clearance/index.ts'
 import { zero } from '../kernel/index.ts'
 import { FactFailure } from './failure.ts'
-import { aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
+import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
 import { type Bill, billOf, type BillRules, chanceWithin, type Cost, costOf, plainRules, type PriceView } from '../money/index.ts'
 import {
   type Clean,
   cleanOf,
+  type Delivery,
   type Drive,
   drivesOf,
   type EconomyWay,
@@ -119,6 +120,7 @@ interface Earlier {
   readonly bays: readonly Bays[]
   readonly front: Front | undefined
   readonly picture: Sensor | undefined
+  readonly deliveries: readonly { readonly aspect: AspectId; readonly picture: Sensor }[]
   readonly lensKit: readonly LensFit[]
 }
 
@@ -209,12 +211,20 @@ const makers = {
     const sensor = sensorOf(assembly)
     return sensor && pictureOf(sensor, aspects[assembly.rig.brief.light.aspect], assembly.setup.orientation === 'upright')
   },
-  /** From where on the front of the lens is clear of the picture. */
-  clean: (_: Assembly, __: Shelf, facts: Earlier): Clean | undefined => facts.front && facts.picture && cleanOf(facts.front, facts.picture),
+  /** All pictures that are delivered from one take, the chief one first. */
+  deliveries: (assembly: Assembly): readonly { readonly aspect: AspectId; readonly picture: Sensor }[] => {
+    const sensor = sensorOf(assembly)
+    const { aspect, also } = assembly.rig.brief.light
+    return [...new Set([aspect, ...also])].flatMap((id) =>
+      sensor ? [{ aspect: id, picture: pictureOf(sensor, aspects[id], assembly.setup.orientation === 'upright') }] : [],
+    )
+  },
+  /** From where on the front of the lens is clear of every picture that is delivered. */
+  clean: (_: Assembly, __: Shelf, { front, deliveries }: Earlier): Clean | undefined => front && cleanOfAll(front, deliveries),
   /** The lenses that come along on this camera: the brief's, or else those on the set-ups. */
   lensKit: (assembly: Assembly, shelf: Shelf): readonly LensFit[] => {
     const [camera] = assembly.placed
-    return camera ? lensFits(camera.part, lensUses(assembly, shelf), shelf.catalogue, atHand(assembly, shelf)) : []
+    return camera ? lensFits(camera.part, lensUses(assembly, shelf), shelf.catalogue, atHand(assembly, shelf), deliveryOf(assembly)) : []
   },
   light: (assembly: Assembly): LightPlan => lightPlan(assembly),
   /** Neutral density for the whole lens kit, variable or fixed, by the ways there are. */
@@ -226,7 +236,15 @@ const makers = {
     (['variable-nd', 'nd'] as const).map((effect) => ({ effect, ways: economyOf(facts.lensKit, effect, shelf.catalogue, shelf.owned) })),
   supports: (assembly: Assembly): readonly SupportReach[] => supportsOf(assembly),
   drives: (assembly: Assembly): readonly Drive[] => drivesOf(assembly),
-  inShot: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Intruder[] => inShotOf(assembly, facts.picture),
+  /** What stands into any of the pictures, by the one it stands into deepest. */
+  inShot: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Intruder[] => {
+    if (facts.deliveries.length < 2) return inShotOf(assembly, facts.picture)
+    const worst = new Map<PlacedPart, Intruder>()
+    for (const { picture } of facts.deliveries)
+      for (const found of inShotOf(assembly, picture))
+        if (found.intoMm > (worst.get(found.piece)?.intoMm ?? 0)) worst.set(found.piece, found)
+    return [...worst.values()].sort((a, b) => b.intoMm - a.intoMm)
+  },
   screens: (assembly: Assembly): readonly Watched[] => watchedScreens(assembly),
   plugs: (assembly: Assembly): readonly PlugRoom[] => plugRoomsOf(assembly),
   entries: (assembly: Assembly): readonly Entry[] => entriesOf(assembly),
@@ -240,6 +258,18 @@ export const factNames = Object.keys(makers) as readonly FactName[]
 export type Facts = { readonly assembly: Assembly; readonly shelf: Shelf } & {
   readonly [K in FactName]: ReturnType<(typeof makers)[K]>
 }
+
+/** The picture the brief is chiefly about, as this set-up holds the camera. */
+export const deliveryOf = ({ rig, setup }: Assembly): Delivery => ({
+  aspect: aspects[rig.brief.light.aspect],
+  upright: setup.orientation === 'upright',
+})
+
+/** The picture that is clear last counts; one that never is, most of all. */
+const cleanOfAll = (front: Front, deliveries: readonly { readonly picture: Sensor }[]): Clean | undefined =>
+  deliveries
+    .map(({ picture }) => cleanOf(front, picture))
+    .reduce<Clean | undefined>((worst, one) => (!worst || (one.fromMm ?? Infinity) > (worst.fromMm ?? Infinity) ? one : worst), undefined)
 
 /** What is owned, and what the kit brings anyway. */
 const atHand = ({ rig }: Assembly, { owned }: Shelf): ReadonlyMap<string, number> => {

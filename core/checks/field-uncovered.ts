@@ -1,7 +1,7 @@
 import { coverage, lensFits } from '../optics/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import { byReadiness } from './places.ts'
-import type { Facts } from './facts.ts'
+import { deliveryOf, type Facts } from './facts.ts'
 
 interface Field {
   readonly fieldMm: number
@@ -48,6 +48,7 @@ export const fieldUncovered = defineCheck<Field, object>({
       known.map(({ id }) => ({ partId: id, share: 0 })),
       facts.shelf.catalogue,
       facts.shelf.owned,
+      deliveryOf(facts.assembly),
     ).filter(
       ({ part, way, fromMm, toMm }) => way === 'direct' && (coverage([fieldMm], [{ id: part.id, fromMm, toMm }])[0]?.by.length ?? 0) > 0,
     )

@@ -1,6 +1,6 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { exceeds } from '../kernel/index.ts'
-import { type Clean, cleanOf, type Front, frontOf } from '../optics/index.ts'
+import type { Clean, Front } from '../optics/index.ts'
 import { defineCheck, noOptions, type Remedy } from './check.ts'
 import { factsAfter } from './cures.ts'
 import type { Facts } from './facts.ts'
@@ -16,10 +16,8 @@ const stackOf = ({ front, clean }: Facts): readonly Stack[] => (front && clean &
 /** Is the stack clean at least from a shorter focal length on after this edit? */
 const better = (facts: Facts, { clean }: Stack, commands: Remedy['commands']): boolean => {
   const after = factsAfter(facts, commands)
-  const front = after && frontOf(after.assembly)
-  if (!front || !after.picture) return false
-  const now = cleanOf(front, after.picture)
-  return now.fromMm !== undefined && now.fromMm < (clean.fromMm ?? Infinity) - 1e-6
+  const now = after?.clean
+  return now?.fromMm !== undefined && now.fromMm < (clean.fromMm ?? Infinity) - 1e-6
 }
 
 /** Dark corners from what stands before the lens. */

@@ -106,6 +106,10 @@ test('how lenses go on a camera, and what they show there', () => {
   expect(fits[1]?.fromMm).toBeCloseTo((25 * 1.5 * Math.hypot(36, 24)) / 50, 9)
   // 40 mm at 25 mm: 2 atan(0.8).
   expect(fits[0]?.wideDeg).toBeCloseTo(77.32, 2)
+  // Delivered 9:16 from a level camera it is a crop of all the 30 mm height, 16.875 wide: 2 atan(0.3375).
+  const [upright] = lensFits(body, uses, catalogue, new Map(), { aspect: 9 / 16, upright: false })
+  expect(upright?.wideDeg).toBeCloseTo(37.3, 1)
+  expect(upright?.fromMm).toBeCloseTo((25 * Math.hypot(36, 24)) / Math.hypot(16.875, 30), 9)
   expect(fits[3]?.adapter?.id).toBe('smart')
   const foreign = parts[3]
   expect(foreign && adaptersFor(body, foreign, catalogue, new Map([['dumb', 1]])).map(({ id }) => id)).toEqual(['dumb', 'smart'])

@@ -12,6 +12,7 @@ import {
   standardOf,
 } from '../catalogue/index.ts'
 import { angleDeg, diagonalMm, equivalentMm } from './field.ts'
+import { pictureOf } from './front.ts'
 
 /** A lens of the kit on one camera: how it goes on, and what it shows there. */
 export interface LensFit {
@@ -69,20 +70,32 @@ export const adaptersFor = (camera: Part, lens: Part, catalogue: Catalogue, owne
 /** Image circles are stated to the tenth of a millimetre. */
 const ROUNDING_MM = 0.1
 
-/** The least crop of a camera in which a lens fills the picture, and whether the camera has a mode for it. */
-export const cropFor = (sensor: SensorOptics, circleMm: number): { readonly crop: number; readonly cropMode: boolean } => {
-  const across = diagonalMm(sensor)
+/** How a picture is delivered: width over height, 0 for all of the sensor, from a camera that is held level or upright. */
+export interface Delivery {
+  readonly aspect: number
+  readonly upright: boolean
+}
+const wholeSensor: Delivery = { aspect: 0, upright: false }
+
+/** The least crop of a camera in which a lens fills the picture that is delivered, and whether the camera has a mode for it. */
+export const cropFor = (
+  sensor: SensorOptics,
+  circleMm: number,
+  { aspect, upright }: Delivery = wholeSensor,
+): { readonly crop: number; readonly cropMode: boolean } => {
+  const across = diagonalMm(pictureOf(sensor, aspect, upright))
   if (circleMm + ROUNDING_MM >= across) return { crop: 1, cropMode: true }
   const mode = [...(sensor.crops ?? [])].sort((a, b) => a - b).find((crop) => across / crop <= circleMm + ROUNDING_MM)
   return mode === undefined ? { crop: across / circleMm, cropMode: false } : { crop: mode, cropMode: true }
 }
 
-/** How each lens of a kit goes on a camera, and what it shows. Lenses or cameras without optical data are left out. */
+/** How each lens of a kit goes on a camera, and what it shows of the picture that is delivered. Lenses or cameras without optical data are left out. */
 export const lensFits = (
   camera: Part,
   uses: readonly LensUse[],
   catalogue: Catalogue,
   owned: ReadonlyMap<string, number>,
+  delivery: Delivery = wholeSensor,
 ): readonly LensFit[] => {
   const sensor = camera.optics
   if (sensor?.kind !== 'sensor') return []
@@ -93,8 +106,9 @@ export const lensFits = (
     const direct = goTogether(mountsOf(camera, 'bayonet', 'holds'), mountsOf(part, 'bayonet', 'sits'))
     const adapter = direct ? undefined : adaptersFor(camera, part, catalogue, owned)[0]
     const contacts = direct || (adapter !== undefined && hasContacts(adapter))
-    const { crop, cropMode } = cropFor(sensor, glass.imageCircleMm)
-    const used = { wideMm: sensor.wideMm / crop, tallMm: sensor.tallMm / crop }
+    const { crop, cropMode } = cropFor(sensor, glass.imageCircleMm, delivery)
+    const used = pictureOf(sensor, delivery.aspect, delivery.upright, crop)
+    const acrossMm = delivery.upright ? used.tallMm : used.wideMm
     return [
       {
         part,
@@ -108,8 +122,8 @@ export const lensFits = (
         cropMode,
         fromMm: equivalentMm(glass.focalMinMm, used),
         toMm: equivalentMm(glass.focalMaxMm, used),
-        wideDeg: angleDeg(glass.focalMinMm, used.wideMm),
-        narrowDeg: angleDeg(glass.focalMaxMm, used.wideMm),
+        wideDeg: angleDeg(glass.focalMinMm, acrossMm),
+        narrowDeg: angleDeg(glass.focalMaxMm, acrossMm),
         threadMm: sizeOn(part, 'filter'),
         frontMm: sizeOn(part, 'clamp'),
       },

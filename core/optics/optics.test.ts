@@ -7,10 +7,12 @@ import {
   clipping,
   coverage,
   cropped,
+  depthOfField,
   equivalentMm,
   ev100,
   filterEconomy,
   gapsOf,
+  hyperfocalMm,
   irisWithout,
   isoFor,
   MOST_RINGS,
@@ -18,6 +20,7 @@ import {
   ndStops,
   neededMm,
   openSeconds,
+  pictureOf,
   type Ring,
   settingTrouble,
   shortestClean,
@@ -242,4 +245,44 @@ test('one large filter with rings against one for each thread', () => {
   expect(large).toEqual({ way: 'one-with-rings', costMinor: 9500 + 900 + 1800, massG: 63 + 14 + 28, secondsPerChange: 30, without: [] })
   expect(each).toEqual({ way: 'one-each', costMinor: 16_700, massG: 111, secondsPerChange: 0, without: [55] })
   expect(filterEconomy([], filters, [])).toEqual([{ way: 'one-each', costMinor: 0, massG: 0, secondsPerChange: 0, without: [] }])
+})
+
+// 50 mm at f/2.8 with a circle of 0.03 mm: H = 2500 / 0.084 + 50 = 29,811.9 mm.
+test('depth of field: 50 mm at f/2.8 focused on 3 m is sharp from 2.73 to 3.33 m', () => {
+  expect(hyperfocalMm(50, 2.8, 0.03)).toBeCloseTo(29_811.905, 2)
+  const sharp = depthOfField(50, 2.8, 0.03, 3000)
+  expect(sharp?.nearMm).toBeCloseTo((3000 * 29_761.905) / 32_711.905, 3)
+  expect(sharp?.farMm).toBeCloseTo((3000 * 29_761.905) / 26_811.905, 3)
+  expect([sharp?.nearMm, sharp?.farMm].map((mm) => Math.round((mm ?? 0) / 10) / 100)).toEqual([2.73, 3.33])
+})
+
+test('focused on the hyperfocal distance all is sharp from half of it to infinity; nearer than the focal length nothing is', () => {
+  const far = hyperfocalMm(35, 4, 0.0275)
+  expect(depthOfField(35, 4, 0.0275, far)).toMatchObject({ farMm: Infinity, nearMm: expect.closeTo(far / 2, 6) })
+  expect(depthOfField(35, 4, 0.0275, far - 1)?.farMm).toBeGreaterThan(1e6)
+  expect(depthOfField(35, 4, 0.0275, 35)).toBeUndefined()
+})
+
+test('an independent way to the same depth: the blur of a point at either end is the circle of confusion', () => {
+  // A thin lens focused on s images a point at distance x as a disc of (f / N) |v - u| / u across, 1/u = 1/f - 1/x and 1/v = 1/f - 1/s.
+  const blur = (focal: number, fNumber: number, s: number, x: number) => {
+    const [u, v] = [1 / (1 / focal - 1 / x), 1 / (1 / focal - 1 / s)]
+    return ((focal / fNumber) * Math.abs(v - u)) / u
+  }
+  for (const [focal, fNumber, circle, s] of [
+    [24, 2.8, 0.0275, 1500],
+    [85, 1.4, 0.019, 4000],
+    [200, 5.6, 0.03, 12_000],
+  ] as const) {
+    const sharp = depthOfField(focal, fNumber, circle, s)
+    expect(blur(focal, fNumber, s, sharp?.nearMm ?? 1)).toBeCloseTo(circle, 6)
+    expect(blur(focal, fNumber, s, sharp?.farMm ?? 1)).toBeCloseTo(circle, 6)
+  }
+})
+
+test('an upright picture cut from a level camera: 20 mm sees 37 degrees across, not 84', () => {
+  const cut = pictureOf({ wideMm: 36, tallMm: 24 }, 9 / 16, false)
+  expect(cut).toEqual({ wideMm: 13.5, tallMm: 24 })
+  expect(angleDeg(20, cut.wideMm)).toBeCloseTo(37.3, 1)
+  expect(equivalentMm(20, cut)).toBeCloseTo((20 * Math.hypot(36, 24)) / Math.hypot(13.5, 24), 9)
 })

@@ -53,13 +53,23 @@ const brief: Brief = {
     { name: 'night crossing', kind: 'roll', minutes: 22, mains: false, scene: 'night' },
   ],
   codec: 'uhd',
-  light: { fps: 25, shutterDeg: 180, stop: 2.8, iso: 0, aspect: '16:9', startMin: 705, date: '2026-11-17', latitudeDeg: 53.5 },
+  light: {
+    fps: 25,
+    shutterDeg: 180,
+    stop: 2.8,
+    iso: 0,
+    aspect: '16:9',
+    also: ['9:16'],
+    startMin: 705,
+    date: '2026-11-17',
+    place: { name: 'ferry slip on the lower river', latitudeDeg: 53.5, longitudeDeg: 9.5, zone: 'Europe/Berlin' },
+  },
   lenses: [
     { partId: 'kabocha-24-70', share: 35 },
     { partId: 'calabash-20', share: 50 },
     { partId: 'chayote-16-50', share: 15 },
   ],
-  fieldsMm: [20, 28, 35, 70],
+  fieldsMm: [21, 28, 35, 70],
   wishes: {},
 }
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { type Brief, dayOf, type Phase, phaseKinds, phaseSchema, sceneIds } from '@zucchini/core/brief'
+import { type Brief, dayLight, dayOf, type Phase, phaseKinds, phaseSchema, sceneIds } from '@zucchini/core/brief'
 import { Plus, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { hours } from '../../wording.ts'
-import { sceneWords } from '../light/light-words.ts'
+import { clock, sceneWords } from '../light/light-words.ts'
 
 const props = defineProps<{ brief: Brief }>()
 const emit = defineEmits<{ change: [phases: readonly Phase[]] }>()
@@ -13,6 +13,8 @@ const parts = computed(() => dayOf(props.brief))
 const total = computed(() => parts.value.reduce((sum, { minutes }) => sum + minutes, 0))
 const rolling = computed(() => parts.value.reduce((sum, { kind, minutes }) => sum + (kind === 'roll' ? minutes : 0), 0))
 const wrong = ref('')
+/** Parts for which the sun was named when it is down. */
+const refused = computed(() => dayLight(props.brief).filter((light) => light.refused))
 const kindWords = { off: 'switched off', setup: 'setting up', standby: 'waiting', roll: 'rolling' } as const
 const MOST = 24
 
@@ -115,5 +117,9 @@ const remove = (i: number) =>
     <button type="button" class="btn mt-1.5 py-0.5" :disabled="parts.length >= MOST" @click="add">
       <Plus class="size-4" aria-hidden="true" /> another part
     </button>
+    <p v-for="light in refused" :key="light.fromMin" class="mt-1 text-[12.5px] text-brick" role="alert">
+      The sun is down all through “{{ light.phase.name }}”, {{ clock(light.fromMin) }} to {{ clock(light.toMin) }}. It is taken as
+      {{ sceneWords[light.scene] }}; choose another light or another hour.
+    </p>
   </fieldset>
 </template>

@@ -53,7 +53,7 @@ const rows = computed(() =>
         <td class="max-w-40 py-1">
           <span class="block truncate" :title="row.phase.light.phase.name">{{ row.phase.light.phase.name }}</span>
           <span class="label tight block truncate"
-            >{{ clock(row.phase.light.fromMin) }} {{ sceneWords[row.phase.light.scene]
+            >{{ clock(row.phase.light.fromMin) }} {{ row.phase.light.scenes.map((scene) => sceneWords[scene]).join(', then ')
             }}<template v-if="row.phase.light.sunDeg > 0 && row.phase.light.brightEv !== 7"
               >, sun {{ Math.round(row.phase.light.sunDeg) }}°</template
             ></span

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { jointMomentNm } from '@zucchini/core/balance'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { figure } from '../../wording.ts'
@@ -15,7 +14,8 @@ const lines = computed(() => {
   const { front, supports, drives } = facts
   if (!front) return []
   const fit = facts.lensKit.find(({ part }) => part.id === front.lens.part.id)
-  const pull = front.lens.joint ? say('momentNm', jointMomentNm(assembly, front.lens)) : ''
+  const load = facts.loads.get(front.lens.instance.id)
+  const pull = load ? say('momentNm', load.momentNm) : ''
   return [
     { title: 'pulls at its mount', figure: pull, note: supports.some(({ holds }) => holds) ? 'rests on a support' : '' },
     ...supports.map(({ piece, neededMm, lowMm, highMm, holds, beside }) => ({

@@ -45,7 +45,11 @@ const change = (light: Light) => {
         </div>
         <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,0.86fr)]">
           <FrontPanel :assessment="assessment" />
-          <PicturePanel :assessment="assessment" @aspect="change({ ...store.rig.brief.light, aspect: $event })" />
+          <PicturePanel
+            :assessment="assessment"
+            @aspect="change({ ...store.rig.brief.light, aspect: $event })"
+            @also="change({ ...store.rig.brief.light, also: $event })"
+          />
         </div>
         <div class="grid h-[272px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,0.86fr)] border-t border-line bg-card">
           <section class="flex min-h-0 min-w-0 flex-col px-4 pt-2" aria-label="The day’s light">

@@ -2,7 +2,7 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { aspectIds, type AspectId, aspects } from '@zucchini/core/brief'
 import { viewfinderOf } from '@zucchini/core/clearance'
-import { angleDeg, equivalentMm, pictureOf } from '@zucchini/core/optics'
+import { angleDeg, circleOf, depthOfField, equivalentMm, pictureOf } from '@zucchini/core/optics'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { millimetres, shortName } from '../../wording.ts'
@@ -10,7 +10,7 @@ import { aspectWords } from './light-words.ts'
 import { darkRims, intruders, plateOf } from './picture.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
-defineEmits<{ aspect: [id: AspectId] }>()
+const emit = defineEmits<{ aspect: [id: AspectId]; also: [ids: readonly AspectId[]] }>()
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet, { width: 400, height: 240 })
 
@@ -24,6 +24,32 @@ watch(
   { immediate: true },
 )
 const picture = computed(() => front.value?.sensor && pictureOf(front.value.sensor, aspects[aspect.value], upright.value))
+const light = computed(() => props.assessment.assembly.rig.brief.light)
+/** Other pictures cut from the same take, as frames in this one where they are smaller. */
+const cuts = computed(() => {
+  const [whole, sheetNow] = [picture.value, plate.value]
+  if (!whole || !sheetNow) return []
+  return props.assessment.facts.deliveries.slice(1).map(({ aspect: id, picture: cut }) => {
+    const [across, up] = upright.value
+      ? [cut.tallMm / whole.tallMm, cut.wideMm / whole.wideMm]
+      : [cut.wideMm / whole.wideMm, cut.tallMm / whole.tallMm]
+    const [wide, tall] = [Math.min(1, across) * sheetNow.wide, Math.min(1, up) * sheetNow.tall]
+    return { id, wide, tall, x: (sheetNow.wide - wide) / 2, y: (sheetNow.tall - tall) / 2 }
+  })
+})
+const toggleAlso = (id: AspectId) =>
+  emit('also', light.value.also.includes(id) ? light.value.also.filter((one) => one !== id) : [...light.value.also, id])
+
+const METRE = 1000
+const focusM = ref(2)
+const fNumber = computed(() => props.assessment.facts.light.setting.fNumber)
+const metres = (mm: number): string => (Number.isFinite(mm) ? `${(mm / METRE).toFixed(mm < 10 * METRE ? 2 : 1)} m` : 'infinity')
+const sharp = computed(() => {
+  const found = picture.value && depthOfField(focalMm.value, fNumber.value, circleOf(picture.value), focusM.value * METRE)
+  return found
+    ? `sharp from ${metres(found.nearMm)} to ${metres(found.farMm)} at f/${fNumber.value}; hyperfocal ${metres(found.hyperfocalMm)}`
+    : 'nearer than the lens can focus'
+})
 const finder = computed(() =>
   picture.value && focalMm.value > 0 ? viewfinderOf(props.assessment.assembly, focalMm.value, picture.value) : undefined,
 )
@@ -52,7 +78,7 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
           :class="aspect === id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
           :aria-pressed="aspect === id"
           :title="aspectWords[id]"
-          @click="$emit('aspect', id)"
+          @click="emit('aspect', id)"
         >
           {{ id }}
         </button>
@@ -99,6 +125,20 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
           </text>
         </g>
         <path v-for="rim in rims" :key="rim.key" :d="rim.d" fill="#101412" fill-rule="evenodd" opacity="0.26" />
+        <g v-for="cut in cuts" :key="cut.id" :data-cut="cut.id">
+          <rect :x="cut.x" :y="cut.y" :width="cut.wide" :height="cut.tall" fill="none" stroke="var(--ink)" stroke-dasharray="6 4" />
+          <text
+            :x="cut.x + 5"
+            :y="cut.y + 14"
+            font-size="11.5"
+            fill="var(--ink)"
+            paint-order="stroke"
+            stroke="var(--d-screen)"
+            stroke-width="3"
+          >
+            {{ cut.id }}
+          </text>
+        </g>
         <rect :width="plate.wide" :height="plate.tall" fill="none" stroke="var(--ink)" stroke-width="1.6" />
       </svg>
       <p v-else class="p-4 text-soft">Sensor or lens unknown: no picture.</p>
@@ -107,7 +147,8 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
       <span class="label tight w-[236px] shrink-0"
         ><span class="fig text-ink">{{ millimetres(focalMm, 'metric') }}</span
         ><template v-if="front.sensor">
-          as {{ Math.round(equivalentMm(focalMm, front.sensor)) }} mm, {{ Math.round(angleDeg(focalMm, acrossMm)) }}° across</template
+          as {{ Math.round(equivalentMm(focalMm, picture ?? front.sensor)) }} mm, {{ Math.round(angleDeg(focalMm, acrossMm)) }}°
+          across</template
         ></span
       >
       <input
@@ -122,6 +163,26 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
         @input="focalMm = Number(($event.target as HTMLInputElement).value)"
       />
     </label>
+    <p v-if="front" class="label tight flex items-center gap-2 px-4 pb-1.5" data-testid="sharp">
+      <label class="flex items-center gap-1.5"
+        >focus at
+        <input
+          v-model.number="focusM"
+          type="number"
+          class="field fig w-18 py-0.5 text-[13px] text-ink"
+          min="0.1"
+          max="200"
+          step="0.1"
+        />m</label
+      >
+      <span class="min-w-0 truncate" :title="sharp">{{ sharp }}</span>
+    </p>
+    <p class="label tight flex items-center gap-2 px-4 pb-1.5">
+      also cut to
+      <label v-for="id in aspectIds.filter((one) => one !== aspect)" :key="id" class="flex items-center gap-1"
+        ><input type="checkbox" class="accent-leaf" :checked="light.also.includes(id)" @change="toggleAlso(id)" />{{ id }}</label
+      >
+    </p>
     <p class="label tight truncate px-4 pb-1.5" :class="{ 'text-brick!': inPicture.length || rims.length }" data-testid="in-picture">
       In the picture: {{ verdict }}.
     </p>
