@@ -206,19 +206,15 @@ const makers = {
   tip: (assembly: Assembly, _: Shelf, facts: Earlier): Tip | undefined => tipOf(assembly, facts.leadWeights),
   /** The lens on the camera and what stands before it. */
   front: (assembly: Assembly): Front | undefined => frontOf(assembly),
-  /** The part of the sensor that the brief's picture uses, as this set-up holds the camera. */
-  picture: (assembly: Assembly): Sensor | undefined => {
-    const sensor = sensorOf(assembly)
-    return sensor && pictureOf(sensor, aspects[assembly.rig.brief.light.aspect], assembly.setup.orientation === 'upright')
-  },
-  /** All pictures that are delivered from one take, the chief one first. */
+  /** All pictures that are delivered from a take of this set-up, the chief one first, as the parts of the sensor they use. */
   deliveries: (assembly: Assembly): readonly { readonly aspect: AspectId; readonly picture: Sensor }[] => {
     const sensor = sensorOf(assembly)
-    const { aspect, also } = assembly.rig.brief.light
-    return [...new Set([aspect, ...also])].flatMap((id) =>
-      sensor ? [{ aspect: id, picture: pictureOf(sensor, aspects[id], assembly.setup.orientation === 'upright') }] : [],
+    return aspectsOf(assembly).flatMap((aspect) =>
+      sensor ? [{ aspect, picture: pictureOf(sensor, aspects[aspect], assembly.setup.orientation === 'upright') }] : [],
     )
   },
+  /** The part of the sensor that the chief picture uses, as this set-up holds the camera. */
+  picture: (_: Assembly, __: Shelf, { deliveries: [chief] }: Earlier): Sensor | undefined => chief?.picture,
   /** From where on the front of the lens is clear of every picture that is delivered. */
   clean: (_: Assembly, __: Shelf, { front, deliveries }: Earlier): Clean | undefined => front && cleanOfAll(front, deliveries),
   /** The lenses that come along on this camera: the brief's, or else those on the set-ups. */
@@ -259,10 +255,20 @@ export type Facts = { readonly assembly: Assembly; readonly shelf: Shelf } & {
   readonly [K in FactName]: ReturnType<(typeof makers)[K]>
 }
 
-/** The picture the brief is chiefly about, as this set-up holds the camera. */
-export const deliveryOf = ({ rig, setup }: Assembly): Delivery => ({
-  aspect: aspects[rig.brief.light.aspect],
-  upright: setup.orientation === 'upright',
+/**
+ * The pictures a take of this set-up is for. A camera is turned on its side for the upright ones of the brief; held level it takes the chief one
+ * and all that are cut from it.
+ */
+const aspectsOf = ({ rig, setup }: Assembly): readonly AspectId[] => {
+  const all = [...new Set([rig.brief.light.aspect, ...rig.brief.light.also])]
+  const tall = all.filter((id) => aspects[id] > 0 && aspects[id] < 1)
+  return setup.orientation === 'upright' && tall.length > 0 ? tall : all
+}
+
+/** The chief picture of a set-up. */
+export const deliveryOf = (assembly: Assembly): Delivery => ({
+  aspect: aspects[aspectsOf(assembly)[0] ?? 'full'],
+  upright: assembly.setup.orientation === 'upright',
 })
 
 /** The picture that is clear last counts; one that never is, most of all. */

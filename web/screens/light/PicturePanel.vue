@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { aspectIds, type AspectId, aspects } from '@zucchini/core/brief'
+import { aspectIds, type AspectId } from '@zucchini/core/brief'
 import { viewfinderOf } from '@zucchini/core/clearance'
-import { angleDeg, circleOf, depthOfField, equivalentMm, pictureOf } from '@zucchini/core/optics'
+import { angleDeg, circleOf, depthOfField, equivalentMm } from '@zucchini/core/optics'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { millimetres, shortName } from '../../wording.ts'
@@ -23,7 +23,7 @@ watch(
   () => (focalMm.value = front.value?.glass.focalMinMm ?? 0),
   { immediate: true },
 )
-const picture = computed(() => front.value?.sensor && pictureOf(front.value.sensor, aspects[aspect.value], upright.value))
+const picture = computed(() => props.assessment.facts.picture)
 const light = computed(() => props.assessment.assembly.rig.brief.light)
 /** Other pictures cut from the same take, as frames in this one where they are smaller. */
 const cuts = computed(() => {
