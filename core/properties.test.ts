@@ -4,6 +4,7 @@ import { demoLocker, demoRigs } from '../demo/scenario/index.ts'
 import { type Command, edit, placeSetup, type Rig, type Setup, slideWay, travelOf } from './assembly/index.ts'
 import { hangCure, hangOf, inHand, massOf } from './balance/index.ts'
 import { catalogueOf, type Mount, type Part, type Room } from './catalogue/index.ts'
+import { trialRuns, trialSeed } from './testing/trials.ts'
 import { factsOf, type Finding, findingsOf } from './checks/index.ts'
 import { clashesOf, inShotOf, invasionsOf, plugRoomsOf } from './clearance/index.ts'
 import { compose, type Frame, type Shape, turnAbout, unit, type Vec3 } from './kernel/index.ts'
@@ -155,4 +156,76 @@ test.each(hung)('%s: the slide that is proposed brings it as near to level as pr
     { numRuns: 40 },
   )
   expect(cured).toBeGreaterThan(0)
+})
+
+// What a rig is does not hang on the order in which it was put together, nor on what its pieces are called.
+
+const reordered = (
+  rig: Rig,
+  setup: Setup,
+  keys: readonly number[],
+): { readonly rig: Rig; readonly setup: Setup; readonly back: Map<string, string> } => {
+  let next = 0
+  const key = () => keys[next++ % keys.length] ?? 0
+  const shuffled = <T>(list: readonly T[]): T[] =>
+    list
+      .map((item) => ({ item, at: key() }))
+      .sort((a, b) => a.at - b.at)
+      .map(({ item }) => item)
+  const names = new Map(rig.kit.map(({ id }, i) => [id, `p${(i * 37 + key()) % 9973}-${i}`]))
+  const name = (id: string): string => names.get(id) ?? id
+  const joint = (one: Setup['joints'][number]) => ({ ...one, guest: name(one.guest), host: name(one.host) })
+  const end = (one: Setup['links'][number]['from']) => ({ ...one, instance: name(one.instance) })
+  const moved: Setup = {
+    ...setup,
+    root: name(setup.root),
+    joints: shuffled(setup.joints.map(joint)),
+    braces: shuffled(setup.braces.map(joint)),
+    poses: shuffled(setup.poses.map((pose) => ({ ...pose, instance: name(pose.instance) }))),
+    links: shuffled(
+      setup.links.map((link) => ({ cable: name(link.cable), from: end(link.from), to: end(link.to), through: link.through.map(name) })),
+    ),
+  }
+  const kit = shuffled(rig.kit.map((piece) => ({ ...piece, id: name(piece.id) })))
+  return { rig: { ...rig, kit, setups: [moved] }, setup: moved, back: new Map([...names].map(([old, now]) => [now, old])) }
+}
+/** Two pieces of one part are the same to everyone but their ids. */
+const byPart = (rig: Rig, back: ReadonlyMap<string, string>) => (id: string) =>
+  rig.kit.find((piece) => piece.id === (back.get(id) ?? id))?.partId ?? id
+
+const figuresOf = (numbers: Finding['numbers']) => Object.entries(numbers).map(([key, value]) => [key, value.toPrecision(6)])
+/** Where a rule speaks several times of one pair of pieces, `room` keeps its findings apart by ids. */
+const wordsOf = ({ room: _, ...names }: Finding['names']) => names
+
+test.each(cases)('%s: in another order and with other names it has the same findings and figures', (_, whole, setup) => {
+  const rig: Rig = { ...whole, setups: [setup] }
+  const said = (of: Rig, held: Setup, back: ReadonlyMap<string, string>) => {
+    const facts = factsOf(placeSetup(of, held, catalogue), shelf)
+    const name = byPart(rig, back)
+    return {
+      findings: findingsOf(facts, false)
+        .map(({ check, message, level, parts, numbers, names }) =>
+          JSON.stringify([check, message, level, parts.map(name).sort(), figuresOf(numbers), wordsOf(names)]),
+        )
+        .sort(),
+      figures: [
+        facts.mass.inHandG,
+        ...facts.mass.centre,
+        facts.cost.usual,
+        facts.cost.high,
+        facts.day.failsAtMin,
+        facts.day.swaps,
+        facts.chance,
+      ].map((value) => value.toPrecision(9)),
+      loads: [...facts.loads].map(([id, load]) => `${name(id)} ${load.massG.toPrecision(6)} ${load.twistNm.toFixed(6)}`).sort(),
+    }
+  }
+  const plain = said(rig, setup, new Map())
+  fc.assert(
+    fc.property(fc.array(fc.nat(9999), { minLength: 60, maxLength: 90 }), (keys) => {
+      const other = reordered(rig, setup, keys)
+      expect(said(other.rig, other.setup, other.back)).toEqual(plain)
+    }),
+    { numRuns: trialRuns(4), seed: trialSeed, endOnFailure: true, includeErrorInReport: true },
+  )
 })

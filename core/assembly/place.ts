@@ -21,6 +21,7 @@ import {
   unite,
   type Vec3,
 } from '../kernel/index.ts'
+import { canonical, guestsInOrder } from './canonical.ts'
 import { hingeDegrees, posedPart } from './pose.ts'
 import type { Instance, Joint, Orientation, Rig, Setup } from './rig.ts'
 
@@ -54,7 +55,10 @@ export interface Brace {
   readonly gapMm: number
 }
 
-/** One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. */
+/**
+ * One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. All lists, those of `rig` and `setup`
+ * too, are in the rig's own order, whatever order they were stored in.
+ */
 export interface Assembly {
   readonly rig: Rig
   readonly setup: Setup
@@ -167,17 +171,23 @@ export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue, at?: Fr
   const root = look(setup.root)
   const placed: PlacedPart[] = [at ? put(root.instance, root.part, at) : rootOf(root.instance, root.part, setup.orientation)]
   for (const host of placed)
-    for (const joint of guests.get(host.instance.id) ?? []) {
+    for (const joint of guestsInOrder(guests.get(host.instance.id) ?? [], host.part, (id) => instances.get(id))) {
       const { instance, part } = look(joint.guest)
       placed.push(seat(host, joint, instance, part))
     }
   const byInstance = new Map(placed.map((piece) => [piece.instance.id, piece]))
-  const loose = rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
-  const braces = setup.braces.flatMap((joint): Brace[] => {
+  const ordered = canonical(
+    rig,
+    setup,
+    placed.map((piece) => piece.instance.id),
+    catalogue,
+  )
+  const loose = ordered.rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
+  const braces = ordered.setup.braces.flatMap((joint): Brace[] => {
     const [guest, host] = [byInstance.get(joint.guest), byInstance.get(joint.host)]
     return guest && host ? [braceOf(joint, guest, host)] : []
   })
-  return { rig, setup, placed, byInstance, loose, braces }
+  return { ...ordered, placed, byInstance, loose, braces }
 }
 
 /** Is a piece another one, or does it hang on it, however many joints away? */

@@ -21,7 +21,7 @@ const point = (id: string, name: string, kind: Variant['kind'], { mass, steadine
 /** The set-up with its camera alone, held the same way. */
 const bared = (rig: Rig, setup: Setup): Rig => ({
   ...rig,
-  setups: rig.setups.map((own) => (own === setup ? { ...own, joints: [], braces: [], poses: [], links: [] } : own)),
+  setups: rig.setups.map((own) => (own.id === setup.id ? { ...own, joints: [], braces: [], poses: [], links: [] } : own)),
 })
 
 /**

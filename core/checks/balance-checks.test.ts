@@ -198,9 +198,9 @@ const standingOnPlate = (onTopG: number) =>
         ],
       }),
       head('head', 8000),
-      tinyPart({ id: 'load', massG: onTopG, mounts: [plug('foot', 'thread-1/4', { screws: 2 })] }),
+      tinyPart({ id: 'load', massG: onTopG, mounts: [plug('foot', 'shoe-cold', { limitG: 9000 })] }),
     ],
-    [on('plate', 'screw', 'camera', 'tripod'), on('head', 'clamp', 'plate', 'dovetail'), on('load', 'foot', 'camera', 'hole')],
+    [on('plate', 'screw', 'camera', 'tripod'), on('head', 'clamp', 'plate', 'dovetail'), on('load', 'foot', 'camera', 'shoe')],
     {
       setup: { support: 'tripod' },
       extra: [{ ...tinyCamera, mounts: [...tinyCamera.mounts, socket('tripod', 'thread-1/4', [0, -40, 0], [0, -1, 0])] }],

@@ -40,7 +40,9 @@ export const mountsShared = defineCheck<Pair, object>({
     const mount = second.host?.part.mounts.find(({ id }) => id === second.joint?.hostMount)
     const point = facts.points.find((candidate) => candidate.piece === first.host && candidate.mount.id === first.joint?.hostMount)
     const names = { first: first.part.name, second: second.part.name, point: point ? pointName(point) : '' }
-    const blocked = mount?.shares?.includes(first.joint?.hostMount ?? '') ?? false
+    // One of the two mounts need only name the other: metal is shared both ways.
+    const other = first.host?.part.mounts.find(({ id }) => id === first.joint?.hostMount)
+    const blocked = (other && mount?.shares?.includes(other.id)) || (mount && other?.shares?.includes(mount.id)) || false
     return blocked
       ? { group: 'speaks', message: 'blocked', names, parts: [second.instance.id, first.instance.id], at: second.centre }
       : { group: 'silent', message: 'free', names }

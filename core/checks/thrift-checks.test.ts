@@ -14,11 +14,11 @@ const wants = { brief: { wishes: {} } }
 testCheck(needTwice, {
   speaks: [
     {
-      name: 'two microphones that do the same: the second goes',
+      name: 'two microphones that do the same: the one on the later point goes, whichever was put on first',
       message: 'twice',
       level: 'hint',
       numbers: { massG: 100 },
-      parts: ['spare', 'mic'],
+      parts: ['mic', 'spare'],
       remedies: 1,
       ...tinyRig([mic('mic'), mic('spare')], [inShoe, on('spare', 'screw', 'camera', 'pinned')], wants),
     },

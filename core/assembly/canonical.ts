@@ -1,0 +1,77 @@
+import type { Catalogue, Part } from '../catalogue/index.ts'
+import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
+
+/**
+ * What a rig is does not hang on the order in which it was put together, nor on the names of its pieces. Here everything gets an order that comes
+ * from the rig itself: by host, point, slide, turn and part. Pieces that are the same in all of these are the same to everyone.
+ */
+type Key = readonly (string | number)[]
+
+const compare = (a: Key, b: Key): number => {
+  for (let i = 0; i < Math.max(a.length, b.length); i++) {
+    const [x = '', y = ''] = [a[i], b[i]]
+    if (x !== y) return typeof x === 'number' && typeof y === 'number' ? x - y : String(x) < String(y) ? -1 : 1
+  }
+  return 0
+}
+
+/** A list by its keys; equal keys stay as they were. */
+export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonly T[] =>
+  list
+    .map((item) => ({ item, key: keyOf(item) }))
+    .sort((a, b) => compare(a.key, b.key))
+    .map(({ item }) => item)
+
+const instanceKey = ({ partId, status, health = 1, tier, notes = '' }: Instance): Key => [partId, status, health, tier ?? '', notes]
+
+/** The guests of one host, by the order of its points, then by how they sit. */
+export const guestsInOrder = (joints: readonly Joint[], host: Part, partOf: (instance: string) => Instance | undefined): readonly Joint[] =>
+  inOrder(joints, ({ guest, guestMount, hostMount, slideMm, turnDeg }) => {
+    const instance = partOf(guest)
+    return [host.mounts.findIndex(({ id }) => id === hostMount), slideMm, turnDeg, guestMount, ...(instance ? instanceKey(instance) : [])]
+  })
+
+/** The rig and its set-up with every list in the order that its placed pieces give. @param placed ids, hosts before guests */
+export const canonical = (
+  rig: Rig,
+  setup: Setup,
+  placed: readonly string[],
+  catalogue: Catalogue,
+): { readonly rig: Rig; readonly setup: Setup } => {
+  const places = new Map(placed.map((id, i) => [id, i]))
+  const kit = new Map(rig.kit.map((instance) => [instance.id, instance]))
+  const place = (id: string): number => places.get(id) ?? placed.length
+  const partOf = (id: string): string => kit.get(id)?.partId ?? ''
+  const socketIndex = (end: Link['from']): number =>
+    catalogue.parts.get(partOf(end.instance))?.sockets?.findIndex(({ id }) => id === end.socket) ?? -1
+  const jointKey = ({ guest, guestMount, host, hostMount, slideMm, turnDeg }: Joint): Key => [
+    place(guest),
+    place(host),
+    guestMount,
+    hostMount,
+    slideMm,
+    turnDeg,
+  ]
+  const links = inOrder(setup.links, ({ cable, from, to, through }) => [
+    place(from.instance),
+    socketIndex(from),
+    place(to.instance),
+    socketIndex(to),
+    ...(kit.has(cable) ? instanceKey(kit.get(cable) as Instance) : []),
+    ...through.map(place),
+  ])
+  const cables = new Map(links.map(({ cable }, i) => [cable, i]))
+  return {
+    rig: {
+      ...rig,
+      kit: inOrder(rig.kit, (instance) => [place(instance.id), cables.get(instance.id) ?? links.length, ...instanceKey(instance)]),
+    },
+    setup: {
+      ...setup,
+      joints: inOrder(setup.joints, jointKey),
+      braces: inOrder(setup.braces, jointKey),
+      poses: inOrder(setup.poses, ({ instance, hinge, position }) => [place(instance), hinge, position]),
+      links,
+    },
+  }
+}
