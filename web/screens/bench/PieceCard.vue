@@ -156,7 +156,7 @@ const age = (percent: number) =>
           min="-180"
           max="180"
           :step="turnStep"
-          :value="joint.turnDeg"
+          :value.prop="joint.turnDeg"
           @change="set({ turnDeg: Number(($event.target as HTMLInputElement).value) }, 'turn')"
         />
       </label>
@@ -183,7 +183,7 @@ const age = (percent: number) =>
           min="20"
           max="100"
           step="5"
-          :value="Math.round((piece.instance.health ?? 1) * 100)"
+          :value.prop="Math.round((piece.instance.health ?? 1) * 100)"
           @change="age(Number(($event.target as HTMLInputElement).value))"
         />
       </label>

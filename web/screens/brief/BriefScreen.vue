@@ -126,7 +126,7 @@ const figures = computed(() =>
                   :class="{ 'border-brick!': wrong[entry.key] }"
                   min="0"
                   :step="entry.step"
-                  :value="entry.value"
+                  :value.prop="entry.value"
                   :aria-invalid="Boolean(wrong[entry.key])"
                   :aria-describedby="`wrong-${entry.key}`"
                   @change="change({ [entry.key]: entry.of(numberOf($event)) })"
@@ -150,7 +150,7 @@ const figures = computed(() =>
           ><textarea
             class="field min-h-24 leading-relaxed"
             maxlength="600"
-            :value="brief.about"
+            :value.prop="brief.about"
             @change="change({ about: ($event.target as HTMLTextAreaElement).value })"
           />
         </label>

@@ -65,7 +65,7 @@ const remove = (i: number) =>
         <input
           class="field min-w-0 py-0.5 max-[639px]:col-span-4"
           maxlength="40"
-          :value="phase.name"
+          :value.prop="phase.name"
           :aria-label="`Name of part ${i + 1}`"
           @change="change(i, { name: ($event.target as HTMLInputElement).value })"
         />
@@ -94,7 +94,7 @@ const remove = (i: number) =>
             min="1"
             max="1440"
             step="5"
-            :value="Math.round(phase.minutes)"
+            :value.prop="Math.round(phase.minutes)"
             :aria-label="`Minutes of part ${i + 1}`"
             @change="change(i, { minutes: Number(($event.target as HTMLInputElement).value) })"
           /><span class="label">min</span></span

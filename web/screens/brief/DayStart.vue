@@ -43,7 +43,7 @@ const sun = computed(() => {
         <input
           type="date"
           class="field py-0.5 text-[13px] text-ink"
-          :value="brief.light.date"
+          :value.prop="brief.light.date"
           @change="change({ date: text($event) }, 'Give a day, such as 2026-11-17.')"
       /></label>
       <label class="label flex items-center gap-1.5"
@@ -51,7 +51,7 @@ const sun = computed(() => {
         <input
           type="time"
           class="field py-0.5 text-[13px] text-ink"
-          :value="clock(brief.light.startMin)"
+          :value.prop="clock(brief.light.startMin)"
           @change="change({ startMin: minuteOf(text($event)) ?? Number.NaN }, 'Give a time of day, such as 11:45.')"
       /></label>
       <label class="label flex items-center gap-1.5"
@@ -61,7 +61,7 @@ const sun = computed(() => {
           list="towns"
           maxlength="60"
           placeholder="a town, or any name"
-          :value="place.name"
+          :value.prop="place.name"
           @change="goTo(text($event))"
       /></label>
       <datalist id="towns"><option v-for="town in towns" :key="town.name" :value="town.name" /></datalist>
@@ -71,7 +71,7 @@ const sun = computed(() => {
           type="number"
           class="field fig w-20 py-0.5 text-[13px] text-ink"
           step="0.01"
-          :value="place.latitudeDeg"
+          :value.prop="place.latitudeDeg"
           @change="changePlace({ latitudeDeg: number($event) }, 'A latitude runs from −90 (south) to 90 (north).')"
         />°</label
       >
@@ -81,7 +81,7 @@ const sun = computed(() => {
           type="number"
           class="field fig w-21 py-0.5 text-[13px] text-ink"
           step="0.01"
-          :value="place.longitudeDeg"
+          :value.prop="place.longitudeDeg"
           @change="changePlace({ longitudeDeg: number($event) }, 'A longitude runs from −180 (west) to 180 (east).')"
         />°</label
       >
@@ -90,7 +90,7 @@ const sun = computed(() => {
         <input
           class="field w-44 py-0.5 text-[13px] text-ink"
           list="zones"
-          :value="place.zone"
+          :value.prop="place.zone"
           @change="changePlace({ zone: text($event).trim() }, 'Choose the time zone whose clocks count there, such as Europe/Lisbon.')"
       /></label>
       <datalist id="zones"><option v-for="zone in zones" :key="zone" :value="zone" /></datalist>

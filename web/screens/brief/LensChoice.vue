@@ -59,7 +59,7 @@ const fields = (event: Event) => {
             min="0"
             max="100"
             step="5"
-            :value="row.share"
+            :value.prop="row.share"
             :aria-label="`Share of ${row.name}`"
             @change="share(i, $event)"
           />
@@ -89,7 +89,7 @@ const fields = (event: Event) => {
       </select>
       <label class="flex items-center gap-2"
         ><span class="label">fields of view the film wants, mm</span
-        ><input class="field fig w-36 py-0.5" :value="brief.fieldsMm.join(', ')" placeholder="20, 35, 85" @change="fields" />
+        ><input class="field fig w-36 py-0.5" :value.prop="brief.fieldsMm.join(', ')" placeholder="20, 35, 85" @change="fields" />
       </label>
     </div>
     <p v-if="wrong" class="mt-1 text-[12px] text-brick" role="alert">{{ wrong }}</p>

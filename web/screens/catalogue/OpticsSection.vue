@@ -88,7 +88,7 @@ const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser
           ><span class="label">native ISO</span
           ><input
             class="field fig w-28 py-0.5"
-            :value="sensor.isos?.join(', ') ?? ''"
+            :value.prop="sensor.isos?.join(', ') ?? ''"
             aria-label="Native sensitivities"
             placeholder="100, 800"
             @change="set({ isos: list($event) })"

@@ -35,7 +35,7 @@ const shown = (value: number): string => (value === 0 ? '' : String(value))
       ><input
         type="number"
         class="field fig plain-number w-12 px-1.5 py-0.5 text-right text-[13px] text-ink"
-        :value="brief.light.fps"
+        :value.prop="brief.light.fps"
         min="1"
         step="any"
         @change="change('fps', $event)"
@@ -46,7 +46,7 @@ const shown = (value: number): string => (value === 0 ? '' : String(value))
       >shutter<input
         type="number"
         class="field fig plain-number w-13 px-1.5 py-0.5 text-right text-[13px] text-ink"
-        :value="brief.light.shutterDeg"
+        :value.prop="brief.light.shutterDeg"
         min="1"
         max="360"
         step="any"
@@ -57,7 +57,7 @@ const shown = (value: number): string => (value === 0 ? '' : String(value))
       >f/<input
         type="number"
         class="field fig plain-number w-13 px-1.5 py-0.5 text-right text-[13px] text-ink"
-        :value="shown(brief.light.stop)"
+        :value.prop="shown(brief.light.stop)"
         :placeholder="String(plan.setting.fNumber)"
         min="0.7"
         step="any"
@@ -68,7 +68,7 @@ const shown = (value: number): string => (value === 0 ? '' : String(value))
       >ISO<input
         type="number"
         class="field fig plain-number w-18 px-1.5 py-0.5 text-right text-[13px] text-ink"
-        :value="shown(brief.light.iso)"
+        :value.prop="shown(brief.light.iso)"
         :placeholder="String(plan.setting.iso)"
         min="25"
         step="any"

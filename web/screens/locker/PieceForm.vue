@@ -107,7 +107,7 @@ const states = [
         >since<input
           type="date"
           class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.lentOn ?? ''"
+          :value.prop="draft.lentOn ?? ''"
           :max="today"
           @change="day('lentOn', $event)"
       /></label>
@@ -118,7 +118,7 @@ const states = [
         >on<input
           type="date"
           class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.endedOn ?? ''"
+          :value.prop="draft.endedOn ?? ''"
           :max="today"
           @change="day('endedOn', $event)"
       /></label>
@@ -126,7 +126,7 @@ const states = [
         >for<input
           class="field fig mt-0.5 w-full py-0.5 text-ink"
           inputmode="decimal"
-          :value="shown(draft.soldMinor)"
+          :value.prop="shown(draft.soldMinor)"
           @change="amount('soldMinor', $event)"
       /></label>
     </div>
@@ -152,7 +152,7 @@ const states = [
         >bought on<input
           type="date"
           class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.boughtOn ?? ''"
+          :value.prop="draft.boughtOn ?? ''"
           :max="today"
           @change="day('boughtOn', $event)"
       /></label>
@@ -160,7 +160,7 @@ const states = [
         >last used<input
           type="date"
           class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.usedOn ?? ''"
+          :value.prop="draft.usedOn ?? ''"
           :max="today"
           @change="day('usedOn', $event)"
       /></label>
@@ -169,7 +169,7 @@ const states = [
         }}<input
           class="field fig mt-0.5 w-full py-0.5 text-ink"
           inputmode="decimal"
-          :value="shown(draft.paidMinor)"
+          :value.prop="shown(draft.paidMinor)"
           :aria-invalid="Boolean(wrong['paidMinor'])"
           @change="amount('paidMinor', $event)"
       /></label>
@@ -177,7 +177,7 @@ const states = [
         >insured for<input
           class="field fig mt-0.5 w-full py-0.5 text-ink"
           inputmode="decimal"
-          :value="shown(draft.insuredMinor)"
+          :value.prop="shown(draft.insuredMinor)"
           @change="amount('insuredMinor', $event)"
       /></label>
       <label class="label"

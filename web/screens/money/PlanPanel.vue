@@ -46,7 +46,7 @@ const need = (setup: string, neededBy: string) => {
           <input
             class="field fig min-h-6 w-20 py-0 text-right text-ink"
             inputmode="decimal"
-            :value="(rig.brief.monthlyMinor / 100).toFixed(0)"
+            :value.prop="(rig.brief.monthlyMinor / 100).toFixed(0)"
             @change="allowance"
         /></label>
       </h2>
@@ -81,7 +81,7 @@ const need = (setup: string, neededBy: string) => {
               <input
                 type="month"
                 class="field min-h-6 w-[118px] px-1 py-0 text-[12.5px]"
-                :value="setup.neededBy ?? ''"
+                :value.prop="setup.neededBy ?? ''"
                 :aria-label="`Month ${setup.name} is needed by`"
                 @change="need(setup.id, ($event.target as HTMLInputElement).value)"
               />

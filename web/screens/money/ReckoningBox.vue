@@ -77,14 +77,14 @@ const parts = computed(() => shelf.catalogue?.parts)
         >one order’s sending<input
           class="field fig mt-0.5 w-full py-0.5 text-ink"
           inputmode="decimal"
-          :value="(known.rules.shippingMinor / 100).toFixed(2)"
+          :value.prop="(known.rules.shippingMinor / 100).toFixed(2)"
           @change="amount('shippingMinor', $event)"
       /></label>
       <label class="label"
         >free from<input
           class="field fig mt-0.5 w-full py-0.5 text-ink"
           inputmode="decimal"
-          :value="(known.rules.freeFromMinor / 100).toFixed(2)"
+          :value.prop="(known.rules.freeFromMinor / 100).toFixed(2)"
           @change="amount('freeFromMinor', $event)"
       /></label>
       <label class="label"
@@ -94,7 +94,7 @@ const parts = computed(() => shelf.catalogue?.parts)
           min="0"
           max="100"
           step="any"
-          :value="known.rules.taxPercent"
+          :value.prop="known.rules.taxPercent"
           @change="tax"
       /></label>
       <label class="flex items-center gap-1.5 self-end pb-1"

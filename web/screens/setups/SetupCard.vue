@@ -56,7 +56,7 @@ const figures = computed(() => {
       <input
         class="field w-full min-w-0 border-transparent bg-transparent px-1 text-[15px] font-semibold hover:border-line"
         maxlength="40"
-        :value="setup.name"
+        :value.prop="setup.name"
         :aria-label="`Name of the set-up ${setup.name}`"
         @change="$emit('rename', ($event.target as HTMLInputElement).value)"
       />
@@ -96,7 +96,7 @@ const figures = computed(() => {
           min="0"
           max="60000"
           step="50"
-          :value="setup.capG || ''"
+          :value.prop="setup.capG || ''"
           placeholder="brief"
           :aria-label="`The most ${setup.name} may weigh, grams; empty: as the brief says`"
           @change="$emit('cap', Number(($event.target as HTMLInputElement).value) || 0)"

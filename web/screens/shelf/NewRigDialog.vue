@@ -40,6 +40,12 @@ const make = async () => {
     trouble.value = 'Give the rig a name, such as the shoot it is for.'
     return
   }
+  // Whoever types fast is done before the catalogue is here, and the camera comes from it.
+  await shelf.load().catch(() => undefined)
+  if (!camera.value) {
+    trouble.value = 'The catalogue could not be read, so there is no camera to begin with. Try again in a moment.'
+    return
+  }
   for (const end of ['', '-2', '-3', `-${Date.now().toString(36)}`])
     try {
       const { rig } = await api.create(newRig(`${slug(title)}${end}`, title, camera.value), 'new rig')
