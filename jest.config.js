@@ -28,6 +28,8 @@ export default {
   projects: [
     plain,
     project('server', {
+      runner: 'jest-light-runner',
+      transform: {},
       globalSetup: '<rootDir>/server/testing/database.mjs',
       globalTeardown: '<rootDir>/server/testing/stop-database.mjs',
     }),

@@ -90,12 +90,12 @@ const unitTests = (name, args, env, scratch) => {
 const core = (half, scratch) => () =>
   unitTests(`unit and property: core and demo, half ${half}`, ['--selectProjects', 'core', '--runInBand', `--shard=${half}/2`], {}, scratch)
 
-/** One of two halves of the tests of server, web and tools, each on databases of its own. */
-const unit = (half, database, scratch) => () =>
+/** Unit tests of one or more projects, in a process of their own. */
+const unit = (projects, database, scratch) => () =>
   unitTests(
-    `server, web and tools, half ${half}`,
-    ['--selectProjects', 'server', 'web', 'tools', '--runInBand', `--shard=${half}/2`],
-    { TEST_DATABASE_URL: database.url(`zucchini_test_${half}`) },
+    projects.join(' and '),
+    ['--selectProjects', ...projects, '--runInBand'],
+    { TEST_DATABASE_URL: database.url('zucchini_test_1') },
     scratch,
   )
 
@@ -127,7 +127,9 @@ const trials = async () => {
 /** Everything there is to do, the longest first, so that both cores end at about the same time. */
 const tasksOf = (database, scratch) => [
   ...(wanted('browser') ? [browser(1, database, scratch), browser(2, database, scratch)] : []),
-  ...(wanted('unit') ? [unit(1, database, scratch), unit(2, database, scratch), core(1, scratch), core(2, scratch)] : []),
+  ...(wanted('unit')
+    ? [unit(['server'], database, scratch), unit(['web', 'tools'], database, scratch), core(1, scratch), core(2, scratch)]
+    : []),
   ...(wanted('lint') ? [() => single('lint', [bin('eslint/bin/eslint.js'), '.'])] : []),
   ...(wanted('trials') ? [trials] : []),
   ...(wanted('types')
@@ -162,7 +164,7 @@ const main = async () => {
     wanted('unit') || wanted('browser')
       ? await runDatabase({
           dir: join(scratch, 'db'),
-          databases: ['zucchini_test_1_1', 'zucchini_test_2_1', 'zucchini_e2e_1', 'zucchini_e2e_2'],
+          databases: ['zucchini_test_1_1', 'zucchini_e2e_1', 'zucchini_e2e_2'],
         })
       : undefined
   const end = async () => {

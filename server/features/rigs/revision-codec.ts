@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { deflateRawSync, inflateRawSync } from 'node:zlib'
 import type { Rig } from '@zucchini/core/assembly'
-import jsonPatch from 'fast-json-patch'
+import * as jsonPatch from 'fast-json-patch/index.mjs'
 
 /**
  * A revision as it is stored: whole, or as what differs from an earlier whole one. Both are JSON, deflated (RFC 1951); the difference is a
