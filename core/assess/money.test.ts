@@ -1,4 +1,5 @@
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
+import { asTheyStand } from '../money/index.ts'
 import { boxesFor, insteadOf, moneyOf, shoppingCsv } from './index.ts'
 
 const cube = (id: string, usual: number, more = {}) =>
@@ -79,7 +80,7 @@ test('what could stand in its place: what loses nothing first, with what is save
   const piece = moneyOf(rig, shelf, '2026-11').places.get('a')
   if (!piece) throw new Error('a sits on the camera')
   expect(
-    insteadOf(piece, shelf).map(({ part, savesMinor, savesG, per100GMinor, losses }) => [
+    insteadOf(piece, shelf, asTheyStand).map(({ part, savesMinor, savesG, per100GMinor, losses }) => [
       part.id,
       savesMinor,
       savesG,
@@ -121,4 +122,30 @@ test('a box that stands in for two things to buy: what it saves, what is used of
     ['box', 'cage', 1500, ['handle'], ['strap']],
     ['dear', 'cage', -1000, ['handle'], []],
   ])
+})
+
+test('a piece nobody has priced is in the list, the plan and the table as unknown, and what needs it does not work', () => {
+  const { rig, shelf } = tinyRig(
+    [cube('a', 6000), cube('b', 0)],
+    [on('a', 'foot', 'camera', 'hole'), on('b', 'foot', 'camera', 'pinned')],
+    { brief: { budgetMinor: 90_000 } },
+  )
+  const picture = moneyOf(rig, shelf, '2026-11')
+  expect(picture.unpriced.map(({ instance }) => instance)).toEqual(['b'])
+  expect(picture.tiers.map(({ line }) => line.instance)).toEqual(['b', 'a'])
+  expect(picture.plan.months.flatMap(({ buys }) => buys)).toEqual(['a'])
+  expect(picture.plan.months.flatMap(({ works }) => works)).toEqual([])
+  expect(picture.plan.unbought).toEqual(['b'])
+  expect(picture.chance.within).toBeUndefined()
+  expect(shoppingCsv(picture)).toMatch(/,b,Tiny,,,,100/)
+})
+
+test('camera and lenses in or out change bill, chance, list and plan alike', () => {
+  const { rig, shelf } = tinyRig([cube('a', 6000)], [on('a', 'foot', 'camera', 'hole')], { brief: { budgetMinor: 90_000 } })
+  const unowned = { ...shelf, owned: new Map<string, number>() }
+  const [whole, without] = [moneyOf(rig, unowned, '2026-11'), moneyOf(rig, unowned, '2026-11', false)]
+  expect([whole.cost.usual, without.cost.usual]).toEqual([7000, 6000])
+  expect(without.tiers.map(({ line }) => line.instance)).toEqual(['a'])
+  expect(without.plan.months.flatMap(({ buys }) => buys)).toEqual(['a'])
+  expect(whole.bill.usual.totalMinor - without.bill.usual.totalMinor).toBe(1000)
 })

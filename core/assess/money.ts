@@ -3,7 +3,26 @@ import { needsOf } from '../brief/index.ts'
 import { mate, mountOf, offeredParts, type Part } from '../catalogue/index.ts'
 import { lossesOf, type Shelf } from '../checks/index.ts'
 import { writeCsv } from '../formats/index.ts'
-import { type BuyPlan, buyPlan, type Cost, costOf, type CostLine, type PlanPiece, type TierLine, tierLines } from '../money/index.ts'
+import {
+  type Bill,
+  billOf,
+  type BuyPlan,
+  buyPlan,
+  type Chance,
+  chanceOf,
+  type Cost,
+  costOf,
+  type CostLine,
+  costOfLines,
+  isPriced,
+  type PlanPiece,
+  priceIn,
+  type PriceTerms,
+  rulesIn,
+  termsOf,
+  type TierLine,
+  tierLines,
+} from '../money/index.ts'
 
 /** A part that could be bought instead, what it saves, and what is lost with it. */
 export interface Instead {
@@ -19,6 +38,12 @@ export interface Instead {
 /** All that is to be said about the money of a rig, over all its set-ups. */
 export interface MoneyPicture {
   readonly cost: Cost
+  readonly bill: { readonly low: Bill; readonly usual: Bill; readonly high: Bill }
+  readonly chance: Chance
+  /** Prices in the rig's currency; undefined factor: no rate is known. */
+  readonly terms: PriceTerms
+  /** Pieces to buy whose price nobody knows: they are in no month of the plan, and what needs them does not work yet. */
+  readonly unpriced: readonly CostLine[]
   readonly tiers: readonly TierLine[]
   readonly plan: BuyPlan
   /** Where each piece to buy sits first, for what could stand in its place. */
@@ -28,10 +53,10 @@ export interface MoneyPicture {
 const assembliesOf = (rig: Rig, shelf: Shelf): readonly Assembly[] => rig.setups.map((setup) => placeSetup(rig, setup, shelf.catalogue))
 
 /** Pieces kept in view but not in the plan, with what they would cost. */
-const consideredLines = (rig: Rig, shelf: Shelf): readonly CostLine[] =>
+const consideredLines = (rig: Rig, shelf: Shelf, terms: PriceTerms): readonly CostLine[] =>
   rig.kit.flatMap(({ id, partId, status }) => {
     const part = shelf.catalogue.parts.get(partId)
-    return status === 'considered' && part ? [{ instance: id, part, owned: false, ...part.price }] : []
+    return status === 'considered' && part ? [{ instance: id, part, owned: false, ...priceIn(part, terms) }] : []
   })
 
 /** Which set-ups do not work without a piece: those that have it on, or plugged in; spare packs and cards belong to all. */
@@ -40,53 +65,78 @@ const setupsOf = (instance: string, assemblies: readonly Assembly[]): readonly s
   return (on.length > 0 ? on : assemblies).map(({ setup }) => setup.id)
 }
 
+/** What one has anyway or rents: a bill is often asked for without it. */
+const BODY: ReadonlySet<string> = new Set(['camera', 'lens'])
+
 /**
- * The money of a rig: tiers with their running sum, and the plan of what to buy when.
+ * The money of a rig: its bill, tiers with their running sum, and the plan of what to buy when.
  * @param from the first month of the plan, `YYYY-MM`
+ * @param withBody camera and lenses in all of it, or in none of it
  */
-export const moneyOf = (rig: Rig, shelf: Shelf, from: string): MoneyPicture => {
+export const moneyOf = (rig: Rig, shelf: Shelf, from: string, withBody = true): MoneyPicture => {
   const assemblies = assembliesOf(rig, shelf)
-  const cost = costOf(rig, shelf.catalogue, shelf.owned)
+  const terms = termsOf(rig.brief.currency, shelf)
+  const counts = ({ part }: CostLine) => withBody || !BODY.has(part.role)
+  const cost = costOfLines(costOf(rig, shelf.catalogue, shelf.owned, terms).lines.filter(counts))
+  const rules = rulesIn(rig.brief.currency, shelf)
   const needs = new Set(needsOf(rig.brief).map(({ capability }) => capability))
-  const pieces = cost.lines
-    .filter(({ owned, usual }) => !owned && usual > 0)
-    .map(({ instance, usual }): PlanPiece => ({ id: instance, costMinor: usual, setups: setupsOf(instance, assemblies) }))
+  const pieceOf = ({ instance, usual }: CostLine): PlanPiece => ({
+    id: instance,
+    costMinor: usual,
+    setups: setupsOf(instance, assemblies),
+  })
+  const pieces = cost.lines.filter(({ owned, usual }) => !owned && usual > 0).map(pieceOf)
+  const waiting = new Set(cost.unpriced.map(pieceOf).flatMap((piece) => piece.setups))
   const setups = rig.setups.map(({ id, weight, neededBy }) => ({ id, weight: weight ?? 10, neededBy }))
+  const plan = buyPlan(pieces, setups, rig.brief.budgetMinor, rig.brief.monthlyMinor, from)
   const places = new Map<string, PlacedPart>()
   for (const { placed } of assemblies) for (const piece of placed) if (!places.has(piece.instance.id)) places.set(piece.instance.id, piece)
   return {
     cost,
-    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, shelf)),
-    plan: buyPlan(pieces, setups, rig.brief.budgetMinor, rig.brief.monthlyMinor, from),
+    bill: { low: billOf(cost.low, rules), usual: billOf(cost.usual, rules), high: billOf(cost.high, rules) },
+    chance: chanceOf(cost, rig.brief, shelf),
+    terms,
+    unpriced: cost.unpriced,
+    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, shelf, terms).filter(counts)),
+    plan: {
+      ...plan,
+      order: plan.order.map((one) => (waiting.has(one.setup) ? { ...one, month: undefined } : one)),
+      unbought: [...plan.unbought, ...cost.unpriced.map(({ instance }) => instance)],
+      months: plan.months.map((month) => ({ ...month, works: month.works.filter((id) => !waiting.has(id)) })),
+    },
     places,
   }
 }
 
 /** Parts that go where a piece sits and cost less or weigh less: those that lose nothing first, then the most saved. */
-export const insteadOf = (piece: PlacedPart, shelf: Shelf, most = 4): readonly Instead[] => {
+export const insteadOf = (piece: PlacedPart, shelf: Shelf, terms: PriceTerms, most = 4): readonly Instead[] => {
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return []
   const host = { part: piece.host.part, mount }
-  return (shelf.catalogue.byRole.get(piece.part.role) ?? [])
-    .filter((part) => part.id !== piece.part.id && part.mounts.some((own) => mate(host, { part, mount: own }).ok))
-    .map((part): Instead => {
-      const owned = (shelf.owned.get(part.id) ?? 0) > 0
-      const savesMinor = piece.part.price.usual - (owned ? 0 : part.price.usual)
-      const savesG = piece.part.massG - part.massG
-      return {
-        part,
-        savesMinor,
-        savesG,
-        per100GMinor: savesG > 0 && savesMinor < 0 ? Math.round((-savesMinor * 100) / savesG) : undefined,
-        losses: lossesOf(piece.part, part),
-      }
-    })
-    .filter(({ savesMinor, savesG }) => savesMinor > 0 || savesG > 0)
-    .sort(
-      (a, b) =>
-        Number(a.losses.length > 0) - Number(b.losses.length > 0) || b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1),
-    )
-    .slice(0, most)
+  return (
+    (shelf.catalogue.byRole.get(piece.part.role) ?? [])
+      .filter((part) => part.id !== piece.part.id && part.mounts.some((own) => mate(host, { part, mount: own }).ok))
+      // What nobody has priced saves nothing one could name.
+      .filter((part) => isPriced(part) || (shelf.owned.get(part.id) ?? 0) > 0)
+      .map((part): Instead => {
+        const owned = (shelf.owned.get(part.id) ?? 0) > 0
+        const savesMinor = priceIn(piece.part, terms).usual - (owned ? 0 : priceIn(part, terms).usual)
+        const savesG = piece.part.massG - part.massG
+        return {
+          part,
+          savesMinor,
+          savesG,
+          per100GMinor: savesG > 0 && savesMinor < 0 ? Math.round((-savesMinor * 100) / savesG) : undefined,
+          losses: lossesOf(piece.part, part),
+        }
+      })
+      .filter(({ savesMinor, savesG }) => savesMinor > 0 || savesG > 0)
+      .sort(
+        (a, b) =>
+          Number(a.losses.length > 0) - Number(b.losses.length > 0) || b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1),
+      )
+      .slice(0, most)
+  )
 }
 
 /** A box of several parts instead of pieces bought one by one. */
@@ -104,7 +154,8 @@ export interface Box {
 
 /** Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the rest counted once. */
 export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
-  const now = costOf(rig, shelf.catalogue, shelf.owned)
+  const terms = termsOf(rig.brief.currency, shelf)
+  const now = costOf(rig, shelf.catalogue, shelf.owned, terms)
   const boxes = offeredParts(shelf.catalogue).filter(({ includes }) => (includes?.length ?? 0) > 0)
   return boxes
     .flatMap((part): Box[] =>
@@ -114,7 +165,7 @@ export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
           const commands = swapCommands(rig, instance, part, shelf.catalogue)
           const edited = commands.some((command) => command.do === 'take-off') ? undefined : edit(rig, commands, shelf.catalogue)
           if (!edited?.ok) return []
-          const then = costOf(edited.value, shelf.catalogue, shelf.owned)
+          const then = costOf(edited.value, shelf.catalogue, shelf.owned, terms)
           const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)
           const left = used.map(({ id }) => id)
           const unused = (part.includes ?? []).flatMap((id) => {
@@ -132,20 +183,21 @@ export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
 /** The shopping list as CSV, in the order of the plan. */
 export const shoppingCsv = ({ tiers, plan }: MoneyPicture): string => {
   const monthOf = new Map(plan.months.flatMap(({ month, buys }) => buys.map((id) => [id, month] as const)))
-  const major = (minor: number) => (minor / 100).toFixed(2)
+  /** What nobody knows is left blank, not nought. */
+  const major = (minor: number, line: CostLine) => (line.high === 0 ? '' : (minor / 100).toFixed(2))
   return writeCsv(
     ['month', 'tier', 'part', 'maker', 'low', 'usual', 'high', 'mass (g)'],
     [...tiers]
-      .filter(({ line }) => line.usual > 0)
+      .filter(({ line }) => line.inBoxOf === undefined)
       .sort((a, b) => (monthOf.get(a.line.instance) ?? '9999').localeCompare(monthOf.get(b.line.instance) ?? '9999'))
       .map(({ line, tier }) => [
         monthOf.get(line.instance) ?? '',
         tier,
         line.part.name,
         line.part.maker,
-        major(line.low),
-        major(line.usual),
-        major(line.high),
+        major(line.low, line),
+        major(line.usual, line),
+        major(line.high, line),
         line.part.massG,
       ]),
   )

@@ -2,7 +2,7 @@ import type { Operator } from '../balance/index.ts'
 import { catalogueOf, type Part } from '../catalogue/index.ts'
 import type { Shelf } from '../checks/index.ts'
 import { isOwned, type LockerPiece, measuredMasses } from '../locker/index.ts'
-import { asKnown, type BillRules, type PriceView } from '../money/index.ts'
+import { asKnown, type BillRules, type PriceView, type Rate } from '../money/index.ts'
 
 /** Where what surrounds a rig comes from: parts as their makers state them, pieces of the locker, prices seen. */
 export interface ShelfSources {
@@ -12,6 +12,8 @@ export interface ShelfSources {
   readonly pieces: readonly LockerPiece[]
   readonly prices: readonly PriceView[]
   readonly rules?: BillRules
+  readonly home?: string
+  readonly rates?: readonly Rate[]
   readonly operator?: Operator
 }
 
@@ -23,7 +25,7 @@ export const ownedOf = (pieces: readonly LockerPiece[]): ReadonlyMap<string, num
 }
 
 /** What surrounds every rig, with what was weighed and what was seen in shops in place of what the makers state. */
-export const shelfOf = ({ parts, gone, pieces, prices, rules, operator }: ShelfSources): Shelf => {
+export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, operator }: ShelfSources): Shelf => {
   const seen = new Map(prices.map((view) => [view.partId, view]))
   const measured = measuredMasses(pieces)
   return {
@@ -31,6 +33,8 @@ export const shelfOf = ({ parts, gone, pieces, prices, rules, operator }: ShelfS
     owned: ownedOf(pieces),
     prices: seen,
     ...(rules ? { rules } : {}),
+    ...(home ? { home } : {}),
+    ...(rates ? { rates } : {}),
     ...(operator ? { operator } : {}),
   }
 }

@@ -1,4 +1,5 @@
-import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
+import { on, plug, tinyPart, tinyRig, type TinyRig } from '../testing/index.ts'
+import type { Shelf } from './facts.ts'
 import { overBudget } from './over-budget.ts'
 import { overMass } from './over-mass.ts'
 import { testCheck } from './tester.ts'
@@ -53,6 +54,11 @@ testCheck(tooTall, {
 const dear = { price: { low: 4000, usual: 5000, high: 6000 } }
 const cheap = cube('cheap', { price: { low: 1000, usual: 2000, high: 3000 } })
 
+const inPounds = (rates: Shelf['rates']): TinyRig => {
+  const tiny = tinyRig([cube('cube')], [onHole], { brief: { budgetMinor: 900, currency: 'GBP' } })
+  return { ...tiny, shelf: { ...tiny.shelf, home: 'EUR', ...(rates ? { rates } : {}) } }
+}
+
 testCheck(overBudget, {
   speaks: [
     {
@@ -78,6 +84,13 @@ testCheck(overBudget, {
       ...tinyRig([cube('cube', dear)], [onHole], { brief: { budgetMinor: 5000 } }),
     },
     {
+      // 10.00 EUR at 1 GBP = 1.25 EUR are 8.00 GBP.
+      name: 'in pounds, at the ledger’s rate',
+      message: 'within',
+      numbers: { toBuyMinor: 800, capMinor: 900 },
+      ...inPounds([{ currency: 'GBP', seenOn: '2026-11-01', rate: 1.25 }]),
+    },
+    {
       name: 'owned costs nothing',
       message: 'within',
       numbers: { toBuyMinor: 0 },
@@ -85,6 +98,7 @@ testCheck(overBudget, {
     },
   ],
   cannotTell: [
+    { name: 'in pounds, whose worth nobody has entered', message: 'currency', ...inPounds(undefined) },
     {
       name: 'a part without a price',
       message: 'unpriced',

@@ -51,7 +51,19 @@ import { FactFailure } from './failure.ts'
 import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
-import { type Bill, billOf, type BillRules, chanceWithin, type Cost, costOf, plainRules, type PriceView } from '../money/index.ts'
+import {
+  type Bill,
+  billOf,
+  type BillRules,
+  type Chance,
+  chanceOf,
+  type Cost,
+  costOf,
+  type PriceView,
+  type Rate,
+  rulesIn,
+  termsOf,
+} from '../money/index.ts'
 import {
   type Clean,
   cleanOf,
@@ -96,6 +108,9 @@ export interface Shelf {
   /** What the price ledger says today, by part; and how bills are made up. Without them only the catalogue's prices count. */
   readonly prices?: ReadonlyMap<string, PriceView>
   readonly rules?: BillRules
+  /** The currency that catalogue and ledger are kept in, and what others are worth in it. Without it they are the rig's own. */
+  readonly home?: string
+  readonly rates?: readonly Rate[]
   /** Who holds the rig; without it an average adult. */
   readonly operator?: Operator
 }
@@ -166,17 +181,12 @@ const makers = {
   recordings: (assembly: Assembly): readonly Recording[] =>
     recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec),
   hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
-  cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
+  cost: (assembly: Assembly, shelf: Shelf): Cost =>
+    costOf(assembly.rig, shelf.catalogue, shelf.owned, termsOf(assembly.rig.brief.currency, shelf)),
   /** The bill over what is still to buy, with sending and tax. */
-  bill: (_: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, shelf.rules ?? plainRules),
-  /** How likely the bill stays within the brief's money, 0 to 1; sending and tax are taken as they are at usual prices. */
-  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): number => {
-    const extra = billOf(facts.cost.usual, shelf.rules ?? plainRules).totalMinor - facts.cost.usual
-    return chanceWithin(
-      facts.cost.lines.filter(({ owned }) => !owned),
-      assembly.rig.brief.budgetMinor - extra,
-    )
-  },
+  bill: (assembly: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, rulesIn(assembly.rig.brief.currency, shelf)),
+  /** How likely the bill stays within the brief's money; sending is taken as it is at usual prices. */
+  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): Chance => chanceOf(facts.cost, assembly.rig.brief, shelf),
   clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),
   size: (assembly: Assembly): Size => sizeOf(assembly.placed.filter(inHand)),
   /** What the brief asks of this set-up: on a stand nobody wants a handle. */
@@ -339,7 +349,7 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   day: { phases: [], minutes: 0, events: [], kinds: [], darkMin: new Map(), failsAtMin: 0, swaps: 0 },
   cost: { lines: [], low: 0, usual: 0, high: 0, unpriced: [] },
   bill: { goodsMinor: 0, shippingMinor: 0, taxMinor: 0, totalMinor: 0 },
-  chance: 0,
+  chance: { within: undefined, thin: [] },
   size: { bounds: { min: zero, max: zero }, wideMm: 0, tallMm: 0, longMm: 0 },
   stand: { marginMm: 0, on: [] },
   light: {

@@ -1,6 +1,7 @@
 import type { Part } from '../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../power/index.ts'
 import { demandsOf } from '../wiring/index.ts'
+import { priceIn, termsOf } from '../money/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import type { Facts } from './facts.ts'
 import { byReadiness, spareOwned } from './places.ts'
@@ -15,12 +16,15 @@ export interface Forgotten {
 const cheapestOf = (facts: Facts, role: Part['role'], wanted: (part: Part) => boolean = () => true): Part | undefined =>
   [...(facts.shelf.catalogue.byRole.get(role) ?? [])].filter(wanted).sort(byReadiness(facts))[0]
 
-const priceIn = (facts: Facts, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : part.price.usual)
+const usualOf = (facts: Facts, part: Part | undefined): number =>
+  part ? priceIn(part, termsOf(facts.assembly.rig.brief.currency, facts.shelf)).usual : 0
+
+const toPay = (facts: Facts, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : usualOf(facts, part))
 
 /** Packs the day takes beyond those there are. */
 const packs = (facts: Facts): Forgotten => {
   const short = facts.day.kinds.filter(({ needed, have }) => Number.isFinite(needed) && needed > have)
-  const costOf = (kind: string) => batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part.price.usual ?? 0
+  const costOf = (kind: string) => usualOf(facts, batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
   return {
     what: 'packs',
     count: short.reduce((sum, { needed, have }) => sum + needed - have, 0),
@@ -44,7 +48,7 @@ const leads = (facts: Facts): Forgotten => {
   return {
     what: 'leads',
     count: open.length,
-    costMinor: open.reduce((sum, what) => sum + priceIn(facts, cheapestOf(facts, LEADS[what])), 0),
+    costMinor: open.reduce((sum, what) => sum + toPay(facts, cheapestOf(facts, LEADS[what])), 0),
   }
 }
 
@@ -64,7 +68,7 @@ const cards = (facts: Facts): Forgotten => {
   return {
     what: 'cards',
     count: counts.reduce((sum, { count }) => sum + count, 0),
-    costMinor: counts.reduce((sum, { part, count }) => sum + count * (part?.price.usual ?? 0), 0),
+    costMinor: counts.reduce((sum, { part, count }) => sum + count * usualOf(facts, part), 0),
   }
 }
 
@@ -72,7 +76,7 @@ const cards = (facts: Facts): Forgotten => {
 const filters = (facts: Facts): Forgotten => {
   const wanted = facts.needs.some(({ capability }) => capability === 'nd') && facts.unmet.some(({ capability }) => capability === 'nd')
   const filter = wanted ? cheapestOf(facts, 'filter', ({ provides }) => provides.includes('nd')) : undefined
-  return { what: 'filters', count: wanted ? 1 : 0, costMinor: priceIn(facts, filter) }
+  return { what: 'filters', count: wanted ? 1 : 0, costMinor: toPay(facts, filter) }
 }
 
 /** Everything the job needs and the plan does not have, with what it costs. */
@@ -96,7 +100,7 @@ export const forgottenCost = defineCheck<Facts, object>({
   ...noOptions,
   needs: ['cost', 'day', 'recordings', 'leads', 'needs', 'unmet'],
   messages: {
-    speaks: { forgotten: 'The bill is not whole. {list} are not in it yet: about {costMinor} more.' },
+    speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor} more.' },
     silent: { whole: 'Nothing was forgotten.', free: 'What is missing lies in the locker.' },
     cannotTell: {},
   },
@@ -111,7 +115,7 @@ export const forgottenCost = defineCheck<Facts, object>({
           group: 'speaks',
           message: 'forgotten',
           numbers: { costMinor },
-          names: { list: `${list[0]?.toUpperCase() ?? ''}${list.slice(1)}` },
+          names: { list },
         }
       : { group: 'silent', message: 'free', numbers: { costMinor } }
   },

@@ -20,7 +20,42 @@ const bought = (part: Part, budgetMinor: number, extra: readonly Part[] = [], mo
 const bare = { taxPercent: 0, taxIncluded: true, shippingMinor: 0, freeFromMinor: 0 }
 const ruled = (tiny: TinyRig, rules = bare): TinyRig => ({ ...tiny, shelf: { ...tiny.shelf, rules } })
 
+const view = (more: Partial<PriceView> = {}): PriceView => ({
+  partId: 'cube',
+  low: 900,
+  usual: 1000,
+  high: 1100,
+  usedMinor: undefined,
+  shippingMinor: 0,
+  newestMinor: 1000,
+  newestOn: '2026-07-01',
+  ageDays: 10,
+  driftMinor: 0,
+  sale: false,
+  unavailable: false,
+  points: 3,
+  ...more,
+})
+
+const seenOnce = (tiny: TinyRig): TinyRig => ({ ...tiny, shelf: { ...tiny.shelf, prices: new Map([['cube', view({ points: 1 })]]) } })
+const unpriced = bought(cube('cube', 1000), 1100, [], {
+  kit: [
+    { id: 'cube', partId: 'cube', status: 'in' },
+    { id: 'gift', partId: 'gift', status: 'in' },
+  ],
+  extra: [tinyPart({ id: 'gift', price: { low: 0, usual: 0, high: 0 } })],
+})
+
 testCheck(likelyOver, {
+  cannotTell: [
+    {
+      name: 'one price was seen, and no more',
+      message: 'thin',
+      numbers: { capMinor: 1100 },
+      ...seenOnce(ruled(bought(cube('cube', 1000), 1100))),
+    },
+    { name: 'a piece without a price', message: 'unpriced', ...ruled(unpriced) },
+  ],
   speaks: [
     {
       name: 'usual 10.00 of 10.50, and 1.00 of sending on top',
@@ -41,22 +76,6 @@ testCheck(likelyOver, {
   ],
 })
 
-const view = (more: Partial<PriceView> = {}): PriceView => ({
-  partId: 'cube',
-  low: 900,
-  usual: 1000,
-  high: 1100,
-  usedMinor: undefined,
-  shippingMinor: 0,
-  newestMinor: 1000,
-  newestOn: '2026-07-01',
-  ageDays: 10,
-  driftMinor: 0,
-  sale: false,
-  unavailable: false,
-  points: 3,
-  ...more,
-})
 const priced = (tiny: TinyRig, ...views: PriceView[]): TinyRig => ({
   ...tiny,
   shelf: { ...tiny.shelf, prices: new Map(views.map((one) => [one.partId, one])) },

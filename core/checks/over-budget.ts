@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import type { CostLine } from '../money/index.ts'
-import { defineCheck, type Remedy } from './check.ts'
+import { type CostLine, worthOf } from '../money/index.ts'
+import { defineCheck, type Judgement, type Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 import { cheaperHere } from './equal.ts'
 import { dispensable, eachOf, firstOf, swapRemedy } from './places.ts'
@@ -19,19 +19,26 @@ export const overBudget = defineCheck<Facts, object>({
   messages: {
     speaks: { over: 'Over budget by {overMinor}. {toBuyMinor} is still to buy; the brief has {capMinor}.' },
     silent: { within: '{toBuyMinor} still to buy of {capMinor}.' },
-    cannotTell: { unpriced: 'The bill is not whole. {part} has no price yet; the rest comes to {toBuyMinor} of {capMinor}.' },
+    cannotTell: {
+      currency: 'No rate from {home} to {currency} is known. Enter one with the prices, and the bill can be told.',
+      unpriced: 'The bill is not whole. {part} has no price yet; the rest comes to {toBuyMinor} of {capMinor}.',
+    },
   },
   subjects: (facts) => (facts.assembly.rig.brief.budgetMinor > 0 ? [facts] : []),
-  judge: ({ cost, assembly }) => {
+  judge: ({ cost, assembly, shelf }): Judgement => {
+    const { currency } = assembly.rig.brief
     const capMinor = assembly.rig.brief.budgetMinor
     const numbers = { toBuyMinor: cost.usual, capMinor, overMinor: cost.usual - capMinor }
+    if (worthOf(currency, shelf) === undefined)
+      return { group: 'cannotTell', message: 'currency', numbers, names: { home: shelf.home ?? '', currency } }
     if (cost.usual > capMinor) return { group: 'speaks', message: 'over', numbers }
     const [unpriced] = cost.unpriced
     return unpriced
       ? { group: 'cannotTell', message: 'unpriced', numbers, names: { part: unpriced.part.name }, parts: [unpriced.instance] }
       : { group: 'silent', message: 'within', numbers }
   },
-  remedies: (facts) => {
+  remedies: (facts, _, { message }) => {
+    if (message === 'currency') return []
     const dear = [...facts.cost.lines].filter((line) => !line.owned).sort((a, b) => b.usual - a.usual)
     const swapFor = (line: CostLine): Remedy | undefined => {
       const piece = facts.assembly.byInstance.get(line.instance)

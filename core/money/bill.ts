@@ -14,20 +14,23 @@ export type BillRules = z.infer<typeof billRulesSchema>
 export const plainRules: BillRules = { taxPercent: 20, taxIncluded: true, shippingMinor: 690, freeFromMinor: 10_000 }
 
 export interface Bill {
+  /** With tax, as every price of a rig is. */
   readonly goodsMinor: number
   readonly shippingMinor: number
-  /** Added tax; 0 when the prices have it in them. */
+  /** Tax that was put on top of prices kept without it, on goods and sending; 0 when the prices have it in them. */
   readonly taxMinor: number
   readonly totalMinor: number
 }
 
 /**
- * A bill over some goods: one order, sent for nothing from a sum on, tax on goods and sending when the prices are without.
- * @example 80.00 net at 20 % with 6.90 sending: 80 + 6.90 + 17.38 = 104.28
+ * A bill over some goods: one order, sent for nothing from a sum on, sending taxed like the goods.
+ * @param goodsMinor with tax
+ * @example 96.00 with 20 % in it, kept without, and 6.90 sending: 96 + 8.28 = 104.28, 17.38 of it tax
  */
 export const billOf = (goodsMinor: number, rules: BillRules): Bill => {
+  const tax = rules.taxIncluded ? 0 : rules.taxPercent / 100
   const free = goodsMinor === 0 || (rules.freeFromMinor > 0 && goodsMinor >= rules.freeFromMinor)
-  const shippingMinor = free ? 0 : rules.shippingMinor
-  const taxMinor = rules.taxIncluded ? 0 : Math.round(((goodsMinor + shippingMinor) * rules.taxPercent) / 100)
-  return { goodsMinor, shippingMinor, taxMinor, totalMinor: goodsMinor + shippingMinor + taxMinor }
+  const shippingMinor = free ? 0 : Math.round(rules.shippingMinor * (1 + tax))
+  const totalMinor = goodsMinor + shippingMinor
+  return { goodsMinor, shippingMinor, taxMinor: Math.round((totalMinor * tax) / (1 + tax)), totalMinor }
 }

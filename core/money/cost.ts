@@ -1,5 +1,6 @@
 import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
+import { asTheyStand, priceIn, type PriceTerms } from './terms.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -8,7 +9,7 @@ export interface CostLine {
   readonly owned: boolean
   /** It comes in the box of this instance and costs nothing of its own. */
   readonly inBoxOf?: string
-  /** 0 when owned. Minor units of the rig's currency. */
+  /** 0 when owned, and when nobody knows. Minor units of the rig's currency, tax in it. */
   readonly low: number
   readonly usual: number
   readonly high: number
@@ -19,7 +20,7 @@ export interface Cost {
   readonly low: number
   readonly usual: number
   readonly high: number
-  /** Pieces to buy whose price nobody has entered. */
+  /** Pieces to buy whose price nobody has entered, or in a currency without a rate: the sums are at least what they say. */
   readonly unpriced: readonly CostLine[]
 }
 
@@ -29,8 +30,9 @@ const nothing = { low: 0, usual: 0, high: 0 } as const
  * What is still to buy for a rig's kit. The locker's pieces are used first, each once; what comes in the box of
  * something bought is paid with it; considered pieces cost nothing yet.
  * @param owned pieces of each part in the locker
+ * @param terms what a price comes to in the rig's currency
  */
-export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
+export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>, terms: PriceTerms = asTheyStand): Cost => {
   const left = new Map(owned)
   const kit = rig.kit.flatMap((instance) => {
     const part = catalogue.parts.get(instance.partId)
@@ -49,8 +51,15 @@ export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string
   const lines = kit.map(({ instance, part }, i): CostLine => {
     if (have[i]) return { instance, part, owned: true, ...nothing }
     const inBoxOf = boxed.get(part.id)?.shift()
-    return inBoxOf === undefined ? { instance, part, owned: false, ...part.price } : { instance, part, owned: false, inBoxOf, ...nothing }
+    return inBoxOf === undefined
+      ? { instance, part, owned: false, ...priceIn(part, terms) }
+      : { instance, part, owned: false, inBoxOf, ...nothing }
   })
+  return costOfLines(lines)
+}
+
+/** The sums over some lines. */
+export const costOfLines = (lines: readonly CostLine[]): Cost => {
   const sum = (key: 'low' | 'usual' | 'high') => lines.reduce((total, line) => total + line[key], 0)
   return {
     lines,

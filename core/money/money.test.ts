@@ -4,21 +4,26 @@ import {
   billOf,
   buyPlan,
   chanceWithin,
+  COMMON_PART,
+  exchanged,
   feedPrices,
   feedShops,
   hardship,
   inHome,
-  meanOf,
   monthFor,
   normalBelow,
+  plainRules,
   type PlanPiece,
   type PlanSetup,
   type Price,
+  priceIn,
   priceSchema,
+  type PriceSpread,
   priceView,
   quantile,
   rateSchema,
-  varianceOf,
+  rulesIn,
+  termsOf,
 } from './index.ts'
 
 const today = '2026-11-25'
@@ -113,44 +118,104 @@ test('a bill by hand: sending, its end, and tax that is not in the prices', () =
   expect(billOf(9999, rules).shippingMinor).toBe(690)
   expect(billOf(0, rules).totalMinor).toBe(0)
   // 80.00 and 6.90 net: 86.90 x 0.2 = 17.38.
-  expect(billOf(8000, { ...rules, taxIncluded: false })).toMatchObject({ taxMinor: 1738, totalMinor: 10_428 })
+  // 80.00 net are 96.00 with tax; sending 6.90 net 8.28.
+  expect(billOf(9600, { ...rules, taxIncluded: false })).toMatchObject({ shippingMinor: 828, taxMinor: 1738, totalMinor: 10_428 })
   expect(billOf(50_000, { ...rules, freeFromMinor: 0 }).shippingMinor).toBe(690)
 })
 
-test('mean and variance of a triangle by hand, and the normal distribution by its table', () => {
-  expect(meanOf({ low: 8, usual: 10, high: 12 })).toBe(10)
-  // (64 + 100 + 144 - 80 - 96 - 120) / 18 = 12 / 18
-  expect(varianceOf({ low: 8, usual: 10, high: 12 })).toBeCloseTo(2 / 3, 12)
+test('the normal distribution by its table; one price exactly, by its triangle or by its tenths', () => {
   expect(normalBelow(0)).toBeCloseTo(0.5, 6)
   expect(normalBelow(1)).toBeCloseTo(0.841345, 6)
   expect(normalBelow(-1.959964)).toBeCloseTo(0.025, 6)
-  expect(chanceWithin([{ low: 8, usual: 10, high: 12 }], 10)).toBeCloseTo(0.5, 6)
-  expect(chanceWithin([{ low: 5, usual: 5, high: 5 }], 5)).toBe(1)
-  expect(chanceWithin([{ low: 5, usual: 5, high: 5 }], 4)).toBe(0)
+  const range = { low: 8, usual: 10, high: 14, kind: 'range' } as const
+  // The triangle from 8 over 10 to 14: (10 - 8) / (14 - 8) of its area lies under 10; under 12 all but (14 - 12)^2 / (6 x 4).
+  expect(chanceWithin([range], 10)).toBeCloseTo(1 / 3, 12)
+  expect(chanceWithin([range], 12)).toBeCloseTo(1 - 4 / 24, 12)
+  expect([chanceWithin([range], 8), chanceWithin([range], 14)]).toEqual([0, 1])
+  // Of prices that were seen a tenth lies under the low one, half under the usual, nine tenths under the high.
+  const seen = { ...range, kind: 'seen' } as const
+  expect([8, 10, 14].map((cap) => chanceWithin([seen], cap))).toEqual([
+    expect.closeTo(0.1, 5),
+    expect.closeTo(0.5, 5),
+    expect.closeTo(0.9, 5),
+  ])
+  const certain = { low: 5, usual: 5, high: 5, kind: 'range' } as const
+  expect([chanceWithin([certain], 5), chanceWithin([certain], 4), chanceWithin([certain, certain], 10)]).toEqual([1, 0, 1])
 })
 
 /** A triangular price drawn by turning an even chance round (inverse of its distribution). */
-const drawn = ({ low, usual, high }: { low: number; usual: number; high: number }, u: number): number => {
+const fromTriangle = ({ low, usual, high }: PriceSpread, u: number): number => {
   const peak = (usual - low) / (high - low)
   return u < peak ? low + Math.sqrt(u * (high - low) * (usual - low)) : high - Math.sqrt((1 - u) * (high - low) * (high - usual))
 }
+const fromTenths = ({ low, usual, high }: PriceSpread, z: number): number =>
+  usual + (z / 1.2815515655446004) * (z < 0 ? usual - low : high - usual)
 
-test('the chance of staying within a cap agrees with thirty thousand drawn bills', () => {
-  const prices = [
-    { low: 4000, usual: 4900, high: 6500 },
-    { low: 10_000, usual: 11_900, high: 15_000 },
-    { low: 2000, usual: 2100, high: 4000 },
-    { low: 24_000, usual: 29_900, high: 31_000 },
-    { low: 900, usual: 1500, high: 1800 },
+test('the chance agrees within 3 points with forty thousand drawn bills whose prices move together', () => {
+  const spread = (low: number, usual: number, high: number, kind: PriceSpread['kind'] = 'seen'): PriceSpread => ({ low, usual, high, kind })
+  const bills: readonly (readonly PriceSpread[])[] = [
+    [
+      spread(4000, 4900, 6500, 'range'),
+      spread(10_000, 11_900, 15_000),
+      spread(2000, 2100, 4000),
+      spread(24_000, 29_900, 31_000),
+      spread(900, 1500, 1800),
+    ],
+    // Two prices, both with a long tail upward: where a plain normal is worst.
+    [spread(9000, 10_000, 16_000), spread(4500, 5000, 9000)],
+    Array.from({ length: 14 }, (_, i) => spread(1000 + 90 * i, 1400 + 100 * i, 2400 + 120 * i, i % 2 ? 'seen' : 'range')),
   ]
-  // A plain linear congruential generator: the same draws every time.
+  // A small mixing generator, and normal figures from it (Box and Muller): the same draws every time.
   let state = 12_345
-  const even = () => (state = (Math.imul(state, 1_103_515_245) + 12_345) & 0x7fffffff) / 0x80000000
-  const bills = Array.from({ length: 30_000 }, () => prices.reduce((sum, one) => sum + drawn(one, even()), 0))
-  for (const cap of [47_000, 50_000, 53_000]) {
-    const share = bills.filter((bill) => bill <= cap).length / bills.length
-    expect(Math.abs(chanceWithin(prices, cap) - share)).toBeLessThan(0.02)
+  const even = () => {
+    state = (state + 0x6d2b79f5) | 0
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
+    return (((mixed ^ (mixed >>> 14)) >>> 0) + 0.5) / 4_294_967_296
   }
+  const normal = () => Math.sqrt(-2 * Math.log(even())) * Math.cos(2 * Math.PI * even())
+  for (const prices of bills) {
+    const drawn = Array.from({ length: 40_000 }, () => {
+      const common = normal() * Math.sqrt(COMMON_PART)
+      return prices.reduce((sum, price) => {
+        const z = common + normal() * Math.sqrt(1 - COMMON_PART)
+        return sum + (price.kind === 'seen' ? fromTenths(price, z) : fromTriangle(price, normalBelow(z)))
+      }, 0)
+    }).sort((a, b) => a - b)
+    for (const share of [0.05, 0.1, 0.25, 0.5, 0.75, 0.9, 0.95]) {
+      const cap = drawn[Math.floor(share * drawn.length)] ?? 0
+      expect([share, Math.abs(chanceWithin(prices, cap) - share) < 0.03, chanceWithin(prices, cap)]).toEqual([
+        share,
+        true,
+        expect.any(Number),
+      ])
+    }
+  }
+})
+
+test('prices kept without tax and in another currency: converted and taxed in every figure, or told to be unknown', () => {
+  const rates = [
+    { currency: 'GBP', seenOn: '2026-09-01', rate: 1.1 },
+    { currency: 'GBP', seenOn: '2026-11-01', rate: 1.25 },
+  ]
+  const rules = { ...plainRules, taxIncluded: false, taxPercent: 20 }
+  // 100 EUR net are 80 GBP net, 96 with tax.
+  const terms = termsOf('GBP', { home: 'EUR', rates, rules })
+  expect(terms.factor).toBeCloseTo(0.96, 12)
+  expect(priceIn({ price: { low: 9000, usual: 10_000, high: 12_000 } }, terms)).toEqual({ low: 8640, usual: 9600, high: 11_520 })
+  expect(termsOf('USD', { home: 'EUR', rates, rules }).factor).toBeUndefined()
+  expect(termsOf('USD', { rules: plainRules }).factor).toBe(1)
+  expect([exchanged(9000, 'EUR', 'GBP', { home: 'EUR', rates }), exchanged(7200, 'GBP', 'EUR', { home: 'EUR', rates })]).toEqual([
+    7200, 9000,
+  ])
+  expect(exchanged(9000, 'EUR', 'USD', { home: 'EUR', rates })).toBeUndefined()
+  // Sending 6.90 EUR is 5.52 GBP, taxed 6.62.
+  expect(billOf(9600, rulesIn('GBP', { home: 'EUR', rates, rules: { ...rules, freeFromMinor: 0 } }))).toEqual({
+    goodsMinor: 9600,
+    shippingMinor: 662,
+    taxMinor: 1710,
+    totalMinor: 10_262,
+  })
 })
 
 test('the simulated shops give the same prices for the same seed, of three shops, none later than today', () => {

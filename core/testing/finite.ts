@@ -21,7 +21,7 @@ export const unfitFigures = (assessment: Assessment): readonly string[] => {
     pitch: steadiness?.pitch,
     yaw: steadiness?.yaw,
     roll: steadiness?.roll,
-    chance: facts.chance,
+    chance: facts.chance.within,
     totalMinor: facts.bill.totalMinor,
   }
   return [

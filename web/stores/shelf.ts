@@ -29,19 +29,22 @@ export const useShelf = defineStore('shelf', () => {
   const money = shallowRef<PriceOverview>()
   const prices = computed<ReadonlyMap<string, PriceView>>(() => new Map(money.value?.views.map((view) => [view.partId, view])))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
+  const terms = computed<Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates'>>(() => ({
+    ...(money.value ? { rules: money.value.rules, home: money.value.home, rates: money.value.rates } : {}),
+    ...(operator.value ? { operator: operator.value } : {}),
+  }))
   const shelf = computed<Shelf | undefined>(
     () =>
       catalogue.value && {
         catalogue: catalogue.value,
         owned: owned.value,
         prices: prices.value,
-        ...(money.value ? { rules: money.value.rules } : {}),
-        ...(operator.value ? { operator: operator.value } : {}),
+        ...terms.value,
       },
   )
 
   const tellWorker = async (parts?: readonly Part[], gone?: readonly Part[]) =>
-    benchWorker().setShelf(parts, [...owned.value], operator.value, [...prices.value], money.value?.rules, gone, placeholders)
+    benchWorker().setShelf(parts, [...owned.value], [...prices.value], terms.value, gone, placeholders)
 
   /** Puts what was weighed and what was seen in shops into the catalogue. */
   const know = async () => {

@@ -23,6 +23,9 @@ import type { Remedy, Shelf } from '@zucchini/core/checks'
 import type { BillRules, PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
+/** Who holds the rig, and how its money is reckoned. */
+export type Terms = Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates'>
+
 let shelf: Shelf = { catalogue: catalogueOf([]), owned: new Map() }
 
 let asked = 0
@@ -43,9 +46,8 @@ const bench = {
   setShelf(
     parts: readonly Part[] | undefined,
     owned: readonly (readonly [string, number])[],
-    operator?: Operator,
-    prices: readonly (readonly [string, PriceView])[] = [],
-    rules?: BillRules,
+    prices: readonly (readonly [string, PriceView])[],
+    terms: Terms,
     gone: readonly Part[] = [],
     placeholders: readonly Part[] = [],
   ): void {
@@ -53,8 +55,7 @@ const bench = {
       catalogue: parts ? withPlaceholders(catalogueOf(parts, gone), placeholders) : shelf.catalogue,
       owned: new Map(owned),
       prices: new Map(prices),
-      ...(rules ? { rules } : {}),
-      ...(operator ? { operator } : {}),
+      ...terms,
     }
   },
   /** Tells what fits as soon as the likeliest are tried, then more and more; a newer question ends an older one. */

@@ -26,13 +26,14 @@ export class Surroundings {
   }
 
   async sources(): Promise<ShelfSources> {
-    const [{ parts, gone }, pieces, views, { rules }, operator] = await Promise.all([
+    const [{ parts, gone }, pieces, views, { rules, home }, rates, operator] = await Promise.all([
       this.#catalogue.held(),
       this.#locker.pieces(),
       this.#prices.views(),
       this.#prices.reckoning(),
+      this.#prices.rates(),
       this.#operator.get(),
     ])
-    return { parts, gone, pieces: pieces.map(({ piece }) => piece), prices: views, rules, operator }
+    return { parts, gone, pieces: pieces.map(({ piece }) => piece), prices: views, rules, home, rates, operator }
   }
 }

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { exchanged } from '@zucchini/core/money'
 import { type Brief, briefSchema, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
 import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
+import { useShelf } from '../../stores/shelf.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import BriefAnswer from './BriefAnswer.vue'
@@ -45,6 +47,28 @@ const numberOf = (event: Event) => Number((event.target as HTMLInputElement).val
 const toggle = (condition: Condition) => {
   const now = brief.value?.conditions ?? []
   change({ conditions: conditionIds.filter((id) => (id === condition ? !now.includes(id) : now.includes(id))) })
+}
+const prices = useShelf()
+/** Currencies a brief can be reckoned in: those whose worth the price ledger knows. */
+const currencies = computed(() => {
+  const known = prices.money
+  return [
+    ...new Set([brief.value?.currency ?? 'EUR', ...(known ? [known.home, ...known.rates.map(({ currency }) => currency)] : [])]),
+  ].sort()
+})
+const reckonIn = (currency: string) => {
+  const now = brief.value
+  if (!now) return
+  const amounts = [now.budgetMinor, now.monthlyMinor].map((minor) => exchanged(minor, now.currency, currency, prices.money ?? {}))
+  const [budgetMinor, monthlyMinor] = amounts
+  if (budgetMinor === undefined || monthlyMinor === undefined) {
+    wrong.value = {
+      ...wrong.value,
+      currency: `What ${now.currency} is worth in ${currency} is not known. Enter a rate with the prices first.`,
+    }
+    return
+  }
+  change({ currency, budgetMinor, monthlyMinor })
 }
 const figures = computed(() =>
   brief.value
@@ -136,6 +160,19 @@ const figures = computed(() =>
             </label>
           </div>
         </fieldset>
+        <label class="label -mt-3 flex items-center gap-2"
+          >money in
+          <select
+            class="field py-0.5"
+            :value="brief.currency"
+            :aria-describedby="'wrong-currency'"
+            @change="reckonIn(($event.target as HTMLSelectElement).value)"
+          >
+            <option v-for="one in currencies" :key="one" :value="one">{{ one }}</option>
+          </select>
+          <span id="wrong-currency" class="text-[12px] text-brick">{{ wrong['currency'] }}</span>
+          <span v-if="!wrong['currency']">changing it converts the amounts at the ledger’s rates</span>
+        </label>
         <DayParts :brief="brief" @change="change({ phases: $event })" />
         <DayStart :brief="brief" @change="change" />
         <LensChoice :brief="brief" @change="change" />

@@ -1,39 +1,37 @@
 <script setup lang="ts">
-import type { Assessment } from '@zucchini/core/assess'
-import { billOf, plainRules } from '@zucchini/core/money'
+import type { MoneyPicture } from '@zucchini/core/assess'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
 import { money } from '../../wording.ts'
 import { percent } from './money-words.ts'
 
-const props = defineProps<{ assessment: Assessment; body: boolean }>()
+const props = defineProps<{ picture: MoneyPicture; capMinor: number; body: boolean }>()
 defineEmits<{ body: [on: boolean] }>()
 const store = useRig()
-const shelf = useShelf()
 
-const BODY: ReadonlySet<string> = new Set(['camera', 'lens'])
-const cap = computed(() => props.assessment.assembly.rig.brief.budgetMinor)
-const rules = computed(() => shelf.money?.rules ?? plainRules)
-const lines = computed(() => props.assessment.cost.lines.filter(({ owned, part }) => !owned && (props.body || !BODY.has(part.role))))
-const sum = (key: 'low' | 'usual' | 'high') =>
-  billOf(
-    lines.value.reduce((all, line) => all + line[key], 0),
-    rules.value,
-  ).totalMinor
-const bill = computed(() => ({ low: sum('low'), usual: sum('usual'), high: sum('high') }))
-const goods = computed(() => lines.value.reduce((all, line) => all + line.usual, 0))
-const extra = computed(() => bill.value.usual - goods.value)
+const cap = computed(() => props.capMinor)
+const bill = computed(() => ({
+  low: props.picture.bill.low.totalMinor,
+  usual: props.picture.bill.usual.totalMinor,
+  high: props.picture.bill.high.totalMinor,
+}))
+const extra = computed(() => bill.value.usual - props.picture.cost.usual)
+const taxMinor = computed(() => props.picture.bill.usual.taxMinor)
 const top = computed(() => Math.max(1, bill.value.high, cap.value) * 1.04)
 const x = (minor: number) => (minor / top.value) * 100
 const whole = (minor: number) => money(minor, store.style.currency).replace(/\.00$/, '')
+const unpriced = computed(() => props.picture.unpriced.length)
+/** Why a chance can not be told. */
+const unsure = computed(() =>
+  props.picture.terms.factor === undefined ? 'no rate is known' : unpriced.value > 0 ? 'a price is missing' : 'not enough prices',
+)
 </script>
 
 <template>
   <section class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line px-4 py-2" aria-label="The bill">
     <p class="flex items-baseline gap-2">
       <span class="fig text-[22px]" :class="cap > 0 && bill.usual > cap ? 'text-brick' : ''" data-testid="bill">{{
-        money(bill.usual, store.style.currency)
+        `${unpriced > 0 ? 'at least ' : ''}${money(bill.usual, store.style.currency)}`
       }}</span>
       <span class="label tight"> {{ whole(bill.low) }} to {{ whole(bill.high) }}</span>
     </p>
@@ -56,11 +54,15 @@ const whole = (minor: number) => money(minor, store.style.currency).replace(/\.0
       </p>
     </div>
     <p v-if="cap" class="flex items-baseline gap-1.5">
-      <span class="fig text-[17px]" data-testid="chance">{{ percent(assessment.facts.chance) }}</span>
-      <span class="label">likely within the cap</span>
+      <template v-if="picture.chance.within !== undefined">
+        <span class="fig text-[17px]" data-testid="chance">{{ percent(picture.chance.within) }}</span>
+        <span class="label">likely within the cap</span>
+      </template>
+      <span v-else class="label" data-testid="chance" :title="picture.chance.thin.join(', ')">chance unknown: {{ unsure }}</span>
     </p>
     <p class="label">
-      {{ extra > 0 ? `with ${whole(extra)} of sending and tax` : 'sending and tax in it' }}
+      {{ extra > 0 ? `with ${whole(extra)} of sending` : 'sent for nothing' }},
+      {{ taxMinor > 0 ? `${whole(taxMinor)} of tax in it` : 'tax in it' }}
     </p>
     <label class="label flex items-center gap-1.5"
       ><input type="checkbox" class="accent-leaf" :checked="body" @change="$emit('body', ($event.target as HTMLInputElement).checked)" />

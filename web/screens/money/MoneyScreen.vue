@@ -23,15 +23,14 @@ const store = useRig()
 const shelf = useShelf()
 const picked = ref('')
 const body = ref(true)
-const BODY: ReadonlySet<string> = new Set(['camera', 'lens'])
 
 const trouble = useRigOfRoute((asked) => {
   picked.value = asked('line') ?? picked.value
 })
 const assessment = computed(() => store.assessment)
 const from = computed(() => shelf.today.slice(0, 7))
-const picture = computed(() => (store.rig && shelf.shelf ? moneyOf(store.rig, shelf.shelf, from.value) : undefined))
-const lines = computed(() => picture.value?.tiers.filter(({ line }) => body.value || !BODY.has(line.part.role)) ?? [])
+const picture = computed(() => (store.rig && shelf.shelf ? moneyOf(store.rig, shelf.shelf, from.value, body.value) : undefined))
+const lines = computed(() => picture.value?.tiers ?? [])
 const line = computed(() => picture.value?.tiers.find((one) => one.line.instance === picked.value)?.line)
 const forgotten = computed(() => (assessment.value ? forgottenOf(assessment.value.facts) : []))
 
@@ -56,7 +55,7 @@ const print = () => window.print()
     <main v-if="assessment && picture && store.rig" class="flex min-h-0 flex-1">
       <div class="flex min-w-0 flex-1 flex-col">
         <h1 class="sr-only">Money of {{ store.rig.name }}</h1>
-        <BillHead :assessment="assessment" :body="body" @body="body = $event" />
+        <BillHead :picture="picture" :cap-minor="store.rig.brief.budgetMinor" :body="body" @body="body = $event" />
         <TierTable
           :lines="lines"
           :cap-minor="store.rig.brief.budgetMinor"

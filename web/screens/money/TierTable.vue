@@ -19,6 +19,7 @@ const groups = computed(() =>
     return { tier, lines, sum: lines.reduce((all, { line }) => all + line.usual, 0) }
   }),
 )
+const unknown = ({ high, inBoxOf }: TierLine['line']): boolean => high === 0 && inBoxOf === undefined
 /** Where the running sum crosses the cap: everything after that line is out of reach. */
 const firstOver = computed(() => props.lines.find(({ runningMinor }) => props.capMinor > 0 && runningMinor > props.capMinor)?.line.instance)
 /** Each price against its own usual one: from half of it at the left to half as much again at the right. */
@@ -89,7 +90,14 @@ const flags = (part: string): readonly string[] => {
               </select>
             </td>
             <td>
-              <svg viewBox="0 0 160 14" class="h-3.5 w-40" role="img" :aria-label="`${whole(one.line.low)} to ${whole(one.line.high)}`">
+              <span v-if="unknown(one.line)" class="label">nobody has entered a price</span>
+              <svg
+                v-else
+                viewBox="0 0 160 14"
+                class="h-3.5 w-40"
+                role="img"
+                :aria-label="`${whole(one.line.low)} to ${whole(one.line.high)}`"
+              >
                 <path
                   :d="`M${at(one.line.low, one.line.usual)} 7H${at(one.line.high, one.line.usual)}`"
                   stroke="var(--slate)"
@@ -99,7 +107,7 @@ const flags = (part: string): readonly string[] => {
                 <path :d="`M${at(one.line.usual, one.line.usual)} 2V12`" stroke="var(--ink)" stroke-width="2" />
               </svg>
             </td>
-            <td class="fig text-right">{{ money(one.line.usual, currency) }}</td>
+            <td class="fig text-right">{{ unknown(one.line) ? '?' : money(one.line.usual, currency) }}</td>
             <td class="fig text-right font-normal!" :class="{ 'text-brick': capMinor > 0 && one.runningMinor > capMinor }">
               {{ whole(one.runningMinor) }}
             </td>
