@@ -65,11 +65,11 @@ testCheck(chargerShort, {
   speaks: [
     { name: 'no charger', message: 'none', level: 'hint', remedies: 1, ...charging([], [charger('charger', 10)]) },
     {
-      name: '18 Wh at 2 W, a tenth lost: ten hours; a second charger halves it',
+      name: '18 Wh at 2 W, a tenth lost: ten hours; a second charger hurries nothing, a stronger one does',
       message: 'long',
       numbers: { chargeMin: 600, nightMin: 480 },
       remedies: 1,
-      ...charging([charger('charger', 2)]),
+      ...charging([charger('charger', 2)], [charger('strong', 10)]),
     },
   ],
   silent: [{ name: 'eight hours to the minute', message: 'enough', numbers: { chargeMin: 480 }, ...charging([charger('charger', 2.5)]) }],

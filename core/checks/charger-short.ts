@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { exceeds } from '../kernel/index.ts'
 import { chargesPart, type KindUse } from '../power/index.ts'
 import { defineCheck, type Remedy } from './check.ts'
-import { byReadiness } from './places.ts'
+import { factsAfter } from './cures.ts'
+import { byReadiness, firstOf } from './places.ts'
 import { batteryOf, packRemedy } from './wires.ts'
 
 const options = z.object({ nightMin: z.number().positive() })
@@ -35,13 +36,26 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
       ? { group: 'speaks', message: 'long', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
       : { group: 'silent', message: 'enough', names, numbers }
   },
-  remedies: ({ kind, chargeMin }, facts, _, { nightMin }): readonly Remedy[] => {
+  remedies: ({ kind }, facts, _, { nightMin }): readonly Remedy[] => {
     const battery = batteryOf(facts, kind)?.part
     if (!battery) return []
-    const [charger] = [...(facts.shelf.catalogue.byRole.get('charger') ?? [])]
+    const chargers = [...(facts.shelf.catalogue.byRole.get('charger') ?? [])]
       .filter((part) => chargesPart(part, battery))
       .sort(byReadiness(facts))
-    if (!charger) return []
-    return [packRemedy(facts, charger.id, charger.name, chargeMin === Infinity ? 1 : Math.max(1, Math.ceil(chargeMin / nightMin) - 1))]
+    // One more charger fills one more pack at a time; it does not hurry a single one. So each is tried.
+    const tries = [1, 2].flatMap((count) =>
+      chargers.slice(0, MOST_TRIED).map((charger) => packRemedy(facts, charger.id, charger.name, count)),
+    )
+    const clears = ({ commands }: Remedy): boolean =>
+      (factsAfter(facts, commands)?.day.kinds.find((use) => use.kind === kind)?.chargeMin ?? Infinity) <= nightMin
+    return firstOf(
+      1,
+      (function* () {
+        for (const remedy of tries) yield clears(remedy) ? remedy : undefined
+      })(),
+    )
   },
 })
+
+/** Chargers are tried from the readiest on; so many are enough. */
+const MOST_TRIED = 6

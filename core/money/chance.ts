@@ -49,9 +49,9 @@ const priceAt = ({ low, usual, high, kind }: PriceSpread, z: number): number => 
 }
 
 /** A standard normal figure in steps, with the weight of each: sums over these are integrals (trapezoidal rule). */
-const STEP = 0.5
-const steps = Array.from({ length: 19 }, (_, i) => {
-  const z = (i - 9) * STEP
+const STEP = 0.75
+const steps = Array.from({ length: 13 }, (_, i) => {
+  const z = (i - 6) * STEP
   return { z, weight: density(z) * STEP }
 })
 

@@ -1,6 +1,7 @@
 import type { Assembly } from '../assembly/index.ts'
 import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
-import type { Bays, Spare } from './day.ts'
+import type { Bays } from './charging.ts'
+import type { Spare } from './day.ts'
 import { batteryKind, usableWh } from './network.ts'
 
 /** The batteries of the kit that are not on the rig in this set-up. */
@@ -21,6 +22,12 @@ export const chargesPart = (charger: Part, battery: Part): boolean =>
     seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
   )
 
+/** How many bays of a charger take a battery: its others are for other kinds. */
+const baysThatTake = (charger: Part, battery: Part): number =>
+  seats(charger, 'holds').filter((bay) =>
+    seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
+  ).length
+
 /** The chargers of the kit, by the kinds of battery given. */
 export const baysOf = ({ rig }: Assembly, batteries: readonly Part[], partOf: (id: string) => Part | undefined): readonly Bays[] => {
   const chargers = rig.kit
@@ -29,7 +36,7 @@ export const baysOf = ({ rig }: Assembly, batteries: readonly Part[], partOf: (i
   return [...new Map(batteries.map((part) => [batteryKind(part) ?? part.id, part]))].flatMap(([kind, battery]) =>
     chargers
       .filter((charger) => chargesPart(charger, battery))
-      .map((charger): Bays => ({ kind, bays: seats(charger, 'holds').length, watts: charger.power?.chargesW ?? 0 })),
+      .map((charger): Bays => ({ kind, bays: baysThatTake(charger, battery), watts: charger.power?.chargesW ?? 0 })),
   )
 }
 

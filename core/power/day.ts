@@ -1,4 +1,5 @@
 import { type Phase, type PhaseKind } from '../brief/index.ts'
+import { type Bays, baysFor, type Charge, ChargingTable, fillMinutes } from './charging.ts'
 import { CHARGING, type Draw, type Flow, flowAt, fullCells } from './flow.ts'
 import { drained, hoursToNext } from './cascade.ts'
 import type { Cell, Network, PowerNode } from './network.ts'
@@ -20,14 +21,6 @@ export interface Spare {
   readonly usableWh: number
 }
 
-/** Bays that charge one kind of battery. */
-export interface Bays {
-  readonly kind: string
-  readonly bays: number
-  /** What goes into each bay, W. */
-  readonly watts: number
-}
-
 export interface DayEvent {
   readonly minute: number
   readonly what: 'phase' | 'empty' | 'swap' | 'dark' | 'charged'
@@ -45,7 +38,7 @@ export interface KindUse {
   /** Batteries the day needs, those on the rig among them; Infinity when no number of them is enough. */
   readonly needed: number
   readonly have: number
-  /** Minutes all bays take to fill again what was used; Infinity without a bay. */
+  /** Minutes until all that was used is filled again, each pack in one bay at a time; Infinity without a bay. */
   readonly chargeMin: number
 }
 
@@ -59,9 +52,12 @@ export interface DayPlan {
   /** When the first piece goes dark for good; Infinity when the day is covered. */
   readonly failsAtMin: number
   readonly swaps: number
+  /** Which pack hangs in which bay when, in the parts of the day near a wall. */
+  readonly charges: readonly Charge[]
 }
 
 interface Walk {
+  readonly charges: readonly Charge[]
   readonly events: readonly DayEvent[]
   readonly darkMin: ReadonlyMap<string, number>
   readonly failsAtMin: number
@@ -73,34 +69,6 @@ interface Walk {
 /** A battery that always comes back full can be changed for ever; more changes than this a day are no plan. */
 const MOST_SWAPS = 200
 
-/** Spent packs on the wall: they fill one bay after the other, and the full ones are spares again. */
-class Bench {
-  readonly #bays: readonly Bays[]
-  readonly #spent: { spare: Spare; missingWh: number }[] = []
-
-  constructor(bays: readonly Bays[]) {
-    this.#bays = bays
-  }
-
-  lay(spare: Spare): void {
-    this.#spent.push({ spare, missingWh: spare.usableWh })
-  }
-
-  charge(hours: number): readonly Spare[] {
-    for (const { kind, bays, watts } of this.#bays) {
-      let time = hours * bays
-      for (const pack of this.#spent.filter(({ spare }) => spare.kind === kind)) {
-        const took = Math.min(time, hours, pack.missingWh / (watts * CHARGING))
-        pack.missingWh -= took * watts * CHARGING
-        time -= took
-      }
-    }
-    const full = this.#spent.filter(({ missingWh }) => missingWh <= SAME_H)
-    for (const pack of full) this.#spent.splice(this.#spent.indexOf(pack), 1)
-    return full.map(({ spare }) => spare)
-  }
-}
-
 /** Does anything go dark while a battery is out? With a second feed it is a hot swap. */
 const isMissed = (network: Network, left: ReadonlyMap<string, number>, cell: string, draw: Draw): boolean => {
   const before = flowAt(network, new Map(left).set(cell, 1), draw).dark
@@ -111,7 +79,8 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
   const names = new Map([...network.cells, ...network.nodes].map(({ id, name }) => [id, name]))
   const events: DayEvent[] = []
   const bag = spares === 'plenty' ? [] : [...spares]
-  const bench = new Bench(bays)
+  const table = new ChargingTable(bays)
+  const onTable = new Map<string, Spare>()
   const darkMin = new Map<string, number>()
   const swaps = new Map<string, number>()
   const breaks = new Map<string, number>()
@@ -128,7 +97,10 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
     if (!next) return false
     if (at >= 0) bag.splice(at, 1)
     const out = inside.get(cell.id)
-    if (out && spares !== 'plenty') bench.lay(out)
+    if (out && spares !== 'plenty') {
+      table.lay(out.id, out.kind, out.usableWh)
+      onTable.set(out.id, out)
+    }
     inside = new Map(inside).set(cell.id, next)
     swaps.set(cell.id, (swaps.get(cell.id) ?? 0) + 1)
     if (isMissed(network, left, cell.id, draw)) breaks.set(cell.id, (breaks.get(cell.id) ?? 0) + 1)
@@ -166,9 +138,10 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
       hours -= step
       minute += step * HOUR_MIN
       if (phase.mains)
-        for (const spare of bench.charge(step)) {
-          bag.push(spare)
-          note('charged', spare.id)
+        for (const id of table.charge(minute - step * HOUR_MIN, step)) {
+          const spare = onTable.get(id)
+          if (spare) bag.push(spare)
+          note('charged', id)
         }
       for (const cell of emptied) note('empty', cell.id)
       // An empty pack comes out at once, so that it can charge; after the last scene nobody bothers.
@@ -176,7 +149,13 @@ const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare
       if (goesOn) for (const cell of emptied) swapIn(cell, draw)
     }
   }
-  return { events, darkMin, failsAtMin, swaps, breaks, usedWh }
+  return { events, darkMin, failsAtMin, swaps, breaks, usedWh, charges: table.schedule }
+}
+
+/** What packs lack after a day: as many emptied as it took, and one in part. */
+const emptied = (usedWh: number, packWh: number): readonly number[] => {
+  const whole = packWh > 0 ? Math.floor(usedWh / packWh + 1e-9) : 0
+  return [...Array.from({ length: Math.min(whole, MOST_SWAPS) }, () => packWh), Math.max(0, usedWh - whole * packWh)]
 }
 
 /**
@@ -191,7 +170,6 @@ export const planDay = (network: Network, phases: readonly Phase[], spares: read
     const cells = network.cells.filter((cell) => cell.kind === kind)
     const count = (swaps: ReadonlyMap<string, number>) => cells.reduce((sum, { id }) => sum + (swaps.get(id) ?? 0), 0)
     const usedWh = plenty.usedWh.get(kind) ?? 0
-    const watts = bays.filter((bay) => bay.kind === kind).reduce((sum, bay) => sum + bay.bays * bay.watts, 0)
     return {
       kind,
       usedWh,
@@ -199,13 +177,14 @@ export const planDay = (network: Network, phases: readonly Phase[], spares: read
       breaks: count(real.breaks),
       needed: cells.length + count(plenty.swaps),
       have: cells.length + spares.filter((spare) => spare.kind === kind).length,
-      chargeMin: usedWh === 0 ? 0 : watts === 0 ? Infinity : (usedWh / (watts * CHARGING)) * HOUR_MIN,
+      chargeMin: fillMinutes(emptied(usedWh, Math.max(...cells.map(({ usableWh }) => usableWh))), baysFor(kind, bays)),
     }
   })
   return {
     phases,
     minutes: phases.reduce((sum, phase) => sum + phase.minutes, 0),
     events: real.events,
+    charges: real.charges,
     kinds,
     darkMin: real.darkMin,
     failsAtMin: real.failsAtMin,

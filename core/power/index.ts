@@ -1,6 +1,7 @@
 export * from './air.ts'
 export * from './bag.ts'
 export * from './cascade.ts'
+export * from './charging.ts'
 export * from './day.ts'
 export * from './flow.ts'
 export * from './network.ts'

@@ -8,9 +8,11 @@ import { hdmiLead, inBay, lead, link, pack, screen, tank, tapLead, usbLead, wire
 import {
   airBand,
   cablesOf,
+  ChargingTable,
   coldFactor,
   disturb,
   drawIn,
+  fillMinutes,
   flowAt,
   fullCells,
   gaugePercent,
@@ -180,8 +182,41 @@ test('the day swaps packs, counts them, and says when none is left', () => {
   expect(bare.darkMin.get('camera')).toBeCloseTo(180, 6)
   const spare = planDay(network, day, [{ id: 'second', kind: 'pack cell', usableWh: 18 }], [{ kind: 'pack cell', bays: 2, watts: 5 }])
   expect(spare).toMatchObject({ failsAtMin: Infinity, swaps: 1 })
-  // 30 Wh at 2 x 5 W, 0.9 of it staying: 200 min.
-  expect(spare.kinds[0]?.chargeMin).toBeCloseTo(200, 6)
+  // 18 and 12 Wh, each in a bay of 5 W, 0.9 of it staying: the fuller takes 160 min, the emptier 240.
+  expect(spare.kinds[0]?.chargeMin).toBeCloseTo(240, 6)
+})
+
+test('one pack hangs in one bay: a second charger hurries only a second pack', () => {
+  expect(fillMinutes([18], [10])).toBeCloseTo(120, 9)
+  expect(fillMinutes([18], [10, 10])).toBeCloseTo(120, 9)
+  expect(fillMinutes([18, 18], [10, 10])).toBeCloseTo(120, 9)
+  expect(fillMinutes([18, 18, 18], [10, 10])).toBeCloseTo(240, 9)
+  // 9 W and 4.5 W into the packs: 18 Wh twice in the strong one, 240 min, rather than once in the weak one, 240 min as well; three take 360.
+  expect(fillMinutes([18, 18, 18], [10, 5])).toBeCloseTo(240, 9)
+  expect([fillMinutes([], []), fillMinutes([1], []), fillMinutes([0], [])]).toEqual([0, Infinity, 0])
+})
+
+test('the wall times of a day: who hangs in which bay when, one after the other, and on through a break', () => {
+  const table = new ChargingTable([
+    { kind: 'cell', bays: 1, watts: 10 },
+    { kind: 'cell', bays: 1, watts: 5 },
+  ])
+  table.lay('a', 'cell', 18)
+  table.lay('b', 'cell', 9)
+  table.lay('c', 'cell', 9)
+  // a in the 10 W bay to 180, b in the 5 W bay to 180; c waits: the wall is left after an hour and a half.
+  expect(table.charge(60, 1.5)).toEqual([])
+  expect(table.charge(300, 2)).toEqual(['a', 'b', 'c'])
+  expect(table.schedule.map(({ id, bay, fromMin, toMin, full }) => [id, bay, Math.round(fromMin), Math.round(toMin), full])).toEqual([
+    ['a', 0, 60, 150, false],
+    ['b', 1, 60, 150, false],
+    ['a', 0, 300, 330, true],
+    ['b', 1, 300, 330, true],
+    ['c', 0, 330, 390, true],
+  ])
+  // Against a walk minute by minute: what went in is what was missing, a tenth of the wall's energy lost.
+  const wh = table.schedule.reduce((sum, { fromMin, toMin, watts }) => sum + ((toMin - fromMin) / 60) * watts * 0.9, 0)
+  expect(wh).toBeCloseTo(36, 9)
 })
 
 test('a spent pack comes back from the charger when there is a wall and time enough', () => {

@@ -1,7 +1,8 @@
 import type { Phase } from '../brief/index.ts'
 import { drained, hoursToNext } from './cascade.ts'
 import { CHARGING, type Flow, flowAt } from './flow.ts'
-import { type Bays, drawIn, type Spare } from './day.ts'
+import { type Bays, baysFor } from './charging.ts'
+import { drawIn, type Spare } from './day.ts'
 import { type Cell, coldFactor, DEPTH, type Network, type PowerNode } from './network.ts'
 
 const HOUR_S = 3600
@@ -162,18 +163,17 @@ const presentOf = (network: Network, phase: Phase, now: Rehearsal): Present => {
   return { network: present, left, flow: flowAt(present, left, turned) }
 }
 
-/** What goes into the spent packs of the bag while there is a wall, W, by pack: as many as there are bays, the fullest first. */
+/** What goes into the spent packs of the bag while there is a wall, W, by pack: one in each bay, the fullest in the strongest. */
 const chargingNow = (phase: Phase, now: Rehearsal, bays: readonly Bays[]): ReadonlyMap<string, number> => {
   if (!phase.mains) return new Map()
   const { forgotten } = now.disturbance
   return new Map(
-    bays.flatMap(({ kind, bays: count, watts }) =>
-      now.packs
+    [...new Set(bays.map(({ kind }) => kind))].flatMap((kind) => {
+      const waiting = now.packs
         .filter((pack) => pack.seat === undefined && pack.kind === kind && pack.takenWh > SAME_WH && !forgotten.includes(pack.id))
         .sort((a, b) => a.takenWh - b.takenWh)
-        .slice(0, count)
-        .map(({ id }): [string, number] => [id, watts]),
-    ),
+      return baysFor(kind, bays).flatMap((watts, i): [string, number][] => (waiting[i] ? [[waiting[i].id, watts]] : []))
+    }),
   )
 }
 

@@ -4,6 +4,7 @@ import { formatWords } from '@zucchini/core/checks'
 import { batteriesOf, batteryKind, nearMains } from '@zucchini/core/power'
 import { computed } from 'vue'
 import { hours, wattHours } from '../../wording.ts'
+import { clock } from '../light/light-words.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 
@@ -15,6 +16,18 @@ const kinds = computed(() => {
     name: batteriesOf(assembly).find(({ part }) => batteryKind(part) === use.kind)?.part.name ?? use.kind,
     forEver: mains.find(({ kind }) => kind === use.kind)?.forEver ?? false,
     bays: facts.bays.filter(({ kind }) => kind === use.kind).reduce((sum, { bays }) => sum + bays, 0),
+  }))
+})
+const start = computed(() => props.assessment.assembly.rig.brief.light.startMin)
+/** Who hangs in which bay when, by the clocks of the place. */
+const charges = computed(() => {
+  const { facts, assembly } = props.assessment
+  const names = new Map(batteriesOf(assembly).map(({ id, part }) => [id, part.name]))
+  return facts.day.charges.map((charge) => ({
+    ...charge,
+    name: names.get(charge.id) ?? charge.id,
+    from: clock(start.value + charge.fromMin),
+    to: clock(start.value + charge.toMin),
   }))
 })
 const recordings = computed(() => props.assessment.facts.recordings)
@@ -62,6 +75,26 @@ const first = computed(() => {
         </tr>
         <tr v-if="kinds.length === 0">
           <td colspan="6" class="py-2 text-soft">No battery sits on this set-up.</td>
+        </tr>
+      </tbody>
+    </table>
+    <table v-if="charges.length" class="w-full self-start text-left" aria-label="Charging in the day">
+      <thead>
+        <tr class="label">
+          <th class="py-0.5 font-normal">at the wall</th>
+          <th class="text-right font-normal">bay</th>
+          <th class="text-right font-normal">from – to</th>
+          <th class="text-right font-normal">then</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="charge in charges" :key="`${charge.id} ${charge.fromMin}`" class="border-t border-line" :data-charge="charge.id">
+          <td class="max-w-40 truncate py-1" :title="charge.name">{{ charge.name }}</td>
+          <td class="fig text-right">
+            {{ charge.bay + 1 }}<span class="label tight"> {{ charge.watts }} W</span>
+          </td>
+          <td class="fig text-right">{{ charge.from }} – {{ charge.to }}</td>
+          <td class="text-right" :class="{ 'text-amber': !charge.full }">{{ charge.full ? 'full' : 'not full' }}</td>
         </tr>
       </tbody>
     </table>
