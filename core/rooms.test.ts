@@ -19,7 +19,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   drawing: ['kernel', 'catalogue', 'assembly', 'balance'],
   'build-order': ['kernel', 'catalogue', 'assembly', 'balance'],
   formats: ['kernel', 'catalogue', 'assembly', 'locker'],
-  checks: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance', 'power', 'cabling', 'media', 'optics', 'wiring'],
+  checks: ['kernel', 'catalogue', 'brief', 'assembly', 'balance', 'money', 'clearance', 'power', 'cabling', 'media', 'optics', 'wiring', 'build-order'],
   assess: [
     'kernel',
     'catalogue',
@@ -72,7 +72,9 @@ test('rooms are entered by the front door only, and only where the table allows'
     .flatMap((file) =>
       importsOf(file).flatMap((name) => {
         if (!name.startsWith('.'))
-          return name === 'zod' || (name === 'papaparse' && roomOf(file) === 'formats') || (name === '@date-fns/tz' && roomOf(file) === 'brief')
+          return name === 'zod' ||
+            (name === 'papaparse' && roomOf(file) === 'formats') ||
+            (name === '@date-fns/tz' && roomOf(file) === 'brief')
             ? []
             : [`${file}: the core needs no package "${name}"`]
         const target = normalize(join(dirname(file), name))

@@ -33,6 +33,7 @@ const screens = [
     async (page: Page) => expect(page.getByRole('article', { name: /Sedgewick small/ })).toBeVisible(),
   ],
   ['part editor', '/catalogue/new?from=sedgewick-top-14', async (page: Page) => expect(page.getByText('Ready to store')).toBeVisible()],
+  ['how I work', '/how-i-work', async (page: Page) => expect(page.locator('[data-limit]').first()).toBeVisible()],
   ['nowhere', '/nowhere', async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()],
 ] as const
 
@@ -116,4 +117,23 @@ test('the shelf and the brief work at 390 wide', async ({ page, app }) => {
     await expect(page.getByRole('heading').first()).toBeVisible()
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   }
+})
+
+test('a limit of one’s own judges at once, is refused in words when no check takes it, and goes back', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-1`)
+  await expect(page.locator('[data-check="single-screw"]')).not.toHaveCount(0)
+  await page.getByRole('link', { name: 'How I work' }).click()
+  const mine = page.locator('[data-limit="single-screw riskNm"]').getByRole('textbox')
+  await mine.fill('-2')
+  await mine.press('Tab')
+  await expect(page.getByRole('alert')).toContainText('single-screw.riskNm')
+  await mine.fill('20')
+  await mine.press('Tab')
+  await expect(page.getByText('only what I changed (1)')).toBeVisible()
+  await page.goto(`${app.url}/rigs/winter-ferry-1`)
+  await expect(scale(page, 'Tall')).toBeVisible()
+  await expect(page.locator('[data-check="single-screw"]')).toHaveCount(0)
+  await page.goto(`${app.url}/how-i-work`)
+  await page.locator('[data-limit="single-screw riskNm"]').getByRole('button', { name: 'back to 0.05' }).click()
+  await expect(page.getByText('only what I changed (0)')).toBeVisible()
 })

@@ -154,7 +154,7 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
   await app.register(priceRoutes(prices))
   await app.register(backupRoutes(backup, nightly))
   await app.register(rehearsalRoutes(new RehearsalService(db, catalogue)))
-  await app.register(rigRoutes({ rigs, shelf, history, files: new RigFileService(db, rigs, catalogue) }))
+  await app.register(rigRoutes({ rigs, shelf, history, files: new RigFileService(db, rigs, catalogue, operator) }))
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger())
   if (webDir && existsSync(join(webDir, 'index.html'))) await servePages(app, webDir)
   app.addHook('onClose', async () => {

@@ -37,6 +37,7 @@ export const errorTable = {
   'backup-bad': [422, 'This is not a whole backup of this program. Nothing was changed.'],
   'not-empty': [409, 'There is something stored here already. Say that it may be replaced, or restore into an empty database.'],
   'locker-changed': [409, 'The locker changed in the meantime. Look at the new count and try again.'],
+  'limit-refused': [422, 'No check takes this limit. The list says what each of them takes.'],
   malformed: [400, 'What was sent is not in the expected form.'],
   'unsound-rig': [422, 'This rig does not hold together as data.'],
   'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most, a table 16, a backup 200.'],

@@ -89,3 +89,22 @@ test('behind a passphrase nobody gets in without it', async () => {
   expect((await guarded.ask('GET', '/api/health', undefined, basic('a long walk by the reeds'))).status).toBe(200)
   await guarded.close()
 })
+
+test('limits are set one at a time, refused with words when no check takes them, judge every rig, and travel in its file', async () => {
+  const put = (path: string, value: number | null) => kit.ask('PUT', `/api/operator/limits/${path}`, { value })
+  expect(await put('single-screw/riskNm', 0.2)).toMatchObject({ status: 200, body: { limits: { 'single-screw': { riskNm: 0.2 } } } })
+  // Two pages at once: neither overwrites the other's.
+  await Promise.all([put('hang-tilt/goodDeg', 5), put('seconds/lead', 4), put('tip-over/safeDeg', 8)])
+  expect((await kit.ask('GET', '/api/operator')).body).toMatchObject({
+    limits: { 'single-screw': { riskNm: 0.2 }, 'hang-tilt': { goodDeg: 5 }, seconds: { lead: 4 }, 'tip-over': { safeDeg: 8 } },
+  })
+  const refused = await put('single-screw/riskNm', -1)
+  expect(refused).toMatchObject({ status: 422, body: { error: { code: 'limit-refused', issues: [{ path: 'single-screw.riskNm' }] } } })
+  expect((await put('nothing/at-all', 1)).status).toBe(422)
+  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2/file')).body).toMatchObject({
+    version: 6,
+    limits: { 'single-screw': { riskNm: 0.2 } },
+  })
+  expect(await put('single-screw/riskNm', null)).toMatchObject({ status: 200 })
+  expect((await kit.ask('GET', '/api/operator')).body).not.toHaveProperty('limits.single-screw')
+})

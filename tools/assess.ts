@@ -1,6 +1,7 @@
 // npm run assess -- FILE [--setup NAME]: prints what is known about a rig file as JSON. Exit 0: no stop; 1: a stop; 2: the file can't be read.
 import { readFileSync } from 'node:fs'
 import { evaluate } from '@zucchini/core/assess'
+import { limitsSchema } from '@zucchini/core/checks'
 import { catalogueOf } from '@zucchini/core/catalogue'
 import { readRigFile } from '@zucchini/core/formats'
 import { fill } from '../web/wording.ts'
@@ -35,7 +36,12 @@ if (!report.ok || !report.rig)
     `${file} is not a rig that can be assessed:\n${report.issues.map(({ code, path, names }) => `  ${path || 'file'}: ${code}${names ? ` ${Object.values(names).join(' ')}` : ''}`).join('\n')}`,
   )
 const { rig } = report as { rig: NonNullable<typeof report.rig> }
-const shelf = { catalogue: catalogueOf(report.newParts), owned: new Map<string, number>() }
+const limits = limitsSchema.safeParse(report.limits ?? {})
+if (!limits.success)
+  refuse(
+    `${file} has limits no check takes:\n${limits.error.issues.map(({ path, message }) => `  limits.${path.map(String).join('.')}: ${message}`).join('\n')}`,
+  )
+const shelf = { catalogue: catalogueOf(report.newParts), owned: new Map<string, number>(), limits: limits.data ?? {} }
 const chosen = rig.setups.filter(({ id, name }) => setup === undefined || id === setup || name === setup)
 if (chosen.length === 0) refuse(`No set-up "${setup}". This rig has: ${rig.setups.map(({ name }) => name).join(', ')}`)
 

@@ -1,3 +1,4 @@
+import type { Limits } from '@zucchini/core/checks'
 import type { RigSummary } from '@zucchini/core/assess'
 import type { Rig } from '@zucchini/core/assembly'
 import type { Operator } from '@zucchini/core/balance'
@@ -56,6 +57,7 @@ export interface BackupState {
 /** Who holds the rigs, and whether a timed hold says so. */
 export interface OperatorAnswer extends Operator {
   readonly calibrated: boolean
+  readonly limits: Limits
 }
 
 /** What every part costs today, and how it is reckoned. */
@@ -97,6 +99,7 @@ export interface FileAnswer {
   readonly name: string
   readonly newParts: readonly string[]
   readonly differing: readonly string[]
+  readonly limits: number
   readonly issues: readonly { readonly path: string; readonly message: string }[]
   readonly rigId: string
 }
@@ -197,6 +200,8 @@ export const api = {
   bringPartBack: (part: string) => call<void>('POST', `/catalogue/${id(part)}/bring-back`),
   operator: () => call<OperatorAnswer>('GET', '/operator'),
   setOperator: (arm: Operator) => call<OperatorAnswer>('PUT', '/operator', arm),
+  setLimit: (check: string, option: string, value: number | null) =>
+    call<OperatorAnswer>('PUT', `/operator/limits/${encodeURIComponent(check)}/${encodeURIComponent(option)}`, { value }),
   forgetOperator: () => call<OperatorAnswer>('DELETE', '/operator'),
   setOwned: (part: string, was: number, pieces: number) => call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
   pieces: () => call<{ today: string; pieces: SavedPiece[] }>('GET', '/locker/pieces'),

@@ -21,6 +21,7 @@ export const router = createRouter({
     },
     { path: '/rigs/:id/light', name: 'light', component: () => import('./screens/light/LightScreen.vue'), meta: { title: 'Light' } },
     { path: '/rigs/:id/money', name: 'money', component: () => import('./screens/money/MoneyScreen.vue'), meta: { title: 'Money' } },
+    { path: '/how-i-work', name: 'work', component: () => import('./screens/work/WorkScreen.vue'), meta: { title: 'How I work' } },
     { path: '/locker', name: 'locker', component: () => import('./screens/locker/LockerScreen.vue'), meta: { title: 'Locker' } },
     {
       path: '/rigs/:id/rehearsal',

@@ -1,8 +1,7 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
 import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
-import { LEAD_SECONDS } from '../build-order/index.ts'
 import type { Need } from '../brief/index.ts'
-import { blankWhereFailed, type FactName, type Facts, factsOf, type Finding, findingsOf, type Shelf } from '../checks/index.ts'
+import { blankWhereFailed, type FactName, type Facts, factsOf, type Finding, findingsOf, paceOf, type Shelf } from '../checks/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
@@ -45,8 +44,13 @@ const holding = (facts: Facts): number | undefined => {
   return posture && holdMinutes(facts.mass.inHandG, posture, facts.shelf.operator)
 }
 
-const secondsOf = (assembly: Assembly): number =>
-  assembly.placed.reduce((sum, piece) => sum + (piece.mate?.ok ? piece.mate.value.seconds : 0), assembly.setup.links.length * LEAD_SECONDS)
+const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
+  const { joint, lead } = paceOf(limits)
+  return assembly.placed.reduce(
+    (sum, piece) => sum + (piece.mate?.ok ? joint(piece.mate.value.standard) : 0),
+    assembly.setup.links.length * lead,
+  )
+}
 
 /**
  * Places a set-up once, works out its figures once and runs every check on them. A rule or a figure that fails is told as a finding; all else goes on.
@@ -87,7 +91,7 @@ export const evaluate = (rig: Rig, setupId: string, shelf: Shelf, withRemedies =
       return facts.unmet
     },
     get setupSeconds() {
-      return secondsOf(assembly)
+      return secondsOf(assembly, shelf)
     },
     get steadiness() {
       return steadiness(facts)

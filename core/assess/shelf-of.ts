@@ -1,6 +1,6 @@
 import type { Operator } from '../balance/index.ts'
 import { catalogueOf, type Part } from '../catalogue/index.ts'
-import type { Shelf } from '../checks/index.ts'
+import type { Limits, Shelf } from '../checks/index.ts'
 import { isOwned, type LockerPiece, measuredMasses } from '../locker/index.ts'
 import { asKnown, type BillRules, type PriceView, type Rate } from '../money/index.ts'
 
@@ -15,6 +15,7 @@ export interface ShelfSources {
   readonly home?: string
   readonly rates?: readonly Rate[]
   readonly operator?: Operator
+  readonly limits?: Limits
 }
 
 /** How many pieces of each part are owned: kept, or lent and coming back. */
@@ -25,7 +26,7 @@ export const ownedOf = (pieces: readonly LockerPiece[]): ReadonlyMap<string, num
 }
 
 /** What surrounds every rig, with what was weighed and what was seen in shops in place of what the makers state. */
-export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, operator }: ShelfSources): Shelf => {
+export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, operator, limits }: ShelfSources): Shelf => {
   const seen = new Map(prices.map((view) => [view.partId, view]))
   const measured = measuredMasses(pieces)
   return {
@@ -36,5 +37,6 @@ export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, opera
     ...(home ? { home } : {}),
     ...(rates ? { rates } : {}),
     ...(operator ? { operator } : {}),
+    ...(limits ? { limits } : {}),
   }
 }

@@ -1,5 +1,5 @@
 import type { Assembly, Joint, Link, PlacedPart } from '../assembly/index.ts'
-import type { Tool } from '../catalogue/index.ts'
+import type { MountStandard, Tool } from '../catalogue/index.ts'
 
 /** One thing to do when one set-up becomes another. */
 export interface Step {
@@ -28,37 +28,50 @@ const sameEnds = (a: Link, b: Link): boolean =>
     return end.instance === other?.instance && end.socket === other.socket
   })
 
+/** How long the operator takes: for a joint by its mounting standard, and for a lead, both ends. Seconds */
+export interface Pace {
+  readonly joint: (standard: MountStandard) => number
+  readonly lead: number
+}
+export const usualPace: Pace = { joint: ({ seconds }) => seconds, lead: LEAD_SECONDS }
+
 /** The leads of one set-up that are not plugged in like that in the other. */
-const leadsOnlyIn = ({ setup, loose }: Assembly, other: Assembly, what: 'unplug' | 'plug in'): Step[] =>
-  setup.links
-    .filter((link) => !other.setup.links.some((there) => there.cable === link.cable && sameEnds(there, link)))
-    .map(({ cable }) => ({
-      do: what,
-      instance: cable,
-      name: loose.find(({ instance }) => instance.id === cable)?.part.name ?? cable,
-      seconds: LEAD_SECONDS,
-      tool: 'fingers',
-    }))
+const leadsAt =
+  ({ lead }: Pace) =>
+  ({ setup, loose }: Assembly, other: Assembly, what: 'unplug' | 'plug in'): Step[] =>
+    setup.links
+      .filter((link) => !other.setup.links.some((there) => there.cable === link.cable && sameEnds(there, link)))
+      .map(({ cable }) => ({
+        do: what,
+        instance: cable,
+        name: loose.find(({ instance }) => instance.id === cable)?.part.name ?? cable,
+        seconds: lead,
+        tool: 'fingers',
+      }))
 
 const sameSeat = (a: Joint, b: Joint): boolean => a.host === b.host && a.hostMount === b.hostMount && a.guestMount === b.guestMount
 const sameSetting = (a: Joint, b: Joint): boolean => a.slideMm === b.slideMm && a.turnDeg === b.turnDeg
 
-const step = (what: Step['do'], piece: PlacedPart): Step => {
-  const mated = piece.mate?.ok ? piece.mate.value : undefined
-  return {
-    do: what,
-    instance: piece.instance.id,
-    name: piece.part.name,
-    seconds: what === 'slide' ? SLIDE_SECONDS : (mated?.seconds ?? 0),
-    tool: mated?.tool ?? 'fingers',
+const stepAt =
+  ({ joint }: Pace) =>
+  (what: Step['do'], piece: PlacedPart): Step => {
+    const mated = piece.mate?.ok ? piece.mate.value : undefined
+    return {
+      do: what,
+      instance: piece.instance.id,
+      name: piece.part.name,
+      seconds: what === 'slide' ? SLIDE_SECONDS : mated ? joint(mated.standard) : 0,
+      tool: mated?.tool ?? 'fingers',
+    }
   }
-}
 
 /**
  * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts first), moved to
  * another mount, or only slid or turned. Seconds are those of each joint's standard; a moved piece is undone and done.
  */
-export const changeoverOf = (from: Assembly, to: Assembly): Changeover => {
+export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPace): Changeover => {
+  const step = stepAt(pace)
+  const leadsOnly = leadsAt(pace)
   const undone: Step[] = []
   const done: Step[] = []
   for (const piece of [...from.placed].reverse()) {
@@ -75,7 +88,7 @@ export const changeoverOf = (from: Assembly, to: Assembly): Changeover => {
     else if (!sameSetting(was.joint, piece.joint)) done.push(step('slide', piece))
   }
   // Leads come out before what they hang on, and go in last.
-  const steps = [...leadsOnlyIn(from, to, 'unplug'), ...undone, ...done, ...leadsOnlyIn(to, from, 'plug in')]
+  const steps = [...leadsOnly(from, to, 'unplug'), ...undone, ...done, ...leadsOnly(to, from, 'plug in')]
   return {
     steps,
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),

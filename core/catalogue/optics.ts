@@ -1,7 +1,8 @@
 import { z } from 'zod'
 
 const vec = z.tuple([z.number(), z.number(), z.number()]).readonly()
-const lengthMm = z.number().positive().max(3000)
+/** Glass and sensors have sizes that can be seen: a millimetre at least, a thousandth of one for no measure of them. */
+const lengthMm = z.number().min(1, 'must be 1 mm or more').max(3000)
 const stops = z.number().min(0).max(20)
 
 /** What a lens or a camera does with light, as far as geometry goes. */

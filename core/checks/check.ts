@@ -3,6 +3,7 @@ import type { Command } from '../assembly/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts } from './facts.ts'
 import { FactFailure } from './failure.ts'
+import { optionsFor } from './limits.ts'
 
 /** stop: can't be built, or would harm gear or person. risk: works until it doesn't. hint: better, cheaper, lighter. */
 export type Level = 'stop' | 'risk' | 'hint'
@@ -111,8 +112,9 @@ const once = <T>(make: () => T): (() => T) => {
 
 /** Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding that says so. */
 export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
+  const optionsIn = ({ shelf }: Facts): O => optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
   const judged = (facts: Facts) =>
-    definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, definition.defaults) }))
+    definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, optionsIn(facts)) }))
   return {
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),
@@ -125,12 +127,13 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
         }
       }
       const finding = (subject: S): readonly Finding[] => {
-        const judgement = definition.judge(subject, facts, definition.defaults)
+        const options = optionsIn(facts)
+        const judgement = definition.judge(subject, facts, options)
         const text = messageOf(definition, judgement)
         if (judgement.group === 'silent') return []
         const cures = once(() =>
           guarded(
-            () => (withRemedies ? (definition.remedies?.(subject, facts, judgement, definition.defaults) ?? []) : []),
+            () => (withRemedies ? (definition.remedies?.(subject, facts, judgement, options) ?? []) : []),
             () => [],
           ),
         )

@@ -14,6 +14,7 @@ const notChecks = new Set([
   'equal.ts',
   'facts.ts',
   'failure.ts',
+  'limits.ts',
   'index.ts',
   'places.ts',
   'tester.ts',

@@ -48,6 +48,7 @@ import {
 } from '../clearance/index.ts'
 import { zero } from '../kernel/index.ts'
 import { FactFailure } from './failure.ts'
+import type { Limits } from './limits.ts'
 import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
@@ -111,6 +112,8 @@ export interface Shelf {
   /** The currency that catalogue and ledger are kept in, and what others are worth in it. Without it they are the rig's own. */
   readonly home?: string
   readonly rates?: readonly Rate[]
+  /** Limits the operator has set for the checks. */
+  readonly limits?: Limits
   /** Who holds the rig; without it an average adult. */
   readonly operator?: Operator
 }

@@ -12,7 +12,8 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }>({
   title: 'Held by friction on the run',
   why: 'It shakes loose between two takes, and is found by somebody else.',
   level: 'hint',
-  source: 'Workshop practice: 150 g stays put on a pad or a ring clamp while you walk fast.',
+  source:
+    'A pad holds 250 g at rest; a brisk step weighs 1.4 to 1.8 times as much (peak acceleration of the trunk in walking): 250 / 1.65.',
   options: z.object({ safeG: z.number().positive() }),
   defaults: { safeG: 150 },
   needs: ['loads'],

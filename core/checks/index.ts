@@ -1,3 +1,4 @@
+import { type Limit, type Limits, limitsOf, limitsSchemaFor } from './limits.ts'
 import { type Check, type Finding, levels } from './check.ts'
 import { type Facts } from './facts.ts'
 import { adapterLoad } from './adapter-load.ts'
@@ -127,6 +128,7 @@ import { wrongEnds } from './wrong-ends.ts'
 export * from './check.ts'
 export { blankWhereFailed, type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
 export { FactFailure } from './failure.ts'
+export { type Limit, type Limits, paceOf, SECONDS, secondsOfWork } from './limits.ts'
 export { byReadiness, pointName, spareOwned } from './places.ts'
 export { lossesOf } from './equal.ts'
 export { type Forgotten, forgottenOf } from './forgotten-cost.ts'
@@ -277,3 +279,9 @@ export const findingsOf = (facts: Facts, withRemedies = true): readonly Finding[
 /** What makes two findings of different assessments the same trouble. */
 export const findingKey = (finding: Finding): string =>
   [finding.check, finding.level, finding.names['capability'] ?? '', finding.names['room'] ?? '', ...[...finding.parts].sort()].join(' ')
+
+/** The operator's own limits, checked against what the checks take. */
+export const limitsSchema = limitsSchemaFor(checks)
+
+/** Every limit of every check, with the operator's own beside the usual one. */
+export const allLimits = (own?: Limits): readonly Limit[] => limitsOf(checks, own)

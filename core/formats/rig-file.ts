@@ -4,7 +4,7 @@ import { type Catalogue, catalogueOf, type Part, partIssues, partSchema } from '
 import type { Issue } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
-export const FILE_VERSION = 5
+export const FILE_VERSION = 6
 
 /** The largest rig file that is read, characters. */
 export const LONGEST_FILE = 2_000_000
@@ -15,7 +15,11 @@ export const rigFileSchema = z.strictObject({
   version: z.literal(FILE_VERSION),
   rig: rigSchema,
   parts: z.array(partSchema).max(400).readonly(),
+  /** Limits the operator works by, by check and option, where they are not the usual ones. */
+  limits: z.record(z.string().max(60), z.record(z.string().max(60), z.number())).optional(),
 })
+/** Limits as they travel: by check, then by option. */
+export type FileLimits = NonNullable<z.infer<typeof rigFileSchema>['limits']>
 
 const sorted = (value: unknown): unknown => {
   if (Array.isArray(value)) return value.map(sorted)
@@ -31,14 +35,16 @@ const sorted = (value: unknown): unknown => {
 /**
  * Writes a rig as a file: keys sorted, parts by id, two spaces, one line feed at the end, so that equal rigs give equal bytes.
  * @param rig sound for this catalogue
+ * @param limits the operator's own, so that whoever reads the file judges by the same
  */
-export const writeRigFile = (rig: Rig, catalogue: Catalogue): string => {
+export const writeRigFile = (rig: Rig, catalogue: Catalogue, limits: FileLimits = {}): string => {
   const used = [...new Set([...rig.kit, ...rig.brief.lenses].map(({ partId }) => partId))].sort()
   const parts = used.flatMap((id): Part[] => {
     const part = catalogue.parts.get(id)
     return part ? [part] : []
   })
-  return `${JSON.stringify(sorted({ format: FILE_FORMAT, version: FILE_VERSION, rig, parts }), null, 2)}\n`
+  const own = Object.keys(limits).length > 0 ? { limits } : {}
+  return `${JSON.stringify(sorted({ format: FILE_FORMAT, version: FILE_VERSION, rig, parts, ...own }), null, 2)}\n`
 }
 
 /** What a file holds and what reading it in would do; nothing is changed by asking. */
@@ -49,6 +55,8 @@ export interface FileReport {
   readonly newParts: readonly Part[]
   /** Parts the catalogue knows with other data; the catalogue's own are kept. */
   readonly differing: readonly string[]
+  /** Limits of whoever wrote it: they judge this file when it is assessed by itself, and never replace one's own. */
+  readonly limits?: FileLimits
   readonly issues: readonly Issue[]
 }
 
@@ -96,7 +104,7 @@ export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
         .slice(0, 40)
         .map((issue) => ({ code: 'not-as-expected', path: pathOf(issue.path), names: { reason: issue.message } })),
     )
-  const { rig, parts } = parsed.data
+  const { rig, parts, limits } = parsed.data
   const newParts = parts.filter((part) => !catalogue.parts.has(part.id))
   const differing = parts.filter((part) => {
     const own = catalogue.parts.get(part.id)
@@ -108,5 +116,7 @@ export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
   if (crooked.length > 0) return refused(crooked.slice(0, 40))
   const together = catalogueOf([...parts, ...catalogue.parts.values()])
   const issues = soundnessIssues(rig, together).map((issue) => ({ ...issue, path: `rig.${issue.path}` }))
-  return issues.length > 0 ? refused(issues) : { ok: true, rig, newParts, differing: differing.map(({ id }) => id), issues: [] }
+  return issues.length > 0
+    ? refused(issues)
+    : { ok: true, rig, newParts, differing: differing.map(({ id }) => id), issues: [], ...(limits ? { limits } : {}) }
 }

@@ -1,7 +1,7 @@
 import type { Operator } from '@zucchini/core/balance'
 import { ownedOf } from '@zucchini/core/assess'
 import { type Catalogue, catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
-import type { Shelf } from '@zucchini/core/checks'
+import type { Limits, Shelf } from '@zucchini/core/checks'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { asKnown, type PriceView } from '@zucchini/core/money'
@@ -16,6 +16,7 @@ export const useShelf = defineStore('shelf', () => {
   let loading: Promise<void> | undefined
   const own = shallowRef<ReadonlySet<string>>(new Set())
   const operator = shallowRef<Operator>()
+  const limits = shallowRef<Limits>({})
   const calibrated = ref(false)
   /** The parts as their makers state them; the catalogue has weighed masses and seen prices in their place. */
   let stated: readonly Part[] = []
@@ -29,7 +30,8 @@ export const useShelf = defineStore('shelf', () => {
   const money = shallowRef<PriceOverview>()
   const prices = computed<ReadonlyMap<string, PriceView>>(() => new Map(money.value?.views.map((view) => [view.partId, view])))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
-  const terms = computed<Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates'>>(() => ({
+  const terms = computed<Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>>(() => ({
+    limits: limits.value,
     ...(money.value ? { rules: money.value.rules, home: money.value.home, rates: money.value.rates } : {}),
     ...(operator.value ? { operator: operator.value } : {}),
   }))
@@ -75,7 +77,8 @@ export const useShelf = defineStore('shelf', () => {
     await adoptPieces(list)
   }
 
-  const adoptArm = ({ calibrated: known, strengthNm, armMassG }: OperatorAnswer) => {
+  const adoptArm = ({ calibrated: known, strengthNm, armMassG, limits: own }: OperatorAnswer) => {
+    limits.value = own
     operator.value = { strengthNm, armMassG }
     calibrated.value = known
   }
@@ -83,6 +86,12 @@ export const useShelf = defineStore('shelf', () => {
   /** Keeps what a timed hold showed; nothing goes back to the average adult. */
   const setOperator = async (arm: Operator | undefined): Promise<void> => {
     adoptArm(arm ? await api.setOperator(arm) : await api.forgetOperator())
+    await tellWorker()
+  }
+
+  /** Sets one of the operator's limits; null goes back to the usual one. */
+  const setLimit = async (check: string, option: string, value: number | null): Promise<void> => {
+    adoptArm(await api.setLimit(check, option, value))
     await tellWorker()
   }
 
@@ -145,6 +154,8 @@ export const useShelf = defineStore('shelf', () => {
     measured,
     shelf,
     operator,
+    limits,
+    setLimit,
     calibrated,
     load,
     reload,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Moon, Ruler, Sun } from '@lucide/vue'
+import { Moon, Ruler, SlidersHorizontal, Sun } from '@lucide/vue'
 import { RouterLink } from 'vue-router'
 import { useSettings } from '../stores/settings.ts'
 
@@ -24,6 +24,9 @@ const settings = useSettings()
     <slot />
     <div class="ml-auto flex items-center gap-2">
       <slot name="end" />
+      <RouterLink to="/how-i-work" class="btn px-1.5" title="How I work: limits, seconds, strength" aria-label="How I work">
+        <SlidersHorizontal class="size-4" aria-hidden="true" />
+      </RouterLink>
       <button
         class="btn px-1.5"
         :title="settings.units === 'metric' ? 'Show ounces and inches' : 'Show grams and millimetres'"

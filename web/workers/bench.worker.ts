@@ -24,7 +24,7 @@ import type { BillRules, PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
 /** Who holds the rig, and how its money is reckoned. */
-export type Terms = Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates'>
+export type Terms = Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>
 
 let shelf: Shelf = { catalogue: catalogueOf([]), owned: new Map() }
 

@@ -6,6 +6,7 @@ import { inTransaction, isTaken } from '../../transactions.ts'
 import { raise } from '../../versions.ts'
 import { partEntity } from '../catalogue/entity.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
+import type { OperatorService } from '../operator/service.ts'
 import type { RigService } from './service.ts'
 
 /** What reading a file did, or would do. */
@@ -14,6 +15,8 @@ export interface ImportReport {
   readonly name: string
   readonly newParts: string[]
   readonly differing: string[]
+  /** Limits the file brings along; one's own stay. */
+  readonly limits: number
   readonly issues: { path: string; message: string }[]
   /** The id the rig has, or would have, on this shelf. */
   readonly rigId: string
@@ -27,6 +30,7 @@ const refused = (report: FileReport): ImportReport => ({
   name: '',
   newParts: [],
   differing: [],
+  limits: 0,
   issues: wordedIssues(report.issues),
   rigId: '',
 })
@@ -37,7 +41,10 @@ export class RigFileService {
   readonly #rigs: RigService
   readonly #catalogue: CatalogueService
 
-  constructor(db: DataSource, rigs: RigService, catalogue: CatalogueService) {
+  readonly #operator: OperatorService
+
+  constructor(db: DataSource, rigs: RigService, catalogue: CatalogueService, operator: OperatorService) {
+    this.#operator = operator
     this.#db = db
     this.#rigs = rigs
     this.#catalogue = catalogue
@@ -46,7 +53,7 @@ export class RigFileService {
   async write(id: string): Promise<string> {
     const { rig } = await this.#rigs.get(id)
     const taken = adoptRig(rig, await this.#catalogue.catalogue())
-    return writeRigFile(rig, taken.ok ? taken.value.catalogue : await this.#catalogue.catalogue())
+    return writeRigFile(rig, taken.ok ? taken.value.catalogue : await this.#catalogue.catalogue(), await this.#operator.limits())
   }
 
   /** Reads a file; unless dry, its new parts and its rig are stored together or not at all. */
@@ -66,6 +73,7 @@ export class RigFileService {
         name: rig.name,
         newParts: report.newParts.map(({ name }) => name),
         differing: [...report.differing],
+        limits: Object.values(report.limits ?? {}).reduce((sum, own) => sum + Object.keys(own).length, 0),
         issues: [],
         rigId: rig.id,
       }

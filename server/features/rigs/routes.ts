@@ -181,6 +181,7 @@ export const rigRoutes =
       name: z.string(),
       newParts: z.array(z.string()),
       differing: z.array(z.string()),
+      limits: z.number(),
       issues: z.array(issue),
       rigId: z.string(),
     })

@@ -34,6 +34,6 @@ export class Surroundings {
       this.#prices.rates(),
       this.#operator.get(),
     ])
-    return { parts, gone, pieces: pieces.map(({ piece }) => piece), prices: views, rules, home, rates, operator }
+    return { parts, gone, pieces: pieces.map(({ piece }) => piece), prices: views, rules, home, rates, operator, limits: operator.limits }
   }
 }

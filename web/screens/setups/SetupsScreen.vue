@@ -2,6 +2,7 @@
 import { evaluate } from '@zucchini/core/assess'
 import type { Orientation, Support } from '@zucchini/core/assembly'
 import { changeoverOf } from '@zucchini/core/build-order'
+import { paceOf } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
@@ -23,14 +24,16 @@ const cards = computed(() => {
   const { rig } = store
   return rig && around ? rig.setups.map((setup) => ({ setup, assessment: evaluate(rig, setup.id, around, false) })) : []
 })
+/** The operator's own seconds. */
+const pace = computed(() => paceOf(shelf.limits))
 const pair = computed(() => {
   const [a, b] = picked.value.map((id) => cards.value.find(({ setup }) => setup.id === id))
   if (!a || !b) return undefined
   return {
     a,
     b,
-    there: changeoverOf(a.assessment.assembly, b.assessment.assembly),
-    back: changeoverOf(b.assessment.assembly, a.assessment.assembly),
+    there: changeoverOf(a.assessment.assembly, b.assessment.assembly, pace.value),
+    back: changeoverOf(b.assessment.assembly, a.assessment.assembly, pace.value),
   }
 })
 /** Two at a time: a third pick lets go of the first. */

@@ -63,6 +63,7 @@ const take = async () => {
             <li v-if="answer.differing.length">
               {{ answer.differing.length }} known here with other data; yours stay: {{ answer.differing.join(', ') }}
             </li>
+            <li v-if="answer.limits">It carries {{ answer.limits }} limits of whoever wrote it; here your own judge it.</li>
           </ul>
         </template>
         <template v-else-if="answer">

@@ -82,7 +82,7 @@ const first = computed(() => {
       <thead>
         <tr class="label">
           <th class="py-0.5 font-normal">at the wall</th>
-          <th class="text-right font-normal">bay</th>
+          <th class="text-right font-normal">gives</th>
           <th class="text-right font-normal">from – to</th>
           <th class="text-right font-normal">then</th>
         </tr>
@@ -91,7 +91,7 @@ const first = computed(() => {
         <tr v-for="charge in charges" :key="`${charge.id} ${charge.fromMin}`" class="border-t border-line" :data-charge="charge.id">
           <td class="max-w-40 truncate py-1" :title="charge.name">{{ charge.name }}</td>
           <td class="fig text-right">
-            {{ charge.bay + 1 }}<span class="label tight"> {{ charge.watts }} W</span>
+            {{ charge.watts }} W<span class="label tight">, bay {{ charge.bay + 1 }}</span>
           </td>
           <td class="fig text-right">{{ charge.from }} – {{ charge.to }}</td>
           <td class="text-right" :class="{ 'text-amber': !charge.full }">{{ charge.full ? 'full' : 'not full' }}</td>

@@ -1,0 +1,100 @@
+import { z } from 'zod'
+import { LEAD_SECONDS, type Pace } from '../build-order/index.ts'
+import { standards } from '../catalogue/index.ts'
+import type { Check } from './check.ts'
+
+/** The operator's own limits: by check, then by option. What is not named keeps its default. */
+export type Limits = Readonly<Record<string, Readonly<Record<string, number>>>>
+
+/** One limit as it is listed: what it is of, what it is usually, and what the operator made of it. */
+export interface Limit {
+  readonly check: string
+  readonly title: string
+  readonly option: string
+  readonly usual: number
+  /** Undefined: the usual one counts. */
+  readonly own: number | undefined
+  /** Where the usual one comes from. */
+  readonly source: string
+  /** Is the usual one a guess of the workshop's, without a derivation or a publication? */
+  readonly guess: boolean
+}
+
+const numbersOf = (defaults: unknown): readonly (readonly [string, number])[] =>
+  defaults !== null && typeof defaults === 'object'
+    ? Object.entries(defaults).filter((entry): entry is [string, number] => typeof entry[1] === 'number')
+    : []
+
+const GUESS = /^Workshop practice/
+
+/** Under this name the seconds of joints are kept, by mounting standard, and those of a lead. */
+export const SECONDS = 'seconds'
+const LEAD = 'lead'
+/** More than a quarter of an hour is no joint any more. s */
+const MOST_SECONDS = 900
+const usualSeconds: ReadonlyMap<string, number> = new Map([
+  ...standards.map(({ id, seconds }) => [id, seconds] as const),
+  [LEAD, LEAD_SECONDS],
+])
+
+/** How long the operator takes for joints and leads: the own seconds where there are some. */
+export const paceOf = (own: Limits | undefined): Pace => ({
+  joint: ({ id, seconds }) => own?.[SECONDS]?.[id] ?? seconds,
+  lead: own?.[SECONDS]?.[LEAD] ?? LEAD_SECONDS,
+})
+
+/** The seconds that can be set, one kind of joint a line. */
+export const secondsOfWork = (own: Limits = {}): readonly Limit[] =>
+  [...usualSeconds].map(([option, usual]) => ({
+    check: SECONDS,
+    title: option === LEAD ? 'a lead, both ends' : (standards.find(({ id }) => id === option)?.title ?? option),
+    option,
+    usual,
+    own: own[SECONDS]?.[option],
+    source: 'A usual time without hurry; your own is better.',
+    guess: true,
+  }))
+
+/** Every limit that can be set, in the order of the checks. */
+export const limitsOf = (checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults'>[], own: Limits = {}): readonly Limit[] =>
+  checks.flatMap(({ id, title, source, defaults }) =>
+    numbersOf(defaults).map(([option, usual]) => ({
+      check: id,
+      title,
+      option,
+      usual,
+      own: own[id]?.[option],
+      source,
+      guess: GUESS.test(source),
+    })),
+  )
+
+/** The options a check runs with: the operator's where there are some that it takes, else its own. */
+export const optionsFor = <O>(id: string, options: z.ZodType<O>, defaults: O, own: Limits | undefined): O => {
+  const mine = own?.[id]
+  if (!mine) return defaults
+  const merged = options.safeParse({ ...defaults, ...mine })
+  return merged.success ? merged.data : defaults
+}
+
+/**
+ * The operator's limits as they are kept and as they travel in a rig file. An unknown check, an unknown option or a value that the check does not
+ * take is refused with its place.
+ */
+export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 'defaults'>[]): z.ZodType<Limits> => {
+  const byId = new Map(checks.map((check) => [check.id, check]))
+  return z.record(z.string().max(60), z.record(z.string().max(40), z.number())).superRefine((limits, context) => {
+    for (const [option, value] of Object.entries(limits[SECONDS] ?? {}))
+      if (!usualSeconds.has(option) || !(value > 0 && value <= MOST_SECONDS))
+        context.addIssue({ code: 'custom', path: [SECONDS, option], message: 'a known kind of joint takes more than 0 and at most 900 s' })
+    for (const [id, own] of Object.entries(limits).filter(([name]) => name !== SECONDS)) {
+      const check = byId.get(id)
+      const known = new Map(numbersOf(check?.defaults))
+      for (const option of Object.keys(own))
+        if (!known.has(option)) context.addIssue({ code: 'custom', path: [id, option], message: 'no check has a limit of this name' })
+      const merged = check?.options.safeParse({ ...Object.fromEntries(known), ...own })
+      for (const issue of merged?.success === false ? merged.error.issues : [])
+        context.addIssue({ code: 'custom', path: [id, ...issue.path], message: issue.message })
+    }
+  })
+}

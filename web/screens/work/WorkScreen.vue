@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { averageOperator } from '@zucchini/core/balance'
+import { allLimits, type Limit, secondsOfWork } from '@zucchini/core/checks'
+import { computed, onMounted, ref } from 'vue'
+import { useShelf } from '../../stores/shelf.ts'
+import TopBar from '../../widgets/TopBar.vue'
+import LimitRow from './LimitRow.vue'
+import { optionUnit, optionWords } from './work-words.ts'
+
+const shelf = useShelf()
+const trouble = ref('')
+onMounted(() => shelf.load().catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'It could not be read.')))
+
+const onlyOwn = ref(false)
+const kept = (limit: Limit) => !onlyOwn.value || limit.own !== undefined
+const limits = computed(() => [...allLimits(shelf.limits)].sort((a, b) => a.title.localeCompare(b.title)).filter(kept))
+const seconds = computed(() => secondsOfWork(shelf.limits).filter(kept))
+const changed = computed(() => [...allLimits(shelf.limits), ...secondsOfWork(shelf.limits)].filter(({ own }) => own !== undefined).length)
+
+const arm = computed(() => shelf.operator ?? averageOperator)
+const wrong = ref('')
+const strength = async (event: Event) => {
+  const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
+  wrong.value = value >= 5 && value <= 300 ? '' : 'A shoulder holds from 5 to 300 N m.'
+  if (wrong.value === '') await shelf.setOperator({ ...arm.value, strengthNm: value })
+}
+</script>
+
+<template>
+  <TopBar><span class="text-[13px] text-soft">How I work</span></TopBar>
+  <main class="min-h-0 flex-1 overflow-y-auto">
+    <div class="mx-auto max-w-[1080px] px-6 py-5">
+      <h1 class="text-[20px] font-semibold">How I work</h1>
+      <p class="mt-1 max-w-[70ch] text-soft">
+        Every limit the checks judge by, where it comes from, and what you make of it. Your values count for all rigs and travel in rig
+        files. Only a maker’s rating stops a plan for its load; these figures warn.
+      </p>
+      <p v-if="trouble" class="mt-3 text-brick" role="alert">{{ trouble }}</p>
+      <section class="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2" aria-label="Your own arm">
+        <label class="flex items-center gap-2"
+          >my shoulder holds
+          <input class="field fig w-20 py-0.5" inputmode="decimal" :value.prop="Math.round(arm.strengthNm * 10) / 10" @change="strength" />
+          N m</label
+        >
+        <span class="label">{{
+          shelf.calibrated ? 'set by you' : 'an average adult; a timed hold on the Balance page sets it better'
+        }}</span>
+        <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">back to the average</button>
+        <span v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</span>
+        <label class="ml-auto flex items-center gap-1.5"
+          ><input v-model="onlyOwn" type="checkbox" class="accent-leaf" />only what I changed ({{ changed }})</label
+        >
+      </section>
+      <table class="mt-5 w-full text-left" aria-label="Limits">
+        <thead>
+          <tr class="label border-b border-line">
+            <th class="py-1 font-normal">limit</th>
+            <th class="pr-4 text-right font-normal">usual</th>
+            <th class="w-64 font-normal">mine</th>
+            <th class="w-[38%] font-normal">where the usual one comes from</th>
+          </tr>
+        </thead>
+        <tbody>
+          <LimitRow
+            v-for="limit in limits"
+            :key="`${limit.check} ${limit.option}`"
+            :limit="limit"
+            :words="optionWords(limit.option)"
+            :unit="optionUnit(limit.option)"
+          />
+          <tr v-if="limits.length === 0">
+            <td colspan="4" class="py-2 text-soft">All limits are the usual ones.</td>
+          </tr>
+        </tbody>
+      </table>
+      <h2 class="mt-7 font-semibold">Seconds at the bench</h2>
+      <p class="label">One joint put together or taken apart, for set-up and changeover times.</p>
+      <table class="mt-2 w-full text-left" aria-label="Seconds">
+        <tbody>
+          <LimitRow v-for="limit in seconds" :key="limit.option" :limit="limit" words="" unit="s" />
+        </tbody>
+      </table>
+    </div>
+  </main>
+</template>

@@ -1,0 +1,26 @@
+/** What an option of a check is a limit of, by the word its name begins with. */
+const words: readonly (readonly [RegExp, string])[] = [
+  [/^good/, 'good up to'],
+  [/^risk/, 'a risk from'],
+  [/^(stop|grave)/, 'grave from'],
+  [/^(most|safe|usual|support)/, 'at most'],
+  [/^(least|wanted|wide|engaged|smallest)/, 'at least'],
+  [/^take/, 'long enough from'],
+  [/^(night|fresh|reach|recess|spare|meets|sure)/, 'counts as'],
+]
+
+export const optionWords = (option: string): string => words.find(([beginning]) => beginning.test(option))?.[1] ?? option
+
+/** The unit an option is typed in, by the ending of its name. */
+const units: readonly (readonly [RegExp, string])[] = [
+  [/Nm$/, 'N m'],
+  [/Mm$|^mm$/, 'mm'],
+  [/Deg$/, '°'],
+  [/Minutes$|Min$/, 'min'],
+  [/Days$/, 'days'],
+  [/Percent$/, '%'],
+  [/G$/, 'g'],
+  [/Times$/, '× its width'],
+  [/Minor$/, 'of money'],
+]
+export const optionUnit = (option: string): string => units.find(([ending]) => ending.test(option))?.[1] ?? ''
