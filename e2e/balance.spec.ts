@@ -77,5 +77,5 @@ test('drawings and a model are taken out as files', async ({ page, app }) => {
   }
   expect(await take(/Side elevation/)).toMatch(/^<\?xml[\s\S]*<svg[\s\S]*<\/svg>\s*$/)
   expect(JSON.parse(await take(/glTF/))).toMatchObject({ asset: { version: '2.0' } })
-  expect(JSON.parse(await take(/JSON/))).toMatchObject({ format: 'zucchini-rig-file', version: 5 })
+  expect(JSON.parse(await take(/JSON/))).toMatchObject({ format: 'zucchini-rig-file', version: 6 })
 })

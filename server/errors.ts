@@ -84,6 +84,7 @@ const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, n
   'pose-unknown': ({ instance, hinge, position }) => `"${instance}" has no hinge "${hinge}" with a position "${position}"`,
   'standard-unknown': ({ standard }) => `nobody knows the mounting standard "${standard}"`,
   'not-square': ({ mount }) => `the height of "${mount}" must stand square to the way it faces`,
+  'mass-missing': () => 'give its mass, or say that it is unknown',
   'off-the-skin': ({ mount }) => `"${mount}" hangs in the air; it must lie on a solid of the part`,
   'no-size': ({ mount, typed }) => `"${typed}" is no size of "${mount}"; write its diameter in mm, such as 77`,
   'shares-unknown': ({ mount }) => `it shares its place with "${mount}", which the part does not have`,

@@ -176,7 +176,7 @@ test('a rig whose part is lost for good still opens and can be saved; a new one 
 })
 
 test('the operator is an average adult until a timed hold says otherwise', async () => {
-  const average = { strengthNm: 60, armMassG: 3500, calibrated: false }
+  const average = { strengthNm: 60, armMassG: 3500, calibrated: false, limits: {} }
   expect((await kit.ask('GET', '/api/operator')).body).toEqual(average)
   expect((await kit.ask('PUT', '/api/operator', { strengthNm: 72.5, armMassG: 3500 })).body).toMatchObject({
     strengthNm: 72.5,

@@ -139,7 +139,7 @@ export interface JointLoad {
   readonly momentNm: number
   /**
    * The moment that tries to turn the joint about its screw, N m. In the hand the rig is swung until its weight pulls square to the screw,
-   * the worst attitude; on a stand it stays level. A clamp turns about the rod it runs along.
+   * the worst attitude, which a tilting head reaches as well; what stands under the rig itself stays level. A clamp turns about the rod it runs along.
    */
   readonly twistNm: number
   /** How many holds share it: the joint and the braces across the same cut. */
@@ -208,7 +208,7 @@ export const jointLoadOf = (
     massG: Math.abs(netG) * part,
     first: own,
     momentNm: newtonMetres(Math.hypot(own[0], own[2])),
-    twistNm: newtonMetres(turning(own, turningAxis(host, piece, joint.hostMount), standing)),
+    twistNm: newtonMetres(turning(own, turningAxis(host, piece, joint.hostMount), !inHand(piece))),
     holds,
   }
 }

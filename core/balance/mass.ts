@@ -1,5 +1,5 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import type { Role } from '../catalogue/index.ts'
+import { isUnknown, type Role } from '../catalogue/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 
 /** What stands under a rig and is not in the hand. */
@@ -12,6 +12,8 @@ export interface Mass {
   readonly totalG: number
   /** Without tripod, head, gimbal or slider. */
   readonly inHandG: number
+  /** What is in the hand and of no known mass: the figures are *at least* what they say, and the centre is that of the rest. */
+  readonly unknown: readonly PlacedPart[]
   /** Centre of mass of what is in the hand, mm in the rig's frame. */
   readonly centre: Vec3
 }
@@ -51,6 +53,7 @@ export const massOf = (assembly: Assembly, leads: readonly Weight[] = []): Mass 
   return {
     totalG: assembly.placed.reduce((sum, piece) => sum + piece.part.massG, leadG),
     inHandG: held.massG,
+    unknown: assembly.placed.filter((piece) => inHand(piece) && isUnknown(piece.part, 'massG')),
     centre: held.centre,
   }
 }

@@ -69,7 +69,7 @@ test('ends are called what they are called at the bench', () => {
 })
 
 test.each([
-  ['a mass of nothing', { massG: 0 }],
+  ['a mass of less than nothing', { massG: -1 }],
   ['a mass that is no number', { massG: Number.NaN }],
   ['a price that falls', { price: { low: 3, usual: 2, high: 4 } }],
   ['a solid as large as a house', { solids: [{ kind: 'box', centre: [0, 0, 0], size: [10, 10, 99999], matter: 'body' }] }],

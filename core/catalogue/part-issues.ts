@@ -2,6 +2,7 @@ import { distanceToSkin, dot, exceeds, type Issue, SURFACE_MM, UNIT } from '../k
 import { isStandard, standardOf } from './interfaces/index.ts'
 import { diameterOf } from './families.ts'
 import type { Part } from './part.ts'
+import { isUnknown } from './unknowns.ts'
 
 /** The mount of a pair of rods lies midway between them. mm */
 const BETWEEN_RODS_MM = 30
@@ -66,6 +67,7 @@ const adapterIssues = (part: Part): Issue[] => {
 export const partIssues = (part: Part): readonly Issue[] => [
   ...repeated(part.mounts.map(({ id }) => id)).map((id) => ({ code: 'id-repeated', path: 'mounts', names: { id } })),
   ...repeated((part.sockets ?? []).map(({ id }) => id)).map((id) => ({ code: 'id-repeated', path: 'sockets', names: { id } })),
+  ...(part.massG === 0 && !isUnknown(part, 'massG') ? [{ code: 'mass-missing', path: 'massG' }] : []),
   ...mountIssues(part),
   ...hingeIssues(part),
   ...adapterIssues(part),

@@ -150,13 +150,20 @@ const priceSchema = z
   .strictObject({ low: z.int().min(0).max(1e9), usual: z.int().min(0).max(1e9), high: z.int().min(0).max(1e9) })
   .refine((p) => p.low <= p.usual && p.usual <= p.high, 'prices must rise from low over usual to high')
 
+/** What of a part may be unknown and is still reckoned with: its mass, and what it draws. */
+export const unknownFigures = ['massG', 'drawW'] as const
+export type UnknownFigure = (typeof unknownFigures)[number]
+
 /** One kind of thing that can be owned, bought and bolted on. All geometry is in the part's own frame. */
 export const partSchema = z.strictObject({
   id: idSchema,
   role: z.enum(roleIds),
   name: text(80).min(1),
   maker: text(40),
-  massG: z.number().positive().max(60_000),
+  /** 0 when it stands among `unknown`. */
+  massG: z.number().min(0).max(60_000),
+  /** Figures nobody has found out yet: everything made of them is told as *at least* or *at most*. A price of 0 is unknown likewise. */
+  unknown: z.array(z.enum(unknownFigures)).max(unknownFigures.length).readonly().optional(),
   centre: vec,
   solids: z.array(solidSchema).min(1).max(60).readonly(),
   rooms: z.array(roomSchema).max(20).readonly(),

@@ -148,7 +148,7 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
     expect(new Set(told).size).toBe(told.length)
     expect(told).toContain('mass')
     const failed = new Set<FactName>()
-    expect(blankWhereFailed(strict, failed).mass).toEqual({ totalG: 0, inHandG: 0, centre: [0, 0, 0] })
+    expect(blankWhereFailed(strict, failed).mass).toEqual({ totalG: 0, inHandG: 0, unknown: [], centre: [0, 0, 0] })
     expect([...failed]).toEqual(['mass'])
   })
 })

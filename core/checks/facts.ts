@@ -344,7 +344,7 @@ const noFlow: Flow = {
 /** What a screen shows in place of a figure that can't be worked out; those not named are an empty list or nothing at all. */
 const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   cables: new Map(),
-  mass: { totalG: 0, inHandG: 0, centre: zero },
+  mass: { totalG: 0, inHandG: 0, unknown: [], centre: zero },
   ground: { bearings: [], massG: 0, left: zero },
   loads: new Map(),
   network: { cells: [], nodes: [], feeds: [], rings: [], order: [] },

@@ -22,14 +22,16 @@ export const overMass = defineCheck<Facts, object>({
   messages: {
     speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; {capG} is allowed.' },
     silent: { within: '{inHandG} in the hand of {capG} allowed.' },
-    cannotTell: {},
+    cannotTell: { unweighed: 'At least {inHandG} in the hand of {capG} allowed. Nobody knows what {part} weighs; weigh it.' },
   },
   subjects: (facts) => (capOf(facts) > 0 ? [facts] : []),
   judge: ({ mass, assembly }) => {
     const capG = capOf({ assembly })
     const numbers = { inHandG: mass.inHandG, capG, overG: mass.inHandG - capG }
-    return exceeds(mass.inHandG, capG)
-      ? { group: 'speaks', message: 'over', numbers, at: mass.centre }
+    const [unweighed] = mass.unknown
+    if (exceeds(mass.inHandG, capG)) return { group: 'speaks', message: 'over', numbers, at: mass.centre }
+    return unweighed
+      ? { group: 'cannotTell', message: 'unweighed', numbers, names: { part: unweighed.part.name }, parts: [unweighed.instance.id] }
       : { group: 'silent', message: 'within', numbers }
   },
   remedies: (facts) =>

@@ -206,7 +206,14 @@ const onPacks = (minutes: number, packs: number) =>
     brief: day(['roll', minutes]),
     kit: Array.from({ length: packs }, (_, i) => ({ id: i === 0 ? 'pack' : `pack-${i + 1}`, partId: 'pack', status: 'in' as const })),
   })
+/** The same with a box on top whose draw nobody knows. */
+const withUnknown = () => {
+  const box = tinyPart({ id: 'box', unknown: ['drawW'], mounts: [plug('foot', 'thread-1/4')] })
+  return wiredRig([pack(), box], [inBay(), on('box', 'foot', 'camera', 'hole')], [], { brief: day(['roll', 180]) })
+}
+
 testCheck(runtimeShort, {
+  cannotTell: [{ name: 'three hours on one pack, and a piece of unknown draw', message: 'unknown', parts: ['box'], ...withUnknown() }],
   speaks: [
     {
       name: 'four hours at 6 W on one pack of 18 Wh; a second cures it',

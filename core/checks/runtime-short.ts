@@ -20,7 +20,9 @@ export const runtimeShort = defineCheck<KindUse, object>({
       short: 'Dark at {darkMin}. The day takes {needed} of {part}, and there are {have}.',
     },
     silent: { enough: '{have} of {part} last the day, or the wall helps.' },
-    cannotTell: {},
+    cannotTell: {
+      unknown: 'At most this long. Nobody knows what {drawer} draws, so whether {have} of {part} last the day can not be told.',
+    },
   },
   subjects: ({ day }) => day.kinds,
   judge: ({ kind, needed, have }, facts) => {
@@ -28,6 +30,9 @@ export const runtimeShort = defineCheck<KindUse, object>({
     const names = { part: part?.name ?? kind, room: kind }
     const { failsAtMin } = facts.day
     const numbers = { needed, have, ...(failsAtMin < Infinity ? { darkMin: failsAtMin } : {}) }
+    const drawer = facts.network.nodes.find(({ unknown }) => unknown)
+    if (drawer && (failsAtMin === Infinity || !exceeds(needed, have)))
+      return { group: 'cannotTell', message: 'unknown', names: { ...names, drawer: drawer.name }, numbers, parts: [drawer.id] }
     if (failsAtMin === Infinity || !exceeds(needed, have)) return { group: 'silent', message: 'enough', names, numbers }
     return { group: 'speaks', message: 'short', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
   },

@@ -1,4 +1,4 @@
-import type { Part } from '../catalogue/index.ts'
+import { nowKnown, type Part } from '../catalogue/index.ts'
 import type { PriceView } from './prices.ts'
 
 /** Parts as the locker and the ledger know them: a weighed mass and prices that were seen take the place of the datasheet's. */
@@ -11,7 +11,7 @@ export const asKnown = (
     const [price, massG] = [prices.get(part.id), measuredG.get(part.id)]
     if (!price && massG === undefined) return part
     return {
-      ...part,
+      ...(massG === undefined ? part : nowKnown(part, 'massG')),
       ...(price ? { price: { low: price.low, usual: price.usual, high: price.high } } : {}),
       ...(massG === undefined ? {} : { massG }),
     }

@@ -1,5 +1,5 @@
 import { type Assembly, type Link, type PlacedPart, socketAt } from '../assembly/index.ts'
-import { mountOf, type Part, type Socket, standardOf, type Volts } from '../catalogue/index.ts'
+import { isUnknown, mountOf, type Part, type Socket, standardOf, type Volts } from '../catalogue/index.ts'
 
 /** What a converter gives of what it takes (usual figure for small switching converters). */
 export const CONVERTER = 0.9
@@ -46,6 +46,8 @@ export interface PowerNode {
   readonly drawW: number
   readonly standbyW: number
   readonly fullW: number
+  /** Nobody knows what it draws: run times are *at most* what they say. */
+  readonly unknown?: boolean
   /** Hangs on the wall. */
   readonly mains: boolean
 }
@@ -110,6 +112,7 @@ const nodeOf = ({ instance, part }: PlacedPart): PowerNode => {
     drawW,
     standbyW: Math.min(drawW, part.power?.standbyW ?? drawW),
     fullW: Math.max(drawW, part.power?.fullW ?? drawW),
+    ...(isUnknown(part, 'drawW') ? { unknown: true } : {}),
     mains: part.power?.mains ?? false,
   }
 }
@@ -200,7 +203,7 @@ export const networkOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>,
   const nodes = assembly.placed
     .filter(({ instance }) => !isCell.has(instance.id))
     .map(nodeOf)
-    .filter(({ id, drawW, mains }) => joined.has(id) || drawW > 0 || mains)
+    .filter(({ id, drawW, mains, unknown }) => joined.has(id) || drawW > 0 || mains || unknown)
   const order = sorted([...cells.map(({ id }) => id), ...nodes.map(({ id }) => id)], kept)
   const feeds: Feed[] = []
   for (const id of order)

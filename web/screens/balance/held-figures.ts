@@ -17,7 +17,7 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
   const { hang, hands, ground, shoulder, onPlate, gimbal, tip } = facts
   const mm = (value: number) => millimetres(Math.round(value), style.units)
   const g = (value: number) => grams(value, style.units)
-  const figures: HeldFigure[] = [{ title: 'in the hand', figure: g(mass.inHandG) }]
+  const figures: HeldFigure[] = [{ title: 'in the hand', figure: `${mass.unknown.length > 0 ? 'at least ' : ''}${g(mass.inHandG)}` }]
   const add = (title: string, figure: string, note?: string) => figures.push(note ? { title, figure, note } : { title, figure })
   const { support } = assembly.setup
   if (support === 'hand-low' && hang) {

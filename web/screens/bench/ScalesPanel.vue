@@ -12,10 +12,14 @@ const store = useRig()
 const brief = computed(() => props.assessment.assembly.rig.brief)
 const units = computed(() => store.style.units)
 
-const against = (value: number, cap: number) => ({
+/** A bar is never green on a figure that may be more. */
+const against = (value: number, cap: number, atLeast = false) => ({
   share: cap > 0 ? value / cap : 0,
-  state: cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : value > cap * 0.95 ? ('look' as const) : ('good' as const),
+  state:
+    cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : atLeast || value > cap * 0.95 ? ('look' as const) : ('good' as const),
 })
+const unweighed = computed(() => props.assessment.mass.unknown.length > 0)
+const unpriced = computed(() => props.assessment.cost.unpriced.length > 0)
 const runs = computed(() => runsScale(props.assessment))
 const held = computed(() => heldScale(props.assessment, store.style))
 /** The set-up's own cap; without one, what is carried has the brief's. */
@@ -30,15 +34,15 @@ const times = (value: number) => `${value.toFixed(2)} ×`
   <div class="flex flex-col gap-[9px]">
     <ScaleBar
       label="In the hand"
-      :figure="grams(assessment.mass.inHandG, units)"
+      :figure="`${unweighed ? '≥ ' : ''}${grams(assessment.mass.inHandG, units)}`"
       :of="capG ? `of ${grams(capG, units)}` : ''"
-      v-bind="against(assessment.mass.inHandG, capG)"
+      v-bind="against(assessment.mass.inHandG, capG, unweighed)"
     />
     <ScaleBar
       label="Still to buy"
-      :figure="money(assessment.cost.usual, brief.currency)"
+      :figure="`${unpriced ? '≥ ' : ''}${money(assessment.cost.usual, brief.currency)}`"
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
-      v-bind="against(assessment.cost.usual, brief.budgetMinor)"
+      v-bind="against(assessment.cost.usual, brief.budgetMinor, unpriced)"
     />
     <ScaleBar v-bind="runs" />
     <ScaleBar v-bind="held" />

@@ -9,6 +9,9 @@ import {
   plugAngles,
   type Power,
   type Socket,
+  isUnknown,
+  nowKnown,
+  nowUnknown,
 } from '@zucchini/core/catalogue'
 import { Plus } from '@lucide/vue'
 import { computed } from 'vue'
@@ -30,6 +33,7 @@ const draw = (key: 'drawW' | 'standbyW' | 'fullW' | 'ownMin' | 'chargesW', value
   const { [key]: _, ...rest } = power.value
   emit('change', { power: value === undefined ? rest : { ...rest, [key]: value } })
 }
+const askDraw = (unknown: boolean) => emit('change', unknown ? nowUnknown(props.part, 'drawW') : nowKnown(props.part, 'drawW'))
 const hold = (more: Partial<NonNullable<Power['store']>>) =>
   emit('change', { power: { ...power.value, store: { ...(store.value ?? newStore()), ...more } } })
 const lead = (more: Partial<Cable>) => emit('change', { cable: { ...cable.value, ...more } })
@@ -111,6 +115,14 @@ const figures = [
   <template v-else>
     <section class="mt-4" aria-label="Power">
       <h2 class="border-b border-line pb-1 font-semibold">Power <span class="label font-normal">leave empty what does not apply</span></h2>
+      <label v-if="!isBattery" class="label flex items-center gap-1.5 pt-1.5"
+        ><input
+          type="checkbox"
+          class="accent-leaf"
+          :checked="isUnknown(part, 'drawW')"
+          @change="askDraw(($event.target as HTMLInputElement).checked)"
+        />it draws power, and nobody knows how much</label
+      >
       <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5 py-2">
         <template v-if="isBattery">
           <OptionalField label="holds, Wh" name="Holds (Wh)" :value="store?.capacityWh" @change="hold({ capacityWh: $event ?? NaN })" />

@@ -3,7 +3,10 @@ import {
   capabilities,
   type Capability,
   capabilityIds,
+  isUnknown,
   type Mount,
+  nowKnown,
+  nowUnknown,
   type Part,
   type Role,
   roles,
@@ -89,6 +92,12 @@ watch(
   },
   { immediate: true },
 )
+/** An empty field is a mass nobody knows; nought is none. */
+const changeMass = (typed: string) => {
+  const empty = typed.trim() === ''
+  const next = { ...draft.value, massG: empty ? 0 : Number(typed) }
+  change(empty ? nowUnknown(next, 'massG') : nowKnown(next, 'massG'))
+}
 const change = (more: Partial<Part>) => {
   // A whole part takes the draft's place, so that what no longer belongs to it goes.
   draft.value = 'solids' in more && 'mounts' in more ? (more as Part) : { ...draft.value, ...more }
@@ -185,7 +194,15 @@ const roleGroups = stations.map((station) => ({
           <div class="col-span-3 flex flex-wrap items-end gap-x-5 gap-y-2">
             <label class="block"
               ><span class="label block">mass, g</span
-              ><NumberField wide :value="draft.massG" name="Mass (g)" @change="change({ massG: $event })"
+              ><input
+                class="field fig w-20 py-0.5"
+                type="number"
+                step="any"
+                min="0"
+                aria-label="Mass (g)"
+                placeholder="unknown"
+                :value.prop="isUnknown(draft, 'massG') ? '' : draft.massG"
+                @change="changeMass(($event.target as HTMLInputElement).value)"
             /></label>
             <label v-for="key in ['low', 'usual', 'high'] as const" :key="key" class="block"
               ><span class="label block">{{ key }} price, EUR</span

@@ -113,7 +113,8 @@ export const emptyPart = (): Part => ({
   role: 'adapter',
   name: '',
   maker: '',
-  massG: 50,
+  massG: 0,
+  unknown: ['massG'],
   centre: [0, 10, 0],
   solids: [newSolid()],
   rooms: [],
@@ -121,7 +122,8 @@ export const emptyPart = (): Part => ({
   grips: [],
   provides: [],
   fits: [],
-  price: { low: 1000, usual: 1500, high: 2000 },
+  // Nobody has entered a price yet.
+  price: { low: 0, usual: 0, high: 0 },
 })
 
 /** The middle of some solids to a hundredth of a millimetre, as one would type it. */
@@ -236,6 +238,7 @@ const coreWords: Readonly<Record<string, string>> = {
   'id-repeated': 'has the same id as another',
   'standard-unknown': 'is of no known standard',
   'not-square': 'must have its height square to the way it faces',
+  'mass-missing': 'give it, or leave it empty for unknown',
   'off-the-skin': 'hangs in the air: put it on the skin of a solid',
   'no-size': 'is no size: write the diameter in mm, such as 77',
   'shares-unknown': 'shares its place with a mount that is not there',
