@@ -39,7 +39,17 @@ const random = () =>
     const jest = join(root, 'node_modules/jest/bin/jest.js')
     const child = spawn(
       process.execPath,
-      ['--import', 'tsx', '--no-warnings', jest, '--runInBand', '--selectProjects', 'core', '--testPathPatterns', 'finite|adopt|guarded|ground|properties|sun'],
+      [
+        '--import',
+        'tsx',
+        '--no-warnings',
+        jest,
+        '--runInBand',
+        '--selectProjects',
+        'core',
+        '--testPathPatterns',
+        'finite|adopt|guarded|ground|properties|sun',
+      ],
       { cwd: root, env: { ...process.env, TRIALS: String(RANDOM_TIMES), TRIAL_SEED: String(seed) }, stdio: ['ignore', 'pipe', 'pipe'] },
     )
     let output = ''

@@ -16,11 +16,10 @@ import {
   swapsFor,
   wiringFor,
 } from '@zucchini/core/assess'
-import type { Operator } from '@zucchini/core/balance'
 import type { Rig } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Remedy, Shelf } from '@zucchini/core/checks'
-import type { BillRules, PriceView } from '@zucchini/core/money'
+import type { PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
 /** Who holds the rig, and how its money is reckoned. */

@@ -117,9 +117,9 @@ const remove = (i: number) =>
     <button type="button" class="btn mt-1.5 py-0.5" :disabled="parts.length >= MOST" @click="add">
       <Plus class="size-4" aria-hidden="true" /> another part
     </button>
-    <p v-for="light in refused" :key="light.fromMin" class="mt-1 text-[12.5px] text-brick" role="alert">
-      The sun is down all through “{{ light.phase.name }}”, {{ clock(light.fromMin) }} to {{ clock(light.toMin) }}. It is taken as
-      {{ sceneWords[light.scene] }}; choose another light or another hour.
+    <p v-for="part in refused" :key="part.fromMin" class="mt-1 text-[12.5px] text-brick" role="alert">
+      The sun is down all through “{{ part.phase.name }}”, {{ clock(part.fromMin) }} to {{ clock(part.toMin) }}. It is taken as
+      {{ sceneWords[part.scene] }}; choose another light or another hour.
     </p>
   </fieldset>
 </template>
