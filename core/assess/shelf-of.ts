@@ -25,6 +25,14 @@ export const ownedOf = (pieces: readonly LockerPiece[]): ReadonlyMap<string, num
   return counts
 }
 
+/** On which day each part was weighed last. */
+export const weighedOn = (pieces: readonly LockerPiece[]): ReadonlyMap<string, string> => {
+  const days = new Map<string, string>()
+  for (const { partId, measuredG, measuredOn } of pieces)
+    if (measuredG !== null && measuredOn !== null && measuredOn > (days.get(partId) ?? '')) days.set(partId, measuredOn)
+  return days
+}
+
 /** What surrounds every rig, with what was weighed and what was seen in shops in place of what the makers state. */
 export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, operator, limits }: ShelfSources): Shelf => {
   const seen = new Map(prices.map((view) => [view.partId, view]))
@@ -33,6 +41,7 @@ export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, opera
     catalogue: catalogueOf(asKnown(parts, seen, measured), asKnown(gone, seen, measured)),
     owned: ownedOf(pieces),
     prices: seen,
+    weighed: weighedOn(pieces),
     ...(rules ? { rules } : {}),
     ...(home ? { home } : {}),
     ...(rates ? { rates } : {}),

@@ -112,6 +112,9 @@ export interface Shelf {
   /** The currency that catalogue and ledger are kept in, and what others are worth in it. Without it they are the rig's own. */
   readonly home?: string
   readonly rates?: readonly Rate[]
+  /** The parts whose mass was weighed, and on which day; and those whose figures the operator typed in. */
+  readonly weighed?: ReadonlyMap<string, string>
+  readonly typed?: ReadonlySet<string>
   /** Limits the operator has set for the checks. */
   readonly limits?: Limits
   /** Who holds the rig; without it an average adult. */

@@ -70,7 +70,7 @@ test('a draft says where and what is wrong, and is a part when nothing is', () =
   expect(checkDraft(whole)).toMatchObject({ part: { id: 'mine' }, issues: [] })
   const said = (change: object) => checkDraft({ ...whole, ...change }).issues.map(({ where, words }) => `${where} ${words}`)
   expect(said({ massG: NaN })).toEqual(['mass give a number'])
-  expect(said({ massG: -1 })).toEqual(['mass must be more than 0'])
+  expect(said({ massG: -1 })).toEqual(['mass must be 0 or more'])
   expect(said({ name: '' })).toEqual(['name must not be empty'])
   expect(said({ solids: [] })).toEqual(['solid give at least 1'])
   expect(said({ price: { low: 3, usual: 2, high: 4 } })).toEqual(['price prices must rise from low over usual to high'])

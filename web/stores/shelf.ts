@@ -1,5 +1,5 @@
 import type { Operator } from '@zucchini/core/balance'
-import { ownedOf } from '@zucchini/core/assess'
+import { ownedOf, weighedOn } from '@zucchini/core/assess'
 import { type Catalogue, catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Limits, Shelf } from '@zucchini/core/checks'
 import { defineStore } from 'pinia'
@@ -29,6 +29,7 @@ export const useShelf = defineStore('shelf', () => {
   const today = ref('')
   const money = shallowRef<PriceOverview>()
   const prices = computed<ReadonlyMap<string, PriceView>>(() => new Map(money.value?.views.map((view) => [view.partId, view])))
+  const weighed = computed(() => weighedOn(pieces.value.map(({ piece }) => piece)))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
   const terms = computed<Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>>(() => ({
     limits: limits.value,
@@ -41,6 +42,8 @@ export const useShelf = defineStore('shelf', () => {
         catalogue: catalogue.value,
         owned: owned.value,
         prices: prices.value,
+        weighed: weighed.value,
+        typed: own.value,
         ...terms.value,
       },
   )

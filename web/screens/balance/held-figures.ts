@@ -1,4 +1,4 @@
-import type { Assessment } from '@zucchini/core/assess'
+import { type Assessment, massOrigin, tiltOrigin } from '@zucchini/core/assess'
 import { wristNm } from '@zucchini/core/balance'
 import { degrees, grams, holdWords, millimetres, type Style } from '../../wording.ts'
 
@@ -17,11 +17,20 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
   const { hang, hands, ground, shoulder, onPlate, gimbal, tip } = facts
   const mm = (value: number) => millimetres(Math.round(value), style.units)
   const g = (value: number) => grams(value, style.units)
-  const figures: HeldFigure[] = [{ title: 'in the hand', figure: `${mass.unknown.length > 0 ? 'at least ' : ''}${g(mass.inHandG)}` }]
+  const band = massOrigin(assessment)
+  const figures: HeldFigure[] = [
+    {
+      title: 'in the hand',
+      figure: `${mass.unknown.length > 0 ? 'at least ' : ''}${g(mass.inHandG)}`,
+      note: `± ${g(band.high - band.value)}`,
+    },
+  ]
   const add = (title: string, figure: string, note?: string) => figures.push(note ? { title, figure, note } : { title, figure })
   const { support } = assembly.setup
   if (support === 'hand-low' && hang) {
-    add('tilt', degrees(Math.abs(hang.tiltDeg)), side(hang.tiltDeg, 'nose down', 'nose up'))
+    const tilt = tiltOrigin(assessment)
+    const off = tilt ? `, ± ${degrees(tilt.high - tilt.value)}` : ''
+    add('tilt', degrees(Math.abs(hang.tiltDeg)), `${side(hang.tiltDeg, 'nose down', 'nose up')}${off}`.replace(/^, /, ''))
     add('roll', degrees(Math.abs(hang.rollDeg)), side(hang.rollDeg, 'to the right', 'to the left'))
     add('palm over centre', mm(hang.underMm))
   }

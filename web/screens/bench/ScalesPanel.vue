@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import type { Assessment } from '@zucchini/core/assess'
+import { type Assessment, costOrigin, massOrigin } from '@zucchini/core/assess'
 import { isPosture } from '@zucchini/core/balance'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
+import { originInWords } from '../../origin-words.ts'
 import { heldScale, runsScale } from './held-scale.ts'
 import { grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
@@ -18,6 +19,9 @@ const against = (value: number, cap: number, atLeast = false) => ({
   state:
     cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : atLeast || value > cap * 0.95 ? ('look' as const) : ('good' as const),
 })
+/** Where the figures come from and how far they may be off, for whoever points at them. */
+const massSaid = computed(() => originInWords(massOrigin(props.assessment), (value) => grams(value, units.value)))
+const costSaid = computed(() => originInWords(costOrigin(props.assessment), (value) => money(value, brief.value.currency)))
 const unweighed = computed(() => props.assessment.mass.unknown.length > 0)
 const unpriced = computed(() => props.assessment.cost.unpriced.length > 0)
 const runs = computed(() => runsScale(props.assessment))
@@ -34,12 +38,14 @@ const times = (value: number) => `${value.toFixed(2)} ×`
   <div class="flex flex-col gap-[9px]">
     <ScaleBar
       label="In the hand"
+      :title="massSaid"
       :figure="`${unweighed ? '≥ ' : ''}${grams(assessment.mass.inHandG, units)}`"
       :of="capG ? `of ${grams(capG, units)}` : ''"
       v-bind="against(assessment.mass.inHandG, capG, unweighed)"
     />
     <ScaleBar
       label="Still to buy"
+      :title="costSaid"
       :figure="`${unpriced ? '≥ ' : ''}${money(assessment.cost.usual, brief.currency)}`"
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
       v-bind="against(assessment.cost.usual, brief.budgetMinor, unpriced)"

@@ -202,7 +202,7 @@ const roleGroups = stations.map((station) => ({
                 aria-label="Mass (g)"
                 placeholder="unknown"
                 :value.prop="isUnknown(draft, 'massG') ? '' : draft.massG"
-                @change="changeMass(($event.target as HTMLInputElement).value)"
+                @input="changeMass(($event.target as HTMLInputElement).value)"
             /></label>
             <label v-for="key in ['low', 'usual', 'high'] as const" :key="key" class="block"
               ><span class="label block">{{ key }} price, EUR</span
