@@ -7,7 +7,7 @@ const settings = useSettings()
 </script>
 
 <template>
-  <header class="flex min-h-12 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 max-[640px]:py-1.5">
+  <header class="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 max-[640px]:py-1.5">
     <RouterLink to="/" class="flex items-center gap-2 text-[16px] font-bold" aria-label="Zucchini, to the shelf">
       <svg viewBox="0 0 24 24" class="size-5 text-leaf" aria-hidden="true">
         <path
@@ -22,7 +22,7 @@ const settings = useSettings()
       Zucchini
     </RouterLink>
     <slot />
-    <div class="ml-auto flex items-center gap-2">
+    <div class="ml-auto flex items-center gap-1.5">
       <slot name="end" />
       <RouterLink to="/how-i-work" class="btn px-1.5" title="How I work: limits, seconds, strength" aria-label="How I work">
         <SlidersHorizontal class="size-4" aria-hidden="true" />

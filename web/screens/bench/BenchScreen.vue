@@ -111,7 +111,7 @@ const saveWord = computed(() => {
           >{{ saveWord }}</span
         >
         <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="void store.undo()">
-          <Undo2 class="size-4" aria-hidden="true" /> Undo
+          <Undo2 class="size-4" aria-hidden="true" /><span class="max-[1360px]:sr-only">Undo</span>
         </button>
         <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="void store.redo()">
           <Redo2 class="size-4" aria-hidden="true" />
