@@ -360,6 +360,7 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   stand: { marginMm: 0, on: [] },
   light: {
     setting: { fNumber: 1, iso: 100, fps: 25, shutterDeg: 180 },
+    assumed: [],
     lossStops: 0,
     isoMax: undefined,
     filters: [],

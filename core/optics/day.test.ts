@@ -32,6 +32,13 @@ test('a day of three scenes at f/4, 1/64 s and ISO 100: EV 10 is exposed right',
   expect(plan.phases[2]?.iso).toBeCloseTo(3200, 6)
 })
 
+test('an ISO that nobody asked for and no camera states is only assumed; a stated or an asked one is not', () => {
+  const nameless = { ...seeingCamera(), optics: { kind: 'sensor' as const, wideMm: 36, tallMm: 24 } }
+  const plan = lightPlan(assemblyOf([], ['sun'], nameless))
+  expect([plan.setting.iso, plan.assumed]).toEqual([100, ['iso']])
+  expect(lightPlan(assemblyOf([], ['sun'])).assumed).toEqual([])
+})
+
 test('a polariser on the lens takes light before any neutral density does', () => {
   const polariser = disc('pol', 5, { kind: 'filter', effect: 'polariser', minStops: 1.5, maxStops: 1.5 })
   const plan = lightPlan(assemblyOf([polariser], ['overcast'], seeingCamera(), [on('pol', 'rear', 'lens', 'thread')]))

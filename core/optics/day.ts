@@ -28,6 +28,8 @@ export interface PhaseExposure {
 /** The light of a day against the filters at hand. */
 export interface LightPlan {
   readonly setting: Setting
+  /** What nobody asked for and neither camera nor lens states: a usual figure stands in. */
+  readonly assumed: readonly ('f-number' | 'iso')[]
   /** What a polariser or mist on the lens takes anyway. */
   readonly lossStops: number
   /** The highest sensitivity still fit to show; undefined when the camera does not state it. */
@@ -118,6 +120,15 @@ export const settingOf = (assembly: Assembly): Setting => {
   }
 }
 
+/** Which figures of the setting are only assumed. */
+export const assumedIn = (assembly: Assembly): LightPlan['assumed'] => {
+  const { light } = assembly.rig.brief
+  return [
+    ...(light.stop === 0 && !lensOf(assembly) ? (['f-number'] as const) : []),
+    ...(light.iso === 0 && !sensorOf(assembly)?.isos?.length ? (['iso'] as const) : []),
+  ]
+}
+
 const exposureOf = (light: PhaseLight, setting: Setting, lossStops: number, filters: readonly Nd[]): PhaseExposure => {
   const [mostStops, leastStops] = [ndStops(light.brightEv, setting) - lossStops, ndStops(light.darkEv, setting) - lossStops]
   const [most, least] = answerDay([mostStops, leastStops], filters)
@@ -151,6 +162,7 @@ export const lightPlan = (assembly: Assembly, extra: readonly Part[] = [], witho
   const lossStops = lossOf(assembly)
   return {
     setting,
+    assumed: assumedIn(assembly),
     lossStops,
     isoMax: sensorOf(assembly)?.isoMax,
     filters: all,

@@ -2,7 +2,7 @@
 import { type Brief, type Light, lightSchema } from '@zucchini/core/brief'
 import type { SensorOptics } from '@zucchini/core/catalogue'
 import type { LightPlan } from '@zucchini/core/optics'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 
 const props = defineProps<{ brief: Brief; plan: LightPlan; sensor: SensorOptics | undefined }>()
 const emit = defineEmits<{ change: [light: Light] }>()
@@ -26,6 +26,16 @@ const change = (key: 'fps' | 'shutterDeg' | 'stop' | 'iso', event: Event) => {
   field.setAttribute('aria-invalid', String(!ok))
   if (ok) emit('change', light)
 }
+/** A figure nobody stated is told as what it is. */
+const assumed = computed(() =>
+  props.plan.assumed
+    .map((one) =>
+      one === 'iso'
+        ? `ISO ${props.plan.setting.iso} is assumed: the camera states no native one`
+        : `f/${props.plan.setting.fNumber} is assumed: no lens states how wide it opens`,
+    )
+    .join('; '),
+)
 const shown = (value: number): string => (value === 0 ? '' : String(value))
 </script>
 
@@ -77,6 +87,9 @@ const shown = (value: number): string => (value === 0 ? '' : String(value))
         @change="change('iso', $event)"
     /></label>
     <datalist id="native-isos"><option v-for="one in sensor?.isos ?? []" :key="one" :value="one" /></datalist>
+    <p v-if="plan.assumed.length" class="basis-full text-right text-[12.5px] text-amber" data-testid="assumed">
+      {{ assumed }}
+    </p>
     <p v-if="wrong" class="basis-full text-[12.5px] text-brick" role="alert">{{ wrong }}</p>
   </div>
 </template>
