@@ -26,7 +26,7 @@ test('a mass carries what it is made of: weighed on a day, by the datasheet, typ
   expect(massOrigin(rigOf([cube('odd', 0, { unknown: ['massG'] })])).unknown).toBe(true)
 })
 
-test('the error of a tilt: a block of 600 g 100 mm ahead, known to 3 %, under a palm 100 mm over the centre', () => {
+test('how far off the hang is for a block of 600 g 100 mm ahead, known to 3 %, under a palm 100 mm over the centre', () => {
   const ahead = cube('ahead', 600, { centre: [0, -40, -100] })
   const handle = cube('handle', 1e-9, { centre: [0, 60, 0], grips: [{ kind: 'top', at: [0, 60, 37.5] }] })
   const found = tiltOrigin(rigOf([ahead, handle]))
