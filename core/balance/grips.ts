@@ -68,7 +68,7 @@ export const handsOf = (assembly: Assembly): readonly Grip[] => {
   return [...known.slice(0, 1), ...(own ? [own] : [])].sort(fromLeft)
 }
 
-/** How two hands share a rig: each one's part of the mass, how far apart they are, and what their wrists hold besides. */
+/** How two hands share a rig by its two handles: each one's part of the mass, and how far apart they are. */
 export interface TwoHands {
   readonly left: Grip
   readonly right: Grip

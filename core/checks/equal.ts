@@ -1,5 +1,6 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part } from '../catalogue/index.ts'
+import { comparedMinor } from '../money/index.ts'
 import type { Facts } from './facts.ts'
 import { byReadiness } from './places.ts'
 
@@ -77,7 +78,7 @@ const rolesHere = (catalogue: Catalogue, piece: PlacedPart): readonly Part[] => 
 /** Parts that sit where a piece sits and are cheaper or lie in the locker; the readiest first. */
 export const cheaperHere = (facts: Facts, piece: PlacedPart): readonly Part[] =>
   rolesHere(facts.shelf.catalogue, piece)
-    .filter((part) => part.price.usual < piece.part.price.usual || (facts.shelf.owned.get(part.id) ?? 0) > 0)
+    .filter((part) => comparedMinor(part) < comparedMinor(piece.part) || (facts.shelf.owned.get(part.id) ?? 0) > 0)
     .sort(byReadiness(facts))
 
 const equals = new WeakMap<Catalogue, Map<string, Part | undefined>>()
@@ -89,7 +90,7 @@ export const cheapestEqual = ({ shelf: { catalogue } }: Facts, piece: PlacedPart
   const key = `${piece.part.id} ${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`
   if (!lists.has(key)) {
     const [best] = rolesHere(catalogue, piece)
-      .filter((part) => part.price.usual < piece.part.price.usual && lossesOf(piece.part, part).length === 0 && holdsAsWell(piece, part))
+      .filter((part) => comparedMinor(part) < piece.part.price.usual && lossesOf(piece.part, part).length === 0 && holdsAsWell(piece, part))
       .sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
     lists.set(key, best)
   }

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { loadOn, loadWords, takeOffRemedy } from './places.ts'
+import { loadOn, loadWords, overLimit, takeOffRemedy } from './places.ts'
 
 /** The moment both ends are rated for, the lower of the two; lens mounts have a rule of their own. */
 const ratedNmOf = ({ mate }: PlacedPart): number | undefined => {
@@ -55,12 +55,10 @@ export const jointOverload = defineCheck<PlacedPart, object>({
       return exceeds(numbers.momentNm, ratedNm)
         ? { group: 'speaks', message: 'droops', names, numbers, parts: [piece.instance.id], at: piece.centre }
         : { group: 'silent', message: 'steady', names, numbers }
-    const byMaker = piece.mate?.ok && piece.mate.value.limitBy === 'maker'
     return exceeds(carriedG, limitG)
       ? {
           group: 'speaks',
-          message: byMaker ? 'over' : 'usual',
-          level: byMaker ? 'stop' : 'risk',
+          ...overLimit(piece),
           names,
           numbers,
           parts: [piece.instance.id],

@@ -138,6 +138,13 @@ testCheck(cheaperEqual, {
       ...bought(cube('cube', 6000), 0, [cube('other', 4000)]),
     },
     {
+      name: 'what nobody has priced is not cheaper',
+      message: 'dear',
+      ...bought(cube('cube', 6000), 0, [
+        tinyPart({ id: 'other', mounts: [plug('foot', 'thread-1/4')], price: { low: 0, usual: 0, high: 0 } }),
+      ]),
+    },
+    {
       name: 'what is much heavier is not the same',
       message: 'dear',
       ...bought(cube('cube', 6000), 0, [cube('other', 1000, { massG: 126 })]),

@@ -14,8 +14,9 @@ import {
 import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
+import { comparedMinor } from '../money/index.ts'
 import { stepChain, stepOf } from '../optics/index.ts'
-import type { Remedy } from './check.ts'
+import type { Level, Remedy } from './check.ts'
 import { type Facts, isFirm } from './facts.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
@@ -29,7 +30,7 @@ export const byReadiness =
   (facts: Facts) =>
   (a: Part, b: Part): number =>
     Number(spareOwned(facts, b)) - Number(spareOwned(facts, a)) ||
-    a.price.usual - b.price.usual ||
+    comparedMinor(a) - comparedMinor(b) ||
     a.massG - b.massG ||
     (a.id < b.id ? -1 : 1)
 
@@ -176,6 +177,10 @@ const nothing: JointLoad = { far: 'guest', massG: 0, first: [0, 0, 0], momentNm:
 
 /** What the joint of a piece has to carry: nothing for a piece that sits on nothing. */
 export const loadOn = ({ loads }: Facts, { instance }: PlacedPart): JointLoad => loads.get(instance.id) ?? nothing
+
+/** Over a maker's rating it is a stop, over the usual figure of the standard a risk. */
+export const overLimit = ({ mate: made }: PlacedPart): { readonly message: 'over' | 'usual'; readonly level: Level } =>
+  made?.ok && made.value.limitBy === 'maker' ? { message: 'over', level: 'stop' } : { message: 'usual', level: 'risk' }
 
 /** How a finding says it: what hangs from the joint, or stands on it. */
 export const loadWords = (piece: PlacedPart, { far }: JointLoad, support: Support): { readonly way: string; readonly what: string } => ({

@@ -3,7 +3,7 @@ import { carriedBy, type PlacedPart } from '../assembly/index.ts'
 import { mate } from '../catalogue/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import { firstOf, loadOn, moveRemedy, takeOffRemedy } from './places.ts'
+import { firstOf, loadOn, moveRemedy, overLimit, takeOffRemedy } from './places.ts'
 
 /** More mass on an accessory shoe than it carries. */
 export const shoeOverload = defineCheck<PlacedPart, object>({
@@ -30,12 +30,10 @@ export const shoeOverload = defineCheck<PlacedPart, object>({
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
     const names = { part: piece.part.name }
     const numbers = { carriedG, limitG }
-    const byMaker = piece.mate?.ok && piece.mate.value.limitBy === 'maker'
     return exceeds(carriedG, limitG)
       ? {
           group: 'speaks',
-          message: byMaker ? 'over' : 'usual',
-          level: byMaker ? 'stop' : 'risk',
+          ...overLimit(piece),
           names,
           numbers,
           parts: [piece.instance.id],

@@ -37,6 +37,9 @@ export const termsOf = (currency: string, source: PriceSource): PriceTerms => {
 /** Has anybody entered a price? Nothing is had for nothing: 0 stands for a price that is not known. */
 export const isPriced = ({ price }: Pick<Part, 'price'>): boolean => price.high > 0
 
+/** The usual price to compare by: what nobody has priced comes last, and is never the cheaper one. */
+export const comparedMinor = (part: Pick<Part, 'price'>): number => (isPriced(part) ? part.price.usual : Number.MAX_SAFE_INTEGER)
+
 /** A price under these terms, whole minor units; 0, unknown, when it is not priced or can't be converted. */
 export const priceIn = ({ price }: Pick<Part, 'price'>, { factor = 0 }: PriceTerms): Part['price'] => ({
   low: Math.round(price.low * factor),
