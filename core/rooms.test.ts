@@ -69,7 +69,7 @@ const importsOf = (file: string): string[] => {
     [...text.matchAll(form)].map((found) => found[1] ?? ''),
   )
 }
-const isTest = (file: string) => /\.test\.ts$/.test(file) || /\/testing\//.test(file) || file.endsWith('checks/tester.ts')
+const isTest = (file: string) => file.endsWith('.test.ts') || /\/testing\//.test(file) || file.endsWith('checks/tester.ts')
 const roomOf = (file: string) => relative(core, file).split('/')[0] ?? ''
 
 test('every folder of the core is a room of the table, with a door', () => {

@@ -15,7 +15,7 @@ afterAll(() => kit.close())
 
 const shipped = demoParts.find(({ id }) => id === 'typha-shoe-block') as Part
 const times = <T>(count: number, make: (i: number) => T): T[] => Array.from({ length: count }, (_, i) => make(i))
-const statuses = (answers: readonly { status: number }[]) => answers.map(({ status }) => status).sort()
+const statuses = (answers: readonly { status: number }[]) => answers.map(({ status }) => status).sort((a, b) => a - b)
 
 test('thirty different new parts at once: all are stored', async () => {
   const answers = await Promise.all(

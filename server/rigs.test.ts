@@ -60,7 +60,7 @@ test('of many saves at once exactly one wins, and its revision is in the history
   const answers = await Promise.all(
     Array.from({ length: 12 }, (_, i) => kit.ask('PUT', '/api/rigs/race', { base: 1, rig: { ...fresh('race'), name: `racer ${i}` } })),
   )
-  expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array<number>(11).fill(409)])
+  expect(answers.map(({ status }) => status).sort((a, b) => a - b)).toEqual([200, ...Array<number>(11).fill(409)])
   const winner = answers.findIndex(({ status }) => status === 200)
   expect((await kit.ask('GET', '/api/rigs/race/revisions/2')).body).toMatchObject({ rig: { name: `racer ${winner}` } })
 })

@@ -130,13 +130,18 @@ const tasksOf = (database, scratch) => [
   ...(wanted('unit')
     ? [unit(['server'], database, scratch), unit(['web', 'tools'], database, scratch), core(1, scratch), core(2, scratch)]
     : []),
-  ...(wanted('lint') ? [() => single('lint', [bin('eslint/bin/eslint.js'), '.'])] : []),
+  ...(wanted('lint')
+    ? [
+        () => single('lint: scripts', [bin('oxlint/bin/oxlint'), '--type-aware', '.']),
+        () => single('lint: templates', [bin('eslint/bin/eslint.js'), 'web/**/*.vue']),
+      ]
+    : []),
   ...(wanted('trials') ? [trials] : []),
   ...(wanted('types')
     ? [
         () => single('types: web', [bin('vue-tsc/bin/vue-tsc.js'), '--noEmit', '-p', 'web/tsconfig.json']),
-        () => single('types: server, demo, tools, tests', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json']),
-        () => single('types: core', [bin('typescript/bin/tsc'), '-p', 'core/tsconfig.json']),
+        () => single('types: server, demo, tools, tests', [bin('typescript-native/bin/tsc'), '-p', 'tsconfig.json']),
+        () => single('types: core', [bin('typescript-native/bin/tsc'), '-p', 'core/tsconfig.json']),
       ]
     : []),
   ...(wanted('lint') ? [() => single('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])] : []),

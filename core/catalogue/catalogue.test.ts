@@ -10,7 +10,7 @@ test('the list of standards holds to the directory and to the docs', () => {
     .filter((name) => name !== 'index.ts')
     .map((name) => name.replace('.ts', ''))
   expect(standards.map(({ id }) => id.replaceAll(/[/.]/g, '-')).sort()).toEqual(files.sort())
-  expect(standards.map(({ id }) => id)).toEqual([...standards.map(({ id }) => id)].sort())
+  expect(standards.map(({ id }) => id)).toEqual(standards.map(({ id }) => id).sort())
   const docs = readFileSync(join(import.meta.dirname, '../../docs/standards.md'), 'utf8')
   for (const { id } of standards) expect(docs).toContain(`\`${id}\``)
 })

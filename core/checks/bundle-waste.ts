@@ -18,7 +18,7 @@ const usedOf = (
   { instance, part }: PlacedPart,
 ): { readonly used: readonly Part[]; readonly unused: readonly string[] } => {
   const used = cost.lines.filter(({ inBoxOf }) => inBoxOf === instance.id).map((line) => line.part)
-  const left = [...used.map(({ id }) => id)]
+  const left = used.map(({ id }) => id)
   const unused = (part.includes ?? []).filter((id) => {
     const at = left.indexOf(id)
     if (at >= 0) left.splice(at, 1)

@@ -32,6 +32,14 @@ const valueOf = (column: string, value: unknown): unknown => {
 const sizeOf = (value: unknown): number =>
   Buffer.isBuffer(value) ? value.length : typeof value === 'string' ? Buffer.byteLength(value) : 8
 
+/** What a row of a backup is called where it is refused: its first key that is a text or a number. */
+const rowName = (given: Record<string, unknown>): string => {
+  const name = [given['id'], given['rigId'], given['partId'], given['name']].find(
+    (key) => typeof key === 'string' || typeof key === 'number',
+  )
+  return String(name ?? '').slice(0, 64)
+}
+
 /** Checks rows as they come: the same schemas as everywhere, and that what they name is there. */
 class RowChecker {
   readonly #revisions = new RevisionReader()
@@ -46,7 +54,7 @@ class RowChecker {
     if (rank < this.#rank) throw badBackup(`line ${line}`, `"${tableName}" stands after what is built upon it`)
     this.#rank = rank
     const parsed = table.row.safeParse(given)
-    const where = `line ${line}, ${tableName} ${String(given['id'] ?? given['rigId'] ?? given['partId'] ?? given['name'] ?? '').slice(0, 64)}`
+    const where = `line ${line}, ${tableName} ${rowName(given)}`
     if (!parsed.success) {
       const [issue] = parsed.error.issues
       throw badBackup(where, `${issue?.path.map(String).join('.') ?? ''} ${issue?.message ?? 'not as expected'}`.trim())

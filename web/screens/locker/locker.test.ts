@@ -13,7 +13,7 @@ const rows = rowsOf(saved, catalogue, usageOf(demoRigs), today)
 const ids = (list: readonly { readonly piece: { readonly id: string } }[]) => list.map(({ piece }) => piece.id)
 
 test('rows stand by name, with the mass that counts, where they are used and how long they have lain', () => {
-  expect(rows.map(({ name }) => name)).toEqual([...rows.map(({ name }) => name)].sort((a, b) => a.localeCompare(b)))
+  expect(rows.map(({ name }) => name)).toEqual(rows.map(({ name }) => name).sort((a, b) => a.localeCompare(b)))
   const zoom = rows.find(({ piece }) => piece.id === 'kabocha-24-70-1')
   expect(zoom).toMatchObject({ massG: 695, measured: false, idle: false, role: 'lens' })
   expect(zoom?.usage.map(({ rigId }) => rigId)).toEqual(['winter-ferry-1'])
