@@ -5,6 +5,7 @@ import { blankWhereFailed, type FactName, type Facts, factsOf, type Finding, fin
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
+import { shelfFor } from './priced.ts'
 import { type StationState, stationsOf } from './stations.ts'
 
 /** Everything known about one set-up of a rig. Screens, server and scripts all read this. */
@@ -57,9 +58,10 @@ const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
  * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
  * @param withRemedies leave the cures out when only the findings are compared
  */
-export const evaluate = (rig: Rig, setupId: string, shelf: Shelf, withRemedies = true): Assessment => {
+export const evaluate = (rig: Rig, setupId: string, given: Shelf, withRemedies = true): Assessment => {
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
+  const shelf = shelfFor(rig, given)
   const assembly = placeSetup(rig, setup, shelf.catalogue)
   const strict = factsOf(assembly, shelf)
   const findings = findingsOf(strict, withRemedies)

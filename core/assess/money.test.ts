@@ -1,5 +1,4 @@
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
-import { asTheyStand } from '../money/index.ts'
 import { boxesFor, insteadOf, moneyOf, shoppingCsv } from './index.ts'
 
 const cube = (id: string, usual: number, more = {}) =>
@@ -80,7 +79,7 @@ test('what could stand in its place: what loses nothing first, with what is save
   const piece = moneyOf(rig, shelf, '2026-11').places.get('a')
   if (!piece) throw new Error('a sits on the camera')
   expect(
-    insteadOf(piece, shelf, asTheyStand).map(({ part, savesMinor, savesG, per100GMinor, losses }) => [
+    insteadOf(rig, piece, shelf).map(({ part, savesMinor, savesG, per100GMinor, losses }) => [
       part.id,
       savesMinor,
       savesG,
@@ -131,7 +130,7 @@ test('a piece nobody has priced is in the list, the plan and the table as unknow
     { brief: { budgetMinor: 90_000 } },
   )
   const picture = moneyOf(rig, shelf, '2026-11')
-  expect(picture.unpriced.map(({ instance }) => instance)).toEqual(['b'])
+  expect(picture.cost.unpriced.map(({ instance }) => instance)).toEqual(['b'])
   expect(picture.tiers.map(({ line }) => line.instance)).toEqual(['b', 'a'])
   expect(picture.plan.months.flatMap(({ buys }) => buys)).toEqual(['a'])
   expect(picture.plan.months.flatMap(({ works }) => works)).toEqual([])

@@ -16,13 +16,11 @@ import {
   costOfLines,
   isPriced,
   type PlanPiece,
-  priceIn,
-  type PriceTerms,
-  rulesIn,
-  termsOf,
+  plainRules,
   type TierLine,
   tierLines,
 } from '../money/index.ts'
+import { shelfFor } from './priced.ts'
 
 /** A part that could be bought instead, what it saves, and what is lost with it. */
 export interface Instead {
@@ -40,10 +38,8 @@ export interface MoneyPicture {
   readonly cost: Cost
   readonly bill: { readonly low: Bill; readonly usual: Bill; readonly high: Bill }
   readonly chance: Chance
-  /** Prices in the rig's currency; undefined factor: no rate is known. */
-  readonly terms: PriceTerms
-  /** Pieces to buy whose price nobody knows: they are in no month of the plan, and what needs them does not work yet. */
-  readonly unpriced: readonly CostLine[]
+  /** No rate from the currency of the prices to the rig's is known: nothing has a price. */
+  readonly noRate: boolean
   readonly tiers: readonly TierLine[]
   readonly plan: BuyPlan
   /** Where each piece to buy sits first, for what could stand in its place. */
@@ -53,10 +49,10 @@ export interface MoneyPicture {
 const assembliesOf = (rig: Rig, shelf: Shelf): readonly Assembly[] => rig.setups.map((setup) => placeSetup(rig, setup, shelf.catalogue))
 
 /** Pieces kept in view but not in the plan, with what they would cost. */
-const consideredLines = (rig: Rig, shelf: Shelf, terms: PriceTerms): readonly CostLine[] =>
+const consideredLines = (rig: Rig, shelf: Shelf): readonly CostLine[] =>
   rig.kit.flatMap(({ id, partId, status }) => {
     const part = shelf.catalogue.parts.get(partId)
-    return status === 'considered' && part ? [{ instance: id, part, owned: false, ...priceIn(part, terms) }] : []
+    return status === 'considered' && part ? [{ instance: id, part, owned: false, ...part.price }] : []
   })
 
 /** Which set-ups do not work without a piece: those that have it on, or plugged in; spare packs and cards belong to all. */
@@ -73,12 +69,12 @@ const BODY: ReadonlySet<string> = new Set(['camera', 'lens'])
  * @param from the first month of the plan, `YYYY-MM`
  * @param withBody camera and lenses in all of it, or in none of it
  */
-export const moneyOf = (rig: Rig, shelf: Shelf, from: string, withBody = true): MoneyPicture => {
+export const moneyOf = (rig: Rig, given: Shelf, from: string, withBody = true): MoneyPicture => {
+  const shelf = shelfFor(rig, given)
   const assemblies = assembliesOf(rig, shelf)
-  const terms = termsOf(rig.brief.currency, shelf)
   const counts = ({ part }: CostLine) => withBody || !BODY.has(part.role)
-  const cost = costOfLines(costOf(rig, shelf.catalogue, shelf.owned, terms).lines.filter(counts))
-  const rules = rulesIn(rig.brief.currency, shelf)
+  const cost = costOfLines(costOf(rig, shelf.catalogue, shelf.owned).lines.filter(counts))
+  const rules = shelf.rules ?? plainRules
   const needs = new Set(needsOf(rig.brief).map(({ capability }) => capability))
   const pieceOf = ({ instance, usual }: CostLine): PlanPiece => ({
     id: instance,
@@ -94,10 +90,9 @@ export const moneyOf = (rig: Rig, shelf: Shelf, from: string, withBody = true): 
   return {
     cost,
     bill: { low: billOf(cost.low, rules), usual: billOf(cost.usual, rules), high: billOf(cost.high, rules) },
-    chance: chanceOf(cost, rig.brief, shelf),
-    terms,
-    unpriced: cost.unpriced,
-    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, shelf, terms).filter(counts)),
+    chance: chanceOf(cost, rig.brief.budgetMinor, shelf),
+    noRate: shelf.pricedIn?.noRate ?? false,
+    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, shelf).filter(counts)),
     plan: {
       ...plan,
       order: plan.order.map((one) => (waiting.has(one.setup) ? { ...one, month: undefined } : one)),
@@ -108,8 +103,9 @@ export const moneyOf = (rig: Rig, shelf: Shelf, from: string, withBody = true): 
   }
 }
 
-/** Parts that go where a piece sits and cost less or weigh less: those that lose nothing first, then the most saved. */
-export const insteadOf = (piece: PlacedPart, shelf: Shelf, terms: PriceTerms, most = 4): readonly Instead[] => {
+/** Parts that go where a piece of a rig sits and cost less or weigh less: those that lose nothing first, then the most saved. */
+export const insteadOf = (rig: Rig, piece: PlacedPart, given: Shelf, most = 4): readonly Instead[] => {
+  const shelf = shelfFor(rig, given)
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return []
   const host = { part: piece.host.part, mount }
@@ -120,7 +116,7 @@ export const insteadOf = (piece: PlacedPart, shelf: Shelf, terms: PriceTerms, mo
       .filter((part) => isPriced(part) || (shelf.owned.get(part.id) ?? 0) > 0)
       .map((part): Instead => {
         const owned = (shelf.owned.get(part.id) ?? 0) > 0
-        const savesMinor = priceIn(piece.part, terms).usual - (owned ? 0 : priceIn(part, terms).usual)
+        const savesMinor = piece.part.price.usual - (owned ? 0 : part.price.usual)
         const savesG = piece.part.massG - part.massG
         return {
           part,
@@ -153,9 +149,9 @@ export interface Box {
 }
 
 /** Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the rest counted once. */
-export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
-  const terms = termsOf(rig.brief.currency, shelf)
-  const now = costOf(rig, shelf.catalogue, shelf.owned, terms)
+export const boxesFor = (rig: Rig, given: Shelf): readonly Box[] => {
+  const shelf = shelfFor(rig, given)
+  const now = costOf(rig, shelf.catalogue, shelf.owned)
   const boxes = offeredParts(shelf.catalogue).filter(({ includes }) => (includes?.length ?? 0) > 0)
   return boxes
     .flatMap((part): Box[] =>
@@ -165,7 +161,7 @@ export const boxesFor = (rig: Rig, shelf: Shelf): readonly Box[] => {
           const commands = swapCommands(rig, instance, part, shelf.catalogue)
           const edited = commands.some((command) => command.do === 'take-off') ? undefined : edit(rig, commands, shelf.catalogue)
           if (!edited?.ok) return []
-          const then = costOf(edited.value, shelf.catalogue, shelf.owned, terms)
+          const then = costOf(edited.value, shelf.catalogue, shelf.owned)
           const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)
           const left = used.map(({ id }) => id)
           const unused = (part.includes ?? []).flatMap((id) => {

@@ -11,8 +11,9 @@ const hostPoint = ({ host, joint }: PlacedPart): MountEnd | undefined => {
 }
 
 /** Parts of the same role that could take a piece's place, each with what it would change; what loses a neighbour is left out. */
-export const swapsFor = (rig: Rig, setupId: string, instance: string, shelf: Shelf): readonly Fit[] => {
-  const before = evaluate(rig, setupId, shelf, false)
+export const swapsFor = (rig: Rig, setupId: string, instance: string, given: Shelf): readonly Fit[] => {
+  const before = evaluate(rig, setupId, given, false)
+  const { shelf } = before.facts
   const piece = before.assembly.byInstance.get(instance)
   if (!piece) return []
   // Of a part nobody knows any more not even the role is known: then whatever goes on its point is a choice.

@@ -60,10 +60,9 @@ import {
   chanceOf,
   type Cost,
   costOf,
+  plainRules,
   type PriceView,
   type Rate,
-  rulesIn,
-  termsOf,
 } from '../money/index.ts'
 import {
   type Clean,
@@ -112,6 +111,8 @@ export interface Shelf {
   /** The currency that catalogue and ledger are kept in, and what others are worth in it. Without it they are the rig's own. */
   readonly home?: string
   readonly rates?: readonly Rate[]
+  /** The currency that all prices above were put into, tax in them; what they were made from; and whether no rate between the two is known. */
+  readonly pricedIn?: { readonly currency: string; readonly kept: Shelf; readonly noRate: boolean }
   /** The parts whose mass was weighed, and on which day; and those whose figures the operator typed in. */
   readonly weighed?: ReadonlyMap<string, string>
   readonly typed?: ReadonlySet<string>
@@ -187,12 +188,11 @@ const makers = {
   recordings: (assembly: Assembly): readonly Recording[] =>
     recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec),
   hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
-  cost: (assembly: Assembly, shelf: Shelf): Cost =>
-    costOf(assembly.rig, shelf.catalogue, shelf.owned, termsOf(assembly.rig.brief.currency, shelf)),
+  cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
   /** The bill over what is still to buy, with sending and tax. */
-  bill: (assembly: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, rulesIn(assembly.rig.brief.currency, shelf)),
+  bill: (_: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, shelf.rules ?? plainRules),
   /** How likely the bill stays within the brief's money; sending is taken as it is at usual prices. */
-  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): Chance => chanceOf(facts.cost, assembly.rig.brief, shelf),
+  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): Chance => chanceOf(facts.cost, assembly.rig.brief.budgetMinor, shelf),
   clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),
   size: (assembly: Assembly): Size => sizeOf(assembly.placed.filter(inHand)),
   /** What the brief asks of this set-up: on a stand nobody wants a handle. */

@@ -1,7 +1,6 @@
 import type { Part } from '../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../power/index.ts'
 import { demandsOf } from '../wiring/index.ts'
-import { priceIn, termsOf } from '../money/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import type { Facts } from './facts.ts'
 import { byReadiness, spareOwned } from './places.ts'
@@ -16,15 +15,14 @@ export interface Forgotten {
 const cheapestOf = (facts: Facts, role: Part['role'], wanted: (part: Part) => boolean = () => true): Part | undefined =>
   [...(facts.shelf.catalogue.byRole.get(role) ?? [])].filter(wanted).sort(byReadiness(facts))[0]
 
-const usualOf = (facts: Facts, part: Part | undefined): number =>
-  part ? priceIn(part, termsOf(facts.assembly.rig.brief.currency, facts.shelf)).usual : 0
+const usualOf = (part: Part | undefined): number => part?.price.usual ?? 0
 
-const toPay = (facts: Facts, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : usualOf(facts, part))
+const toPay = (facts: Facts, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : usualOf(part))
 
 /** Packs the day takes beyond those there are. */
 const packs = (facts: Facts): Forgotten => {
   const short = facts.day.kinds.filter(({ needed, have }) => Number.isFinite(needed) && needed > have)
-  const costOf = (kind: string) => usualOf(facts, batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
+  const costOf = (kind: string) => usualOf(batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
   return {
     what: 'packs',
     count: short.reduce((sum, { needed, have }) => sum + needed - have, 0),
@@ -68,7 +66,7 @@ const cards = (facts: Facts): Forgotten => {
   return {
     what: 'cards',
     count: counts.reduce((sum, { count }) => sum + count, 0),
-    costMinor: counts.reduce((sum, { part, count }) => sum + count * usualOf(facts, part), 0),
+    costMinor: counts.reduce((sum, { part, count }) => sum + count * usualOf(part), 0),
   }
 }
 

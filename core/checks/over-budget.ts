@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type CostLine, worthOf } from '../money/index.ts'
+import type { CostLine } from '../money/index.ts'
 import { defineCheck, type Judgement, type Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 import { cheaperHere } from './equal.ts'
@@ -29,8 +29,7 @@ export const overBudget = defineCheck<Facts, object>({
     const { currency } = assembly.rig.brief
     const capMinor = assembly.rig.brief.budgetMinor
     const numbers = { toBuyMinor: cost.usual, capMinor, overMinor: cost.usual - capMinor }
-    if (worthOf(currency, shelf) === undefined)
-      return { group: 'cannotTell', message: 'currency', numbers, names: { home: shelf.home ?? '', currency } }
+    if (shelf.pricedIn?.noRate) return { group: 'cannotTell', message: 'currency', numbers, names: { home: shelf.home ?? '', currency } }
     if (cost.usual > capMinor) return { group: 'speaks', message: 'over', numbers }
     const [unpriced] = cost.unpriced
     return unpriced

@@ -1,6 +1,5 @@
 import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import { asTheyStand, priceIn, type PriceTerms } from './terms.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -30,9 +29,9 @@ const nothing = { low: 0, usual: 0, high: 0 } as const
  * What is still to buy for a rig's kit. The locker's pieces are used first, each once; what comes in the box of
  * something bought is paid with it; considered pieces cost nothing yet.
  * @param owned pieces of each part in the locker
- * @param terms what a price comes to in the rig's currency
+ * @param catalogue with prices in the rig's currency, tax in them
  */
-export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>, terms: PriceTerms = asTheyStand): Cost => {
+export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
   const left = new Map(owned)
   const kit = rig.kit.flatMap((instance) => {
     const part = catalogue.parts.get(instance.partId)
@@ -51,9 +50,7 @@ export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string
   const lines = kit.map(({ instance, part }, i): CostLine => {
     if (have[i]) return { instance, part, owned: true, ...nothing }
     const inBoxOf = boxed.get(part.id)?.shift()
-    return inBoxOf === undefined
-      ? { instance, part, owned: false, ...priceIn(part, terms) }
-      : { instance, part, owned: false, inBoxOf, ...nothing }
+    return inBoxOf === undefined ? { instance, part, owned: false, ...part.price } : { instance, part, owned: false, inBoxOf, ...nothing }
   })
   return costOfLines(lines)
 }

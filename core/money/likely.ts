@@ -1,8 +1,7 @@
-import { billOf } from './bill.ts'
+import { billOf, type BillRules, plainRules } from './bill.ts'
 import { chanceWithin, spreadsOf } from './chance.ts'
 import type { Cost } from './cost.ts'
 import type { PriceView } from './prices.ts'
-import { type PriceSource, rulesIn } from './terms.ts'
 
 /** How likely a bill stays within the brief's money. */
 export interface Chance {
@@ -15,12 +14,15 @@ export interface Chance {
 /** The chance for a cost, bought at once: goods by their spread, sending as it is at usual prices. */
 export const chanceOf = (
   cost: Cost,
-  { currency, budgetMinor }: { readonly currency: string; readonly budgetMinor: number },
-  source: PriceSource & { readonly prices?: ReadonlyMap<string, Pick<PriceView, 'points'>> | undefined },
+  budgetMinor: number,
+  {
+    prices,
+    rules = plainRules,
+  }: { readonly prices?: ReadonlyMap<string, Pick<PriceView, 'points'>> | undefined; readonly rules?: BillRules | undefined },
 ): Chance => {
   const lines = cost.lines.filter(({ owned, inBoxOf }) => !owned && inBoxOf === undefined)
-  const { spreads, thin } = spreadsOf(lines, source.prices ?? new Map())
+  const { spreads, thin } = spreadsOf(lines, prices ?? new Map())
   if (thin.length > 0 || cost.unpriced.length > 0) return { within: undefined, thin }
-  const { shippingMinor } = billOf(cost.usual, rulesIn(currency, source))
+  const { shippingMinor } = billOf(cost.usual, rules)
   return { within: chanceWithin(spreads, budgetMinor - shippingMinor), thin }
 }

@@ -15,8 +15,6 @@ export interface PriceTerms {
   readonly factor: number | undefined
 }
 
-export const asTheyStand: PriceTerms = { factor: 1 }
-
 /** What one unit of the home currency is worth in another, by the newest rate; undefined when none is known. */
 export const worthOf = (currency: string, { home, rates = [] }: PriceSource): number | undefined => {
   if (home === undefined || currency === home) return 1

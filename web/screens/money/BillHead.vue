@@ -20,11 +20,9 @@ const taxMinor = computed(() => props.picture.bill.usual.taxMinor)
 const top = computed(() => Math.max(1, bill.value.high, cap.value) * 1.04)
 const x = (minor: number) => (minor / top.value) * 100
 const whole = (minor: number) => money(minor, store.style.currency).replace(/\.00$/, '')
-const unpriced = computed(() => props.picture.unpriced.length)
+const unpriced = computed(() => props.picture.cost.unpriced.length)
 /** Why a chance can not be told. */
-const unsure = computed(() =>
-  props.picture.terms.factor === undefined ? 'no rate is known' : unpriced.value > 0 ? 'a price is missing' : 'not enough prices',
-)
+const unsure = computed(() => (props.picture.noRate ? 'no rate is known' : unpriced.value > 0 ? 'a price is missing' : 'not enough prices'))
 </script>
 
 <template>

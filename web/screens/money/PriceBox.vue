@@ -47,7 +47,7 @@ const series = computed(() => {
 })
 const instead = computed(() => {
   const piece = props.picture.places.get(props.line.instance)
-  return piece && shelf.shelf ? insteadOf(piece, shelf.shelf, props.picture.terms) : []
+  return piece && store.rig && shelf.shelf ? insteadOf(store.rig, piece, shelf.shelf) : []
 })
 
 const shop = ref('')
