@@ -1,4 +1,5 @@
-import type { MateCode } from '@zucchini/core/catalogue'
+import { isUnknown, type MateCode, type Part } from '@zucchini/core/catalogue'
+import { isPriced } from '@zucchini/core/money'
 import type { Issue } from '@zucchini/core/kernel'
 
 export type Units = 'metric' | 'imperial'
@@ -20,6 +21,16 @@ export const money = (minor: number, currency: string): string =>
 /** A mass with its unit: "2,214 g" or "78.1 oz". */
 export const grams = (value: number, units: Units = 'metric'): string =>
   units === 'metric' ? `${number(value, 0)} g` : `${number(value / G_PER_OZ, 1)} oz`
+
+/** The mass of something, or that nobody knows it. */
+export const partGrams = (part: Pick<Part, 'massG' | 'unknown'>, units: Units = 'metric'): string =>
+  isUnknown(part, 'massG') ? '? g' : grams(part.massG, units)
+
+/** What a part usually costs, or that nobody knows it. */
+export const partPrice = (part: Pick<Part, 'price'>, currency: string): string => (isPriced(part) ? money(part.price.usual, currency) : '?')
+
+/** A sum that leaves something out says so. */
+export const atLeast = (words: string, partial: boolean): string => (partial ? `≥ ${words}` : words)
 
 /** A length with its unit; tenths below 10 mm. */
 export const millimetres = (value: number, units: Units = 'metric'): string =>

@@ -15,7 +15,6 @@ export interface Adopted {
 
 /** Half the edge of the block that stands for a part nobody knows, mm. */
 const HALF_MM = 20
-const BLOCK_MASS_G = 1
 
 const opposite = { holds: 'sits', sits: 'holds' } as const
 
@@ -86,7 +85,8 @@ export const placeholderFor = (partId: string, rig: Rig, catalogue: Catalogue): 
     role: rig.setups.some(({ root }) => instances.has(root)) ? 'camera' : 'adapter',
     name: `a part that is no longer known (${partId})`,
     maker: '',
-    massG: BLOCK_MASS_G,
+    massG: 0,
+    unknown: ['massG', 'drawW'],
     centre: [0, 0, 0],
     solids: [{ kind: 'box', centre: [0, 0, 0], size: [2 * HALF_MM, 2 * HALF_MM, 2 * HALF_MM], matter: 'soft' }],
     rooms: [],

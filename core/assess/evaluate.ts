@@ -1,11 +1,20 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
 import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
-import { blankWhereFailed, type FactName, type Facts, factsOf, type Finding, findingsOf, paceOf, type Shelf } from '../checks/index.ts'
+import {
+  blankWhereFailed,
+  type FactName,
+  type Facts,
+  factsOf,
+  type Finding,
+  findingsOf,
+  paceOf,
+  type Shelf,
+  shelfFor,
+} from '../checks/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
-import { shelfFor } from './priced.ts'
 import { type StationState, stationsOf } from './stations.ts'
 
 /** Everything known about one set-up of a rig. Screens, server and scripts all read this. */

@@ -1,7 +1,7 @@
 import { type Assembly, type Command, edit, placeSetup, type PlacedPart, type Rig, swapCommands } from '../assembly/index.ts'
 import { needsOf } from '../brief/index.ts'
 import { mate, mountOf, offeredParts, type Part } from '../catalogue/index.ts'
-import { lossesOf, type Shelf } from '../checks/index.ts'
+import { lossesOf, type Shelf, shelfFor } from '../checks/index.ts'
 import { writeCsv } from '../formats/index.ts'
 import {
   type Bill,
@@ -20,7 +20,6 @@ import {
   type TierLine,
   tierLines,
 } from '../money/index.ts'
-import { shelfFor } from './priced.ts'
 
 /** A part that could be bought instead, what it saves, and what is lost with it. */
 export interface Instead {

@@ -1,10 +1,10 @@
 import { edit, type Rig } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import type { Shelf } from '../checks/index.ts'
+import { type Shelf, shelfFor } from '../checks/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoLocker, firstMark } from '../../demo/scenario/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
-import { boxesFor, evaluate, fitsHere, insteadOf, moneyOf, shelfFor, swapsFor, wiringFor } from './index.ts'
+import { boxesFor, evaluate, fitsHere, insteadOf, moneyOf, swapsFor, wiringFor } from './index.ts'
 
 const net = { taxPercent: 20, taxIncluded: false, shippingMinor: 0, freeFromMinor: 0 }
 /** 1.25 EUR a pound, and a fifth of tax on top: 100.00 of the list are 96.00 to pay. */

@@ -16,6 +16,9 @@ export const summarySchema = z.object({
   setups: z.int(),
   currency: z.string(),
   inHandG: z.number(),
+  /** Something on it has no known mass, or no known price: the figures are at least what they say. */
+  unweighed: z.boolean(),
+  unpriced: z.boolean(),
   toBuyMinor: z.number(),
   /** How far into the day the batteries get, minutes, and whether that is enough; null: nothing draws power, or no hours are asked for. */
   runs: z.object({ lastsMin: z.number(), enough: z.boolean() }).nullable(),
@@ -46,6 +49,8 @@ export const summaryOf = (given: Rig, shelf: Shelf): RigSummary => {
     setups: rig.setups.length,
     currency: rig.brief.currency,
     inHandG: first.mass.inHandG,
+    unweighed: first.mass.unknown.length > 0,
+    unpriced: first.cost.unpriced.length > 0,
     toBuyMinor: first.cost.usual,
     runs: asked ? { lastsMin, enough: lastsMin >= day.minutes } : null,
     counts: Object.fromEntries(levels.map((level) => [level, most(level)])) as Record<Level, number>,

@@ -1,5 +1,5 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { isUnknown, type Role } from '../catalogue/index.ts'
+import type { Assembly, Instance, PlacedPart } from '../assembly/index.ts'
+import { isUnknown, type Part, type Role } from '../catalogue/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 
 /** What stands under a rig and is not in the hand. */
@@ -8,12 +8,18 @@ export const standRoles: ReadonlySet<Role> = new Set(['tripod', 'head', 'gimbal'
 /** Is this piece held by the hand, rather than standing under the rig? */
 export const inHand = (piece: PlacedPart): boolean => !standRoles.has(piece.part.role)
 
+/** Something of no known mass. */
+export interface Unweighed {
+  readonly instance: Pick<Instance, 'id'>
+  readonly part: Part
+}
+
 export interface Mass {
   readonly totalG: number
   /** Without tripod, head, gimbal or slider. */
   readonly inHandG: number
-  /** What is in the hand and of no known mass: the figures are *at least* what they say, and the centre is that of the rest. */
-  readonly unknown: readonly PlacedPart[]
+  /** What is in the hand and of no known mass, leads too: the figures are *at least* what they say, and the centre is that of the rest. */
+  readonly unknown: readonly Unweighed[]
   /** Centre of mass of what is in the hand, mm in the rig's frame. */
   readonly centre: Vec3
 }
@@ -35,6 +41,12 @@ export interface Weight {
   readonly at: Vec3
 }
 
+/** A lead that is plugged in, at the middle of its way. */
+export interface LeadMass extends Weight {
+  readonly instance: string
+  readonly part: Part
+}
+
 /** The same with leads. */
 export const centreWith = (pieces: readonly PlacedPart[], leads: readonly Weight[]): { readonly massG: number; readonly centre: Vec3 } => {
   const held = centreOfMass(pieces)
@@ -47,13 +59,18 @@ export const centreWith = (pieces: readonly PlacedPart[], leads: readonly Weight
  * The mass figures of a set-up. Loose kit is not counted: it is in the bag.
  * @param leads the leads that are plugged in, each at the middle of its way
  */
-export const massOf = (assembly: Assembly, leads: readonly Weight[] = []): Mass => {
+export const massOf = (assembly: Assembly, leads: readonly (Weight & Partial<LeadMass>)[] = []): Mass => {
   const held = centreWith(assembly.placed.filter(inHand), leads)
   const leadG = leads.reduce((sum, { massG }) => sum + massG, 0)
   return {
     totalG: assembly.placed.reduce((sum, piece) => sum + piece.part.massG, leadG),
     inHandG: held.massG,
-    unknown: assembly.placed.filter((piece) => inHand(piece) && isUnknown(piece.part, 'massG')),
+    unknown: [
+      ...assembly.placed.filter((piece) => inHand(piece) && isUnknown(piece.part, 'massG')),
+      ...leads.flatMap(({ instance, part }) =>
+        instance && part && isUnknown(part, 'massG') ? [{ instance: { id: instance }, part }] : [],
+      ),
+    ],
     centre: held.centre,
   }
 }

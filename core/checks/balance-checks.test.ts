@@ -1,3 +1,4 @@
+import type { Part } from '../catalogue/index.ts'
 import { GRAVITY } from '../kernel/index.ts'
 import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
 import { hangRoll } from './hang-roll.ts'
@@ -153,8 +154,10 @@ const foot = tinyPart({
   fits: ['tiny'],
   mounts: [plug('seat', 'body', { out: [0, 1, 0] }), socket('dovetail', 'dovetail-38', [0, -10, 0], [0, -1, 0], { lengthMm: 40 })],
 })
-const onHead = (limitG: number, extra: ReturnType<typeof head>[] = []) =>
-  tinyRig([foot, head('head', limitG)], [on('foot', 'seat', 'camera', 'seat'), on('head', 'clamp', 'foot', 'dovetail')], { extra })
+const onHead = (limitG: number, extra: ReturnType<typeof head>[] = [], more: Partial<Part> = {}) =>
+  tinyRig([{ ...foot, ...more }, head('head', limitG)], [on('foot', 'seat', 'camera', 'seat'), on('head', 'clamp', 'foot', 'dovetail')], {
+    extra,
+  })
 
 testCheck(overPayload, {
   speaks: [
@@ -168,6 +171,15 @@ testCheck(overPayload, {
       ...onHead(1099, [head('strong', 4000)]),
     },
     { name: 'no stronger one', message: 'over', remedies: 1, ...onHead(1000) },
+  ],
+  cannotTell: [
+    {
+      name: 'within its rating, but a piece was never weighed',
+      message: 'unweighed',
+      numbers: { payloadG: 1000, limitG: 1100 },
+      parts: ['foot'],
+      ...onHead(1100, [], { massG: 0, unknown: ['massG'] }),
+    },
   ],
   silent: [{ name: 'exactly its rating', message: 'within', numbers: { payloadG: 1100, limitG: 1100 }, ...onHead(1100) }],
 })

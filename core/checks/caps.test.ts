@@ -1,5 +1,6 @@
 import { on, plug, tinyPart, tinyRig, type TinyRig } from '../testing/index.ts'
 import type { Shelf } from './facts.ts'
+import { massUnknown } from './mass-unknown.ts'
 import { overBudget } from './over-budget.ts'
 import { overMass } from './over-mass.ts'
 import { testCheck } from './tester.ts'
@@ -7,6 +8,22 @@ import { tooTall } from './too-tall.ts'
 
 const cube = (id: string, more = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], ...more })
 const onHole = on('cube', 'foot', 'camera', 'hole')
+
+testCheck(massUnknown, {
+  speaks: [
+    {
+      name: 'a cube that nobody weighed on a camera of 1 kg',
+      message: 'unweighed',
+      numbers: { knownG: 1000 },
+      parts: ['cube'],
+      ...tinyRig([cube('cube', { massG: 0, unknown: ['massG'] })], [onHole]),
+    },
+  ],
+  silent: [
+    { name: 'weighed', message: 'known', ...tinyRig([cube('cube')], [onHole]) },
+    { name: 'unweighed, and in the bag', message: 'known', ...tinyRig([cube('cube', { massG: 0, unknown: ['massG'] })], []) },
+  ],
+})
 
 testCheck(overMass, {
   cannotTell: [

@@ -17,6 +17,8 @@ const notChecks = new Set([
   'limits.ts',
   'index.ts',
   'places.ts',
+  'priced.ts',
+      'priced.ts',
   'tester.ts',
   'room-check.ts',
   'entry-check.ts',

@@ -155,7 +155,7 @@ const makers = {
   mass: (assembly: Assembly, _: Shelf, facts: Earlier): Mass =>
     massOf(
       assembly,
-      facts.leads.map(({ part, middle }) => ({ massG: part.massG, at: middle })),
+      facts.leads.map(({ link, part, middle }) => ({ massG: part.massG, at: middle, instance: link.cable, part })),
     ),
   leadWeights: (_: Assembly, __: Shelf, facts: Earlier): readonly LeadWeight[] =>
     facts.leads.map(({ part, middle, from, to }) => ({ massG: part.massG, at: middle, ends: [from.piece, to.piece] })),

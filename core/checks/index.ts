@@ -50,6 +50,7 @@ import { leverRoom } from './lever-room.ts'
 import { liftByShoe } from './lift-by-shoe.ts'
 import { likelyOver } from './likely-over.ts'
 import { loosePart } from './loose-part.ts'
+import { massUnknown } from './mass-unknown.ts'
 import { mixedRods } from './mixed-rods.ts'
 import { monitorTooFar } from './monitor-too-far.ts'
 import { monitorTooHigh } from './monitor-too-high.ts'
@@ -126,6 +127,7 @@ import { watts } from './watts.ts'
 import { wrongEnds } from './wrong-ends.ts'
 
 export * from './check.ts'
+export { shelfFor } from './priced.ts'
 export { blankWhereFailed, type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
 export { FactFailure } from './failure.ts'
 export { type Limit, type Limits, paceOf, SECONDS, secondsOfWork } from './limits.ts'
@@ -186,6 +188,7 @@ export const checks: readonly Check[] = [
   liftByShoe,
   likelyOver,
   loosePart,
+  massUnknown,
   mixedRods,
   monitorTooFar,
   monitorTooHigh,

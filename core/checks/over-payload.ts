@@ -18,18 +18,28 @@ export const overPayload = defineCheck<PlacedPart, object>({
   messages: {
     speaks: { over: '{stand} carries too much. {payloadG} sits on it; it takes {limitG}.' },
     silent: { within: '{stand} carries {payloadG} of {limitG}.' },
-    cannotTell: {},
+    cannotTell: { unweighed: '{stand} carries at least {payloadG} of {limitG}. Nobody knows what {part} weighs; weigh it.' },
   },
   subjects: ({ onPlate }) => (onPlate ? [onPlate.stand] : []),
   judge: (stand, { mass }) => {
     const limitG = stand.mate?.ok ? stand.mate.value.limitG : Infinity
     const names = { stand: stand.part.name }
     const numbers = { payloadG: mass.inHandG, limitG }
-    return exceeds(mass.inHandG, limitG)
-      ? { group: 'speaks', message: 'over', names, numbers, parts: [stand.instance.id], at: stand.centre }
+    if (exceeds(mass.inHandG, limitG))
+      return { group: 'speaks', message: 'over', names, numbers, parts: [stand.instance.id], at: stand.centre }
+    const [unweighed] = mass.unknown
+    return unweighed && Number.isFinite(limitG)
+      ? {
+          group: 'cannotTell',
+          message: 'unweighed',
+          names: { ...names, part: unweighed.part.name },
+          numbers,
+          parts: [unweighed.instance.id],
+        }
       : { group: 'silent', message: 'within', names, numbers }
   },
-  remedies: (stand, facts) => {
+  remedies: (stand, facts, { message }) => {
+    if (message === 'unweighed') return []
     const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
     const stronger = swapsThat(facts, stand, 1, (part) => part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
     return [...stronger, takeOffRemedy(facts, stand)]

@@ -2,6 +2,7 @@ import { edit, placeSetup } from '../assembly/index.ts'
 import type { TinyRig } from '../testing/index.ts'
 import type { Check, Finding, Judgement, Level, Remedy } from './check.ts'
 import { type Facts, factsOf } from './facts.ts'
+import { shelfFor } from './priced.ts'
 
 /** One rig and what a check must make of it. */
 export interface Case extends TinyRig {
@@ -22,7 +23,8 @@ export interface Cases {
 
 const CLOSE = 1e-6
 
-const factsFor = ({ rig, shelf }: TinyRig): Facts => {
+const factsFor = ({ rig, shelf: given }: TinyRig): Facts => {
+  const shelf = shelfFor(rig, given)
   const [setup] = rig.setups
   if (!setup) throw new RangeError('a case needs a set-up')
   return factsOf(placeSetup(rig, setup, shelf.catalogue), shelf)

@@ -1,6 +1,6 @@
 import { type Assessment, massOrigin, tiltOrigin } from '@zucchini/core/assess'
 import { wristNm } from '@zucchini/core/balance'
-import { degrees, grams, holdWords, millimetres, type Style } from '../../wording.ts'
+import { atLeast, degrees, grams, holdWords, millimetres, type Style } from '../../wording.ts'
 
 export interface HeldFigure {
   readonly title: string
@@ -21,7 +21,7 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
   const figures: HeldFigure[] = [
     {
       title: 'in the hand',
-      figure: `${mass.unknown.length > 0 ? 'at least ' : ''}${g(mass.inHandG)}`,
+      figure: atLeast(g(mass.inHandG), mass.unknown.length > 0),
       note: `± ${g(band.high - band.value)}`,
     },
   ]
@@ -57,7 +57,8 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
       newton(onPlate.momentNm),
       onPlate.mount.momentNm === undefined ? undefined : `of ${newton(onPlate.mount.momentNm)}`,
     )
-    if (onPlate.mount.limitG !== undefined) add('payload', g(mass.inHandG), `of ${g(onPlate.mount.limitG)}`)
+    if (onPlate.mount.limitG !== undefined)
+      add('payload', atLeast(g(mass.inHandG), mass.unknown.length > 0), `of ${g(onPlate.mount.limitG)}`)
   }
   if (gimbal)
     add('beyond the arms', mm(Math.max(...gimbal.beyondMm)), Math.max(...gimbal.beyondMm) > 0 ? 'can not be balanced' : 'can be balanced')

@@ -6,7 +6,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
-import { grams, money } from '../../wording.ts'
+import { grams, partGrams, partPrice } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -25,15 +25,13 @@ const look = (row: { readonly id: string; readonly plugged: boolean }) => {
   else bench.pickPiece(row.id)
 }
 
-/** A part nobody knows has no grams and no price: what stands for it is none of its own. */
-const isUnknown = (part: Part) => props.assessment.facts.shelf.catalogue.gone.get(part.id) === 'placeholder'
-
 const rows = computed(() => {
   const lines = new Map(props.assessment.cost.lines.map((line) => [line.instance, line]))
   const price = (id: string) => {
     const line = lines.get(id)
-    if (line && isUnknown(line.part)) return '?'
-    return !line ? 'considered' : line.owned ? 'owned' : money(line.usual, store.style.currency)
+    if (!line) return 'considered'
+    if (line.owned) return 'owned'
+    return line.inBoxOf === undefined ? partPrice(line.part, store.style.currency) : 'in the box'
   }
   const placed = props.assessment.assembly.placed.map((piece) => ({
     id: piece.instance.id,
@@ -87,7 +85,7 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
           <span v-if="bench.station !== 'glass'" class="h-[5px] rounded-[2px] bg-track" aria-hidden="true"
             ><span class="block h-full rounded-[2px] bg-slate opacity-70" :style="{ width: `${(row.part.massG / heaviest) * 100}%` }"
           /></span>
-          <span class="fig text-right font-normal!">{{ isUnknown(row.part) ? '?' : grams(row.part.massG, store.style.units) }}</span>
+          <span class="fig text-right font-normal!">{{ partGrams(row.part, store.style.units) }}</span>
           <span class="fig text-right font-normal!" :class="{ 'text-leaf': row.price === 'owned' }">{{ row.price }}</span>
         </button>
       </li>

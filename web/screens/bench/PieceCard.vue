@@ -2,6 +2,7 @@
 import { type Fit, type Misfit } from '@zucchini/core/assess'
 import { type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
 import { endName, mountOf, roles } from '@zucchini/core/catalogue'
+import { isPriced } from '@zucchini/core/money'
 import { scale } from '@zucchini/core/kernel'
 import { Trash2, X } from '@lucide/vue'
 import { computed, shallowRef, watch } from 'vue'
@@ -9,7 +10,7 @@ import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import { benchWorker } from '../../workers/client.ts'
-import { grams, millimetres, money } from '../../wording.ts'
+import { millimetres, money, partGrams } from '../../wording.ts'
 import FitsTable from './FitsTable.vue'
 import { alongWith, alongWords, takeOff } from './take-off.ts'
 
@@ -44,7 +45,6 @@ const seat = computed(() => {
     ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}`
     : by
 })
-const unknown = computed(() => shelf.catalogue?.gone.get(props.piece.part.id) === 'placeholder')
 const pieces = computed(() => shelf.owned.get(props.piece.part.id) ?? 0)
 const swaps = shallowRef<readonly Fit[]>([])
 let asked = 0
@@ -106,9 +106,9 @@ const age = (percent: number) =>
       </div>
       <p class="label leading-snug">{{ roles[piece.part.role].title }}; {{ seat }}</p>
       <p class="fig text-[13px]">
-        {{ unknown ? '? g' : grams(piece.part.massG, store.style.units) }} ·
-        {{ pieces > 0 ? 'owned' : unknown ? 'price ?' : money(piece.part.price.usual, store.style.currency) }}
-        <span v-if="pieces === 0" class="label tight font-normal"
+        {{ partGrams(piece.part, store.style.units) }} ·
+        {{ pieces > 0 ? 'owned' : isPriced(piece.part) ? money(piece.part.price.usual, store.style.currency) : 'price ?' }}
+        <span v-if="pieces === 0 && isPriced(piece.part)" class="label tight font-normal"
           >({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span
         >
       </p>

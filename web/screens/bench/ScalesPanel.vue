@@ -6,7 +6,7 @@ import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
 import { originInWords } from '../../origin-words.ts'
 import { heldScale, runsScale } from './held-scale.ts'
-import { grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
+import { atLeast, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -39,14 +39,14 @@ const times = (value: number) => `${value.toFixed(2)} ×`
     <ScaleBar
       label="In the hand"
       :title="massSaid"
-      :figure="`${unweighed ? '≥ ' : ''}${grams(assessment.mass.inHandG, units)}`"
+      :figure="atLeast(grams(assessment.mass.inHandG, units), unweighed)"
       :of="capG ? `of ${grams(capG, units)}` : ''"
       v-bind="against(assessment.mass.inHandG, capG, unweighed)"
     />
     <ScaleBar
       label="Still to buy"
       :title="costSaid"
-      :figure="`${unpriced ? '≥ ' : ''}${money(assessment.cost.usual, brief.currency)}`"
+      :figure="atLeast(money(assessment.cost.usual, brief.currency), unpriced)"
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
       v-bind="against(assessment.cost.usual, brief.budgetMinor, unpriced)"
     />

@@ -7,7 +7,7 @@ import { api } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
-import { grams, money } from '../../wording.ts'
+import { partGrams, partPrice } from '../../wording.ts'
 import { listParts, noFilter, type PartFilter, type PartOrder } from './part-list.ts'
 import PartPage from './PartPage.vue'
 
@@ -159,8 +159,8 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
                   ><span v-if="shelf.own.has(row.id)" class="tag ml-1.5">mine</span></span
                 ></span
               >
-              <span class="fig text-right">{{ grams(row.massG, settings.units) }}</span>
-              <span class="fig text-right">{{ money(row.price.usual, 'EUR') }}</span>
+              <span class="fig text-right">{{ partGrams(row, settings.units) }}</span>
+              <span class="fig text-right">{{ partPrice(row, shelf.money?.home ?? 'EUR') }}</span>
             </RouterLink>
           </li>
           <li v-if="list.length > shown" class="p-3 text-center">

@@ -206,7 +206,11 @@ const roleGroups = stations.map((station) => ({
             /></label>
             <label v-for="key in ['low', 'usual', 'high'] as const" :key="key" class="block"
               ><span class="label block">{{ key }} price, EUR</span
-              ><NumberField wide :value="draft.price[key] / 100" :name="`${key} price (EUR)`" @change="price(key, $event)"
+              ><NumberField
+                wide
+                :value="draft.price[key] / 100"
+                :name="`${key} price (${shelf.money?.home ?? 'EUR'})`"
+                @change="price(key, $event)"
             /></label>
             <span class="block"
               ><label class="label flex items-center gap-1.5"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { capabilities, connectors, type Part, partnersOf, roles, standardOf } from '@zucchini/core/catalogue'
+import { isPriced } from '@zucchini/core/money'
 import { useElementSize } from '@vueuse/core'
 import { Copy, Pencil, Trash2 } from '@lucide/vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
@@ -8,7 +9,7 @@ import { api } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
 import { useShelf } from '../../stores/shelf.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
-import { grams, millimetres, money, voltSpan, watts } from '../../wording.ts'
+import { grams, millimetres, money, partGrams, partPrice, voltSpan, watts } from '../../wording.ts'
 import { electricFacts } from './electric-facts.ts'
 import { opticsFacts } from './optics-facts.ts'
 import PartDrawing from './PartDrawing.vue'
@@ -63,6 +64,7 @@ const bringBack = async () => {
     trouble.value = error instanceof Error ? error.message : 'It could not be brought back.'
   }
 }
+const home = computed(() => shelf.money?.home ?? 'EUR')
 const gone = computed(() => shelf.catalogue?.gone.get(props.part.id))
 const electrics = computed(() => electricFacts(props.part))
 const glass = computed(() => opticsFacts(props.part, settings.units))
@@ -98,13 +100,15 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
     <dl class="flex flex-wrap gap-x-6 gap-y-1.5">
       <div>
         <dt class="label">mass</dt>
-        <dd class="fig text-[16px]">{{ grams(part.massG, settings.units) }}</dd>
+        <dd class="fig text-[16px]">{{ partGrams(part, settings.units) }}</dd>
       </div>
       <div>
         <dt class="label">price</dt>
         <dd class="fig text-[16px]">
-          {{ money(part.price.usual, 'EUR') }}
-          <span class="label tight font-normal">{{ money(part.price.low, 'EUR') }} to {{ money(part.price.high, 'EUR') }}</span>
+          {{ partPrice(part, home) }}
+          <span v-if="isPriced(part)" class="label tight font-normal"
+            >{{ money(part.price.low, home) }} to {{ money(part.price.high, home) }}</span
+          >
         </dd>
       </div>
       <div v-if="part.provides.length">

@@ -8,7 +8,7 @@ import { RouterLink } from 'vue-router'
 import RigSketch from '../../drawing/RigSketch.vue'
 import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
-import { degrees, grams, holdWords, hoursMinutes, millimetres } from '../../wording.ts'
+import { atLeast, degrees, grams, holdWords, hoursMinutes, millimetres } from '../../wording.ts'
 import { orientationWords, supportWords } from './setup-words.ts'
 
 const props = defineProps<{ setup: Setup; assessment: Assessment; only: boolean; picked: boolean }>()
@@ -32,7 +32,7 @@ const setupHangs = computed(() => props.setup.support === 'hand-low')
 const figures = computed(() => {
   const { mass, size, hang, setupSeconds, steadiness, holdMinutes } = props.assessment
   return [
-    ['in the hand', grams(mass.inHandG, store.style.units)],
+    ['in the hand', atLeast(grams(mass.inHandG, store.style.units), mass.unknown.length > 0)],
     ['tall', millimetres(Math.round(size.tallMm), store.style.units)],
     ['hangs', hang && setupHangs.value ? degrees(Math.abs(hang.tiltDeg)) : '–'],
     ['set up in', hoursMinutes(setupSeconds)],

@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ApiRefusal } from '../../api.ts'
 import { useShelf } from '../../stores/shelf.ts'
-import { grams } from '../../wording.ts'
+import { partGrams } from '../../wording.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
@@ -83,7 +83,7 @@ const make = async () => {
                 @change="chosen = part.id"
               />
               <span>{{ part.name }}</span><span v-if="shelf.owned.get(part.id)" class="tag">owned</span
-              ><span class="label ml-auto">{{ grams(part.massG) }}</span>
+              ><span class="label ml-auto">{{ partGrams(part) }}</span>
             </label>
           </fieldset>
           <p v-if="trouble" class="text-brick" role="alert">{{ trouble }}</p>

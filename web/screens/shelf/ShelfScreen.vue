@@ -10,7 +10,7 @@ import RigStrokes from '../../drawing/RigStrokes.vue'
 import { useSettings } from '../../stores/settings.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import TopBar from '../../widgets/TopBar.vue'
-import { grams, hours, money } from '../../wording.ts'
+import { atLeast, grams, hours, money } from '../../wording.ts'
 import NewRigDialog from './NewRigDialog.vue'
 import ReadFileDialog from './ReadFileDialog.vue'
 
@@ -164,11 +164,11 @@ const putBack = async () => {
           <span v-if="summary" class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4" :class="{ 'text-soft': !entry.fresh }">
             <span
               ><span class="label block">in the hand</span
-              ><span class="fig text-[16px]">{{ grams(summary.inHandG, settings.units) }}</span></span
+              ><span class="fig text-[16px]">{{ atLeast(grams(summary.inHandG, settings.units), summary.unweighed) }}</span></span
             >
             <span
               ><span class="label block">still to buy</span
-              ><span class="fig text-[16px]">{{ money(summary.toBuyMinor, summary.currency) }}</span></span
+              ><span class="fig text-[16px]">{{ atLeast(money(summary.toBuyMinor, summary.currency), summary.unpriced) }}</span></span
             >
             <span
               ><span class="label block">runs</span

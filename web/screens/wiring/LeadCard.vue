@@ -6,7 +6,7 @@ import { X } from '@lucide/vue'
 import { computed, shallowRef, watch } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { benchWorker } from '../../workers/client.ts'
-import { grams, millimetres, voltSpan } from '../../wording.ts'
+import { millimetres, partGrams, voltSpan } from '../../wording.ts'
 import LeadLines from './LeadLines.vue'
 
 const props = defineProps<{ run: Run }>()
@@ -25,7 +25,7 @@ const facts = computed(() => [
   [props.run.spareMm < 0 ? 'missing' : 'hangs over', mm(Math.abs(props.run.spareMm))],
   ...(feed.value?.volts ? [['voltage', voltSpan(feed.value.volts)]] : []),
   ...(feed.value && Number.isFinite(feed.value.limitW) ? [['gives at most', `${feed.value.limitW} W`]] : []),
-  ['weighs', grams(props.run.part.massG, store.style.units)],
+  ['weighs', partGrams(props.run.part, store.style.units)],
 ])
 const holders = computed(() => assessment.value?.assembly.placed.filter(({ part }) => part.holdsCable) ?? [])
 const through = (id: string, on: boolean) => {

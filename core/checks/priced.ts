@@ -1,7 +1,7 @@
 import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import type { Shelf } from '../checks/index.ts'
 import { type PriceView, priceIn, type PriceTerms, rulesIn, termsOf } from '../money/index.ts'
+import type { Shelf } from './facts.ts'
 
 const partsIn = (catalogue: Catalogue, terms: PriceTerms): Catalogue => {
   const made = new Map<Part, Part>()
