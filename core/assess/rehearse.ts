@@ -1,5 +1,6 @@
 import { dayOf, type Phase, temperatureOf } from '../brief/index.ts'
-import { type Bays, batteryKind, type Network, type Rehearsal, startRehearsal, usableWh } from '../power/index.ts'
+import { marginsOf } from '../checks/index.ts'
+import { type Bays, batteryKind, DEPTH, type Network, type Rehearsal, startRehearsal, usableWh } from '../power/index.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** All that is needed to play the day of a set-up. */
@@ -29,11 +30,13 @@ const numbered = (list: readonly { readonly id: string; readonly name: string }[
 export const stageOf = ({ assembly, facts }: Assessment): Stage => {
   const { brief, kit } = assembly.rig
   const celsius = temperatureOf(brief)
-  const healthOf = (id: string) => kit.find((instance) => instance.id === id)?.health ?? 1
+  // The rehearsal knows packs by their health alone: an own depth of use is put into it.
+  const { depth } = marginsOf(facts.shelf.limits).power
+  const healthOf = (id: string) => ((kit.find((instance) => instance.id === id)?.health ?? 1) * depth) / DEPTH
   const spares = assembly.loose.flatMap(({ instance, part }) => {
     const { store } = part.power ?? {}
     if (!store || instance.status !== 'in') return []
-    const health = instance.health ?? 1
+    const health = healthOf(instance.id)
     const kind = batteryKind(part) ?? part.id
     return [{ id: instance.id, kind, capacityWh: store.capacityWh, health, usableWh: usableWh(store.capacityWh, celsius, health) }]
   })

@@ -1,5 +1,6 @@
 import { exceeds } from '../kernel/index.ts'
 import { type Medium, type Recording, wantedMBs } from '../media/index.ts'
+import { marginsOf } from './margins.ts'
 import { defineCheck, noOptions } from './check.ts'
 
 interface Written {
@@ -23,9 +24,9 @@ export const driveSlow = defineCheck<Written, object>({
     cannotTell: {},
   },
   subjects: ({ recordings }) => recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
-  judge: ({ recording: { piece, codec }, medium }) => {
+  judge: ({ recording: { piece, codec }, medium }, { shelf }) => {
     const names = { card: medium.part.name, codec: codec.title, part: piece.part.name, room: medium.id }
-    const numbers = { wantedMBs: wantedMBs(codec.mbps), writeMBs: medium.writeMBs }
+    const numbers = { wantedMBs: wantedMBs(codec.mbps, marginsOf(shelf.limits).record.write), writeMBs: medium.writeMBs }
     return exceeds(numbers.wantedMBs, medium.writeMBs)
       ? { group: 'speaks', message: 'slow', names, numbers, parts: [medium.id, piece.instance.id] }
       : { group: 'silent', message: 'keeps', names, numbers }

@@ -49,6 +49,7 @@ import {
 import { zero } from '../kernel/index.ts'
 import { FactFailure } from './failure.ts'
 import type { Limits } from './limits.ts'
+import { marginsOf } from './margins.ts'
 import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
@@ -171,8 +172,10 @@ const makers = {
       }),
     )
   },
-  network: (assembly: Assembly, _: Shelf, facts: Earlier): Network => networkOf(assembly, facts.cables, temperatureOf(assembly.rig.brief)),
-  spares: (assembly: Assembly): readonly Spare[] => sparesOf(assembly, temperatureOf(assembly.rig.brief)),
+  network: (assembly: Assembly, { limits }: Shelf, facts: Earlier): Network =>
+    networkOf(assembly, facts.cables, temperatureOf(assembly.rig.brief), marginsOf(limits).power),
+  spares: (assembly: Assembly, { limits }: Shelf): readonly Spare[] =>
+    sparesOf(assembly, temperatureOf(assembly.rig.brief), marginsOf(limits).power),
   bays: (assembly: Assembly, shelf: Shelf): readonly Bays[] =>
     baysOf(
       assembly,
@@ -185,8 +188,8 @@ const makers = {
     planDay(facts.network, dayOf(assembly.rig.brief), facts.spares, facts.bays),
   pictures: (assembly: Assembly, _: Shelf, facts: Earlier): readonly PicturePath[] => picturesOf(assembly, facts.leads),
   sounds: (assembly: Assembly, _: Shelf, facts: Earlier): readonly SoundSource[] => soundsOf(assembly, facts.leads),
-  recordings: (assembly: Assembly): readonly Recording[] =>
-    recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec),
+  recordings: (assembly: Assembly, { limits }: Shelf): readonly Recording[] =>
+    recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec, marginsOf(limits).record),
   hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
   cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
   /** The bill over what is still to buy, with sending and tax. */

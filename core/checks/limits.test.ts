@@ -1,7 +1,10 @@
 import { evaluate } from '../assess/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { demoParts } from '../../demo/catalogue/index.ts'
+import { secondMark } from '../../demo/scenario/index.ts'
 import { GRAVITY } from '../kernel/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
-import { allLimits, checks, limitsSchema, paceOf, secondsOfWork } from './index.ts'
+import { allLimits, checks, limitsSchema, marginLines, marginsOf, paceOf, secondsOfWork, stockOf } from './index.ts'
 
 /** 500 g 20 mm off its screw: 0.098 N m, over the usual 0.05. */
 const bar = tinyPart({ id: 'bar', massG: 500, centre: [20, 10, 0], mounts: [plug('foot', 'thread-1/4')] })
@@ -27,6 +30,9 @@ test('limits that no check has, or does not take, are refused with their place',
   expect(places({ nothing: { riskNm: 1 } })).toEqual(['nothing.riskNm'])
   expect(places({ seconds: { 'thread-1/4': 0 } })).toEqual(['seconds.thread-1/4'])
   expect(places({ seconds: { glue: 5 } })).toEqual(['seconds.glue'])
+  expect(places({ margins: { packDepthTimes: 1.01 } })).toEqual(['margins.packDepthTimes'])
+  expect(places({ margins: { luck: 2 } })).toEqual(['margins.luck'])
+  expect(places({ margins: { packDepthTimes: 1, minuteMinor: 0 } })).toBeUndefined()
 })
 
 test('every option of every check is in the list, with a source; at most ten are our own guess, and none of those is a stop', () => {
@@ -36,7 +42,8 @@ test('every option of every check is in the list, with a source; at most ten are
       expect(listed.some((limit) => limit.check === id && limit.option === option)).toBe(true)
   for (const { source } of listed) expect(source.length).toBeGreaterThan(10)
   const guesses = [...new Set(listed.filter(({ guess }) => guess).map(({ check }) => check))]
-  expect(guesses.length).toBeLessThanOrEqual(10)
+  const guessed = marginLines().filter(({ guess }) => guess)
+  expect(guesses.length + guessed.length).toBeLessThanOrEqual(10)
   for (const id of guesses) expect(checks.find((check) => check.id === id)?.level).not.toBe('stop')
 })
 
@@ -46,4 +53,18 @@ test('own seconds count in the time to set up', () => {
   expect([usual, quick]).toEqual([25, 10])
   expect(paceOf({ seconds: { lead: 3 } }).lead).toBe(3)
   expect(secondsOfWork({ seconds: { lead: 3 } }).find(({ option }) => option === 'lead')).toMatchObject({ usual: 8, own: 3 })
+})
+
+test('own margins count in hours, in room on cards and in what a lead costs', () => {
+  const margins = { packDepthTimes: 0.8, converterTimes: 0.95, recordSpareTimes: 1.5, writeSpareTimes: 1.2, minuteMinor: 60 }
+  expect(marginsOf({ margins })).toEqual({ record: { spare: 1.5, write: 1.2 }, power: { depth: 0.8, converter: 0.95 }, minuteMinor: 60 })
+  expect(marginLines({ margins }).map(({ option, usual, own }) => [option, usual, own])).toContainEqual(['packDepthTimes', 0.9, 0.8])
+  const shelf = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
+  const [usual, mine] = [shelf, { ...shelf, limits: { margins } }].map((own) => evaluate(secondMark, 'crossing', own, false).facts)
+  const cell = usual?.network.cells[0]
+  // 16 Wh at freezing: 16 x 0.9 x 0.8 and 16 x 0.8 x 0.8.
+  expect([cell?.usableWh, mine?.network.cells[0]?.usableWh]).toEqual([expect.closeTo(11.52, 9), expect.closeTo(10.24, 9)])
+  expect((mine?.recordings[0]?.neededMin ?? 0) / (usual?.recordings[0]?.neededMin ?? 1)).toBeCloseTo(1.5 / 1.3, 12)
+  // 8 s at 0.20 and at 0.60 a minute.
+  expect([usual && stockOf(usual).leadMinor, mine && stockOf(mine).leadMinor]).toEqual([expect.closeTo(8 / 3, 9), expect.closeTo(8, 9)])
 })

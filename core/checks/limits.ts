@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { LEAD_SECONDS, type Pace } from '../build-order/index.ts'
 import { standards } from '../catalogue/index.ts'
 import type { Check } from './check.ts'
+import { knownMargin, marginIds, MARGINS } from './margins.ts'
 
 /** The operator's own limits: by check, then by option. What is not named keeps its default. */
 export type Limits = Readonly<Record<string, Readonly<Record<string, number>>>>
@@ -55,6 +56,13 @@ export const secondsOfWork = (own: Limits = {}): readonly Limit[] =>
     guess: true,
   }))
 
+/** What figures are reckoned with where nobody states it. */
+export const marginLines = (own: Limits = {}): readonly Limit[] =>
+  marginIds.flatMap((option) => {
+    const margin = knownMargin(option)
+    return margin ? [{ ...margin, check: MARGINS, option, own: own[MARGINS]?.[option] }] : []
+  })
+
 /** Every limit that can be set, in the order of the checks. */
 export const limitsOf = (checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults'>[], own: Limits = {}): readonly Limit[] =>
   checks.flatMap(({ id, title, source, defaults }) =>
@@ -87,7 +95,16 @@ export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 
     for (const [option, value] of Object.entries(limits[SECONDS] ?? {}))
       if (!usualSeconds.has(option) || !(value > 0 && value <= MOST_SECONDS))
         context.addIssue({ code: 'custom', path: [SECONDS, option], message: 'a known kind of joint takes more than 0 and at most 900 s' })
-    for (const [id, own] of Object.entries(limits).filter(([name]) => name !== SECONDS)) {
+    for (const [option, value] of Object.entries(limits[MARGINS] ?? {})) {
+      const margin = knownMargin(option)
+      if (!margin || value < margin.least || value > margin.most)
+        context.addIssue({
+          code: 'custom',
+          path: [MARGINS, option],
+          message: margin ? `from ${margin.least} to ${margin.most}` : 'there is no margin of this name',
+        })
+    }
+    for (const [id, own] of Object.entries(limits).filter(([name]) => name !== SECONDS && name !== MARGINS)) {
       const check = byId.get(id)
       const known = new Map(numbersOf(check?.defaults))
       for (const option of Object.keys(own))

@@ -1,7 +1,8 @@
 import { exceeds } from '../kernel/index.ts'
-import { type Recording } from '../media/index.ts'
+import { type Recording, wantedMBs } from '../media/index.ts'
 import { offeredParts, type Part } from '../catalogue/index.ts'
 import { defineCheck, noOptions } from './check.ts'
+import { marginsOf } from './margins.ts'
 import type { Facts } from './facts.ts'
 import { byReadiness } from './places.ts'
 import { packRemedy } from './wires.ts'
@@ -44,7 +45,10 @@ export const recordTimeShort = defineCheck<Recording, object>({
     const { codec, minutes, neededMin } = recording
     const perGb = minutesPerGb(codec.mbps)
     const choices = offeredParts(facts.shelf.catalogue)
-      .filter((part) => fits(recording, part) && (part.media?.stores?.writeMBs ?? 0) * 8 >= codec.mbps * 1.3)
+      .filter(
+        (part) =>
+          fits(recording, part) && (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.shelf.limits).record.write),
+      )
       .map((part) => ({ part, count: Math.ceil((neededMin - minutes) / ((part.media?.stores?.gb ?? 1) * perGb) - 1e-9) }))
       .filter(({ count }) => count > 0 && count <= MOST_PACKED)
       .sort((a, b) => a.count * a.part.price.usual - b.count * b.part.price.usual || byReadiness(facts)(a.part, b.part))

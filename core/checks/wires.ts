@@ -5,12 +5,15 @@ import { batteriesOf, batteryKind } from '../power/index.ts'
 import { type Candidate, type Demand, isTaken, type LeadOption, leadsBetween, othersFor, plugIn, type Stock } from '../wiring/index.ts'
 import type { Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
+import { paceOf } from './limits.ts'
+import { marginsOf } from './margins.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from './places.ts'
 
 /** What is around a rig when its leads are chosen, with the room in front of its sockets. */
 export const stockOf = (facts: Facts): Stock => ({
   catalogue: facts.shelf.catalogue,
   owned: facts.shelf.owned,
+  leadMinor: (paceOf(facts.shelf.limits).lead / 60) * marginsOf(facts.shelf.limits).minuteMinor,
   freeMm: ({ piece, socket }: SocketHere) => freeMm(facts, { piece, socket }) ?? Infinity,
 })
 

@@ -7,6 +7,12 @@ export const FILLED = 0.93
 export const SPARE = 1.3
 /** A drive has to take this much more than the stream, so that it never has to wait. */
 export const WRITE_MARGIN = 1.3
+/** How much more is planned for than asked. */
+export interface RecordMargins {
+  readonly spare: number
+  readonly write: number
+}
+export const usualRecordMargins: RecordMargins = { spare: SPARE, write: WRITE_MARGIN }
 const MB_PER_GB = 1000
 
 /** Minutes a card or drive takes: `GB x 8000 / Mbps / 60 x 0.93`. @example 128 GB at 200 Mbps: 79.36 min */
@@ -19,7 +25,7 @@ export const dayGb = (rollMin: number, mbps: number, spare = SPARE): number => (
 export const offloadMinutes = (gb: number, readMBs: number): number => (gb * MB_PER_GB) / readMBs / 60
 
 /** The writing speed a stream wants, MB/s. @example 200 Mbps: 25 MB/s, and 32.5 with room to spare */
-export const wantedMBs = (mbps: number): number => (mbps / 8) * WRITE_MARGIN
+export const wantedMBs = (mbps: number, margin = WRITE_MARGIN): number => (mbps / 8) * margin
 
 /** A card or drive that a recorder can use. */
 export interface Medium {
@@ -76,7 +82,12 @@ const mediumOf = (id: string, part: Part, codec: Codec, onRig: boolean): Medium 
  * The camera comes first; a recorder counts with its own cards.
  * @param codecId the recording to plan with; a recorder that can't make it plans with its usual one
  */
-export const recordingsOf = (assembly: Assembly, rollMin: number, codecId: string): readonly Recording[] => {
+export const recordingsOf = (
+  assembly: Assembly,
+  rollMin: number,
+  codecId: string,
+  { spare } = usualRecordMargins,
+): readonly Recording[] => {
   const used = new Set<string>()
   return assembly.placed.flatMap((piece): Recording[] => {
     const { codecs, takes = [], drive } = piece.part.media ?? {}
@@ -94,7 +105,7 @@ export const recordingsOf = (assembly: Assembly, rollMin: number, codecId: strin
       ...cards.flatMap(({ instance, part }) => mediumOf(instance.id, part, codec, false) ?? []),
       ...drives.flatMap(({ instance, part }) => mediumOf(instance.id, part, codec, true) ?? []),
     ]
-    const neededGb = dayGb(rollMin, codec.mbps)
+    const neededGb = dayGb(rollMin, codec.mbps, spare)
     const writtenGb = neededGb * FILLED
     const slowest = Math.min(...media.map(({ readMBs }) => readMBs))
     return [
@@ -103,7 +114,7 @@ export const recordingsOf = (assembly: Assembly, rollMin: number, codecId: strin
         codec,
         media,
         minutes: media.reduce((sum, medium) => sum + medium.minutes, 0),
-        neededMin: rollMin * SPARE,
+        neededMin: rollMin * spare,
         neededGb,
         writtenGb,
         offloadMin: media.length > 0 ? offloadMinutes(writtenGb, slowest) : Infinity,

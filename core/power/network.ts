@@ -6,6 +6,13 @@ export const CONVERTER = 0.9
 /** What of a pack's charge is used before it is changed. */
 export const DEPTH = 0.9
 
+/** What is reckoned with where nobody states it. */
+export interface PowerMargins {
+  readonly depth: number
+  readonly converter: number
+}
+export const usualPowerMargins: PowerMargins = { depth: DEPTH, converter: CONVERTER }
+
 /** What cold leaves of a lithium pack: full at 20 C, 0.8 at freezing, 0.7 at -10 C; straight lines between, flat outside. */
 export const coldFactor = (celsius: number): number => {
   const table = [
@@ -23,7 +30,8 @@ export const coldFactor = (celsius: number): number => {
 }
 
 /** Energy that can be taken from a battery, Wh: `capacity x depth x cold x health`. @example 16 Wh at 0 C, new: 16 x 0.9 x 0.8 = 11.52 */
-export const usableWh = (capacityWh: number, celsius: number, health = 1): number => capacityWh * DEPTH * coldFactor(celsius) * health
+export const usableWh = (capacityWh: number, celsius: number, health = 1, depth = DEPTH): number =>
+  capacityWh * depth * coldFactor(celsius) * health
 
 /** A battery that sits on the rig. */
 export interface Cell {
@@ -87,7 +95,7 @@ export const batteryKind = (part: Part): string | undefined => {
   return seat && (seat.family ? `${seat.standard} ${seat.family}` : seat.standard)
 }
 
-const cellOf = (piece: PlacedPart, celsius: number): Cell | undefined => {
+const cellOf = (piece: PlacedPart, celsius: number, depth: number): Cell | undefined => {
   const { store } = piece.part.power ?? {}
   return (
     store && {
@@ -96,7 +104,7 @@ const cellOf = (piece: PlacedPart, celsius: number): Cell | undefined => {
       partId: piece.part.id,
       kind: batteryKind(piece.part) ?? piece.part.id,
       capacityWh: store.capacityWh,
-      usableWh: usableWh(store.capacityWh, celsius, piece.instance.health),
+      usableWh: usableWh(store.capacityWh, celsius, piece.instance.health, depth),
       maxW: store.maxW,
       volts: store.volts,
       gauge: store.gauge,
@@ -127,18 +135,18 @@ export const sitsAsBattery = (piece: PlacedPart): boolean => {
 const voltsOut = (piece: PlacedPart, given: readonly Feed[]): Volts | undefined =>
   piece.part.power?.converts?.volts ?? piece.part.power?.store?.volts ?? given.find(({ to }) => to === piece.instance.id)?.volts
 
-const seatFeeds = (assembly: Assembly): readonly Omit<Feed, 'volts'>[] =>
+const seatFeeds = (assembly: Assembly, converter: number): readonly Omit<Feed, 'volts'>[] =>
   assembly.placed.filter(sitsAsBattery).map((piece) => ({
     from: piece.instance.id,
     to: piece.joint?.host ?? '',
-    efficiency: piece.part.power?.converts ? CONVERTER : 1,
+    efficiency: piece.part.power?.converts ? converter : 1,
     limitW: piece.part.power?.converts?.watts ?? Infinity,
     chargeW: 0,
     needsPack: false,
     link: undefined,
   }))
 
-const leadFeeds = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Omit<Feed, 'volts'>[] =>
+const leadFeeds = (assembly: Assembly, cables: ReadonlyMap<string, Part>, converter: number): readonly Omit<Feed, 'volts'>[] =>
   assembly.setup.links.flatMap((link): Omit<Feed, 'volts'>[] => {
     const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
     if (!from || !to || !part?.cable?.carries.includes('power')) return []
@@ -148,7 +156,7 @@ const leadFeeds = (assembly: Assembly, cables: ReadonlyMap<string, Part>): reado
       {
         from: link.from.instance,
         to: link.to.instance,
-        efficiency: (part.cable.converts ? CONVERTER : 1) * (regulated ? CONVERTER : 1),
+        efficiency: (part.cable.converts ? converter : 1) * (regulated ? converter : 1),
         limitW: Math.min(from.socket.watts ?? Infinity, to.socket.watts ?? Infinity, part.cable.converts?.watts ?? Infinity),
         chargeW: to.socket.chargeW ?? 0,
         needsPack: to.socket.needsPack ?? false,
@@ -193,11 +201,16 @@ export const cablesOf = ({ rig, setup }: Assembly, part: (id: string) => Part | 
  * @param cables the parts of the linked cables, by instance
  * @param celsius temperature the batteries work at
  */
-export const networkOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>, celsius: number): Network => {
-  const cells = assembly.placed.flatMap((piece) => cellOf(piece, celsius) ?? [])
+export const networkOf = (
+  assembly: Assembly,
+  cables: ReadonlyMap<string, Part>,
+  celsius: number,
+  { depth, converter } = usualPowerMargins,
+): Network => {
+  const cells = assembly.placed.flatMap((piece) => cellOf(piece, celsius, depth) ?? [])
   const isCell = new Set(cells.map(({ id }) => id))
-  const seats = seatFeeds(assembly)
-  const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables)])
+  const seats = seatFeeds(assembly, converter)
+  const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables, converter)])
   // Handles and plates have no part in it: only what draws, gives or passes on.
   const joined = new Set(kept.flatMap(({ from, to }) => [from, to]))
   const nodes = assembly.placed

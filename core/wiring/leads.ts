@@ -7,6 +7,8 @@ import { suits, voltsAt } from '../power/index.ts'
 export interface Stock {
   readonly catalogue: Catalogue
   readonly owned: ReadonlyMap<string, number>
+  /** What the time to plug one lead in is worth, minor units. */
+  readonly leadMinor?: number
   /** How far a plug can stand out of a socket before it meets something, mm; Infinity when nothing is near. */
   readonly freeMm: (here: SocketHere) => number
 }
@@ -167,8 +169,8 @@ export const leadsBetween = (
     }
     const option = { from, to, what, part, run }
     if (!wanted(option)) continue
-    if (atHand) options.push({ ...option, source: atHand, idle, cost: costOf(run, part, false, what) })
-    const cost = costOf(run, part, true, what)
+    if (atHand) options.push({ ...option, source: atHand, idle, cost: (stock.leadMinor ?? 0) + costOf(run, part, false, what) })
+    const cost = (stock.leadMinor ?? 0) + costOf(run, part, true, what)
     if (cost >= bought) continue
     bought = cost
     const before = options.findIndex(({ source }) => source === 'catalogue')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { averageOperator } from '@zucchini/core/balance'
-import { allLimits, type Limit, secondsOfWork } from '@zucchini/core/checks'
+import { allLimits, type Limit, marginLines, secondsOfWork } from '@zucchini/core/checks'
 import { computed, onMounted, ref } from 'vue'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
@@ -15,7 +15,12 @@ const onlyOwn = ref(false)
 const kept = (limit: Limit) => !onlyOwn.value || limit.own !== undefined
 const limits = computed(() => [...allLimits(shelf.limits)].sort((a, b) => a.title.localeCompare(b.title)).filter(kept))
 const seconds = computed(() => secondsOfWork(shelf.limits).filter(kept))
-const changed = computed(() => [...allLimits(shelf.limits), ...secondsOfWork(shelf.limits)].filter(({ own }) => own !== undefined).length)
+const margins = computed(() => marginLines(shelf.limits).filter(kept))
+const changed = computed(
+  () =>
+    [...allLimits(shelf.limits), ...marginLines(shelf.limits), ...secondsOfWork(shelf.limits)].filter(({ own }) => own !== undefined)
+      .length,
+)
 
 const arm = computed(() => shelf.operator ?? averageOperator)
 const wrong = ref('')
@@ -71,6 +76,13 @@ const strength = async (event: Event) => {
           <tr v-if="limits.length === 0">
             <td colspan="4" class="py-2 text-soft">All limits are the usual ones.</td>
           </tr>
+        </tbody>
+      </table>
+      <h2 class="mt-7 font-semibold">Margins and prices</h2>
+      <p class="label">What figures are reckoned with where nobody states it.</p>
+      <table class="mt-2 w-full text-left" aria-label="Margins">
+        <tbody>
+          <LimitRow v-for="limit in margins" :key="limit.option" :limit="limit" words="" :unit="optionUnit(limit.option)" />
         </tbody>
       </table>
       <h2 class="mt-7 font-semibold">Seconds at the bench</h2>

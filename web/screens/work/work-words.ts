@@ -20,6 +20,7 @@ const units: readonly (readonly [RegExp, string])[] = [
   [/Days$/, 'days'],
   [/Percent$/, '%'],
   [/G$/, 'g'],
+  [/^(recordSpare|writeSpare|packDepth|converter)Times$/, '×'],
   [/Times$/, '× its width'],
   [/Minor$/, 'of money'],
 ]
