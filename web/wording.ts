@@ -1,3 +1,4 @@
+import { LONG_MIN } from '@zucchini/core/balance'
 import { isUnknown, type MateCode, type Part } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
 import type { Issue } from '@zucchini/core/kernel'
@@ -142,7 +143,7 @@ export const hoursMinutes = (seconds: number): string =>
 
 /** How long something can be held, for people: "long", "12 min", "40 s". */
 export const holdWords = (minutes: number): string =>
-  minutes === Infinity ? 'long' : minutes >= 1.5 ? `${Math.round(minutes)} min` : `${Math.round(minutes * 60)} s`
+  minutes > LONG_MIN ? 'long' : minutes >= 1.5 ? `${Math.round(minutes)} min` : `${Math.round(minutes * 60)} s`
 
 /** How the saving of the open rig stands. */
 export const saveWords = {

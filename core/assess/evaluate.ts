@@ -33,7 +33,7 @@ export interface Assessment {
   readonly setupSeconds: number
   /** Shake against the bare camera; undefined on a stand. */
   readonly steadiness: Steadiness | undefined
-  /** How long it can be held still, minutes; Infinity for "long", undefined on a stand. An estimate. */
+  /** How long it can be held still, minutes; undefined on a stand. An estimate. */
   readonly holdMinutes: number | undefined
   readonly findings: readonly Finding[]
   readonly stations: readonly StationState[]

@@ -1,5 +1,6 @@
 import { on, plug, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
-import { costOrigin, evaluate, massOrigin, tiltOrigin } from './index.ts'
+import { inBay, pack, wiredRig } from '../testing/wired.ts'
+import { costOrigin, evaluate, hoursOrigin, massOrigin, momentOrigin, tiltOrigin } from './index.ts'
 
 const cube = (id: string, massG: number, more = {}) => tinyPart({ id, massG, mounts: [plug('foot', 'thread-1/4')], ...more })
 const rigOf = (parts: ReturnType<typeof cube>[], more: object = {}) => {
@@ -52,4 +53,26 @@ test('a bill carries each price: seen on a day, by the catalogue, typed, or unkn
   ])
   expect(bill).toMatchObject({ value: 2000, low: 1700, high: 2500, unknown: true })
   expect(tinyCamera.massG).toBe(1000)
+})
+
+test('hours carry charge and draw: 18 Wh known to 5 % under 6 W known to 10 %', () => {
+  const { rig, shelf } = wiredRig([pack()], [inBay()])
+  const hours = hoursOrigin(evaluate(rig, 'main', shelf, false))
+  expect(hours.inputs.map(({ instance, value, error }) => [instance, value, expect.closeTo(error, 9)])).toEqual([
+    ['pack', 18, 0.9],
+    ['camera', 6, 0.6],
+  ])
+  // 18.9 / 6 h is 9 min more; 18 / 6.6 h is 180 - 163.6 = 16.4 min less: the root of their squares.
+  expect(hours.value).toBeCloseTo(180, 6)
+  expect(hours.high - hours.value).toBeCloseTo(Math.hypot(9, 180 - (18 / 6.6) * 60), 6)
+  expect([hours.low + hours.high, hours.unknown]).toEqual([expect.closeTo(360, 6), false])
+  const dark = wiredRig([], [])
+  expect(hoursOrigin(evaluate(dark.rig, 'main', dark.shelf, false)).value).toBe(0)
+})
+
+test('a moment about a pad carries the masses and how far ahead they lie', () => {
+  const moment = momentOrigin(rigOf([cube('ahead', 500, { centre: [0, 0, -100] })]), 80)
+  // 1 kg 80 mm and 0.5 kg 180 mm ahead; 30 g and 15 g of error there.
+  expect(moment.value).toBeCloseTo(((1 * 80 + 0.5 * 180) * 9.80665) / 1000, 9)
+  expect(moment.high - moment.value).toBeCloseTo((Math.hypot(0.03 * 80, 0.015 * 180) * 9.80665) / 1000, 9)
 })

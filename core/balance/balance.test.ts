@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { placeSetup, type Rig, type Setup } from '../assembly/index.ts'
 import { boundsOf, emptyBounds, unite } from '../kernel/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
-import { centreOfMass, groundOf, hangCure, hangOf, jointLoadOf, massOf } from './index.ts'
+import { centreOfMass, groundOf, hangCure, hangOf, hangsOf, jointLoadOf, massOf } from './index.ts'
 
 const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>, setup = 0) => placeSetup(rig, rig.setups[setup] as Setup, shelf.catalogue)
 const cube = (id: string, more = {}) =>
@@ -89,4 +89,24 @@ test('the centre of mass of any pile lies within the box around it, and masses a
       return centre.every((value, i) => value >= (box.min[i] ?? 0) - 1e-9 && value <= (box.max[i] ?? 0) + 1e-9)
     }),
   )
+})
+
+test('of two top handles both are told, the one by which it hangs best first, whatever their order', () => {
+  const bar = (id: string, palmBackMm: number) =>
+    tinyPart({ id, massG: 1e-9, grips: [{ kind: 'top', at: [0, 60, palmBackMm] }], mounts: [plug('foot', 'thread-1/4')] })
+  const joints = [on('far', 'foot', 'camera', 'hole'), on('near', 'foot', 'camera', 'pinned')]
+  const tilts = (order: typeof joints) => {
+    const assembly = assembled(tinyRig([bar('far', 20), bar('near', 10)], order))
+    return hangsOf(assembly, massOf(assembly)).map(({ handle: { part }, tiltDeg, rollDeg }) => [
+      part.id,
+      tiltDeg.toFixed(2),
+      rollDeg.toFixed(2),
+    ])
+  }
+  // 100 mm under the palms; near lies 25 mm to the right as well: 5.71 and 14.04 degrees together are more than the 11.31 of the other.
+  expect(tilts(joints)).toEqual([
+    ['far', '11.31', '0.00'],
+    ['near', '5.71', '-14.04'],
+  ])
+  expect(tilts([...joints].reverse())).toEqual(tilts(joints))
 })

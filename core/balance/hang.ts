@@ -22,30 +22,37 @@ const UPRIGHT = 0.5
 const degrees = (radians: number): number => (radians * 180) / Math.PI
 
 /**
- * Tilt and roll of the rig hung from its first top handle: `tilt = atan2(dz, dy)`, `roll = atan2(dx, dy)` with `dy` the
+ * Tilt and roll of the rig hung from each of its top handles: `tilt = atan2(dz, dy)`, `roll = atan2(dx, dy)` with `dy` the
  * height of the palm over the centre of mass (statics: the centre comes to rest under the hand).
- * @returns undefined without a top handle.
+ * @returns the one that is nearest to level first; nothing without a top handle.
  * @example centre 100 mm under and 10 mm ahead of the palm: tilt 5.71 degrees, nose down
  */
-export const hangOf = (assembly: Assembly, mass: Mass): Hang | undefined => {
-  for (const handle of assembly.placed) {
+export const hangsOf = (assembly: Assembly, mass: Mass): readonly Hang[] => {
+  const all = assembly.placed.flatMap((handle): Hang[] => {
     const grip = handle.part.grips.find(({ kind }) => kind === 'top')
     // A handle that lies on its side, as in an upright set-up, is nothing to hang from.
-    if (!grip || direction(handle.frame, [0, 1, 0])[1] < UPRIGHT) continue
+    if (!grip || direction(handle.frame, [0, 1, 0])[1] < UPRIGHT) return []
     const at = point(handle.frame, grip.at)
     const off = subtract(mass.centre, at)
     const [aheadMm, underMm] = [-off[2], -off[1]]
-    return {
-      handle,
-      grip: at,
-      aheadMm,
-      underMm,
-      tiltDeg: degrees(Math.atan2(aheadMm, underMm)),
-      rollDeg: degrees(Math.atan2(off[0], underMm)),
-    }
-  }
-  return undefined
+    return [
+      {
+        handle,
+        grip: at,
+        aheadMm,
+        underMm,
+        tiltDeg: degrees(Math.atan2(aheadMm, underMm)),
+        rollDeg: degrees(Math.atan2(off[0], underMm)),
+      },
+    ]
+  })
+  // Whoever has two takes the one by which it hangs best; of two alike the order of the pieces tells.
+  const leans = ({ tiltDeg, rollDeg }: Hang) => Math.round(Math.hypot(tiltDeg, rollDeg) * 1e6)
+  return all.sort((a, b) => leans(a) - leans(b))
 }
+
+/** How the rig hangs from the handle by which it hangs best; undefined without a top handle. */
+export const hangOf = (assembly: Assembly, mass: Mass): Hang | undefined => hangsOf(assembly, mass)[0]
 
 /** A setting of one sliding piece and the tilt it leaves. */
 export interface Cure {

@@ -25,8 +25,12 @@ export type Posture = keyof typeof postures
 /** Is this way of holding one that tires the arms? */
 export const isPosture = (support: string): support is Posture => support in postures
 
-/** The share of its strength below which a muscle goes on for long (Rohmert 1960). */
+/** Down to this share of its strength Rohmert's curve was measured (1960). */
 export const LONG_SHARE = 0.15
+/** At this share a muscle was found to last an hour (Bjorksten and Jonsson 1977). */
+const HOUR_SHARE = 0.079
+/** Longer than this nobody holds a take: it is called long. minutes */
+export const LONG_MIN = 60
 
 /** Shoulder moment of one arm, N m: its part of the rig at the hand, its own mass half way. */
 export const shoulderNm = (rigG: number, posture: Posture, operator: Operator = averageOperator): number => {
@@ -34,18 +38,22 @@ export const shoulderNm = (rigG: number, posture: Posture, operator: Operator = 
   return (((rigG * share) / 1000 / arms) * GRAVITY * reachMm) / 1000 + ((operator.armMassG / 1000) * GRAVITY * (reachMm / 2)) / 1000
 }
 
+const measuredMinutes = (f: number): number => -1.5 + 2.1 / f - 0.6 / f ** 2 + 0.1 / f ** 3
+/** What goes on below the measured curve, evenly on logarithmic paper, through the hour at 7.9 %. */
+const LOW_POWER = Math.log(LONG_MIN / measuredMinutes(LONG_SHARE)) / Math.log(LONG_SHARE / HOUR_SHARE)
+
 /**
- * How long a share `f` of full strength can be held, minutes (Rohmert 1960): `-1.5 + 2.1/f - 0.6/f^2 + 0.1/f^3`.
- * At 15 % or less: Infinity, "long". At full strength or more: 0. An estimate, not medical advice.
- * @example half of full strength: 1.1 minutes
+ * How long a share `f` of full strength can be held, minutes (Rohmert 1960): `-1.5 + 2.1/f - 0.6/f^2 + 0.1/f^3`; below 15 % on through the
+ * hour at 7.9 % (Bjorksten and Jonsson 1977). Nothing to hold: Infinity. At full strength or more: 0. An estimate, not medical advice.
+ * @example half of full strength: 1.1 minutes; 7.9 %: 60
  */
 export const rohmertMinutes = (f: number): number => {
-  if (f <= LONG_SHARE) return Infinity
+  if (f <= 0) return Infinity
   if (f >= 1) return 0
-  return Math.max(0, -1.5 + 2.1 / f - 0.6 / f ** 2 + 0.1 / f ** 3)
+  return f < LONG_SHARE ? measuredMinutes(LONG_SHARE) * (LONG_SHARE / f) ** LOW_POWER : Math.max(0, measuredMinutes(f))
 }
 
-/** How long a rig can be held still in a posture, minutes; Infinity for "long". */
+/** How long a rig can be held still in a posture, minutes. */
 export const holdMinutes = (rigG: number, posture: Posture, operator: Operator = averageOperator): number =>
   rohmertMinutes(shoulderNm(rigG, posture, operator) / operator.strengthNm)
 
@@ -55,7 +63,7 @@ export const holdMinutes = (rigG: number, posture: Posture, operator: Operator =
  */
 export const strengthFrom = (rigG: number, posture: Posture, minutes: number): number | undefined => {
   if (!(minutes >= 0.1 && minutes <= 20)) return undefined
-  let [low, high] = [LONG_SHARE + 1e-6, 1 - 1e-6]
+  let [low, high] = [HOUR_SHARE, 1 - 1e-6]
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2
     if (rohmertMinutes(middle) > minutes) low = middle

@@ -6,7 +6,7 @@ import {
   type Ground,
   groundOf,
   type Hang,
-  hangOf,
+  hangsOf,
   inHand,
   isPosture,
   type JointLoad,
@@ -133,6 +133,7 @@ export const isFirm = ({ mate, gapMm }: Brace): boolean => mate.ok && gapMm <= B
 interface Earlier {
   readonly cost: Cost
   readonly mass: Mass
+  readonly hangs: readonly Hang[]
   readonly needs: readonly Need[]
   readonly cables: ReadonlyMap<string, Part>
   readonly leads: readonly Run[]
@@ -190,7 +191,9 @@ const makers = {
   sounds: (assembly: Assembly, _: Shelf, facts: Earlier): readonly SoundSource[] => soundsOf(assembly, facts.leads),
   recordings: (assembly: Assembly, { limits }: Shelf): readonly Recording[] =>
     recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec, marginsOf(limits).record),
-  hang: (assembly: Assembly, _: Shelf, facts: Earlier): Hang | undefined => hangOf(assembly, facts.mass),
+  /** How it hangs from each top handle, the best first; and from that one. */
+  hangs: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Hang[] => hangsOf(assembly, facts.mass),
+  hang: (_: Assembly, __: Shelf, facts: Earlier): Hang | undefined => facts.hangs[0],
   cost: (assembly: Assembly, shelf: Shelf): Cost => costOf(assembly.rig, shelf.catalogue, shelf.owned),
   /** The bill over what is still to buy, with sending and tax. */
   bill: (_: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, shelf.rules ?? plainRules),

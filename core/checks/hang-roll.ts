@@ -1,11 +1,11 @@
 import { z } from 'zod'
+import type { Hang } from '../balance/index.ts'
 import { exceeds } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import type { Facts } from './facts.ts'
 import { hangs } from './places.ts'
 
 /** The rig leans to one side when it hangs from its top handle. */
-export const hangRoll = defineCheck<Facts, { goodDeg: number; riskDeg: number }>({
+export const hangRoll = defineCheck<Hang, { goodDeg: number; riskDeg: number }>({
   id: 'hang-roll',
   title: 'Leans to one side',
   why: 'Every horizon is crooked, or the wrist holds it straight all day.',
@@ -13,16 +13,15 @@ export const hangRoll = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
   source: 'Workshop practice: under 3 degrees is not felt; over 8 degrees it shows in every shot.',
   options: z.object({ goodDeg: z.number().positive(), riskDeg: z.number().positive() }),
   defaults: { goodDeg: 3, riskDeg: 8 },
-  needs: ['hang', 'mass'],
+  needs: ['hangs', 'mass'],
   limit: { measured: 'rollDeg', allowed: 'goodDeg' },
   messages: {
     speaks: { leans: 'Leans {rollDeg} to the {side}. The centre lies {offMm} beside {handle}; {goodDeg} is good.' },
     silent: { upright: 'Hangs upright within {rollDeg}; {goodDeg} is good.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.hang && facts.hang.underMm > 0 && hangs(facts) ? [facts] : []),
-  judge: ({ hang, mass }, _, { goodDeg, riskDeg }) => {
-    if (!hang) throw new RangeError('hang-roll needs a handle; its subjects see to that')
+  subjects: (facts) => (hangs(facts) ? facts.hangs.filter(({ underMm }) => underMm > 0) : []),
+  judge: (hang, { mass }, { goodDeg, riskDeg }) => {
     const rollDeg = Math.abs(hang.rollDeg)
     const numbers = { rollDeg, goodDeg, riskDeg, offMm: Math.abs(mass.centre[0] - hang.grip[0]) }
     const names = { handle: hang.handle.part.name, side: hang.rollDeg > 0 ? 'right' : 'left' }

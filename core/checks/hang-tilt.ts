@@ -1,13 +1,12 @@
 import { z } from 'zod'
 import { slideWay, wayName } from '../assembly/index.ts'
-import { hangCure } from '../balance/index.ts'
+import { type Hang, hangCure } from '../balance/index.ts'
 import { exceeds, scale, zero } from '../kernel/index.ts'
 import { defineCheck } from './check.ts'
-import type { Facts } from './facts.ts'
 import { hangs } from './places.ts'
 
 /** The rig does not hang level from its top handle. */
-export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>({
+export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }>({
   id: 'hang-tilt',
   title: 'Hangs out of level',
   why: 'The wrist fights it all day, and the horizon shows who won.',
@@ -15,7 +14,7 @@ export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
   source: 'Workshop practice: under 3 degrees is not felt; over 8 degrees it slips out of the fingers.',
   options: z.object({ goodDeg: z.number().positive(), riskDeg: z.number().positive() }),
   defaults: { goodDeg: 3, riskDeg: 8 },
-  needs: ['hang', 'mass'],
+  needs: ['hangs', 'mass'],
   limit: { measured: 'tiltDeg', allowed: 'goodDeg' },
   messages: {
     speaks: {
@@ -26,9 +25,8 @@ export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
     silent: { level: 'Hangs within {tiltDeg} of level; {goodDeg} is good.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.hang && hangs(facts) ? [facts] : []),
-  judge: ({ hang }, _, { goodDeg, riskDeg }) => {
-    if (!hang) throw new RangeError('hang-tilt needs a handle; its subjects see to that')
+  subjects: (facts) => (hangs(facts) ? facts.hangs : []),
+  judge: (hang, _, { goodDeg, riskDeg }) => {
     const tiltDeg = Math.abs(hang.tiltDeg)
     const numbers = { tiltDeg, goodDeg, riskDeg, offMm: Math.abs(hang.aheadMm), overMm: -hang.underMm }
     const names = { handle: hang.handle.part.name }
@@ -45,8 +43,8 @@ export const hangTilt = defineCheck<Facts, { goodDeg: number; riskDeg: number }>
       at: hang.grip,
     }
   },
-  remedies: (facts) => {
-    const cure = facts.hang && hangCure(facts.assembly, facts.mass, facts.hang)
+  remedies: (hang, facts) => {
+    const cure = hangCure(facts.assembly, facts.mass, hang)
     if (!cure) return []
     return [
       {

@@ -1,4 +1,4 @@
-import { type Assessment, massOrigin, tiltOrigin } from '@zucchini/core/assess'
+import { type Assessment, massOrigin, momentOrigin, tiltOrigin } from '@zucchini/core/assess'
 import { wristNm } from '@zucchini/core/balance'
 import { atLeast, degrees, grams, holdWords, millimetres, type Style } from '../../wording.ts'
 
@@ -33,6 +33,8 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
     add('tilt', degrees(Math.abs(hang.tiltDeg)), `${side(hang.tiltDeg, 'nose down', 'nose up')}${off}`.replace(/^, /, ''))
     add('roll', degrees(Math.abs(hang.rollDeg)), side(hang.rollDeg, 'to the right', 'to the left'))
     add('palm over centre', mm(hang.underMm))
+    for (const other of facts.hangs.slice(1))
+      add(`by ${other.handle.part.name}`, degrees(Math.abs(other.tiltDeg)), side(other.tiltDeg, 'nose down', 'nose up'))
   }
   const palms = ground.bearings.filter(({ by }) => by === 'hand')
   const [first, second] = palms
@@ -44,7 +46,12 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
   } else if (first && support !== 'shoulder') add('the wrist holds', newton(wristNm(ground, first)), 'to keep it level')
   if ((support === 'two-hand' || support === 'chest') && hands) add('grips apart', mm(hands.spreadMm), 'wider is steadier')
   if (support === 'shoulder' && shoulder) {
-    add('moment on the pad', newton(Math.abs(shoulder.momentNm)), side(shoulder.momentNm, 'front-heavy', 'tail-heavy'))
+    const moment = momentOrigin(assessment, shoulder.at[2])
+    add(
+      'moment on the pad',
+      newton(Math.abs(shoulder.momentNm)),
+      `${side(shoulder.momentNm, 'front-heavy', 'tail-heavy')}, ± ${newton(moment.high - moment.value)}`.replace(/^, /, ''),
+    )
     add('counterweight', g(shoulder.counterweightG), `${mm(shoulder.behindMm)} behind the pad`)
     if (shoulder.handG !== undefined) add('hands lift', g(shoulder.handG), `${mm(shoulder.reachMm ?? 0)} ahead`)
   }

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { type Assessment, costOrigin, massOrigin } from '@zucchini/core/assess'
+import { type Assessment, costOrigin, hoursOrigin, massOrigin } from '@zucchini/core/assess'
 import { isPosture } from '@zucchini/core/balance'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
 import { originInWords } from '../../origin-words.ts'
 import { heldScale, runsScale } from './held-scale.ts'
-import { atLeast, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
+import { atLeast, grams, holdWords, hours, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -22,6 +22,9 @@ const against = (value: number, cap: number, atLeast = false) => ({
 /** Where the figures come from and how far they may be off, for whoever points at them. */
 const massSaid = computed(() => originInWords(massOrigin(props.assessment), (value) => grams(value, units.value)))
 const costSaid = computed(() => originInWords(costOrigin(props.assessment), (value) => money(value, brief.value.currency)))
+/** Trying out what every pack and piece may be off takes a moment: only for who points at it. */
+const hoursSaid = ref('')
+const sayHours = () => (hoursSaid.value = originInWords(hoursOrigin(props.assessment), hours))
 const unweighed = computed(() => props.assessment.mass.unknown.length > 0)
 const unpriced = computed(() => props.assessment.cost.unpriced.length > 0)
 const runs = computed(() => runsScale(props.assessment))
@@ -50,7 +53,7 @@ const times = (value: number) => `${value.toFixed(2)} ×`
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
       v-bind="against(assessment.cost.usual, brief.budgetMinor, unpriced)"
     />
-    <ScaleBar v-bind="runs" />
+    <ScaleBar v-bind="runs" :title="hoursSaid" @pointerenter="sayHours" />
     <ScaleBar v-bind="held" />
     <ScaleBar
       label="Tall"

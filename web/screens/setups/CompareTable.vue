@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
 import type { Setup } from '@zucchini/core/assembly'
+import { LONG_MIN } from '@zucchini/core/balance'
 import { type Finding, findingKey } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
 import { type Extent, extentOfRig, type ViewId } from '@zucchini/core/drawing'
@@ -75,7 +76,7 @@ const rows = computed(() => {
       ({ steadiness }) => steadiness?.yaw,
       (value) => `${value.toFixed(2)} ×`,
     ),
-    row('held still for', ({ holdMinutes }) => (holdMinutes === Infinity ? undefined : holdMinutes), holdWords),
+    row('held still for', ({ holdMinutes }) => (holdMinutes !== undefined && holdMinutes > LONG_MIN ? undefined : holdMinutes), holdWords),
     row('put together in', ({ setupSeconds }) => setupSeconds, hoursMinutes),
   ]
 })
