@@ -1,12 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { demoParts } from '../demo/catalogue/index.ts'
-import { adapterChains, type Assembly, type Joint, placeSetup, type Setup } from './assembly/index.ts'
+import { adapterChains } from './assembly/index.ts'
 import { evaluate, massOrigin } from './assess/index.ts'
 import {
   groundOf,
   hangCure,
-  hangOf,
   inertiaOf,
   massOf,
   onPlateOf,
@@ -23,7 +22,7 @@ import { lowCloudStops, lowSunStops, type Phase, sunTimesOf, towns } from './bri
 import { changeoverOf } from './build-order/index.ts'
 import { lengthAlong, LOOP_MM, plugRoomMm, routeOf } from './cabling/index.ts'
 import { catalogueOf, mountOf, type Part } from './catalogue/index.ts'
-import { allLimits, checks, factsOf } from './checks/index.ts'
+import { allLimits, checks } from './checks/index.ts'
 import { clashDepth, sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
 import { CLASH_MM, GRAVITY, point, turnAbout } from './kernel/index.ts'
 import { newPiece, rigWeighing, valueOn } from './locker/index.ts'
@@ -52,7 +51,6 @@ import {
   fillMinutes,
   flowAt,
   fullCells,
-  type Network,
   packVolts,
   planDay,
   runDown,
@@ -61,6 +59,7 @@ import {
 } from './power/index.ts'
 import { disc, seeingCamera, zoom } from './testing/glass.ts'
 import { on, plug, socket, tinyPart, tinyRig } from './testing/index.ts'
+import { place, factsIn, put, cube, head, hung, inTwoHands, lens, fed, feed } from './testing/worked.ts'
 import { GRAM_COST, HANGS_MM, LOOSE_COST, LOOSE_MM_COST, THIN_COST, TWIST_COST } from './wiring/index.ts'
 
 // Every formula of the documentation, with an example that the code works out: the words on the left stand in its paragraph, and are what the
@@ -77,11 +76,6 @@ const paragraphs = new Map(
 
 type Example = readonly [words: string, computed: string]
 
-const place = ({ rig, shelf }: ReturnType<typeof tinyRig>): Assembly => placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
-const factsIn = (tiny: ReturnType<typeof tinyRig>) => factsOf(place(tiny), tiny.shelf)
-const put = (part: Part, joint: Joint = on(part.id, 'foot', 'camera', 'hole')) => place(tinyRig([part], [joint]))
-const cube = (id: string, more: Partial<Part> = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], ...more })
-const head = cube('head', { role: 'head', massG: 900 })
 const limit = (check: string, option: string): number =>
   allLimits().find((one) => one.check === check && one.option === option)?.usual ?? NaN
 const sourceOf = (id: string): string => checks.find((check) => check.id === id)?.source ?? ''
@@ -92,64 +86,6 @@ const clock = (minute: number | undefined): string => {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 }
 
-/** The palm of a handle of no mass 10 mm behind the centre, 100 mm over it. */
-const hung = () => {
-  const handle = cube('handle', {
-    massG: 1e-9,
-    grips: [{ kind: 'top', at: [0, 60, 10] }],
-    mounts: [plug('foot', 'thread-1/4', { travel: { along: [0, 0, -1], minMm: -40, maxMm: 40, stepMm: 1 } })],
-  })
-  const assembly = put(handle)
-  return { assembly, mass: massOf(assembly), hang: hangOf(assembly, massOf(assembly)) }
-}
-
-/** Two grips 60 mm to either side of the camera and 40 mm behind its centre. */
-const inTwoHands = () => {
-  const grips = cube('grips', {
-    massG: 1e-9,
-    grips: [
-      { kind: 'side', at: [-60, 0, 40] },
-      { kind: 'side', at: [60, 0, 40] },
-    ],
-  })
-  return place(tinyRig([grips], [on('grips', 'foot', 'camera', 'hole')], { setup: { support: 'two-hand' } }))
-}
-
-/** A zoom on a camera that sees, with something screwed on its front. */
-const lens = (...before: readonly Part[]) =>
-  tinyRig([zoom(), ...before], [on('lens', 'bayonet', 'camera', 'lens'), ...before.map(({ id }) => on(id, 'rear', 'lens', 'thread'))], {
-    extra: [seeingCamera()],
-  })
-
-/** One battery, one piece, and what lies between. */
-const fed = (draw: number, feeds: Network['feeds'], cells = [cell('pack', 18)]): Network => ({
-  cells,
-  nodes: [{ id: 'piece', name: 'piece', drawW: draw, standbyW: draw, fullW: draw, mains: false }],
-  feeds,
-  rings: [],
-  order: [...cells.map(({ id }) => id), 'piece'],
-})
-const cell = (id: string, wh: number): Network['cells'][number] => ({
-  id,
-  name: id,
-  partId: id,
-  kind: id,
-  capacityWh: wh,
-  usableWh: wh,
-  maxW: 100,
-  volts: { min: 6, max: 8.4 },
-  gauge: true,
-})
-const feed = (from: string, efficiency = 1, limitW = Infinity): Network['feeds'][number] => ({
-  from,
-  to: 'piece',
-  efficiency,
-  limitW,
-  chargeW: 0,
-  needsPack: false,
-  volts: undefined,
-  link: undefined,
-})
 const rolling: Phase = { name: 'all day', kind: 'roll', minutes: 540, mains: false }
 
 const setting = { fNumber: 4, iso: 400, fps: 25, shutterDeg: 180 }

@@ -173,9 +173,22 @@ const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
 const sendFile = async <T>(path: string, body: Blob, type: string): Promise<T> =>
   send<T>('POST', path, { body, headers: { 'content-type': type } })
 
+/** Answers that were asked for before the program was there; each is taken once. */
+const early = (globalThis as { zucchiniEarly?: Map<string, Promise<Response | undefined>> }).zucchiniEarly
+const earlyAnswer = (method: string, path: string): Promise<Response | undefined> | undefined => {
+  if (method !== 'GET') {
+    // From the first change on they would be old.
+    early?.clear()
+    return undefined
+  }
+  const answer = early?.get(path)
+  early?.delete(path)
+  return answer
+}
+
 const send = async <T>(method: string, path: string, more: RequestInit): Promise<T> => {
   const headers = { ...(more.headers as Record<string, string> | undefined), 'x-time-zone': timeZone }
-  const response = await fetch(`/api${path}`, { method, ...more, headers })
+  const response = (await earlyAnswer(method, path)) ?? (await fetch(`/api${path}`, { method, ...more, headers }))
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T

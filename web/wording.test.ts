@@ -53,5 +53,11 @@ test('a refusal is worded, an unknown one too', () => {
 })
 
 test('holding times are rounded as far as they are known', () => {
-  expect([holdWords(Infinity), holdWords(61), holdWords(12.4), holdWords(1.1), holdWords(0)]).toEqual(['long', 'long', '12 min', '66 s', '0 s'])
+  expect([holdWords(Infinity), holdWords(61), holdWords(12.4), holdWords(1.1), holdWords(0)]).toEqual([
+    'long',
+    'long',
+    '12 min',
+    '66 s',
+    '0 s',
+  ])
 })

@@ -10,14 +10,23 @@ export interface Style {
   readonly units: Units
 }
 
+/** Formats are dear to make and cheap to use. */
+const formats = new Map<string, Intl.NumberFormat>()
+const formatOf = (key: string, locale: string, options: Intl.NumberFormatOptions): Intl.NumberFormat => {
+  const known = formats.get(key) ?? new Intl.NumberFormat(locale, options)
+  formats.set(key, known)
+  return known
+}
 const number = (value: number, digits: number): string =>
-  value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
+  formatOf(String(digits), 'en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(value).replace('-', '−')
 
 const G_PER_OZ = 28.349523125
 const MM_PER_IN = 25.4
 
 export const money = (minor: number, currency: string): string =>
-  new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(minor / 100).replace('-', '−')
+  formatOf(currency, 'en-IE', { style: 'currency', currency })
+    .format(minor / 100)
+    .replace('-', '−')
 
 /** A mass with its unit: "2,214 g" or "78.1 oz". */
 export const grams = (value: number, units: Units = 'metric'): string =>

@@ -1,9 +1,18 @@
 const DAY_MS = 86_400_000
 
+/** Thousands of pieces share a few hundred dates; so many are kept. */
+const MOST_KEPT = 4096
+const kept = new Map<string, number>()
+
 /** Days since 1 January 1970 of a date, `YYYY-MM-DD`. */
 export const daysOf = (date: string): number => {
+  const known = kept.get(date)
+  if (known !== undefined) return known
   const [year = Number.NaN, month = Number.NaN, day = Number.NaN] = date.split('-').map(Number)
-  return Math.round(Date.UTC(year, month - 1, day) / DAY_MS)
+  const days = Math.round(Date.UTC(year, month - 1, day) / DAY_MS)
+  if (kept.size >= MOST_KEPT) kept.clear()
+  kept.set(date, days)
+  return days
 }
 
 /** The date of a day since 1970, by years that begin in March and cycles of four hundred of them. */

@@ -4,7 +4,7 @@ import type { Part } from '@zucchini/core/catalogue'
 import { createPinia, setActivePinia } from 'pinia'
 import { on, plug, tinyCamera, tinyPart, tinyRig } from '../../core/testing/index.ts'
 
-jest.unstable_mockModule('../workers/client.ts', () => ({ benchWorker: () => ({ setShelf: async () => undefined }) }))
+jest.unstable_mockModule('../workers/client.ts', () => ({ tellBench: () => undefined }))
 const { useRig } = await import('./rig.ts')
 const { readDraft } = await import('./draft.ts')
 const { useShelf } = await import('./shelf.ts')

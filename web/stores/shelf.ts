@@ -7,7 +7,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { asKnown, type PriceView } from '@zucchini/core/money'
 import { measuredMasses } from '@zucchini/core/locker'
 import { api, ApiRefusal, type OperatorAnswer, type PriceOverview, type SavedPiece } from '../api.ts'
-import { benchWorker } from '../workers/client.ts'
+import { tellBench } from '../workers/client.ts'
 
 /** The catalogue and the locker, as every screen needs them. */
 export const useShelf = defineStore('shelf', () => {
@@ -48,31 +48,31 @@ export const useShelf = defineStore('shelf', () => {
       },
   )
 
-  const tellWorker = async (parts?: readonly Part[], gone?: readonly Part[]) =>
-    benchWorker().setShelf(parts, [...owned.value], [...prices.value], terms.value, gone, placeholders)
+  const tellWorker = (parts?: readonly Part[], gone?: readonly Part[]) =>
+    tellBench(parts, [...owned.value], [...prices.value], terms.value, gone, placeholders)
 
   /** Puts what was weighed and what was seen in shops into the catalogue. */
-  const know = async () => {
+  const know = () => {
     const parts = asKnown(stated, prices.value, measured.value)
     const gone = asKnown(takenOut, prices.value, measured.value)
     catalogue.value = withPlaceholders(catalogueOf(parts, gone), placeholders)
-    await tellWorker(parts, gone)
+    tellWorker(parts, gone)
   }
   /** Lets blocks stand for parts nobody knows, as the open rig needs them; none takes them away again. */
   const standIn = async (blocks: readonly Part[]): Promise<void> => {
     if (blocks.length === 0 && placeholders.length === 0) return
     placeholders = blocks
-    await know()
+    know()
   }
   const adoptPrices = async (overview: PriceOverview): Promise<void> => {
     money.value = overview
-    await know()
+    know()
   }
   /** The locker as it is now: one piece changed, or read anew. */
   const adoptPieces = async (list: readonly SavedPiece[]): Promise<void> => {
     pieces.value = list
     owned.value = ownedOf(list.map(({ piece }) => piece))
-    await know()
+    know()
   }
   const readPieces = async (): Promise<void> => {
     const { today: day, pieces: list } = await api.pieces()
@@ -89,13 +89,13 @@ export const useShelf = defineStore('shelf', () => {
   /** Keeps what a timed hold showed; nothing goes back to the average adult. */
   const setOperator = async (arm: Operator | undefined): Promise<void> => {
     adoptArm(arm ? await api.setOperator(arm) : await api.forgetOperator())
-    await tellWorker()
+    tellWorker()
   }
 
   /** Sets one of the operator's limits; null goes back to the usual one. */
   const setLimit = async (check: string, option: string, value: number | null): Promise<void> => {
     adoptArm(await api.setLimit(check, option, value))
-    await tellWorker()
+    tellWorker()
   }
 
   const fetchAll = async () => {
@@ -113,7 +113,7 @@ export const useShelf = defineStore('shelf', () => {
     pieces.value = list
     owned.value = ownedOf(list.map(({ piece }) => piece))
     money.value = overview
-    await know()
+    know()
   }
 
   /** Reads catalogue and locker once; a failed reading is tried again at the next call. */

@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { save } from '../save-file.ts'
-import { backToGood } from '../stores/rescue.ts'
 import { readDraft } from '../stores/draft.ts'
 import { useShelf } from '../stores/shelf.ts'
 import HistoryList from './HistoryList.vue'
@@ -32,6 +31,8 @@ const lastGood = () =>
   attempt(async () => {
     await shelf.load()
     if (!props.rigId || !shelf.shelf) return
+    // Judging revisions takes all the rules there are: they come when they are needed, not with every page.
+    const { backToGood } = await import('../stores/rescue.ts')
     const found = await backToGood(props.rigId, shelf.shelf)
     if (found === undefined) trouble.value = 'None of the last revisions can be laid out. Take the rig out as a file; it holds everything.'
     else emit('again')

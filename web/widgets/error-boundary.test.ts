@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
 
-jest.unstable_mockModule('../workers/client.ts', () => ({ benchWorker: () => ({ setShelf: async () => undefined }) }))
+jest.unstable_mockModule('../workers/client.ts', () => ({ tellBench: () => undefined }))
 const { default: ErrorBoundary } = await import('./ErrorBoundary.vue')
 const { useTroubles, troubleOf } = await import('../stores/troubles.ts')
 const { ApiRefusal } = await import('../api.ts')

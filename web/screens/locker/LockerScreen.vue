@@ -3,7 +3,7 @@ import { offeredParts } from '@zucchini/core/catalogue'
 import { type LockerPiece, newPiece, usageOf } from '@zucchini/core/locker'
 import { X } from '@lucide/vue'
 import { useVirtualList } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, type SavedPiece, type SavedRig } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
@@ -15,8 +15,9 @@ import { filtered, type LockerFilter, noFilter, placesOf, rowsOf, totalsOf } fro
 import { conditionWords, stateWords } from './locker-words.ts'
 import PieceForm from './PieceForm.vue'
 import ScaleBox from './ScaleBox.vue'
-import ValueChart from './ValueChart.vue'
 
+/** The chart is no part of the first line. */
+const ValueChart = defineAsyncComponent(() => import('./ValueChart.vue'))
 const shelf = useShelf()
 const settings = useSettings()
 const rigs = shallowRef<readonly SavedRig[]>([])
@@ -25,6 +26,8 @@ const filter = ref<LockerFilter>(noFilter)
 const picked = ref('')
 const panel = ref<'piece' | 'scale' | 'files'>('piece')
 const adding = ref('')
+/** The list of all parts is put in when somebody is about to choose from it. */
+const choosing = ref(false)
 
 const home = computed(() => shelf.money?.home ?? 'EUR')
 const usage = computed(() => usageOf(rigs.value.map(({ rig }) => rig)))
@@ -139,9 +142,18 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
             unused for a year</label
           >
           <span class="ml-auto flex gap-1.5">
-            <select v-model="adding" class="field max-w-32 py-0.5" aria-label="Add a piece of" @change="add(adding)">
+            <select
+              v-model="adding"
+              class="field max-w-32 py-0.5"
+              aria-label="Add a piece of"
+              @pointerenter="choosing = true"
+              @focus="choosing = true"
+              @change="add(adding)"
+            >
               <option value="" disabled>add a piece of …</option>
-              <option v-for="part in parts" :key="part.id" :value="part.id">{{ part.name }}</option>
+              <template v-if="choosing">
+                <option v-for="part in parts" :key="part.id" :value="part.id">{{ part.name }}</option>
+              </template>
             </select>
             <button class="btn py-0.5" :aria-pressed="panel === 'scale'" @click="panel = 'scale'">Weigh</button>
             <button class="btn py-0.5" :aria-pressed="panel === 'files'" @click="panel = 'files'">Files</button>

@@ -1,0 +1,87 @@
+import fc from 'fast-check'
+import { placeSetup } from '../assembly/index.ts'
+import type { Part } from '../catalogue/index.ts'
+import { on, type TinyRig } from '../testing/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
+import { inBay, link, pack, screen, tank, tapLead, usbLead, wiredRig } from '../testing/wired.ts'
+import { cablesOf, drawIn, type Network, networkOf, runDown } from './index.ts'
+
+const networkFor = ({ rig, shelf }: TinyRig): Network => {
+  const [setup] = rig.setups
+  if (!setup) throw new Error('a set-up')
+  const assembly = placeSetup(rig, setup, shelf.catalogue)
+  return networkOf(
+    assembly,
+    cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
+    20,
+  )
+}
+const rolling = drawIn('roll')
+
+/** A camera trickled by a tank's USB-C, and a screen on the tank's tap. */
+const onTank = (usbWatts: number, more: Partial<Part> = {}) => {
+  const source = tank('tank', more)
+  return wiredRig(
+    [
+      pack(),
+      { ...source, sockets: (source.sockets ?? []).map((socket) => (socket.id === 'usb' ? { ...socket, watts: usbWatts } : socket)) },
+      screen(),
+      tapLead(),
+      usbLead(),
+    ],
+    [inBay(), on('tank', 'foot', 'camera', 'hole'), on('screen', 'foot', 'camera', 'pinned')],
+    [link('tap', 'tank/tap', 'screen/dc'), link('usb', 'tank/usb', 'camera/usb')],
+  )
+}
+
+/**
+ * A second computation that shares nothing with the first: a pack in a camera that a tank trickles by USB-C, a screen on the tank's tap, walked
+ * through in steps of three seconds.
+ */
+const walked = (given: { packWh: number; tankWh: number; trickleW: number; cameraW: number; screenW: number }) => {
+  const hours = 3 / 3600
+  let [packWh, tankWh] = [given.packWh, given.tankWh]
+  let [cameraDark, screenDark] = [Infinity, Infinity]
+  for (let t = 0; t < 60 * 3600 && (cameraDark === Infinity || screenDark === Infinity); t += 3) {
+    const screenOn = tankWh > 0 && screenDark === Infinity
+    if (!screenOn && screenDark === Infinity) screenDark = t / 60
+    // The body takes USB-C only while its pack is in and not empty.
+    const cameraOn = packWh > 0 && cameraDark === Infinity
+    if (!cameraOn && cameraDark === Infinity) cameraDark = t / 60
+    const byUsb = cameraOn && tankWh > 0 ? Math.min(given.trickleW, given.cameraW) : 0
+    packWh -= cameraOn ? (given.cameraW - byUsb) * hours : 0
+    tankWh -= ((screenOn ? given.screenW : 0) + byUsb / 0.9) * hours
+  }
+  return { cameraDark, screenDark }
+}
+
+test('run-down against a walk in steps of three seconds, over random packs, tanks and draws', () => {
+  const watts = (most: number) => fc.integer({ min: 4, max: most * 2 }).map((half) => half / 2)
+  fc.assert(
+    fc.property(
+      fc.record({ packWh: watts(20), tankWh: watts(60), trickleW: watts(12), cameraW: watts(12), screenW: watts(10) }),
+      ({ packWh, tankWh, trickleW, cameraW, screenW }) => {
+        const rig = onTank(trickleW, {
+          power: { store: { capacityWh: tankWh, volts: { min: 11, max: 16.8 }, maxW: 200, gauge: true } },
+        })
+        const resized = new Map(rig.shelf.catalogue.parts)
+        const change = (id: string, power: Part['power']) => {
+          const part = resized.get(id)
+          if (part) resized.set(id, { ...part, power: { ...part.power, ...power } })
+        }
+        change('pack', { store: { capacityWh: packWh, volts: { min: 6, max: 8.4 }, maxW: 200, gauge: true } })
+        change('tiny-camera', { drawW: cameraW, standbyW: cameraW, fullW: cameraW })
+        change('screen', { drawW: screenW, fullW: screenW })
+        const down = runDown(
+          networkFor({ ...rig, shelf: { ...rig.shelf, catalogue: { ...rig.shelf.catalogue, parts: resized } } }),
+          rolling,
+        )
+        // Nine tenths of either battery is used; the walk is off by its step at most.
+        const { cameraDark, screenDark } = walked({ packWh: packWh * 0.9, tankWh: tankWh * 0.9, trickleW, cameraW, screenW })
+        expect(Math.abs((down.nodeMin.get('camera') ?? NaN) - cameraDark)).toBeLessThan(0.2)
+        expect(Math.abs((down.nodeMin.get('screen') ?? NaN) - screenDark)).toBeLessThan(0.2)
+      },
+    ),
+    { numRuns: trialRuns(20), seed: trialSeed },
+  )
+})
