@@ -2,29 +2,13 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { demoParts } from '../demo/catalogue/index.ts'
 import { adapterChains } from './assembly/index.ts'
-import { evaluate, massOrigin } from './assess/index.ts'
-import {
-  groundOf,
-  hangCure,
-  inertiaOf,
-  massOf,
-  onPlateOf,
-  rohmertMinutes,
-  secondShare,
-  shoulderOf,
-  standOf,
-  steadinessOf,
-  tipOf,
-  twoHandsOf,
-  wristNm,
-} from './balance/index.ts'
+import { evaluate } from './assess/index.ts'
 import { lowCloudStops, lowSunStops, type Phase, sunTimesOf, towns } from './brief/index.ts'
 import { changeoverOf } from './build-order/index.ts'
 import { lengthAlong, LOOP_MM, plugRoomMm, routeOf } from './cabling/index.ts'
 import { catalogueOf, mountOf, type Part } from './catalogue/index.ts'
-import { allLimits, checks } from './checks/index.ts'
-import { clashDepth, sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
-import { CLASH_MM, GRAVITY, point, turnAbout } from './kernel/index.ts'
+import { sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
+import { point, turnAbout } from './kernel/index.ts'
 import { newPiece, rigWeighing, valueOn } from './locker/index.ts'
 import { dayGb, offloadMinutes, recordMinutes, wantedMBs } from './media/index.ts'
 import { billOf, chanceWithin, costOf, monthFor, plainRules, priceIn, quantile, termsOf } from './money/index.ts'
@@ -59,7 +43,8 @@ import {
 } from './power/index.ts'
 import { disc, seeingCamera, zoom } from './testing/glass.ts'
 import { on, plug, socket, tinyPart, tinyRig } from './testing/index.ts'
-import { place, factsIn, put, cube, head, hung, inTwoHands, lens, fed, feed } from './testing/worked.ts'
+import { place, factsIn, put, cube, lens, fed, feed, digits, type Example, limit } from './testing/worked.ts'
+import { balanceExamples } from './testing/worked-balance.ts'
 import { GRAM_COST, HANGS_MM, LOOSE_COST, LOOSE_MM_COST, THIN_COST, TWIST_COST } from './wiring/index.ts'
 
 // Every formula of the documentation, with an example that the code works out: the words on the left stand in its paragraph, and are what the
@@ -74,13 +59,6 @@ const paragraphs = new Map(
     }),
 )
 
-type Example = readonly [words: string, computed: string]
-
-const limit = (check: string, option: string): number =>
-  allLimits().find((one) => one.check === check && one.option === option)?.usual ?? NaN
-const sourceOf = (id: string): string => checks.find((check) => check.id === id)?.source ?? ''
-const digits = (value: number | undefined, count = 0): string =>
-  (value ?? NaN).toLocaleString('en', { minimumFractionDigits: count, maximumFractionDigits: count })
 const clock = (minute: number | undefined): string => {
   const whole = Math.round(minute ?? NaN)
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
@@ -97,110 +75,7 @@ const abroad = termsOf('GBP', {
 })
 
 const examples: Readonly<Record<string, () => readonly Example[]>> = {
-  Mass: () => {
-    const { inHandG, totalG } = massOf(
-      place(tinyRig([cube('one'), head], [on('one', 'foot', 'camera', 'hole'), on('head', 'foot', 'camera', 'pinned')])),
-    )
-    return [['1,100 g in the hand, 2,000 in all', `${digits(inHandG)} g in the hand, ${digits(totalG)} in all`]]
-  },
-  'Centre of mass': () => [['4.5 mm up', `${digits(massOf(put(cube('one'))).centre[1], 1)} mm up`]],
-  'Source and error': () => {
-    const { rig, shelf } = tinyRig([cube('a', { massG: 400 })], [on('a', 'foot', 'camera', 'hole')])
-    const origin = massOrigin(evaluate(rig, 'main', { ...shelf, weighed: new Map([['a', '2026-01-01']]) }, false))
-    return [['1,400 ± 30 g', `${digits(origin.value)} ± ${digits(origin.high - origin.value)} g`]]
-  },
-  Hang: () => [['5.71°', `${digits(hung().hang?.tiltDeg, 2)}°`]],
-  'Slide cure': () => {
-    const { assembly, mass, hang } = hung()
-    return [['a slide of -10 mm', `a slide of ${digits(hang && hangCure(assembly, mass, hang)?.slideMm)} mm`]]
-  },
-  'What bears the rig': () => {
-    const share = secondShare([0, 0, 0], [100, 50, 0], [90, 400, 0])
-    return [['10 % and 90 %', `${digits(100 * (1 - share))} % and ${digits(100 * share)} %`]]
-  },
-  Wrist: () => {
-    const ground = groundOf(inTwoHands(), massOf(inTwoHands()), [])
-    return [
-      [
-        '0.39 N m',
-        `${digits(
-          ground.bearings.reduce((sum, bearing) => sum + wristNm(ground, bearing), 0),
-          2,
-        )} N m`,
-      ],
-    ]
-  },
-  'Load of a joint': () => {
-    const plate = tinyPart({
-      id: 'plate',
-      fits: ['tiny'],
-      massG: 44,
-      mounts: [plug('seat', 'body', { out: [0, 1, 0] }), socket('under', 'thread-1/4', [0, -5, 0], [0, -1, 0])],
-    })
-    const stand = tinyPart({ id: 'stand', role: 'tripod', massG: 900, mounts: [plug('screw', 'thread-1/4', { out: [0, 1, 0] })] })
-    const { loads } = factsIn(
-      tinyRig(
-        [cube('load', { massG: 3000 }), plate, stand],
-        [on('load', 'foot', 'camera', 'hole'), on('plate', 'seat', 'camera', 'seat'), on('stand', 'screw', 'plate', 'under')],
-        { setup: { support: 'tripod' } },
-      ),
-    )
-    return [['4,000 g, not with the plate’s 44', `${digits(loads.get('plate')?.massG)} g, not with the plate’s ${plate.massG}`]]
-  },
-  'Twist of a single screw': () => [
-    ['9.80665', String(GRAVITY)],
-    ['0.05 N m is safe, at 0.25 N m', `${limit('single-screw', 'riskNm')} N m is safe, at ${limit('single-screw', 'stopNm')} N m`],
-  ],
-  Clash: () => {
-    const wide = cube('wide', { solids: [{ kind: 'box', centre: [0, 10, 0], size: [40, 20, 20], matter: 'body' }] })
-    const assembly = place(tinyRig([cube('a'), wide], [on('a', 'foot', 'camera', 'hole'), on('wide', 'foot', 'camera', 'pinned')]))
-    const [a, b] = ['a', 'wide'].map((id) => assembly.byInstance.get(id))
-    return [
-      ['0.5 mm is allowed', `${CLASH_MM} mm is allowed`],
-      ['5 mm into each other', `${digits(a && b && clashDepth(a, b))} mm into each other`],
-    ]
-  },
-  Rooms: () => [['28 mm under a grip, 8 mm more', /\d+ mm under a grip, \d+ mm more/.exec(sourceOf('hand-room'))?.[0] ?? '']],
-  Inertia: () => {
-    const piece = put(cube('one')).byInstance.get('one')
-    return [['6,667 g mm²', `${digits(inertiaOf(piece ? [piece] : [], [0, 50, 0]).yaw)} g mm²`]]
-  },
-  Steadiness: () => {
-    const { placed } = put(cube('one'))
-    const [camera] = placed
-    return [['0.91', digits(camera && steadinessOf(placed, [0, 0, 0], camera).shift, 2)]]
-  },
-  'Hold time': () => [['1.1 minutes', `${digits(rohmertMinutes(0.5), 1)} minutes`]],
-  Standing: () => [['keeps 30 mm', `keeps ${digits(standOf(place(tinyRig([], [])), massOf(place(tinyRig([], [])))).marginMm)} mm`]],
-  'Lens mount': () => [
-    [
-      'from 1.0 N m, and 2.0 N m',
-      `from ${digits(limit('mount-moment', 'supportNm'), 1)} N m, and ${digits(limit('mount-moment', 'graveNm'), 1)} N m`,
-    ],
-  ],
-  'Two hands': () => [['120 mm apart', `${digits(twoHandsOf(inTwoHands(), massOf(inTwoHands()))?.spreadMm)} mm apart`]],
-  Shoulder: () => {
-    const pad = cube('pad', { massG: 1e-9, grips: [{ kind: 'shoulder', at: [0, 0, 80] }] })
-    const found = shoulderOf(put(pad), { ...massOf(put(pad)), inHandG: 3000 })
-    return [['2.35 N m, or 1,600 g', `${digits(found?.momentNm, 2)} N m, or ${digits(found?.counterweightG)} g`]]
-  },
-  Plate: () => {
-    const under = tinyPart({ id: 'under', role: 'head', fits: ['tiny'], mounts: [plug('clamp', 'body', { out: [0, 1, 0] })] })
-    const assembly = put(under, on('under', 'clamp', 'camera', 'seat'))
-    return [['0.49 N m', `${digits(onPlateOf(assembly, { ...massOf(assembly), centre: [0, 0, -30] })?.momentNm, 2)} N m`]]
-  },
-  Tipping: () => {
-    const legs = tinyPart({
-      id: 'legs',
-      fits: ['tiny'],
-      role: 'tripod',
-      massG: 1e-9,
-      under: { kind: 'legs', feetMm: 500 },
-      solids: [{ kind: 'box', centre: [0, -480, 0], size: [20, 960, 20], matter: 'body' }],
-      mounts: [plug('top', 'body', { at: [20, 0, 0], out: [0, 1, 0] })],
-    })
-    return [['goes over at 13°', `goes over at ${digits(tipOf(put(legs, on('legs', 'top', 'camera', 'seat')))?.tipDeg)}°`]]
-  },
+  ...balanceExamples,
   'In the picture': () => {
     const [edge] = sightOf(place(lens()))?.pyramid.edges ?? []
     return [['77° across', `${digits(edge && (2 * Math.atan2(Math.abs(edge[0]), Math.abs(edge[2])) * 180) / Math.PI)}° across`]]

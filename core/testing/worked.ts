@@ -1,7 +1,7 @@
 import { type Assembly, type Joint, placeSetup, type Setup } from '../assembly/index.ts'
 import { hangOf, massOf } from '../balance/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import { factsOf } from '../checks/index.ts'
+import { allLimits, checks, factsOf } from '../checks/index.ts'
 import type { Network } from '../power/index.ts'
 import { seeingCamera, zoom } from './glass.ts'
 import { on, plug, tinyPart, tinyRig } from './index.ts'
@@ -72,3 +72,12 @@ export const feed = (from: string, efficiency = 1, limitW = Infinity): Network['
   volts: undefined,
   link: undefined,
 })
+
+/** Words of the documentation, and what the code comes to. */
+export type Example = readonly [words: string, computed: string]
+
+export const limit = (check: string, option: string): number =>
+  allLimits().find((one) => one.check === check && one.option === option)?.usual ?? NaN
+export const sourceOf = (id: string): string => checks.find((check) => check.id === id)?.source ?? ''
+export const digits = (value: number | undefined, count = 0): string =>
+  (value ?? NaN).toLocaleString('en', { minimumFractionDigits: count, maximumFractionDigits: count })
