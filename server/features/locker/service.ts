@@ -17,6 +17,7 @@ export interface SavedPiece {
 const OWNED = ['kept', 'lent']
 /** So many rows go into one statement. */
 const AT_ONCE = 500
+const INSERTED_AT_ONCE = 2500
 
 export const rowOf = (piece: LockerPiece, revision: number, updatedAt: Date): PieceRow => ({
   id: piece.id,
@@ -197,10 +198,13 @@ export class LockerService {
 
   async #insert(manager: EntityManager, pieces: readonly LockerPiece[]): Promise<void> {
     const now = this.#now()
-    for (let i = 0; i < pieces.length; i += AT_ONCE)
-      await manager.insert(
-        pieceEntity,
-        pieces.slice(i, i + AT_ONCE).map((piece) => rowOf(piece, 1, now)),
-      )
+    // One statement for many rows: putting thousands of parameters together one by one takes longer than storing them.
+    for (let i = 0; i < pieces.length; i += INSERTED_AT_ONCE)
+      await manager.query('INSERT INTO locker_piece (id, partId, state, revision, doc, updatedAt) VALUES ?', [
+        pieces.slice(i, i + INSERTED_AT_ONCE).map((piece) => {
+          const row = rowOf(piece, 1, now)
+          return [row.id, row.partId, row.state, row.revision, JSON.stringify(row.doc), row.updatedAt]
+        }),
+      ])
   }
 }
