@@ -29,14 +29,17 @@ const typed = (event: Event) => {
 </script>
 
 <template>
-  <tr class="border-b border-line align-top" :data-limit="`${limit.check} ${limit.option}`">
+  <tr
+    class="border-b border-line align-top max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:py-1.5"
+    :data-limit="`${limit.check} ${limit.option}`"
+  >
     <th class="py-1.5 pr-3 text-left font-normal" scope="row">
       {{ limit.title }} <span class="label tight">{{ words }}</span>
     </th>
-    <td class="fig py-1.5 pr-4 text-right whitespace-nowrap">
+    <td class="fig py-1.5 pr-4 text-right whitespace-nowrap max-md:pr-0">
       {{ limit.usual / hundredths }} <span class="label tight">{{ unit }}</span>
     </td>
-    <td class="py-1 pr-2">
+    <td class="py-1 pr-2 max-md:col-span-2">
       <span class="flex items-center gap-1.5">
         <input
           class="field fig w-20 py-0.5"
@@ -53,7 +56,7 @@ const typed = (event: Event) => {
       </span>
       <p v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</p>
     </td>
-    <td class="py-1.5 text-[12.5px] leading-snug text-soft">
+    <td class="py-1.5 text-[12.5px] leading-snug text-soft max-md:col-span-2 max-md:py-0.5">
       <span
         v-if="limit.guess"
         class="mr-1.5 rounded border border-line px-1 text-[11.5px] text-amber"

@@ -4,6 +4,7 @@ import { allLimits, type Limit, marginLines, secondsOfWork } from '@zucchini/cor
 import { computed, onMounted, ref } from 'vue'
 import { useShelf } from '../../stores/shelf.ts'
 import TopBar from '../../widgets/TopBar.vue'
+import LimitColumns from './LimitColumns.vue'
 import LimitRow from './LimitRow.vue'
 import { optionUnit, optionWords } from './work-words.ts'
 
@@ -22,6 +23,7 @@ const changed = computed(
       .length,
 )
 
+const home = computed(() => shelf.money?.home ?? 'EUR')
 const arm = computed(() => shelf.operator ?? averageOperator)
 const wrong = ref('')
 const strength = async (event: Event) => {
@@ -56,13 +58,14 @@ const strength = async (event: Event) => {
           ><input v-model="onlyOwn" type="checkbox" class="accent-leaf" />only what I changed ({{ changed }})</label
         >
       </section>
-      <table class="mt-5 w-full text-left" aria-label="Limits">
+      <table class="mt-5 w-full text-left md:table-fixed" aria-label="Limits">
+        <LimitColumns />
         <thead>
-          <tr class="label border-b border-line">
+          <tr class="label border-b border-line max-md:hidden">
             <th class="py-1 font-normal">limit</th>
             <th class="pr-4 text-right font-normal">usual</th>
-            <th class="w-64 font-normal">mine</th>
-            <th class="w-[38%] font-normal">where the usual one comes from</th>
+            <th class="font-normal">mine</th>
+            <th class="font-normal">where the usual one comes from</th>
           </tr>
         </thead>
         <tbody>
@@ -71,7 +74,7 @@ const strength = async (event: Event) => {
             :key="`${limit.check} ${limit.option}`"
             :limit="limit"
             :words="optionWords(limit.option)"
-            :unit="optionUnit(limit.option)"
+            :unit="optionUnit(limit.option, home)"
           />
           <tr v-if="limits.length === 0">
             <td colspan="4" class="py-2 text-soft">All limits are the usual ones.</td>
@@ -80,14 +83,16 @@ const strength = async (event: Event) => {
       </table>
       <h2 class="mt-7 font-semibold">Margins and prices</h2>
       <p class="label">What figures are reckoned with where nobody states it.</p>
-      <table class="mt-2 w-full text-left" aria-label="Margins">
+      <table class="mt-2 w-full text-left md:table-fixed" aria-label="Margins">
+        <LimitColumns />
         <tbody>
-          <LimitRow v-for="limit in margins" :key="limit.option" :limit="limit" words="" :unit="optionUnit(limit.option)" />
+          <LimitRow v-for="limit in margins" :key="limit.option" :limit="limit" words="" :unit="optionUnit(limit.option, home)" />
         </tbody>
       </table>
       <h2 class="mt-7 font-semibold">Seconds at the bench</h2>
       <p class="label">One joint put together or taken apart, for set-up and changeover times.</p>
-      <table class="mt-2 w-full text-left" aria-label="Seconds">
+      <table class="mt-2 w-full text-left md:table-fixed" aria-label="Seconds">
+        <LimitColumns />
         <tbody>
           <LimitRow v-for="limit in seconds" :key="limit.option" :limit="limit" words="" unit="s" />
         </tbody>

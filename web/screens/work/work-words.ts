@@ -22,6 +22,7 @@ const units: readonly (readonly [RegExp, string])[] = [
   [/G$/, 'g'],
   [/^(recordSpare|writeSpare|packDepth|converter)Times$/, '×'],
   [/Times$/, '× its width'],
-  [/Minor$/, 'of money'],
 ]
-export const optionUnit = (option: string): string => units.find(([ending]) => ending.test(option))?.[1] ?? ''
+/** @param home the currency that prices are kept in */
+export const optionUnit = (option: string, home: string): string =>
+  option.endsWith('Minor') ? home : (units.find(([ending]) => ending.test(option))?.[1] ?? '')
