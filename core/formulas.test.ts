@@ -279,7 +279,7 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
   },
   'Set-up time': () => {
     const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
-    return [['25 s', `${evaluate(rig, 'main', shelf, false).setupSeconds} s`]]
+    return [['25 s', `${evaluate(rig, 'main', shelf).setupSeconds} s`]]
   },
 }
 

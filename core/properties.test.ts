@@ -62,8 +62,8 @@ const comparable = (findings: readonly Finding[]) =>
 test.each(cases)('%s: carried to another place it has the same findings', (_, rig, setup) => {
   const { frame } = placeSetup(rig, setup, catalogue).placed[0] as { frame: Frame }
   const at: Frame = { ...frame, at: [120, -340, 75] }
-  const here = findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf), false)
-  expect(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue, at), shelf), false))).toEqual(comparable(here))
+  const here = findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf))
+  expect(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue, at), shelf)))).toEqual(comparable(here))
 })
 
 const flip = ([x, y, z]: Vec3): Vec3 => [-x, y, z]
@@ -105,8 +105,8 @@ test.each(cases.filter(([, , { orientation, support }]) => orientation === 'leve
     const other = catalogueOf(demoParts.map(mirrored))
     const turned = { ...setup, joints: setup.joints.map((joint) => ({ ...joint, turnDeg: -joint.turnDeg })) }
     const image = { ...rig, setups: rig.setups.map((own) => (own === setup ? turned : own)) }
-    const seen = findingsOf(factsOf(placeSetup(image, turned, other), { ...shelf, catalogue: other }), false)
-    expect(comparable(seen)).toEqual(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf), false)))
+    const seen = findingsOf(factsOf(placeSetup(image, turned, other), { ...shelf, catalogue: other }))
+    expect(comparable(seen)).toEqual(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf))))
   },
 )
 
@@ -203,7 +203,7 @@ test.each(cases)('%s: in another order and with other names it has the same find
     const facts = factsOf(placeSetup(of, held, catalogue), shelf)
     const name = byPart(rig, back)
     return {
-      findings: findingsOf(facts, false)
+      findings: findingsOf(facts)
         .map(({ check, message, level, parts, numbers, names }) =>
           JSON.stringify([check, message, level, parts.map(name).sort(), figuresOf(numbers), wordsOf(names)]),
         )

@@ -102,7 +102,7 @@ if (large) {
 for (const count of [demoParts.length, 1000, 5000, 20_000]) {
   const parts = count === demoParts.length ? demoParts : [...demoParts, ...syntheticParts(count - demoParts.length, SEED)]
   const wide = { catalogue: catalogueOf(parts), owned }
-  const was = evaluate(secondMark, setup, wide, false)
+  const was = evaluate(secondMark, setup, wide)
   const point = was.points.find(({ piece, mount }) => piece.instance.id === 'cage' && mount.id === 'top-rear') ?? open
   let fits = 0
   await measure(

@@ -44,5 +44,5 @@ export const effectOf = (
   before: Assessment,
 ): Effect | { readonly issues: readonly Issue[] } => {
   const edited = edit(rig, commands, shelf.catalogue)
-  return edited.ok ? compare(before, evaluate(edited.value, setupId, shelf, false)) : { issues: edited.issues }
+  return edited.ok ? compare(before, evaluate(edited.value, setupId, shelf)) : { issues: edited.issues }
 }

@@ -63,17 +63,18 @@ const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
 }
 
 /**
- * Places a set-up once, works out its figures once and runs every check on them. A rule or a figure that fails is told as a finding; all else goes on.
+ * Places a set-up once. Figures and findings are worked out once, when they are first looked at. A rule or a figure that fails is told as a finding;
+ * all else goes on.
  * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
- * @param withRemedies leave the cures out when only the findings are compared
  */
-export const evaluate = (rig: Rig, setupId: string, given: Shelf, withRemedies = true): Assessment => {
+export const evaluate = (rig: Rig, setupId: string, given: Shelf): Assessment => {
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
   const shelf = shelfFor(rig, given)
   const assembly = placeSetup(rig, setup, shelf.catalogue)
   const strict = factsOf(assembly, shelf)
-  const findings = findingsOf(strict, withRemedies)
+  let findings: readonly Finding[] | undefined
+  const found = () => (findings ??= findingsOf(strict))
   const failed = new Set<FactName>()
   const facts = blankWhereFailed(strict, failed)
   return {
@@ -110,9 +111,11 @@ export const evaluate = (rig: Rig, setupId: string, given: Shelf, withRemedies =
     get holdMinutes() {
       return holding(facts)
     },
-    findings,
+    get findings() {
+      return found()
+    },
     get stations() {
-      return stationsOf(facts, findings)
+      return stationsOf(facts, found())
     },
   }
 }

@@ -129,7 +129,7 @@ export function* fitsInSteps(
   assessment?: Assessment,
   atOnce = FITS_AT_ONCE,
 ): Generator<FitsHere, void, undefined> {
-  const before = assessment ?? evaluate(rig, setupId, given, false)
+  const before = assessment ?? evaluate(rig, setupId, given)
   const { shelf } = before.facts
   const candidates = candidatesFor(point, before, shelf)
   const outOf = shelf.catalogue.parts.size - (shelf.catalogue.byRole.get('camera')?.length ?? 0)
@@ -152,7 +152,7 @@ export const fitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shelf, 
 
 /** The parts that do not go on a point, each with why; the first so many by name, what is at hand first. */
 export const misfitsHere = (rig: Rig, setupId: string, point: Point, given: Shelf, most = 400): readonly Misfit[] => {
-  const before = evaluate(rig, setupId, given, false)
+  const before = evaluate(rig, setupId, given)
   const { shelf } = before.facts
   const fitting = new Set(candidatesFor(point, before, shelf).map(({ part }) => part))
   const from = origins(before)

@@ -9,7 +9,7 @@ const rigOf = (parts: ReturnType<typeof cube>[], more: object = {}) => {
     parts,
     parts.map(({ id }, i) => on(id, 'foot', 'camera', places[i] ?? 'hole')),
   )
-  return evaluate(rig, 'main', { ...shelf, ...more }, false)
+  return evaluate(rig, 'main', { ...shelf, ...more })
 }
 
 test('a mass carries what it is made of: weighed on a day, by the datasheet, typed, unknown', () => {
@@ -57,7 +57,7 @@ test('a bill carries each price: seen on a day, by the catalogue, typed, or unkn
 
 test('hours carry charge and draw: 18 Wh known to 5 % under 6 W known to 10 %', () => {
   const { rig, shelf } = wiredRig([pack()], [inBay()])
-  const hours = hoursOrigin(evaluate(rig, 'main', shelf, false))
+  const hours = hoursOrigin(evaluate(rig, 'main', shelf))
   expect(hours.inputs.map(({ instance, value, error }) => [instance, value, expect.closeTo(error, 9)])).toEqual([
     ['pack', 18, 0.9],
     ['camera', 6, 0.6],
@@ -67,7 +67,7 @@ test('hours carry charge and draw: 18 Wh known to 5 % under 6 W known to 10 %', 
   expect(hours.high - hours.value).toBeCloseTo(Math.hypot(9, 180 - (18 / 6.6) * 60), 6)
   expect([hours.low + hours.high, hours.unknown]).toEqual([expect.closeTo(360, 6), false])
   const dark = wiredRig([], [])
-  expect(hoursOrigin(evaluate(dark.rig, 'main', dark.shelf, false)).value).toBe(0)
+  expect(hoursOrigin(evaluate(dark.rig, 'main', dark.shelf)).value).toBe(0)
 })
 
 test('a moment about a pad carries the masses and how far ahead they lie', () => {

@@ -65,11 +65,11 @@ const demo: Shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.e
 test('what wiring and fits here say of money is what the bill then says', () => {
   const rig = inPounds(firstMark)
   const setup = 'crossing'
-  const before = evaluate(rig, setup, demo, false)
+  const before = evaluate(rig, setup, demo)
   const billedWith = (commands: Parameters<typeof edit>[1]) => {
     const edited = edit(rig, commands, demo.catalogue)
     if (!edited.ok) throw new Error(edited.issues[0]?.code)
-    return evaluate(edited.value, setup, demo, false).cost.usual - before.cost.usual
+    return evaluate(edited.value, setup, demo).cost.usual - before.cost.usual
   }
   const plan = wiringFor(rig, 'slip', demo, true)
   const wired = edit(rig, plan.commands, demo.catalogue)

@@ -37,7 +37,7 @@ export const summaryOf = (given: Rig, shelf: Shelf): RigSummary => {
   const taken = adoptRig(given, shelf.catalogue)
   if (!taken.ok) throw new RangeError(taken.issues.map(({ code, path }) => `${code} at ${path}`).join(', '))
   const { rig, catalogue, mended } = taken.value
-  const all = rig.setups.map(({ id }) => evaluate(rig, id, { ...shelf, catalogue }, false))
+  const all = rig.setups.map(({ id }) => evaluate(rig, id, { ...shelf, catalogue }))
   const [first] = all
   if (!first) throw new RangeError('a rig has at least one set-up')
   const most = (level: Level) => Math.max(...all.map(({ findings }) => findings.filter((finding) => finding.level === level).length))

@@ -12,7 +12,7 @@ const hostPoint = ({ host, joint }: PlacedPart): MountEnd | undefined => {
 
 /** Parts of the same role that could take a piece's place, each with what it would change; what loses a neighbour is left out. */
 export const swapsFor = (rig: Rig, setupId: string, instance: string, given: Shelf): readonly Fit[] => {
-  const before = evaluate(rig, setupId, given, false)
+  const before = evaluate(rig, setupId, given)
   const { shelf } = before.facts
   const piece = before.assembly.byInstance.get(instance)
   if (!piece) return []

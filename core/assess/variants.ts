@@ -29,7 +29,7 @@ const bared = (rig: Rig, setup: Setup): Rig => ({
  * part that ends a branch, and the bare camera. Set-ups on a stand have no shake of the hand and are left out.
  */
 export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Variant[] => {
-  const now = evaluate(rig, setupId, shelf, false)
+  const now = evaluate(rig, setupId, shelf)
   const { setup, placed } = now.assembly
   const hosts = new Set(placed.map(({ host }) => host))
   const ends = placed.filter((piece) => piece.joint && inHand(piece) && !hosts.has(piece) && piece.part.role !== 'lens')
@@ -37,13 +37,11 @@ export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Va
     ...point(setup.id, setup.name, 'now', now),
     ...rig.setups
       .filter((other) => other.id !== setup.id)
-      .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, shelf, false))),
+      .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, shelf))),
     ...ends.flatMap((piece) => {
       const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], shelf.catalogue)
-      return off.ok
-        ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', evaluate(off.value, setup.id, shelf, false))
-        : []
+      return off.ok ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', evaluate(off.value, setup.id, shelf)) : []
     }),
-    ...point('bare', 'bare camera', 'bare', evaluate(bared(rig, setup), setup.id, shelf, false)),
+    ...point('bare', 'bare camera', 'bare', evaluate(bared(rig, setup), setup.id, shelf)),
   ]
 }

@@ -14,7 +14,7 @@ test.each(secondMark.setups.map(({ id }) => id))(
     expect(proposal).toMatchObject({ open: [], exact: true })
     const edited = edit(secondMark, proposal.commands, catalogue)
     if (!edited.ok) throw new Error(edited.issues[0]?.code)
-    const { findings } = evaluate(edited.value, setup, shelf, false)
+    const { findings } = evaluate(edited.value, setup, shelf)
     expect(findings.filter(({ level, check }) => level !== 'hint' && check !== 'no-strain-relief')).toEqual([])
     expect(wiringFor(edited.value, setup, shelf).leads).toEqual([])
   },
@@ -50,11 +50,11 @@ test('what goes into a free socket, the best first; a taken one takes nothing', 
 })
 
 test('the lists of leads and power as tables with units', () => {
-  const leads = leadsCsv(evaluate(secondMark, 'crossing', shelf, false)).split('\r\n')
+  const leads = leadsCsv(evaluate(secondMark, 'crossing', shelf)).split('\r\n')
   expect(leads[0]).toBe('lead,from,from socket,to,to socket,carries,needed (mm),reaches (mm),over (mm),mass (g),held by')
   expect(leads).toHaveLength(3 + 2)
   expect(leads[1]).toContain('"Reedsmith thin HDMI lead, 35 cm, swivel ends",Calabash H1 hybrid body,HDMI out,')
-  const power = powerCsv(evaluate(secondMark, 'crossing', shelf, false)).split('\r\n')
+  const power = powerCsv(evaluate(secondMark, 'crossing', shelf)).split('\r\n')
   // 16 Wh at freezing: 16 x 0.9 x 0.8 = 11.52.
   expect(power).toContain('"Calabash camera pack, 16 Wh",battery,,,16,11.5,6,8.4,58')
   expect(power).toContain('Calabash H1 hybrid body,draws,12,5,,,,,58')

@@ -83,7 +83,7 @@ export const wiringFor = (rig: Rig, setupId: string, shelf: Shelf, anew = false)
   const first: readonly Command[] = anew ? (setup?.links ?? []).map(({ cable }) => ({ do: 'unlink', setup: setupId, cable })) : []
   const edited = edit(rig, first, shelf.catalogue)
   const bare = edited.ok ? edited.value : rig
-  const { facts, assembly } = evaluate(bare, setupId, shelf, false)
+  const { facts, assembly } = evaluate(bare, setupId, shelf)
   const plan = planWiring(assembly, stockOf(facts))
   return { ...proposalOf(bare, setupId, plan), commands: [...first, ...plan.commands] }
 }
@@ -114,9 +114,9 @@ const counted = ({ findings }: Assessment): Record<Level, number> => ({
 
 /** The schools of powering the camera side by side: hours, grams, money, and what the checks say of each. */
 export const schoolLines = (rig: Rig, setupId: string, shelf: Shelf): readonly SchoolLine[] => {
-  const before = evaluate(rig, setupId, shelf, false)
+  const before = evaluate(rig, setupId, shelf)
   return schoolsOf(before.assembly, stockOf(before.facts)).map(({ school, why, commands, plan, rig: wired }): SchoolLine => {
-    const after = wired && evaluate(wired, setupId, shelf, false)
+    const after = wired && evaluate(wired, setupId, shelf)
     const camera = after?.assembly.setup.root ?? ''
     return {
       school,
@@ -136,7 +136,7 @@ export const schoolLines = (rig: Rig, setupId: string, shelf: Shelf): readonly S
 
 /** What can be plugged into a socket: for each other socket that is free, the leads that would do, the best first. */
 export const plugsFor = (rig: Rig, setupId: string, instance: string, socketId: string, shelf: Shelf): readonly LeadLine[] => {
-  const { assembly, facts } = evaluate(rig, setupId, shelf, false)
+  const { assembly, facts } = evaluate(rig, setupId, shelf)
   const stock = stockOf(facts)
   const sockets = socketsOf(assembly)
   const here = sockets.find(({ piece, socket }) => piece.instance.id === instance && socket.id === socketId)

@@ -93,7 +93,7 @@ export interface Check extends Omit<CheckDefinition<never, never>, 'subjects' | 
   readonly options: z.ZodType
   readonly defaults: unknown
   readonly judgements: (facts: Facts) => readonly Judgement[]
-  readonly run: (facts: Facts, withRemedies?: boolean) => readonly Finding[]
+  readonly run: (facts: Facts) => readonly Finding[]
 }
 
 /** For rules without a number of their own. */
@@ -118,7 +118,7 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
   return {
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),
-    run: (facts, withRemedies = true) => {
+    run: (facts) => {
       const guarded = <T>(judge: () => readonly T[], failed: (finding: Finding) => readonly T[]): readonly T[] => {
         try {
           return judge()
@@ -133,7 +133,7 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
         if (judgement.group === 'silent') return []
         const cures = once(() =>
           guarded(
-            () => (withRemedies ? (definition.remedies?.(subject, facts, judgement, options) ?? []) : []),
+            () => definition.remedies?.(subject, facts, judgement, options) ?? [],
             () => [],
           ),
         )

@@ -267,10 +267,10 @@ export const checks: readonly Check[] = [
 ]
 
 /** All that the checks have to say, worst first; within a level in the order of the registry. */
-export const findingsOf = (facts: Facts, withRemedies = true): readonly Finding[] => {
+export const findingsOf = (facts: Facts): readonly Finding[] => {
   const seen = new Set<string>()
   const found = checks
-    .flatMap((check) => check.run(facts, withRemedies))
+    .flatMap((check) => check.run(facts))
     .filter((finding) => {
       // What one failed figure keeps from many rules is said once; so is a rule that fails at each of its subjects.
       if (finding.message !== 'fact-failed' && finding.message !== 'rule-failed') return true

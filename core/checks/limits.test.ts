@@ -10,9 +10,7 @@ import { allLimits, checks, limitsSchema, marginLines, marginsOf, paceOf, second
 const bar = tinyPart({ id: 'bar', massG: 500, centre: [20, 10, 0], mounts: [plug('foot', 'thread-1/4')] })
 const tiny = tinyRig([bar], [on('bar', 'foot', 'camera', 'hole')])
 const said = (limits?: Record<string, Record<string, number>>) =>
-  evaluate(tiny.rig, 'main', { ...tiny.shelf, ...(limits ? { limits } : {}) }, false).findings.filter(
-    ({ check }) => check === 'single-screw',
-  )
+  evaluate(tiny.rig, 'main', { ...tiny.shelf, ...(limits ? { limits } : {}) }).findings.filter(({ check }) => check === 'single-screw')
 
 test('the operator’s own limit judges in place of the usual one, and is told in the words', () => {
   expect(said()[0]?.numbers).toMatchObject({ riskNm: 0.05, twistNm: expect.closeTo(0.5 * GRAVITY * 0.02, 9) })
@@ -48,8 +46,8 @@ test('every option of every check is in the list, with a source; at most ten are
 })
 
 test('own seconds count in the time to set up', () => {
-  const usual = evaluate(tiny.rig, 'main', tiny.shelf, false).setupSeconds
-  const quick = evaluate(tiny.rig, 'main', { ...tiny.shelf, limits: { seconds: { 'thread-1/4': 10 } } }, false).setupSeconds
+  const usual = evaluate(tiny.rig, 'main', tiny.shelf).setupSeconds
+  const quick = evaluate(tiny.rig, 'main', { ...tiny.shelf, limits: { seconds: { 'thread-1/4': 10 } } }).setupSeconds
   expect([usual, quick]).toEqual([25, 10])
   expect(paceOf({ seconds: { lead: 3 } }).lead).toBe(3)
   expect(secondsOfWork({ seconds: { lead: 3 } }).find(({ option }) => option === 'lead')).toMatchObject({ usual: 8, own: 3 })
@@ -60,7 +58,7 @@ test('own margins count in hours, in room on cards and in what a lead costs', ()
   expect(marginsOf({ margins })).toEqual({ record: { spare: 1.5, write: 1.2 }, power: { depth: 0.8, converter: 0.95 }, minuteMinor: 60 })
   expect(marginLines({ margins }).map(({ option, usual, own }) => [option, usual, own])).toContainEqual(['packDepthTimes', 0.9, 0.8])
   const shelf = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
-  const [usual, mine] = [shelf, { ...shelf, limits: { margins } }].map((own) => evaluate(secondMark, 'crossing', own, false).facts)
+  const [usual, mine] = [shelf, { ...shelf, limits: { margins } }].map((own) => evaluate(secondMark, 'crossing', own).facts)
   const cell = usual?.network.cells[0]
   // 16 Wh at freezing: 16 x 0.9 x 0.8 and 16 x 0.8 x 0.8.
   expect([cell?.usableWh, mine?.network.cells[0]?.usableWh]).toEqual([expect.closeTo(11.52, 9), expect.closeTo(10.24, 9)])

@@ -50,7 +50,7 @@ const numbersDiffer = (judgement: Judgement, wanted: Readonly<Record<string, num
 const remedyTrouble = (check: Check, before: TinyRig, finding: Finding, remedy: Remedy): string | undefined => {
   const edited = edit(before.rig, remedy.commands, before.shelf.catalogue)
   if (!edited.ok) return `its remedy "${remedy.text}" can't be done: ${edited.issues[0]?.code}`
-  const left = check.run(factsFor({ rig: edited.value, shelf: before.shelf }), false)
+  const left = check.run(factsFor({ rig: edited.value, shelf: before.shelf }))
   const same = left.find((other) => other.message === finding.message && other.parts.join() === finding.parts.join())
   if (!same) return undefined
   const { measured } = check.limit ?? {}

@@ -10,7 +10,7 @@ const parsed = (text: string) => new DOMParser().parseFromString(text, 'image/sv
 test.each(demoRigs.flatMap((rig) => rig.setups.map((setup) => [`${rig.id} ${setup.id}`, rig, setup] as const)))(
   '%s: well-formed, every piece drawn in every view',
   (_, rig, setup) => {
-    const assessment = evaluate({ ...rig, name: 'Lamp & "Reed" <first>' }, setup.id, shelf, false)
+    const assessment = evaluate({ ...rig, name: 'Lamp & "Reed" <first>' }, setup.id, shelf)
     const document = parsed(svgOf(assessment))
     expect(document.querySelector('parsererror')).toBeNull()
     expect(document.querySelector('title')?.textContent).toContain('Lamp & "Reed" <first>')
@@ -24,7 +24,7 @@ test.each(demoRigs.flatMap((rig) => rig.setups.map((setup) => [`${rig.id} ${setu
 test('one view alone carries the overall dimensions', () => {
   const [rig] = demoRigs
   if (!rig) throw new Error('a rig')
-  const assessment = evaluate(rig, 'crossing', shelf, false)
+  const assessment = evaluate(rig, 'crossing', shelf)
   const document = parsed(svgOf(assessment, ['side']))
   const words = [...document.querySelectorAll('text')].map(({ textContent }) => textContent)
   expect(words).toContain(`${Math.round(assessment.size.tallMm)} mm`)

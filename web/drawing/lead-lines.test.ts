@@ -31,7 +31,7 @@ test('a bend starts short of its corner and ends as far behind it', () => {
 })
 
 test('every lead of the set-up is drawn as thick as it is; the one that does not reach is told apart', () => {
-  const lines = leadLines('side', evaluate(firstMark, 'crossing', shelf, false).facts.leads, fit, [0, 0, 0])
+  const lines = leadLines('side', evaluate(firstMark, 'crossing', shelf).facts.leads, fit, [0, 0, 0])
   expect(lines.map(({ cable, amiss }) => [cable, amiss])).toEqual([
     ['hdmi', true],
     ['trs-2', false],
@@ -39,13 +39,11 @@ test('every lead of the set-up is drawn as thick as it is; the one that does not
   ])
   // 4 mm at 2 px a mm.
   expect(lines[0]?.width).toBe(8)
-  expect(leadLines('top', evaluate(secondMark, 'crossing', shelf, false).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss)).toBe(
-    true,
-  )
+  expect(leadLines('top', evaluate(secondMark, 'crossing', shelf).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss)).toBe(true)
 })
 
 test('a lead on the camera’s left lies behind it seen from the right, and before it seen from the rear', () => {
-  const { leads } = evaluate(secondMark, 'crossing', shelf, false).facts
+  const { leads } = evaluate(secondMark, 'crossing', shelf).facts
   expect(leadLines('side', leads, fit, [0, 0, 0]).map(({ behind }) => behind)).toEqual([true, true, true])
   expect(leadLines('rear', leads, fit, [0, 0, 0]).find(({ cable }) => cable === 'trs')).toMatchObject({ behind: false })
 })

@@ -13,7 +13,7 @@ const catalogue = catalogueOf(demoParts)
 const owned = new Map(Object.entries(demoLocker))
 const shelf = { catalogue, owned }
 const style: Style = { currency: 'EUR', units: 'metric' }
-const scaleOf = (rig: typeof firstMark, setup: string) => heldScale(evaluate(rig, setup, shelf, false), style)
+const scaleOf = (rig: typeof firstMark, setup: string) => heldScale(evaluate(rig, setup, shelf), style)
 
 test('each way of holding has one figure, and it is as good as its check says', () => {
   expect(scaleOf(firstMark, 'crossing')).toMatchObject({ label: 'Hangs', figure: '68.3°', of: 'nose down', state: 'over' })
@@ -26,7 +26,7 @@ test('each way of holding has one figure, and it is as good as its check says', 
 })
 
 test('the two hands bear the whole rig between them', () => {
-  const assessment = evaluate(secondMark, 'wheelhouse', shelf, false)
+  const assessment = evaluate(secondMark, 'wheelhouse', shelf)
   const figures = new Map(heldFigures(assessment, style).map(({ title, figure }) => [title, figure]))
   const grams = (title: string) => Number(figures.get(title)?.replaceAll(/[^\d]/g, ''))
   expect(Math.abs(grams('left hand') + grams('right hand') - grams('in the hand'))).toBeLessThanOrEqual(1)
@@ -34,7 +34,7 @@ test('the two hands bear the whole rig between them', () => {
 })
 
 test('what slides, heaviest first, settles on its step and within its ends', () => {
-  const slides = slidesOf(evaluate(secondMark, 'crossing', shelf, false))
+  const slides = slidesOf(evaluate(secondMark, 'crossing', shelf))
   expect(slides.map(({ piece, carriesG }) => [piece.instance.id, carriesG])).toEqual([
     ['handle', 562],
     ['plate', 112],

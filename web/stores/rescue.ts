@@ -11,7 +11,7 @@ export const isGood = (rig: Rig, shelf: Shelf): boolean => {
     const taken = adoptRig(rig, shelf.catalogue)
     if (!taken.ok) return false
     const { rig: mended, catalogue } = taken.value
-    return mended.setups.every(({ id }) => evaluate(mended, id, { ...shelf, catalogue }, false).findings.length >= 0)
+    return mended.setups.every(({ id }) => evaluate(mended, id, { ...shelf, catalogue }).findings.length >= 0)
   } catch {
     return false
   }

@@ -60,7 +60,7 @@ const bench = {
   /** Tells what fits as soon as the likeliest are tried, then more and more; a newer question ends an older one. */
   async fits(rig: Rig, setup: string, instance: string, mount: string, tell: (found: FitsHere) => void): Promise<void> {
     const turn = ++asked
-    const assessment = evaluate(rig, setup, shelf, false)
+    const assessment = evaluate(rig, setup, shelf)
     const point = pointIn(assessment, instance, mount)
     if (!point) return tell({ fits: [], pending: 0, outOf: 0 })
     for (const found of fitsInSteps(rig, setup, point, shelf, assessment)) {
@@ -70,7 +70,7 @@ const bench = {
     }
   },
   misfits(rig: Rig, setup: string, instance: string, mount: string): readonly Misfit[] {
-    const point = pointIn(evaluate(rig, setup, shelf, false), instance, mount)
+    const point = pointIn(evaluate(rig, setup, shelf), instance, mount)
     return point ? misfitsHere(rig, setup, point, shelf) : []
   },
   swaps(rig: Rig, setup: string, instance: string): readonly Fit[] {

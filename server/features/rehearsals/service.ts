@@ -215,7 +215,7 @@ export class RehearsalService {
     const issues = soundnessIssues(rig, catalogue)
     if (issues.length > 0) throw new Refusal('unsound-rig', { issues: wordedIssues(issues) })
     if (!setupOf(rig, setup)) throw new Refusal('malformed', { issues: [{ path: 'setup', message: `this rig has no set-up "${setup}"` }] })
-    const stage = stageOf(evaluate(rig, setup, { catalogue, owned: new Map() }, false))
+    const stage = stageOf(evaluate(rig, setup, { catalogue, owned: new Map() }))
     const controls = { paused: false, speed, run: 1, disturbance: stage.start.disturbance }
     const session = new Session(randomUUID(), stage, 1, { rig, setup, controls, now: stage.start, samples: [] })
     await this.#db.query('INSERT INTO rehearsal (id, doc, number, seenAt) VALUES (?, ?, 1, ?)', [
@@ -240,7 +240,7 @@ export class RehearsalService {
     const taken = adoptRig(liftRig(stored.rig) as Rig, await this.#catalogue.catalogue())
     if (!taken.ok) throw new Refusal('rehearsal-unknown')
     const { rig, catalogue } = taken.value
-    const stage = stageOf(evaluate(rig, stored.setup, { catalogue, owned: new Map() }, false))
+    const stage = stageOf(evaluate(rig, stored.setup, { catalogue, owned: new Map() }))
     return this.#keep(new Session(id, stage, row.number, stored))
   }
 

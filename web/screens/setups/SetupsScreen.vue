@@ -22,7 +22,7 @@ const trouble = useRigOfRoute(() => {
 const cards = computed(() => {
   const around = shelf.shelf
   const { rig } = store
-  return rig && around ? rig.setups.map((setup) => ({ setup, assessment: evaluate(rig, setup.id, around, false) })) : []
+  return rig && around ? rig.setups.map((setup) => ({ setup, assessment: evaluate(rig, setup.id, around) })) : []
 })
 /** The operator's own seconds. */
 const pace = computed(() => paceOf(shelf.limits))

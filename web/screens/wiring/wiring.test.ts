@@ -11,8 +11,8 @@ import { graphOf, twoLines } from './wiring-graph.ts'
 
 const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const style = { currency: 'EUR', units: 'metric' } as const
-const slip = evaluate(firstMark, 'slip', shelf, false)
-const crossing = evaluate(secondMark, 'crossing', shelf, false)
+const slip = evaluate(firstMark, 'slip', shelf)
+const crossing = evaluate(secondMark, 'crossing', shelf)
 
 test('the graph has the pieces with sockets, batteries on what they sit in, and every lead between its sockets', () => {
   const { nodes, edges } = graphOf(slip, style)
