@@ -4,6 +4,7 @@ import { dirname, join, normalize, relative } from 'node:path'
 /** Which room may enter which. `brief` knows parts' capabilities; `assess` puts every room's figures into one picture. */
 const mayEnter: Readonly<Record<string, readonly string[]>> = {
   kernel: [],
+  engine: [],
   catalogue: ['kernel'],
   brief: ['kernel', 'catalogue'],
   assembly: ['kernel', 'catalogue', 'brief'],

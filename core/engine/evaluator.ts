@@ -1,0 +1,194 @@
+/** What a query is made from: it may ask leaves and other queries, and what it asks is noted. */
+export interface Ask {
+  /** The value of a leaf as it is now. */
+  readonly leaf: (name: string) => unknown
+  /** The value of another query. @throws what that query threw */
+  readonly query: (name: string) => unknown
+}
+
+/** How a query is worked out. It must ask for everything it uses, and nothing else may change what it gives. */
+export type Query = (ask: Ask) => unknown
+
+/** All queries there are, by name; queries made for one subject are found by the function. */
+export type Queries = (name: string) => Query | undefined
+
+/** The leaves as they are at one moment. Two moments are compared leaf by leaf, by identity. */
+export type Leaves = (name: string) => unknown
+
+type Read = readonly [kind: 'leaf' | 'query', name: string, saw: unknown]
+
+/** A value or an error, and all that was read on the way to it. */
+interface Entry {
+  /** The moment in which it was last looked at. */
+  used: number
+  readonly value: unknown
+  readonly error: { readonly thrown: unknown } | undefined
+  readonly reads: readonly Read[]
+}
+
+/** What nobody looked at for so many moments is forgotten. */
+const KEPT_MOMENTS = 50
+
+/** How often queries were worked out, by name, since the evaluator began: what an edit costs is told in these, not in milliseconds. */
+export type Counts = ReadonlyMap<string, number>
+
+/** A query that asks for itself, directly or by others. */
+export class RingError extends Error {
+  readonly query: string
+  constructor(query: string) {
+    super(`The query "${query}" asks for itself.`)
+    this.query = query
+  }
+}
+
+const same = (a: readonly unknown[], b: readonly unknown[]): boolean => a.length === b.length && a.every((one, i) => Object.is(one, b[i]))
+
+const isPlain = (value: object): boolean => Object.getPrototypeOf(value) === Object.prototype
+
+/**
+ * Is a new value the same as an old one, so that the old object can stay? The same object; or lists and plain objects that hold the very same things;
+ * or maps and sets of the very same things in the same order. Never a tolerance: figures are compared bit by bit.
+ */
+export const equalValues = (a: unknown, b: unknown): boolean => {
+  if (Object.is(a, b)) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  if (Array.isArray(a) && Array.isArray(b)) return same(a, b)
+  if (a instanceof Map && b instanceof Map) return same([...a].flat(), [...b].flat())
+  if (a instanceof Set && b instanceof Set) return same([...a], [...b])
+  if (!isPlain(a) || !isPlain(b)) return false
+  const [x, y] = [Object.entries(a), Object.entries(b)]
+  return x.length === y.length && x.every(([key, value], i) => key === y[i]?.[0] && Object.is(value, y[i]?.[1]))
+}
+
+/**
+ * Answers queries and asks every question once. An entry keeps its value or error and all it read. In a later moment (`advance`) or beside
+ * (`fork`) it stands again as soon as everything it read is what it was; only else it is worked out anew, and when the result is the same
+ * the old object stays, so that whoever read it stands too (verify before recompute, equality cut-off, as demand-driven compilers do it).
+ */
+export class Evaluator {
+  readonly #queries: Queries
+  readonly #leaves: Leaves
+  /** Entries of earlier moments, or of the parent, that may stand. */
+  readonly #before: (name: string) => Entry | undefined
+  readonly #older: ReadonlyMap<string, Entry>
+  readonly #moment: number
+  readonly #entries = new Map<string, Entry>()
+  readonly #counts = new Map<string, number>()
+  readonly #running = new Set<string>()
+  readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name) }
+  #reads: Read[] | undefined
+
+  private constructor(queries: Queries, leaves: Leaves, older: ReadonlyMap<string, Entry>, moment: number, parent?: Evaluator) {
+    this.#queries = queries
+    this.#leaves = leaves
+    this.#older = older
+    this.#moment = moment
+    this.#before = parent ? (name) => parent.#entries.get(name) ?? parent.#before(name) : (name) => older.get(name)
+  }
+
+  /** An evaluator that knows nothing yet. */
+  static from(queries: Queries, leaves: Leaves): Evaluator {
+    return new Evaluator(queries, leaves, new Map(), 0)
+  }
+
+  /** The same queries over the leaves of another moment: an edit, an undo, another price. This one can still be asked, about its own moment. */
+  advance(leaves: Leaves): Evaluator {
+    const known = new Map<string, Entry>()
+    for (const [name, entry] of this.#older) if (entry.used > this.#moment - KEPT_MOMENTS) known.set(name, entry)
+    for (const [name, entry] of this.#entries) known.set(name, entry)
+    return new Evaluator(this.#queries, leaves, known, this.#moment + 1)
+  }
+
+  /** A try: some leaves are others, all else is looked up here. It never writes to this one, and is dropped whole. */
+  fork(leaves: Leaves): Evaluator {
+    return new Evaluator(this.#queries, leaves, new Map(), this.#moment, this)
+  }
+
+  /** What was worked out here, by query. What stood again is not in it. */
+  get counts(): Counts {
+    return this.#counts
+  }
+
+  /** The value of a query. @throws what the query threw, RingError, RangeError for a query nobody knows */
+  get(name: string): unknown {
+    return valueOf(this.#entry(name))
+  }
+
+  /** A leaf as it is now; read while a query runs, it is noted as something the query hangs on. */
+  leaf(name: string): unknown {
+    const value = this.#leaves(name)
+    this.#reads?.push(['leaf', name, value])
+    return value
+  }
+
+  /** Another query; read while a query runs, it is noted likewise. */
+  query(name: string): unknown {
+    const noting = this.#reads
+    const entry = this.#entry(name)
+    noting?.push(['query', name, entry.error ?? entry.value])
+    return valueOf(entry)
+  }
+
+  /** The leaves a query hangs on, directly or by others; for documents and tests. */
+  leavesOf(name: string, found = new Set<string>()): ReadonlySet<string> {
+    for (const [kind, read] of this.#entry(name).reads)
+      if (kind === 'leaf') found.add(read)
+      else this.leavesOf(read, found)
+    return found
+  }
+
+  /** What a query asked for itself, in the order it asked. */
+  readsOf(name: string): readonly { readonly kind: 'leaf' | 'query'; readonly name: string }[] {
+    return this.#entry(name).reads.map(([kind, read]) => ({ kind, name: read }))
+  }
+
+  #entry(name: string): Entry {
+    const known = this.#entries.get(name)
+    if (known) return known
+    if (this.#running.has(name)) throw new RingError(name)
+    const before = this.#before(name)
+    const entry = before && this.#stands(before) ? before : this.#made(name, before)
+    entry.used = this.#moment
+    this.#entries.set(name, entry)
+    return entry
+  }
+
+  /** Is everything an entry read what it was? What it read is looked up in the order it was read: a later read may hang on an earlier one. */
+  #stands({ reads }: Entry): boolean {
+    for (const [kind, name, saw] of reads) {
+      if (kind === 'leaf') {
+        if (!Object.is(this.#leaves(name), saw)) return false
+        continue
+      }
+      // What reads in a ring now did not before: then it does not stand.
+      if (this.#running.has(name)) return false
+      const entry = this.#entry(name)
+      if (!Object.is(entry.error ?? entry.value, saw)) return false
+    }
+    return true
+  }
+
+  #made(name: string, before: Entry | undefined): Entry {
+    const query = this.#queries(name)
+    if (!query) throw new RangeError(`There is no query "${name}".`)
+    const outer = this.#reads
+    const reads: Read[] = []
+    this.#reads = reads
+    this.#running.add(name)
+    this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)
+    try {
+      const value = query(this.#ask)
+      return { used: 0, value: before && !before.error && equalValues(value, before.value) ? before.value : value, error: undefined, reads }
+    } catch (thrown) {
+      return { used: 0, value: undefined, error: { thrown }, reads }
+    } finally {
+      this.#running.delete(name)
+      this.#reads = outer
+    }
+  }
+}
+
+const valueOf = ({ value, error }: Entry): unknown => {
+  if (error) throw error.thrown
+  return value
+}
