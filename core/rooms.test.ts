@@ -22,6 +22,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   formats: ['kernel', 'catalogue', 'assembly', 'locker'],
   checks: [
     'kernel',
+    'engine',
     'catalogue',
     'brief',
     'assembly',

@@ -42,12 +42,10 @@ test('the effect of putting something on: grams, money, height, and the trouble 
   const before = evaluate(rig, 'main', shelf)
   const effect = effectOf(
     rig,
-    'main',
     [
       { do: 'add', instance: { id: 'mic', partId: 'mic', status: 'in' } },
       { do: 'place', setup: 'main', joint: on('mic', 'foot', 'camera', 'shoe') },
     ],
-    shelf,
     before,
   ) as Effect
   expect(effect).toMatchObject({
@@ -64,7 +62,7 @@ test('an effect is what evaluating the edited rig says', () => {
   const commands = [{ do: 'take-off' as const, setup: 'main', instance: 'one' }]
   const before = evaluate(rig, 'main', shelf)
   const after = evaluate((edit(rig, commands, shelf.catalogue) as { value: Rig }).value, 'main', shelf)
-  const effect = effectOf(rig, 'main', commands, shelf, before) as Effect
+  const effect = effectOf(rig, commands, before) as Effect
   expect(effect.massG).toBe(after.mass.inHandG - before.mass.inHandG)
   const [had, has] = [before, after].map(({ findings }) => findings.map(findingKey))
   expect(effect.lost.risk + effect.lost.stop + effect.lost.hint).toBe(had?.filter((key) => !has?.includes(key)).length)
@@ -72,7 +70,7 @@ test('an effect is what evaluating the edited rig says', () => {
 
 test('an edit that can not be done has no effect but reasons', () => {
   const { rig, shelf } = tinyRig([], [])
-  expect(effectOf(rig, 'main', [{ do: 'drop-setup', setup: 'main' }], shelf, evaluate(rig, 'main', shelf))).toMatchObject({
+  expect(effectOf(rig, [{ do: 'drop-setup', setup: 'main' }], evaluate(rig, 'main', shelf))).toMatchObject({
     issues: [{ code: 'last-setup' }],
   })
 })

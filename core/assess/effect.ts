@@ -1,7 +1,7 @@
 import { type Command, edit, type Rig } from '../assembly/index.ts'
-import { type Finding, findingKey, type Level, type Shelf } from '../checks/index.ts'
+import { type Finding, findingKey, type Level } from '../checks/index.ts'
 import type { Issue } from '../kernel/index.ts'
-import { type Assessment, evaluate } from './evaluate.ts'
+import { type Assessment, tryOut } from './evaluate.ts'
 
 /** What an edit would change, without doing it. */
 export interface Effect {
@@ -36,13 +36,7 @@ const compare = (before: Assessment, after: Assessment): Effect => {
 }
 
 /** The effect of some edits on a set-up, or why they can't be done. */
-export const effectOf = (
-  rig: Rig,
-  setupId: string,
-  commands: readonly Command[],
-  shelf: Shelf,
-  before: Assessment,
-): Effect | { readonly issues: readonly Issue[] } => {
-  const edited = edit(rig, commands, shelf.catalogue)
-  return edited.ok ? compare(before, evaluate(edited.value, setupId, shelf)) : { issues: edited.issues }
+export const effectOf = (rig: Rig, commands: readonly Command[], before: Assessment): Effect | { readonly issues: readonly Issue[] } => {
+  const edited = edit(rig, commands, before.facts.shelf.catalogue)
+  return edited.ok ? compare(before, tryOut(edited.value, before)) : { issues: edited.issues }
 }

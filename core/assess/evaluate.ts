@@ -5,6 +5,7 @@ import {
   blankWhereFailed,
   type FactName,
   type Facts,
+  factsAfter,
   factsOf,
   type Finding,
   findingsOf,
@@ -19,6 +20,9 @@ import { type StationState, stationsOf } from './stations.ts'
 
 /** Everything known about one set-up of a rig. Screens, server and scripts all read this. */
 export interface Assessment {
+  readonly setupId: string
+  /** Figures that throw where they could not be worked out; later assessments grow from them. */
+  readonly strict: Facts
   /** Figures that could not be worked out read as blank here and stand in `failed`; a finding tells of each. */
   readonly facts: Facts
   readonly failed: ReadonlySet<FactName>
@@ -65,19 +69,35 @@ const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
 /**
  * Places a set-up once. Figures and findings are worked out once, when they are first looked at. A rule or a figure that fails is told as a finding;
  * all else goes on.
+ * @param before an earlier assessment of the same set-up: what did not change since stands as it was worked out then
  * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
  */
-export const evaluate = (rig: Rig, setupId: string, given: Shelf): Assessment => {
+export const evaluate = (rig: Rig, setupId: string, given: Shelf, before?: Assessment): Assessment =>
+  assessed(rig, setupId, given, (assembly, shelf) =>
+    before?.setupId === setupId ? factsAfter(before.strict, assembly, shelf, false) : factsOf(assembly, shelf),
+  )
+
+/**
+ * What an edit would make of a set-up, beside what it is: only what the edit reaches is worked out, and nothing of it stays.
+ * @param rig the rig with the edit
+ * @param before the set-up without it
+ */
+export const tryOut = (rig: Rig, before: Assessment): Assessment =>
+  assessed(rig, before.setupId, before.facts.shelf, (assembly, shelf) => factsAfter(before.strict, assembly, shelf, true))
+
+const assessed = (rig: Rig, setupId: string, given: Shelf, factsFor: (assembly: Assembly, shelf: Shelf) => Facts): Assessment => {
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
   const shelf = shelfFor(rig, given)
   const assembly = placeSetup(rig, setup, shelf.catalogue)
-  const strict = factsOf(assembly, shelf)
+  const strict = factsFor(assembly, shelf)
   let findings: readonly Finding[] | undefined
   const found = () => (findings ??= findingsOf(strict))
   const failed = new Set<FactName>()
   const facts = blankWhereFailed(strict, failed)
   return {
+    setupId,
+    strict,
     facts,
     failed,
     assembly,

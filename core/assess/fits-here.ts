@@ -109,7 +109,7 @@ const fitOf = (candidate: Candidate, rig: Rig, setupId: string, point: Point, sh
   }
   if (!best) return undefined
   const commands: Command[] = [...candidate.first, { do: 'place', setup: setupId, joint: best }]
-  const effect = effectOf(rig, setupId, commands, shelf, before)
+  const effect = effectOf(rig, commands, before)
   return 'issues' in effect ? undefined : { part: candidate.part, from: candidate.from, commands, effect }
 }
 

@@ -23,7 +23,7 @@ export const swapsFor = (rig: Rig, setupId: string, instance: string, given: She
   const fits = others.flatMap((part): Fit[] => {
     const commands: readonly Command[] = swapCommands(rig, instance, part, shelf.catalogue)
     if (commands.some((command) => command.do === 'take-off')) return []
-    const effect = effectOf(rig, setupId, commands, shelf, before)
+    const effect = effectOf(rig, commands, before)
     return 'issues' in effect ? [] : [{ part, from: spareOwned(before.facts, part) ? 'owned' : 'catalogue', commands, effect }]
   })
   return fits.sort(byHarm)

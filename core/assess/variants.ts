@@ -1,7 +1,7 @@
 import { edit, type Rig, type Setup } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
 import type { Shelf } from '../checks/index.ts'
-import { type Assessment, evaluate } from './evaluate.ts'
+import { type Assessment, evaluate, tryOut } from './evaluate.ts'
 
 /** One form the rig could have, as a point between light and steady. */
 export interface Variant {
@@ -40,8 +40,8 @@ export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Va
       .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, shelf))),
     ...ends.flatMap((piece) => {
       const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], shelf.catalogue)
-      return off.ok ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', evaluate(off.value, setup.id, shelf)) : []
+      return off.ok ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', tryOut(off.value, now)) : []
     }),
-    ...point('bare', 'bare camera', 'bare', evaluate(bared(rig, setup), setup.id, shelf)),
+    ...point('bare', 'bare camera', 'bare', tryOut(bared(rig, setup), now)),
   ]
 }

@@ -13,7 +13,7 @@ import {
   schoolsOf,
   type Unmet,
 } from '../wiring/index.ts'
-import { type Assessment, evaluate } from './evaluate.ts'
+import { type Assessment, evaluate, tryOut } from './evaluate.ts'
 
 /** A lead of a proposal, as plain data: it can be sent from a worker. */
 export interface LeadLine {
@@ -116,7 +116,7 @@ const counted = ({ findings }: Assessment): Record<Level, number> => ({
 export const schoolLines = (rig: Rig, setupId: string, shelf: Shelf): readonly SchoolLine[] => {
   const before = evaluate(rig, setupId, shelf)
   return schoolsOf(before.assembly, stockOf(before.facts)).map(({ school, why, commands, plan, rig: wired }): SchoolLine => {
-    const after = wired && evaluate(wired, setupId, shelf)
+    const after = wired && tryOut(wired, before)
     const camera = after?.assembly.setup.root ?? ''
     return {
       school,

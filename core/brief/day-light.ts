@@ -58,15 +58,18 @@ const LOOK_MIN = 5
  * low sun. Parts in which the camera is off are left out.
  */
 export const dayLight = (brief: Brief): readonly PhaseLight[] => {
-  const before = known.get(brief)
-  if (before) return before
+  // All that it hangs on is read here: whoever asks hangs on it as well.
+  const { light, phases, hoursOnLocation, hoursRolling, conditions } = brief
+  const of = [phases, hoursOnLocation, hoursRolling, conditions]
+  const before = known.get(light)
+  if (before?.of.every((one, i) => one === of[i])) return before.found
   const found = workedOut(brief)
-  known.set(brief, found)
+  known.set(light, { of, found })
   return found
 }
 
-/** The light of a brief, once worked out: every evaluation of its rig asks for it again. */
-const known = new WeakMap<Brief, readonly PhaseLight[]>()
+/** The light of a day, once worked out: every rig with this brief asks for it again. */
+const known = new WeakMap<Brief['light'], { readonly of: readonly unknown[]; readonly found: readonly PhaseLight[] }>()
 
 const workedOut = (brief: Brief): readonly PhaseLight[] => {
   const { startMin, date, place } = brief.light

@@ -99,14 +99,14 @@ interface Walls {
   readonly list: readonly Bounds[]
   readonly set: ReadonlySet<Bounds>
 }
-const wallsKnown = new WeakMap<Assembly, Walls>()
+const wallsKnown = new WeakMap<Assembly['placed'], Walls>()
 /** What a lead has to go round: every hard solid, but those a point of the way lies against. */
-const wallsOf = (assembly: Assembly): Walls => {
-  const known = wallsKnown.get(assembly)
+const wallsOf = ({ placed }: Assembly): Walls => {
+  const known = wallsKnown.get(placed)
   if (known) return known
-  const list = assembly.placed.flatMap(({ solids }) => solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds))
+  const list = placed.flatMap(({ solids }) => solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds))
   const made = { list, set: new Set(list) }
-  wallsKnown.set(assembly, made)
+  wallsKnown.set(placed, made)
   return made
 }
 

@@ -1,5 +1,6 @@
 export * from './capabilities.ts'
 export * from './catalogue.ts'
+export { type Concern, concerns, concernsPart } from './concerns.ts'
 export * from './connectors.ts'
 export * from './electrics.ts'
 export { diameterOf } from './families.ts'

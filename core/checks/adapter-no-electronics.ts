@@ -10,6 +10,7 @@ export const adapterNoElectronics = defineCheck<LensFit, object>({
   level: 'risk',
   source: 'Contacts as stated for the adapter; autofocus as stated for the lens.',
   ...noOptions,
+  about: 'glass',
   needs: ['lensKit'],
   messages: {
     speaks: {

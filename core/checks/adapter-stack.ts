@@ -20,6 +20,7 @@ export const adapterStack = defineCheck<PlacedPart, { most: number }>({
   source: 'Workshop practice: two adapters in a row hold; from the third on the play is seen.',
   options: z.object({ most: z.int().min(1) }),
   defaults: { most: 2 },
+  about: 'glass',
   needs: [],
   limit: { measured: 'inRow', allowed: 'most' },
   messages: {

@@ -24,6 +24,7 @@ export const airTravelWh = defineCheck<Flown, object>({
   level: 'risk',
   source: 'The usual bands: up to 100 Wh carried, to 160 Wh with the airline’s word and two spares at most, above not as baggage.',
   ...noOptions,
+  about: 'electric',
   needs: [],
   limit: { measured: 'capacityWh', allowed: 'freeWh' },
   messages: {

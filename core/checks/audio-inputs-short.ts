@@ -11,6 +11,7 @@ export const audioInputsShort = defineCheck<Assembly, object>({
   level: 'risk',
   source: 'The jacks of mics and receivers against the inputs of all that takes sound.',
   ...noOptions,
+  about: 'electric',
   needs: ['sounds'],
   limit: { measured: 'sources', allowed: 'inputs' },
   messages: {

@@ -25,6 +25,7 @@ export const brickNotNeeded = defineCheck<Cell, object>({
   level: 'hint',
   source: 'The day of the brief, planned without it.',
   ...noOptions,
+  about: 'electric',
   needs: ['network', 'day', 'spares', 'bays'],
   messages: {
     speaks: { spare: '{part} is not needed. The day is covered without it; leaving it out saves {massG}.' },

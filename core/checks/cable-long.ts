@@ -16,6 +16,7 @@ export const cableLong = defineCheck<Run, z.infer<typeof options>>({
   source: 'More than a hand’s breadth of slack; coil it up or take a shorter one.',
   options,
   defaults: { mostMm: HANGS_MM },
+  about: 'electric',
   needs: ['leads'],
   limit: { measured: 'spareMm', allowed: 'mostMm' },
   messages: {

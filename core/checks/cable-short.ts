@@ -11,6 +11,7 @@ export const cableShort = defineCheck<Run, object>({
   level: 'stop',
   source: 'The way along the rig, the bends at both plugs, and slack for what moves.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   limit: { measured: 'needMm', allowed: 'reachMm' },
   messages: {

@@ -14,6 +14,7 @@ export const chainBroken = defineCheck<PicturePath, object>({
   level: 'risk',
   source: 'The leads of the set-up, followed back to the camera.',
   ...noOptions,
+  about: 'electric',
   needs: ['pictures', 'runDown'],
   messages: {
     speaks: {

@@ -17,6 +17,7 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
   source: 'What the day takes, over what all bays put in; a night of 8 h.',
   options,
   defaults: { nightMin: 480 },
+  about: 'electric',
   needs: ['day'],
   limit: { measured: 'chargeMin', allowed: 'nightMin' },
   messages: {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
+import type { Concern } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts } from './facts.ts'
 import { FactFailure } from './failure.ts'
@@ -60,6 +61,8 @@ export interface CheckDefinition<S, O> {
   readonly options: z.ZodType<O>
   readonly defaults: O
   readonly needs: readonly FactName[]
+  /** The pieces it looks at have to do with this; left out: it looks at all. */
+  readonly about?: Concern
   readonly messages: Messages
   /** The numbers that meet at the limit, for rules that have one. */
   readonly limit?: { readonly measured: string; readonly allowed: string }
@@ -88,13 +91,33 @@ const cannotJudge = ({ id, title }: { readonly id: string; readonly title: strin
   remedies: [],
 })
 
+/** A finding as a rule leaves it; the ways out of it are asked for later, about the rig as it is then. */
+export interface Found {
+  readonly finding: Omit<Finding, 'remedies'>
+  /** The ways out, for figures in which the finding stands. */
+  readonly cures: (facts: Facts) => readonly Remedy[]
+}
+
 /** A rule as the registry runs it; the kind of its subjects stays inside. */
 export interface Check extends Omit<CheckDefinition<never, never>, 'subjects' | 'judge' | 'remedies' | 'options' | 'defaults'> {
   readonly options: z.ZodType
   readonly defaults: unknown
   readonly judgements: (facts: Facts) => readonly Judgement[]
+  readonly judgeAll: (facts: Facts) => readonly Found[]
   readonly run: (facts: Facts) => readonly Finding[]
 }
+
+/** Findings with the ways out of them, worked out when somebody looks: trying out edits is dear, and most findings are only counted. */
+export const withCures = (found: readonly Found[], facts: Facts): readonly Finding[] =>
+  found.map(({ finding, cures }) => {
+    let made: readonly Remedy[] | undefined
+    return {
+      ...finding,
+      get remedies() {
+        return (made ??= cures(facts))
+      },
+    }
+  })
 
 /** For rules without a number of their own. */
 export const noOptions = { options: z.object({}), defaults: {} }
@@ -105,9 +128,15 @@ const messageOf = (check: { id: string; messages: Messages }, judgement: Judgeme
   return text
 }
 
-const once = <T>(make: () => T): (() => T) => {
-  let made: { readonly value: T } | undefined
-  return () => (made ??= { value: make() }).value
+/** At which place among its rule's subjects something was found. */
+const indexOf = new WeakMap<readonly Found[], number>()
+
+const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => readonly T[]): readonly T[] => {
+  try {
+    return judge()
+  } catch (error) {
+    return failed(error)
+  }
 }
 
 /** Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding that says so. */
@@ -115,57 +144,56 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
   const optionsIn = ({ shelf }: Facts): O => optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
   const judged = (facts: Facts) =>
     definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, optionsIn(facts)) }))
+  const failed = (error: unknown): readonly Found[] => {
+    const { remedies: cures, ...finding } = cannotJudge(definition, error)
+    return [{ finding, cures: () => cures }]
+  }
+  // The subject is looked up anew: it may be the figures themselves, and those of another moment would cure another rig.
+  const curesOf = (index: number, facts: Facts): readonly Remedy[] =>
+    guarded(
+      () => {
+        const subject = definition.subjects(facts)[index]
+        if (subject === undefined) return []
+        const options = optionsIn(facts)
+        return definition.remedies?.(subject, facts, definition.judge(subject, facts, options), options) ?? []
+      },
+      () => [],
+    )
+  // What a rule makes of its subject alone is the same as long as it is the same subject.
+  const alone = definition.judge.length < 2 ? new WeakMap<object, readonly Found[]>() : undefined
+  const found = (subject: S, index: number, facts: Facts): readonly Found[] => {
+    if (!alone || typeof subject !== 'object' || subject === null) return judgedOf(subject, index, facts)
+    const before = alone.get(subject)
+    if (before && (before.length === 0 || indexOf.get(before) === index)) return before
+    const made = judgedOf(subject, index, facts)
+    alone.set(subject, made)
+    indexOf.set(made, index)
+    return made
+  }
+  const judgedOf = (subject: S, index: number, facts: Facts): readonly Found[] => {
+    const judgement = definition.judge(subject, facts, optionsIn(facts))
+    const text = messageOf(definition, judgement)
+    if (judgement.group === 'silent') return []
+    const finding = {
+      check: definition.id,
+      message: judgement.message,
+      group: judgement.group,
+      level: judgement.level ?? (judgement.group === 'cannotTell' ? ('hint' as const) : definition.level),
+      parts: judgement.parts ?? [],
+      at: judgement.at,
+      text,
+      why: definition.why,
+      numbers: judgement.numbers ?? {},
+      names: judgement.names ?? {},
+    }
+    return [{ finding, cures: (now) => curesOf(index, now) }]
+  }
+  const judgeAll = (facts: Facts): readonly Found[] =>
+    guarded(() => definition.subjects(facts).flatMap((subject, index) => guarded(() => found(subject, index, facts), failed)), failed)
   return {
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),
-    run: (facts) => {
-      const guarded = <T>(judge: () => readonly T[], failed: (finding: Finding) => readonly T[]): readonly T[] => {
-        try {
-          return judge()
-        } catch (error) {
-          return failed(cannotJudge(definition, error))
-        }
-      }
-      const finding = (subject: S): readonly Finding[] => {
-        const options = optionsIn(facts)
-        const judgement = definition.judge(subject, facts, options)
-        const text = messageOf(definition, judgement)
-        if (judgement.group === 'silent') return []
-        const cures = once(() =>
-          guarded(
-            () => definition.remedies?.(subject, facts, judgement, options) ?? [],
-            () => [],
-          ),
-        )
-        return [
-          {
-            check: definition.id,
-            message: judgement.message,
-            group: judgement.group,
-            level: judgement.level ?? (judgement.group === 'cannotTell' ? 'hint' : definition.level),
-            parts: judgement.parts ?? [],
-            at: judgement.at,
-            text,
-            why: definition.why,
-            numbers: judgement.numbers ?? {},
-            names: judgement.names ?? {},
-            // Worked out when somebody looks: trying out edits is dear, and most findings are only counted.
-            get remedies() {
-              return cures()
-            },
-          },
-        ]
-      }
-      return guarded(
-        () =>
-          definition.subjects(facts).flatMap((subject) =>
-            guarded(
-              () => finding(subject),
-              (failure) => [failure],
-            ),
-          ),
-        (failure) => [failure],
-      )
-    },
+    judgeAll,
+    run: (facts) => withCures(judgeAll(facts), facts),
   }
 }

@@ -16,6 +16,7 @@ const notChecks = new Set([
   'failure.ts',
   'limits.ts',
   'margins.ts',
+  'moment.ts',
   'index.ts',
   'places.ts',
   'priced.ts',

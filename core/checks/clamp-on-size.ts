@@ -25,6 +25,7 @@ export const clampOnSize = defineCheck<Pair, object>({
   level: 'hint',
   source: 'The clamp’s diameter against the outer diameter of each lens front.',
   ...noOptions,
+  about: 'glass',
   needs: ['lensKit'],
   limit: { measured: 'frontMm', allowed: 'clampMm' },
   messages: {

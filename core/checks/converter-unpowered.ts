@@ -11,6 +11,7 @@ export const converterUnpowered = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'The seats and leads of the set-up.',
   ...noOptions,
+  about: 'electric',
   needs: ['runDown'],
   messages: {
     speaks: { dark: 'No picture gets through {part}. It wants {watts} of its own and has none.' },

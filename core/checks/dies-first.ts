@@ -20,6 +20,7 @@ export const diesFirst = defineCheck<Cell, object>({
   level: 'hint',
   source: 'Everything on, from full: what is empty first.',
   ...noOptions,
+  about: 'electric',
   needs: ['network', 'runDown'],
   limit: { measured: 'together', allowed: 'mostTogether' },
   messages: {

@@ -16,6 +16,7 @@ export const driveSlow = defineCheck<Written, object>({
   level: 'risk',
   source: 'The stream with 1.3 to spare, against what is written without a pause.',
   ...noOptions,
+  about: 'electric',
   needs: ['recordings'],
   limit: { measured: 'wantedMBs', allowed: 'writeMBs' },
   messages: {

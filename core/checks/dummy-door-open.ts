@@ -11,6 +11,7 @@ export const dummyDoorOpen = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'The brief’s spray, and a lead through the door.',
   ...noOptions,
+  about: 'electric',
   needs: ['network'],
   messages: {
     speaks: {

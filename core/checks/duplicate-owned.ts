@@ -18,17 +18,16 @@ const sitsAsFirmly = (piece: PlacedPart, part: Part): boolean => {
 }
 
 const fromLocker = (facts: Facts, piece: PlacedPart) => {
-  // The locker is small, the catalogue is not.
-  const lying = [...facts.shelf.owned.keys()].sort().flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? [])
-  const alike = lying.filter(
+  const { catalogue, owned } = facts.shelf
+  const alike = (catalogue.byRole.get(piece.part.role) ?? []).filter(
     (part) =>
-      part.role === piece.part.role &&
+      owned.has(part.id) &&
       part.id !== piece.part.id &&
       spareOwned(facts, part) &&
       piece.part.provides.every((gift) => part.provides.includes(gift)) &&
       sitsAsFirmly(piece, part),
   )
-  for (const part of alike) {
+  for (const part of alike.sort((a, b) => (a.id < b.id ? -1 : 1))) {
     const remedy = swapRemedy(facts, piece, part)
     if (remedy) return { part, remedy }
   }

@@ -27,7 +27,7 @@ import {
   twoHandsOf,
 } from '../balance/index.ts'
 import { type Need, needsOf, unmet } from '../brief/index.ts'
-import { capabilities, type Catalogue, type Part, type Room } from '../catalogue/index.ts'
+import { capabilities, type Catalogue, type Concern, type Part, type Room } from '../catalogue/index.ts'
 import {
   type Clash,
   clashesOf,
@@ -50,6 +50,7 @@ import { zero } from '../kernel/index.ts'
 import { FactFailure } from './failure.ts'
 import type { Limits } from './limits.ts'
 import { marginsOf } from './margins.ts'
+import { firstMoment, type Moment, nextMoment, queriesFor, type Question } from './moment.ts'
 import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
 import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
@@ -319,27 +320,76 @@ const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('c
 
 const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
 
-/** The figures of one placed set-up. Reading one that can't be worked out throws a `FactFailure`, again at each reading. */
-export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => {
-  const facts = { assembly, shelf } as Facts
-  for (const name of factNames) {
-    let made: { value: unknown } | undefined
-    let failed: FactFailure | undefined
-    Object.defineProperty(facts, name, {
-      enumerable: true,
-      get: () => {
-        if (failed) throw failed
-        try {
-          return (made ??= { value: makers[name](assembly, shelf, facts) }).value
-        } catch (error) {
-          // What this figure is made of may have failed: then that is what is told.
-          throw (failed = error instanceof FactFailure ? error : new FactFailure(name, error))
-        }
-      },
-    })
+type Made = Readonly<Record<string, (assembly: Assembly, shelf: Shelf, facts: Facts) => unknown>>
+
+/** What a figure is made of may have failed: then that is what is told. */
+const told =
+  (name: FactName, make: Made[string]): Made[string] =>
+  (assembly, shelf, facts) => {
+    try {
+      return make(assembly, shelf, facts)
+    } catch (error) {
+      throw error instanceof FactFailure ? error : new FactFailure(name, error)
+    }
   }
+const rules = new Map<string, Question>()
+/** Makes a rule one of the questions that can be asked about a moment. */
+export const askable = (id: string, question: Question): void => void rules.set(id, question)
+
+/** The figures that look at pieces of one concern only. */
+const about: Partial<Record<FactName, Concern>> = {
+  network: 'electric',
+  day: 'electric',
+  spares: 'electric',
+  bays: 'electric',
+  runDown: 'electric',
+  pictures: 'electric',
+  sounds: 'electric',
+  recordings: 'electric',
+  front: 'glass',
+  deliveries: 'glass',
+  picture: 'glass',
+  clean: 'glass',
+  lensKit: 'glass',
+  light: 'glass',
+  economy: 'glass',
+  drives: 'glass',
+}
+
+const queries = queriesFor(
+  Object.fromEntries(
+    factNames.map((name) => {
+      const make = told(name, makers[name] as Made[string])
+      return [name, { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts) } satisfies Question]
+    }),
+  ),
+  (id) => rules.get(id),
+)
+
+const moments = new WeakMap<Facts, Moment>()
+/** The moment whose figures these are. @throws {RangeError} for figures put together by hand */
+export const momentOf = (facts: Facts): Moment => {
+  const moment = moments.get(facts)
+  if (!moment) throw new RangeError('These figures belong to no moment; they come from factsOf.')
+  return moment
+}
+
+const factsAt = (moment: Moment, assembly: Assembly, shelf: Shelf): Facts => {
+  const facts = { assembly, shelf } as Facts
+  for (const name of factNames) Object.defineProperty(facts, name, { enumerable: true, get: () => moment.evaluator.get(`fact ${name}`) })
+  moments.set(facts, moment)
   return facts
 }
+
+/** The figures of one placed set-up. Reading one that can't be worked out throws a `FactFailure`, again at each reading. */
+export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => factsAt(firstMoment(queries, assembly, shelf), assembly, shelf)
+
+/**
+ * The figures after an edit: what it does not reach stands as it was worked out before.
+ * @param tried the edit is only tried: the figures before it take nothing over from it
+ */
+export const factsAfter = (before: Facts, assembly: Assembly, shelf: Shelf, tried: boolean): Facts =>
+  factsAt(nextMoment(momentOf(before), assembly, shelf, tried), assembly, shelf)
 
 const noFlow: Flow = {
   cellW: new Map(),
@@ -383,19 +433,30 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
  * @param failed takes the names of the figures that failed, as they are read
  */
 export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => {
-  const shown = { assembly: facts.assembly, shelf: facts.shelf } as Facts
-  for (const name of factNames)
-    Object.defineProperty(shown, name, {
-      enumerable: true,
-      get: () => {
-        try {
-          return facts[name]
-        } catch (error) {
-          if (!(error instanceof FactFailure)) throw error
-          failed.add(name)
-          return name in blanks ? blanks[name] : []
-        }
-      },
-    })
+  const shown = Object.assign(Object.create(shownFields) as object, { assembly: facts.assembly, shelf: facts.shelf }) as Facts
+  moments.set(shown, momentOf(facts))
+  failures.set(shown, failed)
   return shown
 }
+
+const failures = new WeakMap<Facts, Set<FactName>>()
+const shownFields = Object.defineProperties(
+  {},
+  Object.fromEntries(
+    factNames.map((name) => [
+      name,
+      {
+        enumerable: true,
+        get(this: Facts) {
+          try {
+            return momentOf(this).evaluator.get(`fact ${name}`)
+          } catch (error) {
+            if (!(error instanceof FactFailure)) throw error
+            failures.get(this)?.add(name)
+            return name in blanks ? blanks[name] : []
+          }
+        },
+      },
+    ]),
+  ),
+)

@@ -24,6 +24,7 @@ export const fieldUncovered = defineCheck<Field, object>({
   level: 'hint',
   source: 'The fields the brief asks for against the lens kit on this sensor, as focal lengths on 36 x 24 mm.',
   ...noOptions,
+  about: 'glass',
   needs: ['lensKit'],
   messages: {
     speaks: { open: 'No lens shows what {fieldMm} shows. The nearest gives {nearestMm} on this camera.' },

@@ -34,6 +34,7 @@ export const filterPerLens = defineCheck<LensFit, object>({
   level: 'hint',
   source: 'Neutral density and rings of the kit against the thread of each lens.',
   ...noOptions,
+  about: 'glass',
   needs: ['lensKit', 'needs', 'light'],
   messages: {
     speaks: {

@@ -26,6 +26,7 @@ export const filterStack = defineCheck<Stack, { most: number }>({
   source: 'Workshop practice: two filters on each other; more belong in trays.',
   options: z.object({ most: z.int().positive() }),
   defaults: { most: 2 },
+  about: 'glass',
   needs: [],
   limit: { measured: 'count', allowed: 'most' },
   messages: {

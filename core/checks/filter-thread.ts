@@ -21,6 +21,7 @@ export const filterThread = defineCheck<Held, object>({
   level: 'risk',
   source: 'The threads of filter, lenses and rings of the kit; at most three rings on each other.',
   ...noOptions,
+  about: 'glass',
   needs: ['lensKit'],
   messages: {
     speaks: {

@@ -10,6 +10,7 @@ export const followFocusOnAf = defineCheck<Drive, object>({
   level: 'hint',
   source: 'Autofocus as stated for the lens, on a mount that passes it on.',
   ...noOptions,
+  about: 'glass',
   needs: ['drives', 'lensKit'],
   messages: {
     speaks: { idle: '{lens} focuses by itself. Leaving out {drive} saves {massG} and {priceMinor}.' },

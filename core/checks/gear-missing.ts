@@ -10,6 +10,7 @@ export const gearMissing = defineCheck<Drive, object>({
   level: 'risk',
   source: '0.8 gears on the lens and on rings clamped round it.',
   ...noOptions,
+  about: 'glass',
   needs: ['drives'],
   messages: {
     speaks: { bare: '{drive} has nothing to drive. {lens} has no teeth; a gear ring of its diameter gives it some.' },

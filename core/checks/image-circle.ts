@@ -16,6 +16,7 @@ export const imageCircle = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'The image circle stated for the lens against the diagonal of the picture that is delivered.',
   ...noOptions,
+  about: 'glass',
   needs: ['picture'],
   limit: { measured: 'diagonalMm', allowed: 'circleMm' },
   messages: {

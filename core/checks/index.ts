@@ -1,6 +1,6 @@
 import { type Limit, type Limits, limitsOf, limitsSchemaFor } from './limits.ts'
-import { type Check, type Finding, levels } from './check.ts'
-import { type Facts } from './facts.ts'
+import { type Check, type Finding, type Found, levels, withCures } from './check.ts'
+import { askable, type Facts, momentOf } from './facts.ts'
 import { adapterLoad } from './adapter-load.ts'
 import { adapterNoElectronics } from './adapter-no-electronics.ts'
 import { adapterStack } from './adapter-stack.ts'
@@ -128,7 +128,7 @@ import { wrongEnds } from './wrong-ends.ts'
 
 export * from './check.ts'
 export { shelfFor } from './priced.ts'
-export { blankWhereFailed, type FactName, factNames, type Facts, factsOf, type Shelf } from './facts.ts'
+export { blankWhereFailed, type FactName, factNames, type Facts, factsAfter, factsOf, momentOf, type Shelf } from './facts.ts'
 export { FactFailure } from './failure.ts'
 export { type Limit, type Limits, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
 export { MARGINS, marginsOf } from './margins.ts'
@@ -266,11 +266,13 @@ export const checks: readonly Check[] = [
   wrongEnds,
 ]
 
+for (const { id, judgeAll, about } of checks) askable(id, { about, answer: judgeAll })
+
 /** All that the checks have to say, worst first; within a level in the order of the registry. */
 export const findingsOf = (facts: Facts): readonly Finding[] => {
   const seen = new Set<string>()
   const found = checks
-    .flatMap((check) => check.run(facts))
+    .flatMap(({ id }) => withCures(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts))
     .filter((finding) => {
       // What one failed figure keeps from many rules is said once; so is a rule that fails at each of its subjects.
       if (finding.message !== 'fact-failed' && finding.message !== 'rule-failed') return true

@@ -10,6 +10,7 @@ export const lensMount = defineCheck<LensFit, object>({
   level: 'risk',
   source: 'The mounts and flange distances of camera, lens and adapters. An adapter only goes from a longer flange to a shorter.',
   ...noOptions,
+  about: 'glass',
   needs: ['lensKit'],
   messages: {
     speaks: {

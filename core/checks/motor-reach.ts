@@ -11,6 +11,7 @@ export const motorReach = defineCheck<Drive, object>({
   level: 'risk',
   source: 'The distance between the two gears across the lens against the swing of the drive’s arm, and along it against its slide.',
   ...noOptions,
+  about: 'glass',
   needs: ['drives'],
   limit: { measured: 'offMm', allowed: 'reachMm' },
   messages: {

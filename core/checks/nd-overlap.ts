@@ -36,6 +36,7 @@ export const ndOverlap = defineCheck<Held, object>({
   level: 'hint',
   source: 'The light of the day with and without it. Two variable ones on each other show a dark cross.',
   ...noOptions,
+  about: 'glass',
   needs: ['light'],
   messages: {
     speaks: {

@@ -24,6 +24,7 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
     'Published exposure tables, the height of the sun, and the stops between the marks of the filters in the kit. A third of a stop is let pass.',
   options: z.object({ smallestStop: z.number().positive() }),
   defaults: { smallestStop: 11 },
+  about: 'glass',
   needs: ['light', 'needs'],
   messages: {
     speaks: {

@@ -27,6 +27,7 @@ export const noAudioIn = defineCheck<SoundSource, object>({
   level: 'risk',
   source: 'The leads of the set-up, followed to what records.',
   ...noOptions,
+  about: 'electric',
   needs: ['sounds', 'leads'],
   messages: {
     speaks: { lost: 'The sound of {part} is not recorded. It ends at {other}.' },

@@ -34,6 +34,7 @@ export const noCable = defineCheck<Wanted, object>({
   level: 'risk',
   source: 'What the pieces take and give, and the leads of the set-up.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   messages: {
     speaks: {

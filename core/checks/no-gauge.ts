@@ -19,6 +19,7 @@ export const noGauge = defineCheck<Cell, object>({
   level: 'hint',
   source: 'What the battery is stated to have.',
   ...noOptions,
+  about: 'electric',
   needs: ['network'],
   messages: {
     speaks: { none: 'No gauge. {part} feeds the camera, and nobody sees it coming.' },

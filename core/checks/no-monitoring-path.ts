@@ -19,6 +19,7 @@ export const noMonitoringPath = defineCheck<readonly PlacedPart[], object>({
   level: 'risk',
   source: 'The brief, and the headphone jacks that sound gets to.',
   ...noOptions,
+  about: 'electric',
   needs: ['needs', 'leads'],
   messages: {
     speaks: { silent: 'Nothing to listen to. {part} has a headphone jack, and no sound gets to it.' },

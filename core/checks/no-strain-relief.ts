@@ -57,6 +57,7 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>>({
   source: 'A clamp within a thumb’s length of the socket.',
   options,
   defaults: { mostMm: 60 },
+  about: 'electric',
   needs: ['leads'],
   limit: { measured: 'heldMm', allowed: 'mostMm' },
   messages: {

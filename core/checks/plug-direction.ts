@@ -26,6 +26,7 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
   source: 'The way the cable has to go from the plug; room for the plug and a bend of five cable thicknesses.',
   options,
   defaults: { mostDeg: TWIST_DEG },
+  about: 'electric',
   needs: ['leads', 'plugs'],
   limit: { measured: 'turnsDeg', allowed: 'mostDeg' },
   messages: {

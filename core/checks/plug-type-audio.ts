@@ -13,6 +13,7 @@ export const plugTypeAudio = defineCheck<Run, object>({
   level: 'risk',
   source: 'TRS has two rings, TRRS three; a condenser mic wants its feed.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   messages: {
     speaks: {

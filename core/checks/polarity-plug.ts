@@ -11,6 +11,7 @@ export const polarityPlug = defineCheck<Run, object>({
   level: 'risk',
   source: 'The two common barrel plugs differ by 0.4 mm in the pin.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   messages: {
     speaks: {

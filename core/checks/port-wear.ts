@@ -23,6 +23,7 @@ export const portWear = defineCheck<Run, object>({
   level: 'hint',
   source: 'Micro and mini picture sockets; how the set-ups use them.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   messages: {
     speaks: {

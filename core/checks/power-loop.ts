@@ -13,6 +13,7 @@ export const powerLoop = defineCheck<Link, object>({
   level: 'stop',
   source: 'The seats and leads of the set-up.',
   ...noOptions,
+  about: 'electric',
   needs: ['network', 'leads'],
   messages: {
     speaks: { ring: 'Power in a ring. {cable} feeds {to} from {from}, which {to} feeds itself.' },

@@ -21,6 +21,7 @@ export const recordTimeShort = defineCheck<Recording, object>({
   level: 'risk',
   source: 'GB x 8000 / Mbps / 60 x 0.93, against the hours rolling with 1.3 to spare.',
   ...noOptions,
+  about: 'electric',
   needs: ['recordings'],
   limit: { measured: 'neededMin', allowed: 'roomMin' },
   messages: {

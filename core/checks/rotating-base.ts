@@ -22,6 +22,7 @@ export const rotatingBase = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'Whether the front of the lens turns with its rings, as stated for the lens.',
   ...noOptions,
+  about: 'glass',
   needs: [],
   messages: {
     speaks: {

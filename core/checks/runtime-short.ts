@@ -13,6 +13,7 @@ export const runtimeShort = defineCheck<KindUse, object>({
   level: 'risk',
   source: 'The parts of the day, each piece’s draw, depth 0.9, the cold, and what charges near the wall.',
   ...noOptions,
+  about: 'electric',
   needs: ['day'],
   limit: { measured: 'needed', allowed: 'have' },
   messages: {

@@ -11,6 +11,7 @@ export const signalUnsupported = defineCheck<PicturePath, object>({
   level: 'risk',
   source: 'The formats stated for sockets and leads.',
   ...noOptions,
+  about: 'electric',
   needs: ['pictures'],
   messages: {
     speaks: {

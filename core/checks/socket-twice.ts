@@ -27,6 +27,7 @@ export const socketTwice = defineCheck<Plugged, object>({
   level: 'stop',
   source: 'One socket takes one plug.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   limit: { measured: 'plugs', allowed: 'mostPlugs' },
   messages: {

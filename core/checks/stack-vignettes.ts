@@ -28,6 +28,7 @@ export const stackVignettes = defineCheck<Stack, object>({
   level: 'risk',
   source: 'A ring at depth L before the entrance pupil has to leave clear L x diagonal / 2f + f / 2T; a box the same by width and height.',
   ...noOptions,
+  about: 'glass',
   needs: ['front', 'clean', 'picture'],
   limit: { measured: 'cleanMm', allowed: 'shortMm' },
   messages: {

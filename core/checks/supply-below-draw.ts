@@ -10,6 +10,7 @@ export const supplyBelowDraw = defineCheck<Feed, object>({
   level: 'hint',
   source: 'Pack / (draw - supply).',
   ...noOptions,
+  about: 'electric',
   needs: ['network', 'runDown'],
   limit: { measured: 'watts', allowed: 'mostWatts' },
   messages: {

@@ -11,6 +11,7 @@ export const timecodePath = defineCheck<SocketHere, object>({
   level: 'risk',
   source: 'The leads of the set-up.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   messages: {
     speaks: { nowhere: 'Timecode goes nowhere. {part} is joined to nothing that records it.' },

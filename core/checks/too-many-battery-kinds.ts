@@ -24,6 +24,7 @@ export const tooManyBatteryKinds = defineCheck<Assembly, z.infer<typeof options>
   source: 'Practice: one kind for the camera, one for the rest.',
   options,
   defaults: { mostKinds: 2 },
+  about: 'electric',
   needs: [],
   limit: { measured: 'kinds', allowed: 'mostKinds' },
   messages: {

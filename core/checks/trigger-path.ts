@@ -41,6 +41,7 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>>
   source: 'The reach of a thumb or finger from the middle of a grip, with the hand shifted along it.',
   options,
   defaults: { reachMm: 130 },
+  about: 'electric',
   needs: ['leads'],
   limit: { measured: 'buttonMm', allowed: 'reachMm' },
   messages: {

@@ -27,6 +27,7 @@ export const unpowered = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'The seats and leads of the set-up.',
   ...noOptions,
+  about: 'electric',
   needs: ['network', 'runDown'],
   messages: {
     speaks: {

@@ -40,6 +40,7 @@ export const watts = defineCheck<Load, object>({
   level: 'risk',
   source: 'The makers’ limits for outlets and batteries.',
   ...noOptions,
+  about: 'electric',
   needs: ['network', 'runDown'],
   limit: { measured: 'watts', allowed: 'mostWatts' },
   messages: {

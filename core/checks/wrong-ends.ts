@@ -17,6 +17,7 @@ export const wrongEnds = defineCheck<Run, object>({
   level: 'stop',
   source: 'The connectors of sockets and plugs, and which way each socket works.',
   ...noOptions,
+  about: 'electric',
   needs: ['leads'],
   messages: {
     speaks: {

@@ -83,10 +83,7 @@ test('a fork looks up what it does not change, writes nothing back, and is dropp
 test('leaves and reads of a query are told, also those by others', () => {
   const evaluator = Evaluator.from(rig, leavesOf(base))
   expect([...evaluator.leavesOf('word')].sort()).toEqual(['a', 'b', 'cap'])
-  expect(evaluator.readsOf('over')).toEqual([
-    { kind: 'query', name: 'sum' },
-    { kind: 'leaf', name: 'cap' },
-  ])
+  expect(evaluator.readsOf('over')).toEqual({ leaves: ['cap'], queries: ['sum'] })
 })
 
 test('what nobody looks at for long is forgotten; what is looked at stays', () => {

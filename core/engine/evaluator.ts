@@ -15,7 +15,11 @@ export type Queries = (name: string) => Query | undefined
 /** The leaves as they are at one moment. Two moments are compared leaf by leaf, by identity. */
 export type Leaves = (name: string) => unknown
 
-type Read = readonly [kind: 'leaf' | 'query', name: string, saw: unknown]
+/** What was seen of each leaf and of each other query: its value, or what stands for its error. */
+interface Reads {
+  readonly leaves: Map<string, unknown>
+  readonly queries: Map<string, Entry>
+}
 
 /** A value or an error, and all that was read on the way to it. */
 interface Entry {
@@ -23,7 +27,7 @@ interface Entry {
   used: number
   readonly value: unknown
   readonly error: { readonly thrown: unknown } | undefined
-  readonly reads: readonly Read[]
+  readonly reads: Reads
 }
 
 /** What nobody looked at for so many moments is forgotten. */
@@ -76,7 +80,7 @@ export class Evaluator {
   readonly #counts = new Map<string, number>()
   readonly #running = new Set<string>()
   readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name) }
-  #reads: Read[] | undefined
+  #reads: Reads | undefined
 
   private constructor(queries: Queries, leaves: Leaves, older: ReadonlyMap<string, Entry>, moment: number, parent?: Evaluator) {
     this.#queries = queries
@@ -116,30 +120,37 @@ export class Evaluator {
 
   /** A leaf as it is now; read while a query runs, it is noted as something the query hangs on. */
   leaf(name: string): unknown {
+    const leaves = this.#reads?.leaves
+    if (!leaves) return this.#leaves(name)
+    const seen = leaves.get(name)
+    if (seen !== undefined) return seen
     const value = this.#leaves(name)
-    this.#reads?.push(['leaf', name, value])
+    leaves.set(name, value)
     return value
   }
 
   /** Another query; read while a query runs, it is noted likewise. */
   query(name: string): unknown {
-    const noting = this.#reads
+    const noting = this.#reads?.queries
+    const seen = noting?.get(name)
+    if (seen) return valueOf(seen)
     const entry = this.#entry(name)
-    noting?.push(['query', name, entry.error ?? entry.value])
+    noting?.set(name, entry)
     return valueOf(entry)
   }
 
   /** The leaves a query hangs on, directly or by others; for documents and tests. */
   leavesOf(name: string, found = new Set<string>()): ReadonlySet<string> {
-    for (const [kind, read] of this.#entry(name).reads)
-      if (kind === 'leaf') found.add(read)
-      else this.leavesOf(read, found)
+    const { leaves, queries } = this.#entry(name).reads
+    for (const leaf of leaves.keys()) found.add(leaf)
+    for (const query of queries.keys()) this.leavesOf(query, found)
     return found
   }
 
-  /** What a query asked for itself, in the order it asked. */
-  readsOf(name: string): readonly { readonly kind: 'leaf' | 'query'; readonly name: string }[] {
-    return this.#entry(name).reads.map(([kind, read]) => ({ kind, name: read }))
+  /** What a query asked for itself. */
+  readsOf(name: string): { readonly leaves: readonly string[]; readonly queries: readonly string[] } {
+    const { leaves, queries } = this.#entry(name).reads
+    return { leaves: [...leaves.keys()], queries: [...queries.keys()] }
   }
 
   #entry(name: string): Entry {
@@ -153,17 +164,14 @@ export class Evaluator {
     return entry
   }
 
-  /** Is everything an entry read what it was? What it read is looked up in the order it was read: a later read may hang on an earlier one. */
-  #stands({ reads }: Entry): boolean {
-    for (const [kind, name, saw] of reads) {
-      if (kind === 'leaf') {
-        if (!Object.is(this.#leaves(name), saw)) return false
-        continue
-      }
+  /** Is everything an entry read what it was? Leaves first; then queries in the order they were asked, for a later one may hang on an earlier one. */
+  #stands({ reads: { leaves, queries } }: Entry): boolean {
+    for (const [name, saw] of leaves) if (!Object.is(this.#leaves(name), saw)) return false
+    for (const [name, saw] of queries) {
       // What reads in a ring now did not before: then it does not stand.
       if (this.#running.has(name)) return false
       const entry = this.#entry(name)
-      if (!Object.is(entry.error ?? entry.value, saw)) return false
+      if (entry !== saw && !(entry.error === undefined && saw.error === undefined && Object.is(entry.value, saw.value))) return false
     }
     return true
   }
@@ -172,7 +180,7 @@ export class Evaluator {
     const query = this.#queries(name)
     if (!query) throw new RangeError(`There is no query "${name}".`)
     const outer = this.#reads
-    const reads: Read[] = []
+    const reads: Reads = { leaves: new Map(), queries: new Map() }
     this.#reads = reads
     this.#running.add(name)
     this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)

@@ -79,18 +79,32 @@ const figureAt = (price: PriceSpread, value: number): number => {
 /** Enough to find a figure to a ten-thousandth. */
 const HALVINGS = 18
 
-const integral = (of: (z: number) => number): number => {
+const integral = (of: (z: number, step: number) => number): number => {
   let [sum, total] = [0, 0]
-  for (const { z, weight } of steps) {
-    sum += weight * of(z)
+  for (const [step, { z, weight }] of steps.entries()) {
+    sum += weight * of(z, step)
     total += weight
   }
   return sum / total
 }
 
+type Moments = ReturnType<typeof momentsAt>
+const NO_MOMENTS: Moments = [0, 0, 0]
+/** Moments of prices at each value of the shared figure, kept: a bill with one line more has all the others as they were. */
+const kept = new Map<string, readonly Moments[]>()
+const MOST_KEPT = 2000
+
+/** A price's moments at each step of the shared figure. */
+const momentsOf = (price: PriceSpread, shared: number, own: number): readonly Moments[] => {
+  const key = `${price.low} ${price.usual} ${price.high} ${price.kind} ${shared}`
+  const known = kept.get(key) ?? steps.map(({ z }) => momentsAt(price, shared * z, own))
+  if (kept.size >= MOST_KEPT) kept.clear()
+  kept.set(key, known)
+  return known
+}
+
 /** The share under a cap of a sum of which only three moments are known: Edgeworth's first correction, `P(z) - p(z) g (z^2 - 1) / 6`. */
-const underBy = (prices: readonly PriceSpread[], at: number, width: number): ((cap: number) => number) => {
-  const all = prices.map((price) => momentsAt(price, at, width))
+const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
   const [mean, variance, third] = [0, 1, 2].map((i) => all.reduce((sum, one) => sum + (one[i] ?? 0), 0)) as [number, number, number]
   const deviation = Math.sqrt(variance)
   if (deviation < 1e-9) return (cap) => (mean <= cap + 1e-9 ? 1 : 0)
@@ -115,11 +129,12 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
   if (!first) return cap >= 0 ? 1 : 0
   if (!second) return oneWithin(first, cap)
   const [shared, own] = [Math.sqrt(commonPart), Math.sqrt(1 - commonPart)]
-  return integral((z) => {
+  const moments = rest.map((price) => momentsOf(price, shared, own))
+  return integral((z, step) => {
     const at = shared * z
     if (rest.length === 0) return integral((a) => normalBelow((figureAt(first, cap - priceAt(second, at + own * a)) - at) / own))
-    const under = underBy(rest, at, own)
-    const others = steps.map((step) => ({ value: priceAt(second, at + own * step.z), weight: step.weight }))
+    const under = underBy(moments.map((one) => one[step] ?? NO_MOMENTS))
+    const others = steps.map((one) => ({ value: priceAt(second, at + own * one.z), weight: one.weight }))
     return integral((a) => {
       const left = cap - priceAt(first, at + own * a)
       return others.reduce((sum, { value, weight }) => sum + weight * under(left - value), 0)

@@ -93,7 +93,7 @@ const bench = {
     for (const finding of before.findings) {
       all.push(
         finding.remedies.map((remedy) => {
-          const effect = effectOf(rig, setup, remedy.commands, shelf, before)
+          const effect = effectOf(rig, remedy.commands, before)
           return { remedy, effect: 'issues' in effect ? undefined : effect }
         }),
       )

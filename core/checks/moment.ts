@@ -1,0 +1,222 @@
+import { type Assembly, type Instance, rigSchema, setupSchema } from '../assembly/index.ts'
+import { briefSchema } from '../brief/index.ts'
+import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
+import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
+import type { Facts, Shelf } from './facts.ts'
+
+/** Objects whose fields are leaves of their own: a rule that reads the money of the brief does not hang on its hours. */
+const fielded = ['rig', 'setup', 'brief', 'shelf'] as const
+type Fielded = (typeof fielded)[number]
+
+const nothing: ReadonlyMap<string, unknown> = new Map()
+
+/** What somebody wrote beside a piece is no figure. */
+const withoutNotes = ({ notes: _, ...rest }: Instance): Instance => rest
+
+/** Things that are made anew each time are taken for the old ones when they say the same. */
+const again = <T, K>(was: unknown, now: readonly T[], keyOf: (one: T) => K, same: (a: T, b: T) => boolean): readonly T[] => {
+  const old = new Map(((was ?? []) as readonly T[]).map((one) => [keyOf(one), one]))
+  return now.map((one) => {
+    const known = old.get(keyOf(one))
+    return known !== undefined && same(known, one) ? known : one
+  })
+}
+
+/** What surrounds and makes up one placed set-up at one moment, as leaves. Lists of the very same things are the same list as before. */
+export class MomentLeaves {
+  readonly #objects: Readonly<Record<Fielded, object>>
+  readonly #lists = new Map<string, unknown>()
+
+  constructor(assembly: Assembly, shelf: Shelf, before?: MomentLeaves) {
+    const { rig, setup, placed, byInstance, braces, loose } = assembly
+    this.#objects = { rig, setup, brief: rig?.brief ?? {}, shelf }
+    const earlier = before ? before.#lists : nothing
+    const keep = (name: string, now: unknown): void => {
+      const was = earlier.get(name)
+      this.#lists.set(name, was !== undefined && equalValues(was, now) ? was : now)
+    }
+    keep('assembly.placed', placed)
+    // The map says nothing that the list does not.
+    this.#lists.set(
+      'assembly.byInstance',
+      this.#lists.get('assembly.placed') === earlier.get('assembly.placed') ? earlier.get('assembly.byInstance') : byInstance,
+    )
+    keep(
+      'assembly.braces',
+      again(earlier.get('assembly.braces'), braces ?? [], ({ joint }) => joint, equalValues),
+    )
+    const kit = again(
+      earlier.get('rig.kit'),
+      (rig?.kit ?? []).map(withoutNotes),
+      ({ id }) => id,
+      (a, b) => a.partId === b.partId && a.status === b.status && a.health === b.health && a.tier === b.tier,
+    )
+    keep('rig.kit', kit)
+    const plain = new Map(kit.map((instance) => [instance.id, instance]))
+    keep(
+      'assembly.loose',
+      again(
+        earlier.get('assembly.loose'),
+        (loose ?? []).map(({ instance, part }) => ({ instance: plain.get(instance.id) ?? instance, part })),
+        ({ instance }) => instance.id,
+        (a, b) => a.instance === b.instance && a.part === b.part,
+      ),
+    )
+    for (const name of ['joints', 'braces', 'poses', 'links'] as const) keep(`setup.${name}`, setup?.[name])
+    const partOf = (id: string) => shelf.catalogue?.parts.get(id)
+    for (const concern of concerns) {
+      const seen = (list: unknown) => ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
+      const pieces = seen(placed) as unknown as Assembly['placed']
+      keep(`${concern}.placed`, pieces)
+      this.#lists.set(
+        `${concern}.byInstance`,
+        this.#lists.get(`${concern}.placed`) === earlier.get(`${concern}.placed`)
+          ? earlier.get(`${concern}.byInstance`)
+          : new Map(pieces.map((piece) => [piece.instance.id, piece])),
+      )
+      keep(`${concern}.loose`, seen(this.#lists.get('assembly.loose')))
+      keep(
+        `${concern}.kit`,
+        kit.filter(({ partId }) => {
+          const part = partOf(partId)
+          return !part || concernsPart(part, concern)
+        }),
+      )
+    }
+  }
+
+  readonly get: Leaves = (name) => {
+    const known = this.#lists.get(name)
+    if (known !== undefined || this.#lists.has(name)) return known
+    const dot = name.indexOf('.')
+    const object = this.#objects[name.slice(0, dot) as Fielded] as Readonly<Record<string, unknown>> | undefined
+    const value = object?.[name.slice(dot + 1)]
+    this.#lists.set(name, value)
+    return value
+  }
+}
+
+interface Asking {
+  readonly ask: Ask
+}
+
+/** A prototype of fields that ask for a leaf each time they are read. Queries read fields one by one; none may copy the object. */
+const fieldsOf = (of: string, names: readonly string[], elsewhere: Readonly<Record<string, string>> = {}): object =>
+  Object.defineProperties(
+    {},
+    Object.fromEntries(
+      names.map((name) => {
+        const leaf = elsewhere[name] ?? `${of}.${name}`
+        return [
+          name,
+          {
+            enumerable: true,
+            configurable: true,
+            get(this: Asking) {
+              return this.ask.leaf(leaf)
+            },
+          },
+        ]
+      }),
+    ),
+  )
+const shelfFields = {
+  catalogue: true,
+  owned: true,
+  prices: true,
+  rules: true,
+  home: true,
+  rates: true,
+  pricedIn: true,
+  weighed: true,
+  typed: true,
+  limits: true,
+  operator: true,
+} as const satisfies Record<keyof Shelf, true>
+const rigFields = Object.keys(rigSchema.shape).filter((name) => name !== 'brief')
+const fields = {
+  assembly: fieldsOf('assembly', ['placed', 'byInstance', 'braces', 'loose']),
+  rig: fieldsOf('rig', rigFields),
+  setup: fieldsOf('setup', Object.keys(setupSchema.shape)),
+  brief: fieldsOf('brief', Object.keys(briefSchema.shape)),
+  shelf: fieldsOf('shelf', Object.keys(shelfFields)),
+}
+/** The same with the pieces of one concern only. */
+const within = Object.fromEntries(
+  concerns.map((concern) => [
+    concern,
+    {
+      assembly: fieldsOf('assembly', ['placed', 'byInstance', 'braces', 'loose'], {
+        placed: `${concern}.placed`,
+        byInstance: `${concern}.byInstance`,
+        loose: `${concern}.loose`,
+      }),
+      rig: fieldsOf('rig', rigFields, { kit: `${concern}.kit` }),
+    },
+  ]),
+) as unknown as Readonly<Record<Concern, Pick<typeof fields, 'assembly' | 'rig'>>>
+
+const asking = (ask: Ask, prototype: object, more: object = {}): object => Object.assign(Object.create(prototype) as object, { ask }, more)
+
+/** The figures as a query sees them: whatever it reads is noted. */
+const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Facts => {
+  const lists = concern ? within[concern] : fields
+  const rig = asking(ask, lists.rig, { brief: asking(ask, fields.brief) })
+  const assembly = asking(ask, lists.assembly, { rig, setup: asking(ask, fields.setup) })
+  return Object.assign(Object.create(prototype) as object, { assembly, shelf: asking(ask, fields.shelf), ask }) as unknown as Facts
+}
+
+/** A question about a moment, and the pieces it looks at; all of them when it names no concern. */
+export interface Question {
+  readonly about: Concern | undefined
+  readonly answer: (facts: Facts) => unknown
+}
+
+/** Makes the queries of figures and rules from their makers: `fact mass`, `check over-mass`. */
+export const queriesFor = (facts: Readonly<Record<string, Question>>, rules: (id: string) => Question | undefined): Queries => {
+  const prototype = {}
+  for (const name of Object.keys(facts))
+    Object.defineProperty(prototype, name, {
+      enumerable: true,
+      get(this: Asking) {
+        return this.ask.query(`fact ${name}`)
+      },
+    })
+  const views = new WeakMap<Ask, Map<Concern | undefined, Facts>>()
+  const viewOf = (ask: Ask, concern: Concern | undefined): Facts => {
+    const all = views.get(ask) ?? new Map<Concern | undefined, Facts>()
+    views.set(ask, all)
+    const known = all.get(concern) ?? seenBy(ask, prototype, concern)
+    all.set(concern, known)
+    return known
+  }
+  const made = new Map<string, Query>()
+  return (name) => {
+    const known = made.get(name)
+    if (known) return known
+    const id = name.slice(name.indexOf(' ') + 1)
+    const question = name.startsWith('fact ') ? facts[id] : rules(id)
+    if (!question) return undefined
+    const query: Query = (ask) => question.answer(viewOf(ask, question.about))
+    made.set(name, query)
+    return query
+  }
+}
+
+/** One placed set-up and what surrounds it, with the answers to all that was asked about it. */
+export interface Moment {
+  readonly leaves: MomentLeaves
+  readonly evaluator: Evaluator
+}
+
+/** A moment without a past. */
+export const firstMoment = (queries: Queries, assembly: Assembly, shelf: Shelf): Moment => {
+  const leaves = new MomentLeaves(assembly, shelf)
+  return { leaves, evaluator: Evaluator.from(queries, leaves.get) }
+}
+
+/** The moment after an edit, or one that is only tried. */
+export const nextMoment = ({ leaves: was, evaluator }: Moment, assembly: Assembly, shelf: Shelf, tried: boolean): Moment => {
+  const leaves = new MomentLeaves(assembly, shelf, was)
+  return { leaves, evaluator: tried ? evaluator.fork(leaves.get) : evaluator.advance(leaves.get) }
+}
