@@ -22,7 +22,8 @@ export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonl
     .sort((a, b) => compare(a.key, b.key))
     .map(({ item }) => item)
 
-const instanceKey = ({ partId, status, health = 1, tier, notes = '' }: Instance): Key => [partId, status, health, tier ?? '', notes]
+/** What somebody wrote beside a piece puts it in no other place. */
+const instanceKey = ({ partId, status, health = 1, tier }: Instance): Key => [partId, status, health, tier ?? '']
 
 /** The guests of one host, by the order of its points, then by how they sit. */
 export const guestsInOrder = (joints: readonly Joint[], host: Part, partOf: (instance: string) => Instance | undefined): readonly Joint[] =>

@@ -32,9 +32,12 @@ export interface PlacedSolid {
   readonly bounds: Bounds
 }
 
+/** Of a piece of the kit, what has to do with where it sits and what it does there; what somebody wrote beside it has not. */
+export type Seated = Pick<Instance, 'id' | 'partId' | 'health'>
+
 /** A piece where it really is, and by which joint. */
 export interface PlacedPart {
-  readonly instance: Instance
+  readonly instance: Seated
   readonly part: Part
   readonly frame: Frame
   readonly joint: Joint | undefined
@@ -79,14 +82,9 @@ export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number,
   return compose(compose(host, turnAboutZ(turnDeg)), compose(faceToFace, invert(guest)))
 }
 
-const put = (
-  instance: Instance,
-  part: Part,
-  frame: Frame,
-  joint?: Joint,
-  host?: PlacedPart,
-  mated?: Outcome<Mate, MateCode>,
-): PlacedPart => {
+const isSeated = (a: Seated, b: Seated): boolean => a === b || (a.id === b.id && a.partId === b.partId && a.health === b.health)
+
+const put = (instance: Seated, part: Part, frame: Frame, joint?: Joint, host?: PlacedPart, mated?: Outcome<Mate, MateCode>): PlacedPart => {
   const solids = part.solids.map((solid): PlacedSolid => {
     const shape = placeShape(solid, frame)
     return { solid, shape, bounds: boundsOf(shape) }
@@ -121,9 +119,9 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
 }
 
 /** Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is not worked out again. */
-export const seat = (host: PlacedPart, joint: Joint, instance: Instance, part: Part): PlacedPart => {
+export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
   const known = seated.get(host)?.get(joint)
-  if (known && known.instance === instance && known.part === part) return known
+  if (known && isSeated(known.instance, instance) && known.part === part) return known
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(part, joint.guestMount)
   if (!hostMount || !guestMount)
@@ -137,15 +135,16 @@ export const seat = (host: PlacedPart, joint: Joint, instance: Instance, part: P
 const seated = new WeakMap<PlacedPart, WeakMap<Joint, PlacedPart>>()
 /** The camera as each orientation holds it: upright is a quarter turn about the optical axis, right side up. */
 const rootFrames: Readonly<Record<Orientation, Frame>> = { level: identity, upright: turnAboutZ(90) }
-const roots = new WeakMap<Instance, Map<Orientation, PlacedPart>>()
+const roots = new WeakMap<Part, Map<string, PlacedPart>>()
 
-const rootOf = (instance: Instance, part: Part, orientation: Orientation): PlacedPart => {
-  const known = roots.get(instance) ?? new Map<Orientation, PlacedPart>()
-  roots.set(instance, known)
-  const before = known.get(orientation)
-  if (before?.part === part) return before
+const rootOf = (instance: Seated, part: Part, orientation: Orientation): PlacedPart => {
+  const known = roots.get(part) ?? new Map<string, PlacedPart>()
+  roots.set(part, known)
+  const key = `${orientation} ${instance.id}`
+  const before = known.get(key)
+  if (before && isSeated(before.instance, instance)) return before
   const made = put(instance, part, rootFrames[orientation])
-  known.set(orientation, made)
+  known.set(key, made)
   return made
 }
 
@@ -205,4 +204,14 @@ export const pathToRoot = (piece: PlacedPart): readonly PlacedPart[] => {
   const path: PlacedPart[] = []
   for (let at: PlacedPart | undefined = piece; at; at = at.host) path.push(at)
   return path
+}
+
+/** The pieces of the kit that are in the plan, those on the rig first; what is only considered is left out. */
+export const piecesIn = ({
+  rig,
+  placed,
+  loose,
+}: Pick<Assembly, 'rig' | 'placed' | 'loose'>): readonly { readonly instance: Seated; readonly part: Part }[] => {
+  const considered = new Set(rig.kit.filter(({ status }) => status !== 'in').map(({ id }) => id))
+  return [...placed, ...loose].filter(({ instance }) => !considered.has(instance.id))
 }

@@ -1,9 +1,9 @@
 import { type Catalogue, mate, type Mount, type Part, type Socket } from '../catalogue/index.ts'
 import { direction, dot, scale, type Vec3 } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
-import { type PlacedPart, seat } from './place.ts'
+import { type PlacedPart, seat, type Seated } from './place.ts'
 import type { Point } from './points.ts'
-import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
+import type { Joint, Link, Rig, Setup } from './rig.ts'
 
 /** A way to set a part on a point: by which of its mounts, shifted and turned how. */
 export interface Seating {
@@ -18,7 +18,7 @@ export const middleOf = (travel: Mount['travel']): number =>
   travel ? Math.round((travel.minMm + travel.maxMm) / 2 / travel.stepMm) * travel.stepMm : 0
 
 /** Every sensible way an instance goes on a point, best guess first; empty when no mount of it mates there. */
-export const seatingsAt = (point: Point, instance: Instance, part: Part): readonly Seating[] => {
+export const seatingsAt = (point: Point, instance: Seated, part: Part): readonly Seating[] => {
   const host = { part: point.piece.part, mount: point.mount }
   return part.mounts.flatMap((mount) => {
     if (mount.carries) return []

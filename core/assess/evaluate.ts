@@ -20,6 +20,8 @@ import { type StationState, stationsOf } from './stations.ts'
 
 /** Everything known about one set-up of a rig. Screens, server and scripts all read this. */
 export interface Assessment {
+  /** The rig as it was given. */
+  readonly rig: Rig
   readonly setupId: string
   /** Figures that throw where they could not be worked out; later assessments grow from them. */
   readonly strict: Facts
@@ -96,6 +98,7 @@ const assessed = (rig: Rig, setupId: string, given: Shelf, factsFor: (assembly: 
   const failed = new Set<FactName>()
   const facts = blankWhereFailed(strict, failed)
   return {
+    rig,
     setupId,
     strict,
     facts,

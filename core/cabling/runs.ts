@@ -199,3 +199,24 @@ export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): r
     const run = runBetween(assembly, from, to, part.cable, through)
     return [{ ...run, link, part, held: heldBy(run, through) }]
   })
+
+const sameWay = (a: readonly Vec3[], b: readonly Vec3[]): boolean =>
+  a.length === b.length && a.every((corner, i) => corner.every((value, axis) => Object.is(value, b[i]?.[axis])))
+
+const isSameRun = (a: Run, b: Run): boolean =>
+  a.link === b.link &&
+  a.part === b.part &&
+  (['from', 'to'] as const).every((end) => a[end].piece === b[end].piece && a[end].socket === b[end].socket) &&
+  a.held.length === b.held.length &&
+  a.held.every(({ piece }, i) => piece === b.held[i]?.piece) &&
+  a.clear === b.clear &&
+  sameWay(a.points, b.points)
+
+/** Leads that lie as they lay before, between the same pieces, are the same leads: whoever looked at them need not look again. */
+export const runsAsBefore = (now: readonly Run[], before: readonly Run[]): readonly Run[] => {
+  const old = new Map(before.map((run) => [run.link, run]))
+  return now.map((run) => {
+    const known = old.get(run.link)
+    return known && isSameRun(known, run) ? known : run
+  })
+}

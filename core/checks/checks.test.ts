@@ -4,8 +4,8 @@ import { z } from 'zod'
 import { tinyRig } from '../testing/index.ts'
 import { defineCheck } from './check.ts'
 import { placeSetup } from '../assembly/index.ts'
-import { blankWhereFailed, type FactName, factNames, factsOf } from './facts.ts'
-import { checks, findingsOf } from './index.ts'
+import { type FactName, factNames, factsOf } from './facts.ts'
+import { blankWhereFailed, checks, findingsOf } from './index.ts'
 import { complaints } from './tester.ts'
 
 const notChecks = new Set([
@@ -21,6 +21,7 @@ const notChecks = new Set([
   'places.ts',
   'priced.ts',
   'priced.ts',
+  'shown-facts.ts',
   'tester.ts',
   'room-check.ts',
   'entry-check.ts',

@@ -1,11 +1,11 @@
-import type { Instance } from '../assembly/index.ts'
+import type { Seated } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import { defineCheck, noOptions } from './check.ts'
 import { addRemedy } from './places.ts'
 
 /** A drive of the kit that a body of the set-up would record to. */
 interface Drive {
-  readonly instance: Instance
+  readonly instance: Seated
   readonly part: Part
   readonly placed: boolean
 }

@@ -46,13 +46,12 @@ import {
   type Watched,
   watchedScreens,
 } from '../clearance/index.ts'
-import { zero } from '../kernel/index.ts'
 import { FactFailure } from './failure.ts'
 import type { Limits } from './limits.ts'
 import { marginsOf } from './margins.ts'
 import { firstMoment, type Moment, nextMoment, queriesFor, type Question } from './moment.ts'
 import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
-import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
+import { type PicturePath, picturesOf, type Run, runsAsBefore, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
 import {
   type Bill,
@@ -93,7 +92,6 @@ import {
   cablesOf,
   type DayPlan,
   drawIn,
-  type Flow,
   type Network,
   networkOf,
   planDay,
@@ -320,6 +318,11 @@ const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('c
 
 const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
 
+/** Figures made of things that are made anew each time: what says the same stays the same thing. */
+const keeps: Partial<Record<FactName, Question['keep']>> = {
+  leads: (now, before) => runsAsBefore(now as readonly Run[], before as readonly Run[]),
+}
+
 type Made = Readonly<Record<string, (assembly: Assembly, shelf: Shelf, facts: Facts) => unknown>>
 
 /** What a figure is made of may have failed: then that is what is told. */
@@ -360,7 +363,10 @@ const queries = queriesFor(
   Object.fromEntries(
     factNames.map((name) => {
       const make = told(name, makers[name] as Made[string])
-      return [name, { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts) } satisfies Question]
+      return [
+        name,
+        { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts), keep: keeps[name] } satisfies Question,
+      ]
     }),
   ),
   (id) => rules.get(id),
@@ -374,10 +380,26 @@ export const momentOf = (facts: Facts): Moment => {
   return moment
 }
 
+/** Lets other figures be about the same moment. */
+export const sharingMoment = (facts: Facts, of: Facts): void => void moments.set(facts, momentOf(of))
+
 const factsAt = (moment: Moment, assembly: Assembly, shelf: Shelf): Facts => {
   const facts = { assembly, shelf } as Facts
   for (const name of factNames) Object.defineProperty(facts, name, { enumerable: true, get: () => moment.evaluator.get(`fact ${name}`) })
   moments.set(facts, moment)
+  return facts
+}
+
+/**
+ * The same figures in the plainest way: each from all the pieces, with nothing taken over from anywhere. What tests hold the questions of a moment to.
+ */
+export const plainFactsOf = (assembly: Assembly, shelf: Shelf): Facts => {
+  const facts = { assembly, shelf } as Facts
+  for (const name of factNames) {
+    let made: { readonly value: unknown } | undefined
+    const make = told(name, makers[name] as Made[string])
+    Object.defineProperty(facts, name, { enumerable: true, get: () => (made ??= { value: make(assembly, shelf, facts) }).value })
+  }
   return facts
 }
 
@@ -390,73 +412,3 @@ export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => factsAt(firs
  */
 export const factsAfter = (before: Facts, assembly: Assembly, shelf: Shelf, tried: boolean): Facts =>
   factsAt(nextMoment(momentOf(before), assembly, shelf, tried), assembly, shelf)
-
-const noFlow: Flow = {
-  cellW: new Map(),
-  feedW: new Map(),
-  dark: new Set(),
-  usedW: 0,
-  storedW: 0,
-  wallW: 0,
-  lossW: 0,
-}
-/** What a screen shows in place of a figure that can't be worked out; those not named are an empty list or nothing at all. */
-const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
-  cables: new Map(),
-  mass: { totalG: 0, inHandG: 0, unknown: [], centre: zero },
-  ground: { bearings: [], massG: 0, left: zero },
-  loads: new Map(),
-  network: { cells: [], nodes: [], feeds: [], rings: [], order: [] },
-  runDown: { events: [], cellMin: new Map(), nodeMin: new Map(), first: noFlow },
-  day: { phases: [], minutes: 0, events: [], kinds: [], darkMin: new Map(), failsAtMin: 0, swaps: 0, charges: [] },
-  cost: { lines: [], low: 0, usual: 0, high: 0, unpriced: [] },
-  bill: { goodsMinor: 0, shippingMinor: 0, taxMinor: 0, totalMinor: 0 },
-  chance: { within: undefined, thin: [] },
-  size: { bounds: { min: zero, max: zero }, wideMm: 0, tallMm: 0, longMm: 0 },
-  stand: { marginMm: 0, on: [] },
-  light: {
-    setting: { fNumber: 1, iso: 100, fps: 25, shutterDeg: 180 },
-    assumed: [],
-    lossStops: 0,
-    isoMax: undefined,
-    filters: [],
-    choices: [],
-    phases: [],
-  },
-  ...Object.fromEntries(
-    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean'] as const).map((name) => [name, undefined]),
-  ),
-}
-
-/**
- * The same figures for screens: one that fails reads as blank and is noted, so that the rest of the page stands.
- * @param failed takes the names of the figures that failed, as they are read
- */
-export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => {
-  const shown = Object.assign(Object.create(shownFields) as object, { assembly: facts.assembly, shelf: facts.shelf }) as Facts
-  moments.set(shown, momentOf(facts))
-  failures.set(shown, failed)
-  return shown
-}
-
-const failures = new WeakMap<Facts, Set<FactName>>()
-const shownFields = Object.defineProperties(
-  {},
-  Object.fromEntries(
-    factNames.map((name) => [
-      name,
-      {
-        enumerable: true,
-        get(this: Facts) {
-          try {
-            return momentOf(this).evaluator.get(`fact ${name}`)
-          } catch (error) {
-            if (!(error instanceof FactFailure)) throw error
-            failures.get(this)?.add(name)
-            return name in blanks ? blanks[name] : []
-          }
-        },
-      },
-    ]),
-  ),
-)

@@ -170,6 +170,8 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
 export interface Question {
   readonly about: Concern | undefined
   readonly answer: (facts: Facts) => unknown
+  /** Takes over from the last answer what says the same. */
+  readonly keep?: Query['keep']
 }
 
 /** Makes the queries of figures and rules from their makers: `fact mass`, `check over-mass`. */
@@ -197,7 +199,7 @@ export const queriesFor = (facts: Readonly<Record<string, Question>>, rules: (id
     const id = name.slice(name.indexOf(' ') + 1)
     const question = name.startsWith('fact ') ? facts[id] : rules(id)
     if (!question) return undefined
-    const query: Query = (ask) => question.answer(viewOf(ask, question.about))
+    const query: Query = Object.assign((ask: Ask) => question.answer(viewOf(ask, question.about)), { keep: question.keep })
     made.set(name, query)
     return query
   }

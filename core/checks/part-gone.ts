@@ -1,10 +1,10 @@
-import type { Instance } from '../assembly/index.ts'
+import type { Seated } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import { defineCheck, noOptions, type Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 
 interface Gone {
-  readonly instance: Instance
+  readonly instance: Seated
   readonly part: Part
   readonly how: 'taken-out' | 'placeholder' | undefined
 }

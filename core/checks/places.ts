@@ -4,6 +4,7 @@ import {
   edit,
   freshId,
   type PlacedPart,
+  piecesIn,
   placeSetup,
   type Point,
   ridesOn,
@@ -126,8 +127,8 @@ export const bagRemedy = (facts: Facts, parts: readonly Part[]): Remedy | undefi
 
 /** Pieces of the kit, on the rig or in the bag, that a predicate picks. */
 export const kitThat = ({ assembly }: Facts, wanted: (part: Part) => boolean): readonly { readonly id: string; readonly part: Part }[] =>
-  [...assembly.placed, ...assembly.loose]
-    .filter(({ instance, part }) => instance.status === 'in' && wanted(part))
+  piecesIn(assembly)
+    .filter(({ part }) => wanted(part))
     .map(({ instance, part }) => ({ id: instance.id, part }))
 
 /** The rings of the catalogue that lead from one thread to another, owned ones first. */

@@ -7,7 +7,11 @@ export interface Ask {
 }
 
 /** How a query is worked out. It must ask for everything it uses, and nothing else may change what it gives. */
-export type Query = (ask: Ask) => unknown
+export interface Query {
+  (ask: Ask): unknown
+  /** Takes over from the last value what says the same, where things are made anew each time. */
+  keep?: ((now: unknown, before: unknown) => unknown) | undefined
+}
 
 /** All queries there are, by name; queries made for one subject are found by the function. */
 export type Queries = (name: string) => Query | undefined
@@ -185,8 +189,10 @@ export class Evaluator {
     this.#running.add(name)
     this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)
     try {
-      const value = query(this.#ask)
-      return { used: 0, value: before && !before.error && equalValues(value, before.value) ? before.value : value, error: undefined, reads }
+      const made = query(this.#ask)
+      if (!before || before.error) return { used: 0, value: made, error: undefined, reads }
+      const value = query.keep ? query.keep(made, before.value) : made
+      return { used: 0, value: equalValues(value, before.value) ? before.value : value, error: undefined, reads }
     } catch (thrown) {
       return { used: 0, value: undefined, error: { thrown }, reads }
     } finally {

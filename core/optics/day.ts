@@ -1,4 +1,4 @@
-import type { Assembly } from '../assembly/index.ts'
+import { type Assembly, piecesIn } from '../assembly/index.ts'
 import { filmedLight, type PhaseLight } from '../brief/index.ts'
 import type { FilterOptics, Mount, Part, SensorOptics } from '../catalogue/index.ts'
 import { stepChain, type Step } from './chains.ts'
@@ -153,8 +153,8 @@ const exposureOf = (light: PhaseLight, setting: Setting, lossStops: number, filt
 export const lightPlan = (assembly: Assembly, extra: readonly Part[] = [], without: ReadonlySet<string> = new Set()): LightPlan => {
   const setting = settingOf(assembly)
   const lens = lensOf(assembly)?.lens.part
-  const kit = [...assembly.placed, ...assembly.loose]
-    .filter(({ instance }) => instance.status === 'in' && !without.has(instance.id))
+  const kit = piecesIn(assembly)
+    .filter(({ instance }) => !without.has(instance.id))
     .map(({ part }) => part)
   const screwed = lens ? kit.filter((part) => goesBefore(part, lens, kit)) : []
   const filters = [...new Set([...screwed, ...extra])].flatMap((part) => ndOf(part, true) ?? [])

@@ -58,11 +58,16 @@ export const useRig = defineStore('rig', () => {
 
   const rig = computed(() => history.value?.present)
   const setup = computed(() => rig.value?.setups.find(({ id }) => id === setupId.value) ?? rig.value?.setups[0])
+  /** The last assessment of each set-up: the next one grows from it, and works out only what an edit reaches. */
+  const grown = new Map<string, Assessment>()
   const judged = computed((): { readonly assessment?: Assessment; readonly trouble?: string } => {
     const shelf = shelfStore.shelf
     if (!rig.value || !setup.value || !shelf) return {}
+    const key = `${rig.value.id} ${setup.value.id}`
     try {
-      return { assessment: evaluate(rig.value, setup.value.id, shelf) }
+      const assessment = evaluate(rig.value, setup.value.id, shelf, grown.get(key))
+      grown.set(key, assessment)
+      return { assessment }
     } catch (error) {
       return { trouble: error instanceof Error ? error.message : String(error) }
     }

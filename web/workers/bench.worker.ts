@@ -16,7 +16,7 @@ import {
   swapsFor,
   wiringFor,
 } from '@zucchini/core/assess'
-import type { Rig } from '@zucchini/core/assembly'
+import { type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Remedy, Shelf } from '@zucchini/core/checks'
 import type { PriceView } from '@zucchini/core/money'
@@ -26,6 +26,19 @@ import { expose } from 'comlink'
 export type Terms = Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>
 
 let shelf: Shelf = { catalogue: catalogueOf([]), owned: new Map() }
+
+/** The last assessment of each set-up: the next question about it grows from there. */
+const grown = new Map<string, Assessment>()
+const MOST_GROWN = 12
+const assessed = (rig: Rig, setup: string): Assessment => {
+  const key = `${rig.id} ${setup}`
+  const before = grown.get(key)
+  // A message brings the whole rig anew; what it says as before is taken for what it was.
+  const assessment = evaluate(sharedWith(before?.rig, rig), setup, shelf, before)
+  if (grown.size >= MOST_GROWN) grown.clear()
+  grown.set(key, assessment)
+  return assessment
+}
 
 let asked = 0
 let curing = 0
@@ -60,17 +73,17 @@ const bench = {
   /** Tells what fits as soon as the likeliest are tried, then more and more; a newer question ends an older one. */
   async fits(rig: Rig, setup: string, instance: string, mount: string, tell: (found: FitsHere) => void): Promise<void> {
     const turn = ++asked
-    const assessment = evaluate(rig, setup, shelf)
+    const assessment = assessed(rig, setup)
     const point = pointIn(assessment, instance, mount)
     if (!point) return tell({ fits: [], pending: 0, outOf: 0 })
-    for (const found of fitsInSteps(rig, setup, point, shelf, assessment)) {
+    for (const found of fitsInSteps(assessment.rig, setup, point, shelf, assessment)) {
       tell(found)
       await breath()
       if (turn !== asked) return
     }
   },
   misfits(rig: Rig, setup: string, instance: string, mount: string): readonly Misfit[] {
-    const point = pointIn(evaluate(rig, setup, shelf), instance, mount)
+    const point = pointIn(assessed(rig, setup), instance, mount)
     return point ? misfitsHere(rig, setup, point, shelf) : []
   },
   swaps(rig: Rig, setup: string, instance: string): readonly Fit[] {
@@ -88,12 +101,12 @@ const bench = {
   /** The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an older one. */
   async cures(rig: Rig, setup: string): Promise<readonly (readonly Cure[])[] | undefined> {
     const turn = ++curing
-    const before = evaluate(rig, setup, shelf)
+    const before = assessed(rig, setup)
     const all: Cure[][] = []
     for (const finding of before.findings) {
       all.push(
         finding.remedies.map((remedy) => {
-          const effect = effectOf(rig, remedy.commands, before)
+          const effect = effectOf(before.rig, remedy.commands, before)
           return { remedy, effect: 'issues' in effect ? undefined : effect }
         }),
       )

@@ -1,0 +1,171 @@
+import fc from 'fast-check'
+import { type Command, edit, placeSetup, type Rig, setupOf, travelOf } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { checks, type Facts, factNames, momentOf, plainFactsOf, type Shelf, shelfFor } from '../checks/index.ts'
+import { demoParts } from '../../demo/catalogue/index.ts'
+import { demoLocker, demoRigs, secondMark } from '../../demo/scenario/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
+import { type Assessment, evaluate, fitsHere, tryOut } from './index.ts'
+
+const shelf: Shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const plain = (rig: Rig, setupId: string, around: Shelf): Facts => {
+  const setup = setupOf(rig, setupId)
+  if (!setup) throw new RangeError(setupId)
+  const priced = shelfFor(rig, around)
+  return plainFactsOf(placeSetup(rig, setup, priced.catalogue), priced)
+}
+const said = (findings: readonly object[]): string[] =>
+  findings.map((finding) => JSON.stringify({ ...finding, remedies: undefined })).sort()
+const saidPlainly = (facts: Facts): string[] => said(checks.flatMap((check) => check.run(facts)))
+const saidBy = (assessment: Assessment): string[] => said(assessment.findings)
+
+const askedIn = (assessment: Assessment): string[] => {
+  void assessment.findings
+  return [...momentOf(assessment.strict).evaluator.counts.keys()]
+}
+const edited = (rig: Rig, commands: readonly Command[]): Rig => {
+  const done = edit(rig, commands, shelf.catalogue)
+  if (!done.ok) throw new Error(done.issues[0]?.code)
+  return done.value
+}
+const [crossing] = secondMark.setups
+const first = () => {
+  const assessment = evaluate(secondMark, crossing?.id ?? '', shelf)
+  void assessment.findings
+  return assessment
+}
+
+test('a note, the name of the rig and a tier of a piece ask nothing anew, or only what reads them', () => {
+  const before = first()
+  const noted = edited(secondMark, [{ do: 'note', instance: 'handle', notes: 'by the door' }])
+  expect(askedIn(evaluate(noted, before.setupId, shelf, before))).toEqual([])
+  expect(askedIn(evaluate({ ...secondMark, name: 'another' }, before.setupId, shelf, before))).toEqual([])
+})
+
+test('the money of the brief asks only money anew', () => {
+  const before = first()
+  const richer = edited(secondMark, [{ do: 'brief', brief: { ...secondMark.brief, budgetMinor: 100_000 } }])
+  const after = evaluate(richer, before.setupId, shelf, before)
+  const { evaluator } = momentOf(after.strict)
+  for (const name of askedIn(after)) expect([name, evaluator.leavesOf(name).has('brief.budgetMinor')]).toEqual([name, true])
+  expect(askedIn(after).length).toBeLessThanOrEqual(5)
+})
+
+test('a plate more asks nothing of the day, the light or the sound anew', () => {
+  const before = first()
+  const point = before.points.find(({ mount }) => mount.standard.startsWith('thread'))
+  if (!point) throw new Error('there is a hole')
+  const fit = fitsHere(secondMark, before.setupId, point, shelf, before).fits.find(
+    ({ part }) => !part.power && !part.sockets && !part.optics,
+  )
+  if (!fit) throw new Error('something plain goes on it')
+  const asked = askedIn(tryOut(edited(secondMark, fit.commands), before))
+  for (const name of ['day', 'network', 'runDown', 'light', 'lensKit', 'sounds', 'pictures', 'recordings'])
+    expect(asked).not.toContain(`fact ${name}`)
+  expect(asked).toContain('fact mass')
+  expect(asked.length).toBeLessThan((factNames.length + checks.length) * 0.55)
+})
+
+test('a try leaves what it was tried on untouched', () => {
+  const before = first()
+  const asked = askedIn(before).length
+  const kept = saidBy(before)
+  void tryOut(edited(secondMark, [{ do: 'set', setup: before.setupId, instance: 'handle', slideMm: 3 }]), before).findings
+  expect([saidBy(before), askedIn(before).length]).toEqual([kept, asked])
+})
+
+test('ways out are those of the rig as it is, also where the finding stands from before', () => {
+  const before = first()
+  const richer = edited(secondMark, [{ do: 'brief', brief: { ...secondMark.brief, budgetMinor: 90_001 } }])
+  const after = evaluate(richer, before.setupId, shelf, before)
+  const scratch = evaluate(richer, before.setupId, shelf)
+  expect(after.findings.map(({ remedies }) => remedies)).toEqual(scratch.findings.map(({ remedies }) => remedies))
+})
+
+const step = fc.record({
+  what: fc.constantFrom(
+    'slide',
+    'note',
+    'budget',
+    'cold',
+    'status',
+    'take-off',
+    'hours',
+    'undo',
+    'try',
+    'owned',
+    'limits',
+    'place',
+    'support',
+  ) as fc.Arbitrary<string>,
+  which: fc.nat(999),
+  value: fc.nat(99),
+})
+type Step = ReturnType<typeof step.generate>['value']
+
+const supports = ['hand-low', 'two-hand', 'shoulder', 'tripod'] as const
+/** The commands of a step, as far as there is something to do. */
+const commandsOf = ({ what, which, value }: Step, rig: Rig, now: Assessment): readonly Command[] => {
+  const setup = now.setupId
+  const { placed, loose } = now.assembly
+  const pick = <T>(list: readonly T[]): T | undefined => list[which % Math.max(1, list.length)]
+  if (what === 'slide' || what === 'try') {
+    const piece = pick(placed.filter((one) => travelOf(one)))
+    const travel = piece && travelOf(piece)
+    return piece && travel
+      ? [{ do: 'set', setup, instance: piece.instance.id, slideMm: travel.minMm + (value % (travel.maxMm - travel.minMm + 1)) }]
+      : []
+  }
+  const any = pick(rig.kit)
+  if (what === 'note' && any) return [{ do: 'note', instance: any.id, notes: `note ${value}` }]
+  if (what === 'status') {
+    const lying = pick(loose)
+    return lying ? [{ do: 'status', instance: lying.instance.id, status: value % 2 ? 'in' : 'considered' }] : []
+  }
+  if (what === 'budget') return [{ do: 'brief', brief: { ...rig.brief, budgetMinor: value * 1000 } }]
+  if (what === 'cold') return [{ do: 'brief', brief: { ...rig.brief, conditions: value % 2 ? ['cold'] : ['sun'] } }]
+  if (what === 'hours') return [{ do: 'brief', brief: { ...rig.brief, hoursRolling: (value % 5) + 1, hoursOnLocation: 8, phases: [] } }]
+  if (what === 'take-off') {
+    const piece = pick(placed.filter((one) => one.joint && !placed.some(({ host }) => host === one)))
+    return piece ? [{ do: 'take-off', setup, instance: piece.instance.id }] : []
+  }
+  if (what === 'support') return [{ do: 'change-setup', setup, support: supports[value % supports.length] ?? 'hand-low' }]
+  if (what === 'place') {
+    const point = pick(now.points)
+    const fit = point && pick(fitsHere(rig, setup, point, shelf, now).fits.slice(0, 6))
+    return fit?.commands ?? []
+  }
+  return []
+}
+
+test.each(demoRigs.flatMap((rig) => rig.setups.slice(0, 2).map(({ id }) => [`${rig.id} ${id}`, rig, id] as const)))(
+  '%s: over edits, undos, tries and other surroundings all is what the plainest reckoning says',
+  (_, rig, setupId) => {
+    fc.assert(
+      fc.property(fc.array(step, { minLength: 2, maxLength: 6 }), (steps) => {
+        let [now, around] = [rig, shelf]
+        let assessment = evaluate(now, setupId, around)
+        void assessment.findings
+        const past: Rig[] = []
+        for (const one of steps) {
+          if (one.what === 'owned') around = { ...around, owned: new Map([...around.owned].slice(one.value % 7)) }
+          if (one.what === 'limits') around = { ...around, limits: { 'hang-tilt': { goodDeg: 1 + (one.value % 4) } } }
+          const commands = commandsOf(one, now, assessment)
+          const done = edit(now, commands, around.catalogue)
+          const next = one.what === 'undo' ? past.pop() : done.ok && commands.length > 0 ? done.value : undefined
+          if (next && one.what === 'try') {
+            expect(saidBy(tryOut(next, assessment))).toEqual(saidPlainly(plain(next, setupId, around)))
+            continue
+          }
+          if (next) {
+            if (one.what !== 'undo') past.push(now)
+            now = next
+          }
+          assessment = evaluate(now, setupId, around, assessment)
+          expect(saidBy(assessment)).toEqual(saidPlainly(plain(now, setupId, around)))
+        }
+      }),
+      { numRuns: trialRuns(3), seed: trialSeed, endOnFailure: true },
+    )
+  },
+)
