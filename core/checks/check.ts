@@ -21,9 +21,31 @@ export interface Remedy {
   readonly commands: readonly Command[]
 }
 
+/** What a way out does, in kinds: which of them are gentle and which cost something is decided by these, never by its words. */
+export const wayKinds = ['slide', 'turn', 'pose', 'move', 'swap', 'lead', 'add', 'brief', 'take-off', 'leave-out', 'other'] as const
+export type WayKind = (typeof wayKinds)[number]
+
+/** The kind of a way out, by the edits it is made of. */
+export const wayKindOf = (commands: readonly Command[]): WayKind => {
+  const does = new Set(commands.map((command) => command.do))
+  if (does.has('swap')) return 'swap'
+  if (does.has('link') || does.has('unlink')) return 'lead'
+  if (does.has('add')) return 'add'
+  if (does.has('place') || does.has('brace')) return 'move'
+  if (does.has('pose')) return 'pose'
+  if (does.has('set'))
+    return commands.some((command) => command.do === 'set' && command.turnDeg !== undefined && command.slideMm === undefined)
+      ? 'turn'
+      : 'slide'
+  if (does.has('take-off')) return 'take-off'
+  if (does.has('discard') || does.has('status')) return 'leave-out'
+  return does.has('brief') ? 'brief' : 'other'
+}
+
 /** Something a check has to say about a set-up. `text` is a template over `numbers` (units by name ending) and `names`. */
 export interface Finding {
   readonly check: string
+  readonly family: Family
   readonly message: string
   readonly group: 'speaks' | 'cannotTell'
   readonly level: Level
@@ -49,9 +71,14 @@ export interface Judgement {
 
 export type Messages = Readonly<Record<Judgement['group'], Readonly<Record<string, string>>>>
 
+/** The groups in which people see findings, in the order in which they matter at the bench. */
+export const families = ['fit', 'clearance', 'power', 'picture', 'sound', 'glass', 'balance', 'money', 'need'] as const
+export type Family = (typeof families)[number]
+
 /** A rule as its file states it. */
 export interface CheckDefinition<S, O> {
   readonly id: string
+  readonly family: Family
   readonly title: string
   /** What happens on the shoot when it is ignored. */
   readonly why: string
@@ -75,8 +102,12 @@ const LONGEST_REASON = 160
 const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).slice(0, LONGEST_REASON)
 
 /** What is said when a rule, or a figure it reads, meets a state it can not judge: the rule is named, and everything else goes on. */
-const cannotJudge = ({ id, title }: { readonly id: string; readonly title: string }, error: unknown): Finding => ({
+const cannotJudge = (
+  { id, title, family }: { readonly id: string; readonly title: string; readonly family: Family },
+  error: unknown,
+): Finding => ({
   check: error instanceof FactFailure ? 'cannot-tell' : id,
+  family,
   message: error instanceof FactFailure ? 'fact-failed' : 'rule-failed',
   group: 'cannotTell',
   level: 'hint',
@@ -176,6 +207,7 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
     if (judgement.group === 'silent') return []
     const finding = {
       check: definition.id,
+      family: definition.family,
       message: judgement.message,
       group: judgement.group,
       level: judgement.level ?? (judgement.group === 'cannotTell' ? ('hint' as const) : definition.level),

@@ -2,38 +2,20 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
 import { tinyRig } from '../testing/index.ts'
-import { defineCheck } from './check.ts'
+import { defineCheck, families } from './check.ts'
 import { placeSetup } from '../assembly/index.ts'
 import { type FactName, factNames, factsOf } from './facts.ts'
 import { blankWhereFailed, checks, findingsOf } from './index.ts'
 import { complaints } from './tester.ts'
 
-const notChecks = new Set([
-  'check.ts',
-  'cures.ts',
-  'equal.ts',
-  'facts.ts',
-  'failure.ts',
-  'limits.ts',
-  'margins.ts',
-  'moment.ts',
-  'index.ts',
-  'places.ts',
-  'priced.ts',
-  'priced.ts',
-  'shown-facts.ts',
-  'tester.ts',
-  'room-check.ts',
-  'entry-check.ts',
-  'wires.ts',
-  'words.ts',
-])
-
-test('the list of checks holds to the directory, to the docs and to the alphabet', () => {
-  const files = readdirSync(import.meta.dirname)
-    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !notChecks.has(name))
-    .map((name) => name.replace('.ts', ''))
-  expect(checks.map(({ id }) => id)).toEqual(files.sort())
+test('the list of checks holds to the directories, to the docs and to the alphabet; a rule stands in the folder of its family', () => {
+  const files = families.flatMap((family) =>
+    readdirSync(join(import.meta.dirname, family))
+      .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && name !== 'index.ts')
+      .map((name) => `${family}/${name.replace('.ts', '')}`),
+  )
+  expect(checks.map(({ id, family }) => `${family}/${id}`).sort()).toEqual(files.sort())
+  expect(checks.map(({ id }) => id)).toEqual(checks.map(({ id }) => id).sort())
   const docs = readFileSync(join(import.meta.dirname, '../../docs/checks.md'), 'utf8')
   for (const { id, title, why } of checks) for (const text of [`\`${id}\``, title, why]) expect(docs).toContain(text)
 })
@@ -51,6 +33,7 @@ describe('the tester refuses', () => {
   const shaped = (judge: () => { group: 'speaks' | 'silent'; message: string; numbers?: Record<string, number> }, more = {}) =>
     defineCheck({
       id: 'shaped',
+      family: 'fit' as const,
       title: 'shaped',
       why: 'why',
       level: 'risk',
@@ -108,6 +91,7 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
   if (!setup) throw new RangeError('a set-up')
   const base = {
     id: 'broken',
+    family: 'fit' as const,
     title: 'Broken on purpose',
     why: 'why',
     level: 'stop' as const,

@@ -2,7 +2,7 @@ import { type Command, edit, type PlacedPart, placeSetup, slideWay, travelOf, wa
 import { mate, mountOf } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { scale, zero } from '../kernel/index.ts'
-import type { Remedy } from './check.ts'
+import { type Remedy, wayKindOf, type WayKind } from './check.ts'
 import { type Facts, factsOf } from './facts.ts'
 import { moveRemedy, takeOffRemedy } from './places.ts'
 
@@ -75,10 +75,10 @@ export const getOutOfTheWay = (facts: Facts, piece: PlacedPart, cleared: (after:
   ]
 }
 
-const GENTLEST = ['slide', 'turn', 'move', 'take off'] as const
+const GENTLEST: readonly WayKind[] = ['slide', 'turn', 'move', 'take-off']
 
 /** The gentlest ways to part several pieces, whichever of them moves: one slide, one turn, one other point, one coming off. */
 export const oneOutOfTheWay = (facts: Facts, pieces: readonly PlacedPart[], cleared: (after: Facts) => boolean): readonly Remedy[] => {
   const all = pieces.flatMap((piece) => getOutOfTheWay(facts, piece, cleared))
-  return GENTLEST.flatMap((way) => all.find(({ text }) => text.startsWith(way)) ?? [])
+  return GENTLEST.flatMap((way) => all.find(({ commands }) => wayKindOf(commands) === way) ?? [])
 }

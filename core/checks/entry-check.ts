@@ -1,9 +1,9 @@
 import type { Kind } from '../catalogue/index.ts'
 import type { Entry } from '../clearance/index.ts'
-import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
+import { type Check, type CheckDefinition, defineCheck, noOptions, wayKindOf } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
 
-type Words = Pick<CheckDefinition<Entry, object>, 'id' | 'title' | 'why' | 'level' | 'source'>
+type Words = Pick<CheckDefinition<Entry, object>, 'id' | 'family' | 'title' | 'why' | 'level' | 'source'>
 
 /** What the rules about sliding on have in common; rails and dovetails differ in their words. */
 export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }): Check =>
@@ -36,7 +36,7 @@ export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }):
         after.entries.every((entry) => entry.piece.instance.id !== piece.instance.id || !entry.ends[0] || !entry.ends[1])
       const movable = ends.find((end) => end?.joint && end !== piece.host) ?? piece
       return getOutOfTheWay(facts, movable, open)
-        .filter(({ text }) => movable === piece || !text.startsWith('take off'))
+        .filter(({ commands }) => movable === piece || wayKindOf(commands) !== 'take-off')
         .slice(0, 2)
     },
   })

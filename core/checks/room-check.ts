@@ -11,7 +11,7 @@ interface RoomSubject {
   readonly index: number
 }
 
-type Words = Pick<CheckDefinition<RoomSubject, object>, 'id' | 'title' | 'why' | 'level' | 'source'>
+type Words = Pick<CheckDefinition<RoomSubject, object>, 'id' | 'family' | 'title' | 'why' | 'level' | 'source'>
 
 /** What the rules about one kind of room have in common: they differ in the room, the words, and how far the hand reaches. */
 export const roomCheck = (

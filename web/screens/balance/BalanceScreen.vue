@@ -44,24 +44,7 @@ const level = () => {
   const { piece, slideMm } = best.value
   store.apply([{ do: 'set', setup: store.setup.id, instance: piece.instance.id, slideMm }], `level it with ${piece.part.name}`)
 }
-const about = new Set([
-  'hang-tilt',
-  'hang-roll',
-  'plate-offset',
-  'head-moment',
-  'over-payload',
-  'under-payload',
-  'shoulder-front-heavy',
-  'mount-moment',
-  'adapter-load',
-  'grip-spread',
-  'slips-outward',
-  'tip-over',
-  'hold-time',
-  'stands-crooked',
-  'over-mass',
-])
-const findings = computed(() => assessment.value?.findings.filter(({ check }) => about.has(check)) ?? [])
+const findings = computed(() => assessment.value?.findings.filter(({ family }) => family === 'balance') ?? [])
 </script>
 
 <template>

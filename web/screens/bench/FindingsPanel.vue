@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Assessment, Effect } from '@zucchini/core/assess'
-import { type Finding, findingKey, levels, type Remedy } from '@zucchini/core/checks'
+import { type Family, type Finding, findingKey, levels, type Remedy } from '@zucchini/core/checks'
 import { computed, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -12,13 +12,13 @@ import { fill, grams, headline, money, signed } from '../../wording.ts'
 const props = defineProps<{
   assessment: Assessment
   /** The checks to tell about; all of them when left out. */
-  only?: ReadonlySet<string>
+  only?: readonly Family[]
   title?: string
 }>()
 const store = useRig()
 const bench = useBench()
 
-const wanted = (finding: Finding) => props.only?.has(finding.check) ?? true
+const wanted = (finding: Finding) => props.only?.includes(finding.family) ?? true
 const shown = computed(() => {
   const own = bench.station && props.assessment.stations.find(({ station }) => station === bench.station)
   return props.assessment.findings

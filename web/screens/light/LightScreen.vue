@@ -14,7 +14,6 @@ import ExposureBar from './ExposureBar.vue'
 import FocusBox from './FocusBox.vue'
 import FrontPanel from './FrontPanel.vue'
 import LensKitBox from './LensKitBox.vue'
-import { lightChecks } from './light-checks.ts'
 import PicturePanel from './PicturePanel.vue'
 
 const store = useRig()
@@ -66,7 +65,7 @@ const change = (light: Light) => {
         aria-label="Glass and findings"
       >
         <LensKitBox :assessment="assessment" />
-        <FindingsPanel class="flex-none!" :assessment="assessment" :only="lightChecks" title="What the light says" />
+        <FindingsPanel class="flex-none!" :assessment="assessment" :only="['glass']" title="What the light says" />
         <FocusBox :assessment="assessment" />
         <EconomyBox :assessment="assessment" />
       </aside>

@@ -13,7 +13,6 @@ import FindingsPanel from '../bench/FindingsPanel.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import BillHead from './BillHead.vue'
 import BoxesBox from './BoxesBox.vue'
-import { moneyChecks } from './money-checks.ts'
 import PlanPanel from './PlanPanel.vue'
 import PriceBox from './PriceBox.vue'
 import ReckoningBox from './ReckoningBox.vue'
@@ -78,7 +77,7 @@ const print = () => window.print()
           <button class="btn py-0.5" title="The shopping list in the order of the plan" @click="list">List, CSV</button>
           <button class="btn py-0.5" @click="print">Print</button>
         </div>
-        <FindingsPanel class="flex-none!" :assessment="assessment" :only="moneyChecks" title="What the money says" />
+        <FindingsPanel class="flex-none!" :assessment="assessment" :only="['money']" title="What the money says" />
         <BoxesBox :rig="store.rig" />
         <ReckoningBox />
       </aside>

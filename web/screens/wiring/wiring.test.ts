@@ -1,12 +1,10 @@
 import { evaluate } from '@zucchini/core/assess'
 import { catalogueOf } from '@zucchini/core/catalogue'
-import { checks } from '@zucchini/core/checks'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { clock, eventLevel, eventWords } from '../rehearsal/rehearsal-words.ts'
 import { connectList } from './connect-list.ts'
 import { daySamples } from './day-samples.ts'
-import { wiringChecks } from './wiring-checks.ts'
 import { graphOf, twoLines } from './wiring-graph.ts'
 
 const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
@@ -56,11 +54,6 @@ test('the chart of the day starts full and ends when the day does', () => {
   expect(Object.values(samples[0]?.percents ?? {})).toEqual([100, 100, 100, 100, 100, 100, 100])
   expect(samples.at(-1)?.second).toBe(360 * 60)
   expect(names.get('pack-2')).toBe('Calabash camera pack, 16 Wh, no. 2')
-})
-
-test('the checks of the wiring screen exist', () => {
-  const known = new Set(checks.map(({ id }) => id))
-  for (const id of wiringChecks) expect([id, known.has(id)]).toEqual([id, true])
 })
 
 test('the clock and the calls of a rehearsal', () => {

@@ -1,0 +1,59 @@
+import { z } from 'zod'
+import { slideWay, wayName } from '../../assembly/index.ts'
+import { type Hang, hangCure } from '../../balance/index.ts'
+import { exceeds, scale, zero } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { hangs } from '../places.ts'
+
+/** The rig does not hang level from its top handle. */
+export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }>({
+  id: 'hang-tilt',
+  family: 'balance',
+  title: 'Hangs out of level',
+  why: 'The wrist fights it all day, and the horizon shows who won.',
+  level: 'hint',
+  source: 'Workshop practice: under 3 degrees is not felt; over 8 degrees it slips out of the fingers.',
+  options: z.object({ goodDeg: z.number().positive(), riskDeg: z.number().positive() }),
+  defaults: { goodDeg: 3, riskDeg: 8 },
+  needs: ['hangs', 'mass'],
+  limit: { measured: 'tiltDeg', allowed: 'goodDeg' },
+  messages: {
+    speaks: {
+      nose: 'Nose heavy by {offMm}. From {handle} it tips {tiltDeg} forward; {goodDeg} is good.',
+      tail: 'Tail heavy by {offMm}. From {handle} it tips {tiltDeg} back; {goodDeg} is good.',
+      over: 'It turns over in the hand. The centre of mass lies {overMm} above {handle}.',
+    },
+    silent: { level: 'Hangs within {tiltDeg} of level; {goodDeg} is good.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (hangs(facts) ? facts.hangs : []),
+  judge: (hang, _, { goodDeg, riskDeg }) => {
+    const tiltDeg = Math.abs(hang.tiltDeg)
+    const numbers = { tiltDeg, goodDeg, riskDeg, offMm: Math.abs(hang.aheadMm), overMm: -hang.underMm }
+    const names = { handle: hang.handle.part.name }
+    const parts = [hang.handle.instance.id]
+    if (hang.underMm <= 0) return { group: 'speaks', message: 'over', level: 'risk', numbers, names, parts, at: hang.grip }
+    if (!exceeds(tiltDeg, goodDeg)) return { group: 'silent', message: 'level', numbers, names }
+    return {
+      group: 'speaks',
+      message: hang.tiltDeg > 0 ? 'nose' : 'tail',
+      level: exceeds(tiltDeg, riskDeg) ? 'risk' : 'hint',
+      numbers,
+      names,
+      parts,
+      at: hang.grip,
+    }
+  },
+  remedies: (hang, facts) => {
+    const cure = hangCure(facts.assembly, facts.mass, hang)
+    if (!cure) return []
+    return [
+      {
+        text: 'slide {part} {byMm} {way}, leaves {leftDeg}',
+        numbers: { byMm: Math.abs(cure.byMm), leftDeg: Math.abs(cure.tiltDeg) },
+        names: { part: cure.piece.part.name, way: wayName(scale(slideWay(cure.piece) ?? zero, Math.sign(cure.byMm))) },
+        commands: [{ do: 'set', setup: facts.assembly.setup.id, instance: cure.piece.instance.id, slideMm: cure.slideMm }],
+      },
+    ]
+  },
+})

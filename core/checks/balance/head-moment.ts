@@ -1,0 +1,49 @@
+import type { Facts } from '../facts.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { swapsThat, takeOffRemedy } from '../places.ts'
+
+const ratedNm = ({ onPlate }: Facts): number | undefined => onPlate?.mount.momentNm
+
+/** A tall rig that a head can not hold when it is tilted. */
+export const headMoment = defineCheck<Facts, object>({
+  id: 'head-moment',
+  family: 'balance',
+  title: 'Too tall for the head',
+  why: 'Tilted down it falls on, tilted up it falls back; the drag is locked all day.',
+  level: 'risk',
+  source: 'The head’s rating, kilograms at a height over its plate, as a moment.',
+  ...noOptions,
+  needs: ['onPlate', 'mass'],
+  limit: { measured: 'momentNm', allowed: 'ratedNm' },
+  messages: {
+    speaks: {
+      over: '{stand} does not hold it tilted. {inHandG} stand {aboveMm} over the plate and {besideMm} off it: {momentNm}; it is rated for {ratedNm}.',
+    },
+    silent: { holds: '{stand} holds {momentNm} of {ratedNm}.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (ratedNm(facts) === undefined ? [] : [facts]),
+  judge: (facts) => {
+    const { onPlate, mass } = facts
+    const names = { stand: onPlate?.stand.part.name ?? '' }
+    const numbers = {
+      momentNm: onPlate?.momentNm ?? 0,
+      ratedNm: ratedNm(facts) ?? Infinity,
+      aboveMm: onPlate?.aboveMm ?? 0,
+      besideMm: Math.abs(onPlate?.aheadMm ?? 0),
+      inHandG: mass.inHandG,
+    }
+    return exceeds(numbers.momentNm, numbers.ratedNm)
+      ? { group: 'speaks', message: 'over', names, numbers, parts: onPlate ? [onPlate.stand.instance.id] : [], at: onPlate?.at }
+      : { group: 'silent', message: 'holds', names, numbers }
+  },
+  remedies: (facts) => {
+    const { onPlate } = facts
+    if (!onPlate) return []
+    const strong = swapsThat(facts, onPlate.stand, 1, (part) =>
+      part.mounts.some(({ side, momentNm = 0 }) => side === 'sits' && momentNm >= onPlate.momentNm),
+    )
+    return [...strong, takeOffRemedy(facts, onPlate.stand)]
+  },
+})

@@ -1,0 +1,43 @@
+import { z } from 'zod'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { dispensable, firstOf, isCarried, takeOffRemedy } from '../places.ts'
+
+/** A set-up's own cap; without one, what is carried has the brief's. */
+const capOf = ({ assembly }: Pick<Facts, 'assembly'>): number =>
+  assembly.setup.capG || (isCarried(assembly.setup.support) ? assembly.rig.brief.inHandG : 0)
+
+/** More in the hand than the brief allows. */
+export const overMass = defineCheck<Facts, object>({
+  id: 'over-mass',
+  family: 'balance',
+  title: 'Too heavy for the brief',
+  why: 'The arm gives up before the light does; shots get shorter and shakier through the day. Stop when it hurts.',
+  level: 'risk',
+  source: 'The cap of the set-up, else of the brief.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['mass', 'needs'],
+  limit: { measured: 'inHandG', allowed: 'capG' },
+  messages: {
+    speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; {capG} is allowed.' },
+    silent: { within: '{inHandG} in the hand of {capG} allowed.' },
+    cannotTell: { unweighed: 'At least {inHandG} in the hand of {capG} allowed. Nobody knows what {part} weighs; weigh it.' },
+  },
+  subjects: (facts) => (capOf(facts) > 0 ? [facts] : []),
+  judge: ({ mass, assembly }) => {
+    const capG = capOf({ assembly })
+    const numbers = { inHandG: mass.inHandG, capG, overG: mass.inHandG - capG }
+    const [unweighed] = mass.unknown
+    if (exceeds(mass.inHandG, capG)) return { group: 'speaks', message: 'over', numbers, at: mass.centre }
+    return unweighed
+      ? { group: 'cannotTell', message: 'unweighed', numbers, names: { part: unweighed.part.name }, parts: [unweighed.instance.id] }
+      : { group: 'silent', message: 'within', numbers }
+  },
+  remedies: (facts) =>
+    firstOf(
+      3,
+      [...dispensable(facts)].sort((a, b) => b.part.massG - a.part.massG).map((piece) => takeOffRemedy(facts, piece)),
+    ),
+})

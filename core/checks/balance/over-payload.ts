@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { swapsThat, takeOffRemedy } from '../places.ts'
+
+/** More on a head or gimbal than it carries. */
+export const overPayload = defineCheck<PlacedPart, object>({
+  id: 'over-payload',
+  family: 'balance',
+  title: 'Too heavy for what it stands on',
+  why: 'The head sinks in every tilt, the gimbal shakes and then switches off.',
+  level: 'stop',
+  source: 'The rating of the head, gimbal or clamp.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['mass', 'onPlate'],
+  limit: { measured: 'payloadG', allowed: 'limitG' },
+  messages: {
+    speaks: { over: '{stand} carries too much. {payloadG} sits on it; it takes {limitG}.' },
+    silent: { within: '{stand} carries {payloadG} of {limitG}.' },
+    cannotTell: { unweighed: '{stand} carries at least {payloadG} of {limitG}. Nobody knows what {part} weighs; weigh it.' },
+  },
+  subjects: ({ onPlate }) => (onPlate ? [onPlate.stand] : []),
+  judge: (stand, { mass }) => {
+    const limitG = stand.mate?.ok ? stand.mate.value.limitG : Infinity
+    const names = { stand: stand.part.name }
+    const numbers = { payloadG: mass.inHandG, limitG }
+    if (exceeds(mass.inHandG, limitG))
+      return { group: 'speaks', message: 'over', names, numbers, parts: [stand.instance.id], at: stand.centre }
+    const [unweighed] = mass.unknown
+    return unweighed && Number.isFinite(limitG)
+      ? {
+          group: 'cannotTell',
+          message: 'unweighed',
+          names: { ...names, part: unweighed.part.name },
+          numbers,
+          parts: [unweighed.instance.id],
+        }
+      : { group: 'silent', message: 'within', names, numbers }
+  },
+  remedies: (stand, facts, { message }) => {
+    if (message === 'unweighed') return []
+    const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
+    const stronger = swapsThat(facts, stand, 1, (part) => part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
+    return [...stronger, takeOffRemedy(facts, stand)]
+  },
+})

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import type { Facts } from '../facts.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
+
+/** The rig wants to fall off the shoulder to the front. */
+export const shoulderFrontHeavy = defineCheck<Facts, { goodNm: number; riskNm: number }>({
+  id: 'shoulder-front-heavy',
+  family: 'balance',
+  title: 'Front-heavy on the shoulder',
+  why: 'The hands carry what the shoulder should, and the back pays for it. Stop when it hurts.',
+  level: 'hint',
+  source:
+    'A hand 250 mm ahead of the pad lifts 1.2 kg at 3 N m: with the arm itself 15 % of an average shoulder, the end of what is held for long (Rohmert 1960); a third of it goes unnoticed.',
+  options: z.object({ goodNm: z.number(), riskNm: z.number() }),
+  defaults: { goodNm: 1, riskNm: 3 },
+  needs: ['shoulder', 'mass'],
+  limit: { measured: 'momentNm', allowed: 'goodNm' },
+  messages: {
+    speaks: {
+      front:
+        'Front-heavy by {momentNm}: the centre lies {aheadMm} ahead of the pad. {counterweightG} hung {behindMm} behind it would level it.',
+    },
+    silent: { level: 'Rests on the shoulder with {momentNm} of {goodNm}.' },
+    cannotTell: { padless: 'No shoulder pad is on the rig; where it would rest is unknown.' },
+  },
+  subjects: (facts) => (facts.assembly.setup.support === 'shoulder' ? [facts] : []),
+  judge: ({ shoulder }, _, { goodNm, riskNm }) => {
+    if (!shoulder) return { group: 'cannotTell', message: 'padless' }
+    const { momentNm, aheadMm, behindMm, counterweightG } = shoulder
+    const numbers = { momentNm, goodNm, riskNm, aheadMm, behindMm, counterweightG }
+    if (!exceeds(momentNm, goodNm)) return { group: 'silent', message: 'level', numbers }
+    const level = exceeds(momentNm, riskNm) ? 'risk' : 'hint'
+    return { group: 'speaks', message: 'front', level, numbers, parts: [shoulder.pad.instance.id], at: shoulder.at }
+  },
+  remedies: (facts) => {
+    if (facts.shoulder) return []
+    const pads = [...(facts.shelf.catalogue.byRole.get('shoulder-pad') ?? [])].sort(byReadiness(facts))
+    return firstOf(
+      1,
+      eachOf(pads.slice(0, 4), (part) => addRemedy(facts, part)),
+    )
+  },
+})

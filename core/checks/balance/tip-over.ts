@@ -1,0 +1,43 @@
+import { z } from 'zod'
+import type { Facts } from '../facts.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { takeOffRemedy } from '../places.ts'
+
+/** Legs that a knock or a gust brings down. */
+export const tipOver = defineCheck<Facts, { safeDeg: number }>({
+  id: 'tip-over',
+  family: 'balance',
+  title: 'Tips over easily',
+  why: 'A passer-by, a gust, a ferry’s roll: the whole rig lies on the slip. Spread the legs, hang the bag under them, stay beside it.',
+  level: 'risk',
+  source: 'Lean at which the centre of mass passes the line between two feet; under 6 degrees a hand’s push does it.',
+  options: z.object({ safeDeg: z.number() }),
+  defaults: { safeDeg: 6 },
+  needs: ['tip'],
+  limit: { measured: 'lacksDeg', allowed: 'allowedDeg' },
+  messages: {
+    speaks: {
+      falls: '{legs} falls over. The centre lies {outMm} outside its feet.',
+      near: '{legs} goes over at a lean of {tipDeg}. {safeDeg} stands a push; the centre is {heightMm} up, {marginMm} inside the feet.',
+    },
+    silent: { stands: '{legs} goes over only at a lean of {tipDeg}.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (facts.tip ? [facts] : []),
+  judge: ({ tip }, _, { safeDeg }) => {
+    if (!tip) throw new RangeError('tip-over needs legs; its subjects see to that')
+    const { marginMm, heightMm, tipDeg } = tip
+    const names = { legs: tip.legs.part.name }
+    const numbers = { marginMm, heightMm, tipDeg, safeDeg, outMm: Math.max(0, -marginMm), lacksDeg: safeDeg - tipDeg, allowedDeg: 0 }
+    const parts = [tip.legs.instance.id]
+    if (marginMm <= 0) return { group: 'speaks', message: 'falls', level: 'stop', names, numbers, parts, at: tip.legs.centre }
+    return exceeds(safeDeg, tipDeg)
+      ? { group: 'speaks', message: 'near', names, numbers, parts, at: tip.legs.centre }
+      : { group: 'silent', message: 'stands', names, numbers }
+  },
+  remedies: ({ tip, assembly }, facts) => {
+    const head = tip && assembly.placed.find((piece) => piece === tip.legs.host)
+    return head ? [takeOffRemedy(facts, head)] : []
+  },
+})

@@ -1,0 +1,51 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { defineCheck } from '../check.ts'
+import { getOutOfTheWay } from '../cures.ts'
+import { type Facts, GLOVE_MM } from '../facts.ts'
+
+const FINGERS_MM = 28
+
+const pinchedBy = (facts: Facts, piece: PlacedPart) =>
+  facts.invasions.find((found) => found.piece.instance.id === piece.instance.id && found.room.kind === 'hand')
+
+/** Fingers do not fit under a handle, or only without gloves. */
+export const handRoom = defineCheck<PlacedPart, object>({
+  id: 'hand-room',
+  family: 'clearance',
+  title: 'No room for fingers',
+  why: 'The knuckles rub on the cage, and in the cold the glove does not go in at all.',
+  level: 'risk',
+  source: 'Four fingers want 28 mm under a grip, 8 mm more in gloves (measured on working hands).',
+  options: z.object({}),
+  defaults: {},
+  needs: ['invasions'],
+  limit: { measured: 'lackMm', allowed: 'allowedMm' },
+  messages: {
+    speaks: { pinched: 'No room for fingers. {by} reaches {lackMm} into the {wantedMm} they want under {handle}.' },
+    silent: { free: 'Fingers have their {wantedMm} under {handle}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.rooms.some((room) => room.kind === 'hand')),
+  judge: (handle, facts) => {
+    const found = pinchedBy(facts, handle)
+    const wantedMm = FINGERS_MM + (facts.assembly.rig.brief.conditions.includes('cold') ? GLOVE_MM : 0)
+    const names = { handle: handle.part.name, by: found?.by.part.name ?? '' }
+    if (!found) return { group: 'silent', message: 'free', names, numbers: { wantedMm, lackMm: 0, allowedMm: 0 } }
+    return {
+      group: 'speaks',
+      message: 'pinched',
+      names,
+      numbers: { wantedMm, lackMm: found.depthMm, allowedMm: 0 },
+      parts: [found.by.instance.id, handle.instance.id],
+      at: found.by.centre,
+    }
+  },
+  remedies: (handle, facts) => {
+    const found = pinchedBy(facts, handle)
+    if (!found) return []
+    // What the handle itself stands on can't get out of its way.
+    const mover = handle.host === found.by || !found.by.joint ? handle : found.by
+    return getOutOfTheWay(facts, mover, (after) => pinchedBy(after, handle) === undefined)
+  },
+})

@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import type { Watched } from '../../clearance/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { factsAfter } from '../cures.ts'
+import { carried, moveRemedy } from '../places.ts'
+
+/** A move is worth proposing from this much on. mm */
+const LOWER_MM = 20
+
+/** A monitor that stands far over the lens. */
+export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: number }>({
+  id: 'monitor-too-high',
+  family: 'clearance',
+  title: 'Monitor high over the lens',
+  why: 'It catches on every door frame, rocks the rig, and you look past the lens instead of along it.',
+  level: 'hint',
+  source: 'Workshop practice: low and close beats tall and far; on a small handle a monitor stands about 200 mm over the axis.',
+  options: z.object({ goodMm: z.number(), riskMm: z.number() }),
+  defaults: { goodMm: 200, riskMm: 260 },
+  needs: ['screens'],
+  limit: { measured: 'aboveMm', allowed: 'goodMm' },
+  messages: {
+    speaks: { high: '{screen} stands {aboveMm} over the optical axis. Up to {goodMm} sits well.' },
+    silent: { low: '{screen} stands {aboveMm} over the optical axis.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (carried(facts) ? facts.screens : []),
+  judge: (screen, _, { goodMm, riskMm }) => {
+    const names = { screen: screen.piece.part.name }
+    const numbers = { aboveMm: screen.aboveMm, goodMm, riskMm }
+    if (!exceeds(screen.aboveMm, goodMm)) return { group: 'silent', message: 'low', names, numbers }
+    const level = exceeds(screen.aboveMm, riskMm) ? 'risk' : 'hint'
+    return { group: 'speaks', message: 'high', level, names, numbers, parts: [screen.piece.instance.id], at: screen.at }
+  },
+  remedies: (screen, facts) => {
+    const low = moveRemedy(facts, screen.piece, (point) => point.at[1] < screen.at[1])
+    const after = low && factsAfter(facts, low.commands)
+    const moved = after?.screens.find(({ piece }) => piece.instance.id === screen.piece.instance.id)
+    return low && moved && moved.aboveMm < screen.aboveMm - LOWER_MM ? [low] : []
+  },
+})

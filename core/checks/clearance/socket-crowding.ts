@@ -1,0 +1,71 @@
+import { connectors } from '../../catalogue/index.ts'
+import type { Crowd, Plugged } from '../../clearance/index.ts'
+import { pluggedOf } from '../../clearance/index.ts'
+import { CLASH_MM, exceeds, penetration } from '../../kernel/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { getOutOfTheWay } from '../cures.ts'
+
+interface Neighbours {
+  readonly a: Plugged
+  readonly b: Plugged
+}
+
+/** Neighbours on one piece, one after the other in its data, and whatever else crowds. */
+const neighbours = ({ assembly, crowds }: Facts): readonly Neighbours[] => [
+  ...crowds,
+  ...assembly.placed.flatMap((piece) => {
+    const sockets = pluggedOf(piece)
+    return sockets
+      .slice(1)
+      .map((b, i): Neighbours => ({ a: sockets[i] ?? b, b }))
+      .filter(({ a, b }) => !crowds.some((crowd) => sameSockets(crowd, { a, b })))
+  }),
+]
+
+const sameSockets = (crowd: Crowd | Neighbours, { a, b }: Neighbours): boolean =>
+  crowd.a.piece.instance.id === a.piece.instance.id &&
+  crowd.b.piece.instance.id === b.piece.instance.id &&
+  crowd.a.socket.id === a.socket.id &&
+  crowd.b.socket.id === b.socket.id
+
+/** Two sockets so close that only one of them takes a plug. */
+export const socketCrowding = defineCheck<Neighbours, object>({
+  id: 'socket-crowding',
+  family: 'clearance',
+  title: 'Two plugs side by side do not go in',
+  why: 'Picture or power: one of the two leads stays in the bag.',
+  level: 'hint',
+  source: 'The bodies of usual straight plugs, 0.5 mm apart.',
+  ...noOptions,
+  needs: ['crowds'],
+  limit: { measured: 'overlapMm', allowed: 'allowedMm' },
+  messages: {
+    speaks: {
+      crowded:
+        '{first} and {second} of {part} do not take two plugs at once. Usual plugs overlap by {overlapMm}; slim or angled ones may pass.',
+    },
+    silent: { apart: '{first} and {second} of {part} take a plug each.' },
+    cannotTell: {},
+  },
+  subjects: neighbours,
+  judge: ({ a, b }) => {
+    const overlapMm = Math.max(0, penetration(a.plug, b.plug))
+    const names = {
+      part: a.piece.part.name,
+      first: connectors[a.socket.connector].title,
+      second: connectors[b.socket.connector].title,
+      room: `${a.socket.id} ${b.socket.id}`,
+    }
+    const numbers = { overlapMm: overlapMm > CLASH_MM ? overlapMm : 0, allowedMm: 0 }
+    const parts = [...new Set([a.piece.instance.id, b.piece.instance.id])]
+    return exceeds(numbers.overlapMm, 0)
+      ? { group: 'speaks', message: 'crowded', names, numbers, parts, at: a.plug.centre }
+      : { group: 'silent', message: 'apart', names, numbers }
+  },
+  remedies: ({ a, b }, facts) => {
+    // On one piece the sockets are where they are; between two pieces one of them can move.
+    const mover = a.piece === b.piece ? undefined : [b.piece, a.piece].find((piece) => piece.joint)
+    return mover ? getOutOfTheWay(facts, mover, (after) => !after.crowds.some((crowd) => sameSockets(crowd, { a, b }))) : []
+  },
+})

@@ -1,0 +1,46 @@
+import { z } from 'zod'
+import { type Clash, clashDepth } from '../../clearance/index.ts'
+import { CLASH_MM } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { oneOutOfTheWay } from '../cures.ts'
+
+interface Neighbours extends Clash {
+  readonly touching: boolean
+}
+
+/** Two on one mounting point are another check's business. */
+const sameSeat = ({ a, b }: Clash): boolean => a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
+
+/** Two solid parts in the same place. */
+export const solidClash = defineCheck<Neighbours, object>({
+  id: 'solid-clash',
+  family: 'clearance',
+  title: 'Parts in each other’s way',
+  why: 'They can not both be there: one of them will not seat, or scratches the other.',
+  level: 'stop',
+  source: 'Drawn solids of both parts; 0.5 mm is allowed for paint, rubber and drawing error.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['clashes', 'points'],
+  messages: {
+    speaks: { clash: '{a} and {b} want the same space. They press {depthMm} into each other; {allowedMm} is allowed.' },
+    silent: { clear: '{a} and {b} clear each other.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly, clashes }) => [
+    ...clashes.filter((clash) => !sameSeat(clash)).map((clash) => ({ ...clash, touching: true })),
+    ...assembly.placed.flatMap((b) => (b.host && clashDepth(b.host, b) === 0 ? [{ a: b.host, b, depthMm: 0, touching: false }] : [])),
+  ],
+  judge: ({ a, b, depthMm, touching }) => {
+    const names = { a: a.part.name, b: b.part.name }
+    const numbers = { depthMm, allowedMm: CLASH_MM }
+    return touching
+      ? { group: 'speaks', message: 'clash', names, numbers, parts: [b.instance.id, a.instance.id], at: b.centre }
+      : { group: 'silent', message: 'clear', names, numbers }
+  },
+  remedies: ({ a, b }, facts) =>
+    oneOutOfTheWay(facts, [b, a], (after) => {
+      const [now, other] = [after.assembly.byInstance.get(a.instance.id), after.assembly.byInstance.get(b.instance.id)]
+      return now !== undefined && other !== undefined && clashDepth(now, other) === 0
+    }),
+})

@@ -1,0 +1,38 @@
+import { z } from 'zod'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { firstOf, takeOffRemedy } from '../places.ts'
+
+/** Taller than the brief allows. */
+export const tooTall = defineCheck<Facts, object>({
+  id: 'too-tall',
+  family: 'clearance',
+  title: 'Too tall for the brief',
+  why: 'It knocks door frames, tips in the hand and does not go in the bag built up.',
+  level: 'risk',
+  source: 'The cap in the brief.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['size'],
+  limit: { measured: 'tallMm', allowed: 'capMm' },
+  messages: {
+    speaks: { over: 'Too tall by {overMm}. {top} brings it to {tallMm}; the brief allows {capMm}.' },
+    silent: { within: '{tallMm} tall of {capMm} allowed.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (facts.assembly.rig.brief.tallMm > 0 ? [facts] : []),
+  judge: ({ size, assembly }) => {
+    const capMm = assembly.rig.brief.tallMm
+    const top = assembly.placed.reduce((highest, piece) => (piece.bounds.max[1] > highest.bounds.max[1] ? piece : highest))
+    const numbers = { tallMm: size.tallMm, capMm, overMm: size.tallMm - capMm }
+    const names = { top: top.part.name }
+    return exceeds(size.tallMm, capMm)
+      ? { group: 'speaks', message: 'over', numbers, names, parts: [top.instance.id], at: top.centre }
+      : { group: 'silent', message: 'within', numbers, names }
+  },
+  remedies: (facts, _, judgement) => {
+    const top = facts.assembly.byInstance.get(judgement.parts?.[0] ?? '')
+    return firstOf(1, [top?.joint ? takeOffRemedy(facts, top) : undefined])
+  },
+})

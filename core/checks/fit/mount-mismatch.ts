@@ -1,0 +1,92 @@
+import { z } from 'zod'
+import { adapterChains, chainCommands, type PlacedPart } from '../../assembly/index.ts'
+import { endName, mate, type MateCode, mountOf } from '../../catalogue/index.ts'
+import { defineCheck, type Remedy } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
+
+const ends = (piece: PlacedPart) => {
+  const { host, joint, part } = piece
+  const hostMount = host && joint && mountOf(host.part, joint.hostMount)
+  const guestMount = joint && mountOf(part, joint.guestMount)
+  return host && hostMount && guestMount ? { host: { part: host.part, mount: hostMount }, guest: { part, mount: guestMount } } : undefined
+}
+
+const bridges = function* (piece: PlacedPart, facts: Facts): Generator<Remedy> {
+  const pair = ends(piece)
+  if (!pair || !piece.joint) return
+  const { rig, setup } = facts.assembly
+  for (const chain of adapterChains(pair.host, pair.guest, facts.shelf.catalogue, facts.shelf.owned))
+    yield {
+      text: 'add {adapters}',
+      numbers: {},
+      names: { adapters: chain.links.map((link) => link.part.name).join(' + ') },
+      commands: chainCommands(rig, setup.id, piece.joint, chain),
+    }
+}
+
+/** Objections that have a check of their own. */
+const elsewhere = ['body-unfit', 'rail-too-short', 'spacing-differs'] as const satisfies readonly MateCode[]
+type Told = Exclude<MateCode, (typeof elsewhere)[number]>
+const isElsewhere = (code: MateCode): boolean => (elsewhere as readonly MateCode[]).includes(code)
+
+/** One sentence for every objection there can be; a new one does not compile without its words. */
+const speaks = {
+  'standards-differ': "{guest} won't go on. It has a {guestEnd}; {host} offers a {hostEnd}.",
+  'same-gender': "{guest} won't go on. Its {guestEnd} meets a {hostEnd}: one of them must be the other half.",
+  'filter-size-differs': "{guest} won't go in. It is made for {wants}; the lens has {holds}.",
+  'pack-differs': "{guest} won't go in. The bay takes {holds}; this is {wants}.",
+  'clamp-size-differs': "{guest} won't clamp on. It is made for {wants}; the lens front is {holds}.",
+  'tray-differs': "{guest} won't go in. The tray takes {holds}; this is {wants}.",
+  'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
+  'flange-differs': "{guest} locks but won't focus right. It is made to sit {wantsMm} from the sensor; here it sits at {holdsMm}.",
+  'ring-size-differs': "{guest} won't close. It closes on {minMm} to {maxMm}; the ring is {ringMm}.",
+} as const satisfies Record<Told, string>
+
+/** Two mounts that were put together but do not go together. */
+export const mountMismatch = defineCheck<PlacedPart, object>({
+  id: 'mount-mismatch',
+  family: 'fit',
+  title: 'Mounts that do not go together',
+  why: 'You stand in the car park with two parts that will not screw together.',
+  level: 'stop',
+  source: 'The two mounting standards: what the socket accepts.',
+  options: z.object({}),
+  defaults: {},
+  needs: [],
+  messages: {
+    speaks,
+    silent: { fits: '{guest} goes on {host}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || !piece.mate.issues.some(({ code }) => isElsewhere(code)))),
+  judge: (piece) => {
+    const pair = ends(piece)
+    const names = {
+      guest: piece.part.name,
+      host: piece.host?.part.name ?? '',
+      guestEnd: pair ? endName(pair.guest) : '',
+      hostEnd: pair ? endName(pair.host) : '',
+    }
+    const issue = piece.mate?.ok === false ? piece.mate.issues[0] : undefined
+    if (!issue) return { group: 'silent', message: 'fits', names }
+    return {
+      group: 'speaks',
+      message: issue.code,
+      names: { ...names, ...issue.names },
+      numbers: issue.numbers,
+      parts: [piece.instance.id],
+      at: piece.centre,
+    }
+  },
+  remedies: (piece, facts) => [
+    ...firstOf(2, bridges(piece, facts)),
+    ...firstOf(1, [
+      moveRemedy(facts, piece, (point) =>
+        piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok),
+      ),
+    ]),
+    takeOffRemedy(facts, piece),
+  ],
+})

@@ -1,0 +1,38 @@
+import type { PlacedPart } from '../../assembly/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { addRemedy, byReadiness, eachOf, firstOf, takeOffRemedy } from '../places.ts'
+
+/** A part that works only with another that is not on the rig. */
+export const needsPart = defineCheck<PlacedPart, object>({
+  id: 'needs-part',
+  family: 'fit',
+  title: 'Works only with its partner',
+  why: 'It arrives, and the piece it clicks into was sold separately.',
+  level: 'stop',
+  source: 'What the part’s data says it does not work without.',
+  ...noOptions,
+  needs: [],
+  messages: {
+    speaks: { alone: '{part} does not work by itself. It needs {wanted} on the rig.' },
+    silent: { paired: '{part} has what it needs.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter(({ part }) => (part.needsOneOf ?? []).length > 0),
+  judge: (piece, { assembly, shelf }) => {
+    const wanted = piece.part.needsOneOf ?? []
+    const names = { part: piece.part.name, wanted: wanted.map((id) => shelf.catalogue.parts.get(id)?.name ?? id).join(' or ') }
+    return assembly.placed.some(({ part }) => wanted.includes(part.id))
+      ? { group: 'silent', message: 'paired', names }
+      : { group: 'speaks', message: 'alone', names, parts: [piece.instance.id], at: piece.centre }
+  },
+  remedies: (piece, facts) => {
+    const partners = (piece.part.needsOneOf ?? []).flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? []).sort(byReadiness(facts))
+    return [
+      ...firstOf(
+        1,
+        eachOf(partners, (part) => addRemedy(facts, part)),
+      ),
+      takeOffRemedy(facts, piece),
+    ]
+  },
+})

@@ -1,0 +1,51 @@
+import { mountOf, standardOf } from '../../catalogue/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { standRoles } from '../../balance/index.ts'
+
+/** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
+const feet = ({ assembly: { rig }, shelf }: Facts): readonly { setup: string; standard: string }[] => {
+  const partOf = (instance: string) => shelf.catalogue.parts.get(rig.kit.find(({ id }) => id === instance)?.partId ?? '')
+  return rig.setups.flatMap((setup) =>
+    setup.joints.flatMap((joint) => {
+      const [guest, host] = [partOf(joint.guest), partOf(joint.host)]
+      if (!guest || !host || !standRoles.has(guest.role) || standRoles.has(host.role)) return []
+      const mount = mountOf(guest, joint.guestMount)
+      return mount ? [{ setup: setup.name, standard: mount.standard }] : []
+    }),
+  )
+}
+
+/** Tripod, gimbal and slider that take different plates. */
+export const noCommonPlate = defineCheck<Facts, object>({
+  id: 'no-common-plate',
+  family: 'fit',
+  title: 'Stands that do not share a plate',
+  why: 'Every move from tripod to gimbal costs a plate change, and the balance found before is gone.',
+  level: 'risk',
+  source: 'The plates of all set-ups of this rig.',
+  ...noOptions,
+  needs: [],
+  messages: {
+    speaks: { differ: '{first} stands on a {firstPlate}, {second} on a {secondPlate}. One plate for both saves a change.' },
+    silent: { shared: 'Every stand takes the same {firstPlate}.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (feet(facts).some(({ setup }) => setup === facts.assembly.setup.name) ? [facts] : []),
+  judge: (facts) => {
+    const all = feet(facts)
+    const own = all.find(({ setup }) => setup === facts.assembly.setup.name) ?? all[0]
+    const other = all.find(({ standard }) => standard !== own?.standard)
+    const title = (id: string | undefined) => (id === undefined ? '' : standardOf(id).title)
+    const names = {
+      first: own?.setup ?? '',
+      firstPlate: title(own?.standard),
+      second: other?.setup ?? '',
+      secondPlate: title(other?.standard),
+    }
+    const stand = facts.onPlate?.stand
+    return other
+      ? { group: 'speaks', message: 'differ', names, parts: stand ? [stand.instance.id] : [], at: stand?.centre }
+      : { group: 'silent', message: 'shared', names }
+  },
+})

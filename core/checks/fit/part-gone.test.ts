@@ -1,0 +1,41 @@
+import { withPlaceholders } from '../../catalogue/index.ts'
+import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { partGone } from './part-gone.ts'
+import { testCheck } from '../tester.ts'
+
+const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
+const known = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')])
+const bare = tinyRig([], [])
+const without = { ...known.shelf.catalogue, gone: new Map([['cube', 'taken-out' as const]]) }
+
+testCheck(partGone, {
+  speaks: [
+    {
+      name: 'a part that left the catalogue',
+      message: 'taken-out',
+      level: 'hint',
+      parts: ['cube'],
+      remedies: 1,
+      ...known,
+      shelf: { ...known.shelf, catalogue: without },
+    },
+    {
+      name: 'a part nobody knows',
+      message: 'placeholder',
+      level: 'risk',
+      parts: ['cube'],
+      remedies: 1,
+      ...known,
+      shelf: { ...known.shelf, catalogue: withPlaceholders(known.shelf.catalogue, [{ ...cube, name: 'a part that is no longer known' }]) },
+    },
+    {
+      name: 'the camera itself can not be left out',
+      message: 'taken-out',
+      parts: ['camera'],
+      remedies: 0,
+      ...bare,
+      shelf: { ...bare.shelf, catalogue: { ...bare.shelf.catalogue, gone: new Map([['tiny-camera', 'taken-out' as const]]) } },
+    },
+  ],
+  silent: [{ name: 'all known', message: 'known', ...known }],
+})

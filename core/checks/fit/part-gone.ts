@@ -1,0 +1,46 @@
+import type { Seated } from '../../assembly/index.ts'
+import type { Part } from '../../catalogue/index.ts'
+import { defineCheck, noOptions, type Remedy } from '../check.ts'
+import type { Facts } from '../facts.ts'
+
+interface Gone {
+  readonly instance: Seated
+  readonly part: Part
+  readonly how: 'taken-out' | 'placeholder' | undefined
+}
+
+const leaveOut = ({ assembly }: Facts, { instance }: Gone): readonly Remedy[] =>
+  assembly.rig.setups.some(({ root }) => root === instance.id)
+    ? []
+    : [{ text: 'leave it out of the kit', numbers: {}, names: {}, commands: [{ do: 'discard', instance: instance.id }] }]
+
+/** A piece whose part left the catalogue, or of which nothing is known at all. */
+export const partGone = defineCheck<Gone, object>({
+  id: 'part-gone',
+  family: 'fit',
+  title: 'Parts the catalogue has no more',
+  why: 'The rig opens and looks right, and one of its pieces is something nobody can look up or buy again.',
+  level: 'hint',
+  source: 'The catalogue as it is today.',
+  ...noOptions,
+  needs: [],
+  messages: {
+    speaks: {
+      placeholder:
+        '{part}. It stands as a plain block: its grams, its money and its fit are in no figure. Choose another, leave it out, or go back in the history.',
+      'taken-out':
+        '{part} is not in the catalogue any more. The rig goes on with what was last known of it; bring the part back, or choose another.',
+    },
+    silent: { known: '{part} is in the catalogue.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly, shelf }) =>
+    [...assembly.placed, ...assembly.loose].map(({ instance, part }) => ({ instance, part, how: shelf.catalogue.gone.get(part.id) })),
+  judge: ({ instance, part, how }) => {
+    if (!how) return { group: 'silent', message: 'known', names: { part: part.name } }
+    const unknown = how === 'placeholder'
+    const named = unknown ? `${part.name[0]?.toUpperCase() ?? ''}${part.name.slice(1)}` : part.name
+    return { group: 'speaks', message: how, level: unknown ? 'risk' : 'hint', names: { part: named }, parts: [instance.id] }
+  },
+  remedies: (gone, facts) => leaveOut(facts, gone),
+})

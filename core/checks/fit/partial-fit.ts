@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { mate, mountOf } from '../../catalogue/index.ts'
+import { defineCheck } from '../check.ts'
+import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from '../places.ts'
+
+/** A part that goes on, but not as it should. */
+export const partialFit = defineCheck<PlacedPart, object>({
+  id: 'partial-fit',
+  family: 'fit',
+  title: 'Goes on, but not properly',
+  why: 'It works on the table, and falls out on the first run.',
+  level: 'risk',
+  source: 'The families a mount takes with a named fault.',
+  options: z.object({}),
+  defaults: {},
+  needs: [],
+  messages: {
+    speaks: { almost: '{part} does not hold as it should. In {host} it {fault}.' },
+    silent: { holds: '{part} holds in {host}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.fault !== undefined),
+  judge: (piece) => {
+    const fault = piece.mate?.ok ? piece.mate.value.fault : undefined
+    const names = { part: piece.part.name, host: piece.host?.part.name ?? '', fault: fault ?? '' }
+    return fault === undefined
+      ? { group: 'silent', message: 'holds', names }
+      : { group: 'speaks', message: 'almost', names, parts: [piece.instance.id], at: piece.centre }
+  },
+  remedies: (piece, facts) => {
+    const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
+    if (!piece.host || !mount) return []
+    const host = { part: piece.host.part, mount }
+    const proper = [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])].filter((part) =>
+      part.mounts.some((own) => {
+        const made = mate(host, { part, mount: own })
+        return made.ok && made.value.fault === undefined
+      }),
+    )
+    return [
+      ...firstOf(
+        1,
+        eachOf(proper.sort(byReadiness(facts)), (part) => swapRemedy(facts, piece, part)),
+      ),
+      takeOffRemedy(facts, piece),
+    ]
+  },
+})

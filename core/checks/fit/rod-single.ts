@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { mate } from '../../catalogue/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { isBraced, loadOn, moveRemedy, takeOffRemedy } from '../places.ts'
+
+/** Something on one rod, with nothing that keeps it from swinging round. */
+export const rodSingle = defineCheck<PlacedPart, { safeNm: number }>({
+  id: 'rod-single',
+  family: 'fit',
+  title: 'Wobbles on one rod',
+  why: 'It swings round the rod at the first knock, and the focus mark is gone.',
+  level: 'risk',
+  source: 'Workshop practice: a thumb-tight clamp on one 15 mm rod holds about 0.15 N m.',
+  options: z.object({ safeNm: z.number().positive() }),
+  defaults: { safeNm: 0.15 },
+  needs: ['loads'],
+  limit: { measured: 'twistNm', allowed: 'safeNm' },
+  messages: {
+    speaks: {
+      swings: '{part} can swing round its rod. {carriedG} pulls with {twistNm}; one clamp holds {safeNm}. Brace it, or use two rods.',
+    },
+    silent: { holds: '{part} pulls at its rod with {twistNm} of {safeNm}.', braced: '{part} has a second hold.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'rods' && !piece.mate.value.holdsTwist),
+  judge: (piece, facts, { safeNm }) => {
+    const { twistNm: turning, massG: carriedG } = loadOn(facts, piece)
+    const names = { part: piece.part.name }
+    const numbers = { twistNm: turning, safeNm, carriedG }
+    if (isBraced(facts.assembly, piece)) return { group: 'silent', message: 'braced', names, numbers }
+    return exceeds(turning, safeNm)
+      ? { group: 'speaks', message: 'swings', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      : { group: 'silent', message: 'holds', names, numbers }
+  },
+  remedies: (piece, facts) => {
+    const firm = moveRemedy(facts, piece, (point) =>
+      piece.part.mounts.some((mount) => {
+        const made = mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount })
+        return made.ok && made.value.holdsTwist
+      }),
+    )
+    return [...(firm ? [firm] : []), takeOffRemedy(facts, piece)]
+  },
+})

@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import { carriedBy, type PlacedPart } from '../../assembly/index.ts'
+import { mate } from '../../catalogue/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { firstOf, loadOn, moveRemedy, overLimit, takeOffRemedy } from '../places.ts'
+
+/** More mass on an accessory shoe than it carries. */
+export const shoeOverload = defineCheck<PlacedPart, object>({
+  id: 'shoe-overload',
+  family: 'fit',
+  title: 'Too heavy for the shoe',
+  why: 'The foot bends or the shoe tears out of the top plate, and takes the monitor with it.',
+  level: 'stop',
+  source: "The part's own rating: over it is a stop. Else 500 g, the usual figure for an accessory shoe: a risk.",
+  options: z.object({}),
+  defaults: {},
+  needs: ['points', 'loads'],
+  limit: { measured: 'carriedG', allowed: 'limitG' },
+  messages: {
+    speaks: {
+      over: '{part} is too heavy for the shoe. {carriedG} is on it; the makers allow {limitG}.',
+      usual: '{part} is heavy for the shoe. {carriedG} is on it; {limitG} is usual for a shoe.',
+    },
+    silent: { light: '{part} puts {carriedG} on a shoe that takes {limitG}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
+  judge: (piece, facts) => {
+    const carriedG = loadOn(facts, piece).massG
+    const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity
+    const names = { part: piece.part.name }
+    const numbers = { carriedG, limitG }
+    return exceeds(carriedG, limitG)
+      ? {
+          group: 'speaks',
+          ...overLimit(piece),
+          names,
+          numbers,
+          parts: [piece.instance.id],
+          at: piece.centre,
+        }
+      : { group: 'silent', message: 'light', names, numbers }
+  },
+  remedies: (piece, facts) => {
+    const carriedG = loadOn(facts, piece).massG
+    const strong = moveRemedy(facts, piece, (point) =>
+      piece.part.mounts.some((mount) => {
+        const made = mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount })
+        return made.ok && made.value.limitG >= carriedG
+      }),
+    )
+    const upper = carriedBy(facts.assembly, piece).filter((other) => other.host === piece)
+    return [...firstOf(1, [strong]), ...upper.map((other) => takeOffRemedy(facts, other)), takeOffRemedy(facts, piece)]
+  },
+})

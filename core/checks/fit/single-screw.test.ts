@@ -1,0 +1,52 @@
+import { placeSetup, type Rig } from '../../assembly/index.ts'
+import { factsOf, type Shelf } from '../facts.ts'
+import { GRAVITY } from '../../kernel/index.ts'
+import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { singleScrew } from './single-screw.ts'
+import { testCheck } from '../tester.ts'
+
+/** A bar of 500 g whose mass sits `offMm` beside its one screw. */
+const bar = (offMm: number, more = {}) =>
+  tinyPart({ id: 'bar', massG: 500, centre: [offMm, 10, 0], mounts: [plug('foot', 'thread-1/4', more)] })
+const pinnedBar = tinyPart({ id: 'pinned-bar', massG: 500, centre: [10, 10, 0], mounts: [plug('foot', 'thread-1/4-pin')] })
+const atLimitMm = (0.05 / (0.5 * GRAVITY)) * 1000
+const running = { brief: { kind: 'run-and-gun' as const } }
+const place = on('bar', 'foot', 'camera', 'pinned')
+
+testCheck(singleScrew, {
+  speaks: [
+    {
+      name: '20 mm off the screw: 0.098 N m',
+      message: 'creeps',
+      level: 'risk',
+      numbers: { twistNm: 0.0980665, riskNm: 0.05 },
+      remedies: 0,
+      ...tinyRig([bar(20)], [place]),
+    },
+    { name: 'a pinned rival is known', message: 'creeps', remedies: 1, ...tinyRig([bar(20)], [place], { extra: [pinnedBar] }) },
+    {
+      name: '60 mm off while running',
+      message: 'turns',
+      level: 'risk',
+      numbers: { twistNm: 0.2941995 },
+      ...tinyRig([bar(60)], [place], running),
+    },
+    {
+      name: '60 mm off on the tripod',
+      message: 'creeps',
+      level: 'risk',
+      ...tinyRig([bar(60)], [place], { ...running, setup: { support: 'tripod' } }),
+    },
+    { name: '60 mm off at the desk', message: 'creeps', level: 'risk', ...tinyRig([bar(60)], [place]) },
+  ],
+  silent: [{ name: 'exactly at the limit', message: 'light', numbers: { twistNm: 0.05 }, ...tinyRig([bar(atLimitMm)], [place]) }],
+})
+
+test('two screws or a lip stop the turning, so there is nothing to judge', () => {
+  for (const more of [{ screws: 2 }, { antiTwist: true }]) {
+    const { rig, shelf } = tinyRig([bar(60, more)], [place])
+    expect(evaluateOne(rig, shelf)).toEqual([])
+  }
+})
+const evaluateOne = (rig: Rig, shelf: Shelf) =>
+  singleScrew.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))

@@ -1,0 +1,72 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { mate, mountOf } from '../../catalogue/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy } from '../places.ts'
+
+/** Joints that never were meant to hold a twist: they have checks of their own. */
+const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
+
+/** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
+export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: number }>({
+  id: 'single-screw',
+  family: 'fit',
+  title: 'Held by one screw',
+  why: 'It works loose while you walk, and turns in your hand in the middle of a take.',
+  level: 'risk',
+  source:
+    'Friction under the foot: fingers tighten with 0.3 N m, that clamps with 240 N (F = T / 0.2 d), and 0.2 x 240 N x 6.7 mm hold 0.3 N m; a fifth of it is left once it was shaken (Junker 1969).',
+  options: z.object({ riskNm: z.number().positive(), stopNm: z.number().positive() }),
+  defaults: { riskNm: 0.05, stopNm: 0.25 },
+  needs: ['loads'],
+  limit: { measured: 'twistNm', allowed: 'riskNm' },
+  messages: {
+    speaks: {
+      creeps: '{part} can turn. One screw and no pins; {twistNm} pulls at it, {riskNm} is safe.',
+      turns: '{part} will turn. One screw and no pins; {twistNm} pulls at it while you run, {stopNm} is the end.',
+    },
+    silent: { light: '{part} sits on one screw, but only {twistNm} of {riskNm} pulls at it.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) =>
+    assembly.placed.filter(
+      (piece) =>
+        piece.mate?.ok && !piece.mate.value.holdsTwist && !byFriction.has(piece.mate.value.standard.kind) && !isBraced(assembly, piece),
+    ),
+  judge: (piece, facts, { riskNm, stopNm }) => {
+    const { brief } = facts.assembly.rig
+    const turning = loadOn(facts, piece).twistNm
+    const names = { part: piece.part.name }
+    const numbers = { twistNm: turning, riskNm, stopNm }
+    const parts = [piece.instance.id]
+    if (!exceeds(turning, riskNm)) return { group: 'silent', message: 'light', names, numbers }
+    const swung = facts.assembly.setup.support !== 'tripod' && (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
+    if (exceeds(turning, stopNm) && swung) return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
+    return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
+  },
+  remedies: (piece, facts) => {
+    const { host, joint, part } = piece
+    const hostMount = host && joint && mountOf(host.part, joint.hostMount)
+    if (!host || !hostMount) return []
+    const firm = (point: { part: typeof host.part; mount: typeof hostMount }, other: typeof part) =>
+      other.mounts.some((mount) => {
+        const made = mate(point, { part: other, mount })
+        return made.ok && made.value.holdsTwist
+      })
+    const rivals = [...(facts.shelf.catalogue.byRole.get(part.role) ?? [])].filter(
+      (other) =>
+        other.id !== part.id &&
+        firm({ part: host.part, mount: hostMount }, other) &&
+        part.provides.every((gift) => other.provides.includes(gift)),
+    )
+    const firmPoint = moveRemedy(facts, piece, (point) => firm({ part: point.piece.part, mount: point.mount }, part))
+    return [
+      ...firstOf(1, [firmPoint]),
+      ...firstOf(
+        2,
+        eachOf(rivals.sort(byReadiness(facts)), (other) => swapRemedy(facts, piece, other)),
+      ),
+    ]
+  },
+})

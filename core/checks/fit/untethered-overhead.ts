@@ -1,0 +1,37 @@
+import { offeredParts } from '../../catalogue/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
+
+/** Over people or water without a tether. */
+export const untetheredOverhead = defineCheck<Facts, object>({
+  id: 'untethered-overhead',
+  family: 'fit',
+  title: 'Nothing catches it',
+  why: 'What lets go falls on somebody, or into the river. Tether everything over people or water; follow the rules of the place.',
+  level: 'risk',
+  source: 'The brief: the rig is used over people or water.',
+  ...noOptions,
+  needs: [],
+  messages: {
+    speaks: { untethered: 'Nothing catches the rig over people or water. Put on a safety tether.' },
+    silent: { tethered: '{tether} catches the rig.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (facts.assembly.rig.brief.conditions.includes('overhead') ? [facts] : []),
+  judge: ({ assembly }) => {
+    const tether = assembly.placed.find(({ part }) => part.provides.includes('tether'))
+    return tether
+      ? { group: 'silent', message: 'tethered', names: { tether: tether.part.name } }
+      : { group: 'speaks', message: 'untethered', parts: [assembly.setup.root] }
+  },
+  remedies: (facts) => {
+    const tethers = offeredParts(facts.shelf.catalogue)
+      .filter(({ provides }) => provides.includes('tether'))
+      .sort(byReadiness(facts))
+    return firstOf(
+      1,
+      eachOf(tethers.slice(0, 6), (part) => addRemedy(facts, part)),
+    )
+  },
+})

@@ -1,0 +1,37 @@
+import { adaptersFor, type LensFit } from '../../optics/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { bagRemedy, eachOf, firstOf } from '../places.ts'
+
+/** An autofocus lens behind an adapter that passes nothing on. */
+export const adapterNoElectronics = defineCheck<LensFit, object>({
+  id: 'adapter-no-electronics',
+  family: 'glass',
+  title: 'The adapter passes nothing on',
+  why: 'Iris and focus stay where they were when the lens came off its own body; many such lenses can then not be stopped down at all.',
+  level: 'risk',
+  source: 'Contacts as stated for the adapter; autofocus as stated for the lens.',
+  ...noOptions,
+  about: 'glass',
+  needs: ['lensKit'],
+  messages: {
+    speaks: {
+      dead: '{lens} gets no word from the camera. {adapter} has no contacts: no autofocus, perhaps no iris, on {share} % of the day.',
+    },
+    silent: { joined: '{adapter} passes focus and iris on to {lens}.' },
+    cannotTell: {},
+  },
+  subjects: ({ lensKit }) => lensKit.filter(({ way, glass }) => way === 'adapter' && glass.autofocus),
+  judge: ({ part, adapter, contacts, share }) => {
+    const names = { lens: part.name, adapter: adapter?.name ?? '', room: part.id, station: 'glass' }
+    return contacts ? { group: 'silent', message: 'joined', names } : { group: 'speaks', message: 'dead', names, numbers: { share } }
+  },
+  remedies: ({ part }, facts) => {
+    const camera = facts.assembly.placed[0]?.part
+    const known = camera ? adaptersFor(camera, part, facts.shelf.catalogue, facts.shelf.owned) : []
+    const joined = known.filter(({ optics }) => optics?.kind === 'adapter' && optics.contacts)
+    return firstOf(
+      1,
+      eachOf(joined, (adapter) => bagRemedy(facts, [adapter])),
+    )
+  },
+})

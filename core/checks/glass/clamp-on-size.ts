@@ -1,0 +1,61 @@
+import type { Part } from '../../catalogue/index.ts'
+import { type LensFit, sizeOn } from '../../optics/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { kitThat } from '../places.ts'
+
+interface Pair {
+  readonly id: string
+  readonly box: Part
+  readonly clampMm: number
+  readonly fit: LensFit
+}
+
+const pairsOf = (facts: Facts): readonly Pair[] =>
+  kitThat(facts, ({ role }) => role === 'matte-box').flatMap(({ id, part: box }) => {
+    const clampMm = sizeOn(box, 'clamp', 'sits')
+    return clampMm === undefined ? [] : facts.lensKit.filter(({ share }) => share > 0).map((fit) => ({ id, box, clampMm, fit }))
+  })
+
+/** A clamp-on matte box and a lens with another front. */
+export const clampOnSize = defineCheck<Pair, object>({
+  id: 'clamp-on-size',
+  family: 'glass',
+  title: 'The matte box does not close on this lens',
+  why: 'It slides off at the first tilt, or never went on.',
+  level: 'hint',
+  source: 'The clamp’s diameter against the outer diameter of each lens front.',
+  ...noOptions,
+  about: 'glass',
+  needs: ['lensKit'],
+  limit: { measured: 'frontMm', allowed: 'clampMm' },
+  messages: {
+    speaks: {
+      other: '{box} does not close on {lens}. It clamps on {clampMm}, the front is {frontMm}.',
+      none: '{box} finds no hold on {lens}. Its front is not made for a clamp of {clampMm}.',
+    },
+    silent: { closes: '{box} closes on {lens}.' },
+    cannotTell: {},
+  },
+  subjects: pairsOf,
+  judge: ({ id, box, clampMm, fit }) => {
+    const names = { box: box.name, lens: fit.part.name, room: fit.part.id, station: 'glass' }
+    const numbers = { clampMm, frontMm: fit.frontMm ?? 0 }
+    if (fit.frontMm === clampMm) return { group: 'silent', message: 'closes', names, numbers }
+    return { group: 'speaks', message: fit.frontMm === undefined ? 'none' : 'other', names, numbers, parts: [id] }
+  },
+  remedies: ({ id }, facts) => {
+    const [rods] = (facts.shelf.catalogue.byRole.get('matte-box') ?? []).filter((part) => sizeOn(part, 'clamp', 'sits') === undefined)
+    const loose = !facts.assembly.byInstance.has(id)
+    return rods && loose
+      ? [
+          {
+            text: 'swap the {role} for {part}',
+            numbers: {},
+            names: { role: 'matte box', part: rods.name },
+            commands: [{ do: 'swap', instance: id, partId: rods.id }],
+          },
+        ]
+      : []
+  },
+})

@@ -1,0 +1,68 @@
+import { coverage, lensFits } from '../../optics/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { byReadiness } from '../places.ts'
+import { deliveryOf, type Facts } from '../facts.ts'
+
+interface Field {
+  readonly fieldMm: number
+  readonly by: readonly string[]
+}
+
+const fieldsOf = ({ assembly, lensKit }: Facts): readonly Field[] =>
+  lensKit.length === 0
+    ? []
+    : coverage(
+        assembly.rig.brief.fieldsMm,
+        lensKit.filter(({ way }) => way !== 'none').map(({ part, fromMm, toMm }) => ({ id: part.id, fromMm, toMm })),
+      )
+
+/** A field of view the film wants and no lens of the kit gives. */
+export const fieldUncovered = defineCheck<Field, object>({
+  id: 'field-uncovered',
+  family: 'glass',
+  title: 'A field of view is missing',
+  why: 'In the wheelhouse there is no room to step back, and the shot is not made.',
+  level: 'hint',
+  source: 'The fields the brief asks for against the lens kit on this sensor, as focal lengths on 36 x 24 mm.',
+  ...noOptions,
+  about: 'glass',
+  needs: ['lensKit'],
+  messages: {
+    speaks: { open: 'No lens shows what {fieldMm} shows. The nearest gives {nearestMm} on this camera.' },
+    silent: { given: '{lens} shows what {fieldMm} shows.' },
+    cannotTell: {},
+  },
+  subjects: fieldsOf,
+  judge: ({ fieldMm, by }, { shelf, lensKit }) => {
+    const lens = shelf.catalogue.parts.get(by[0] ?? '')
+    const ends = lensKit.flatMap(({ fromMm, toMm }) => [fromMm, toMm]).sort((a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm))
+    const names = { lens: lens?.name ?? '', room: String(fieldMm), station: 'glass' }
+    const numbers = { fieldMm, nearestMm: ends[0] ?? 0 }
+    return lens ? { group: 'silent', message: 'given', names, numbers } : { group: 'speaks', message: 'open', names, numbers }
+  },
+  remedies: ({ fieldMm }, facts) => {
+    const { rig, placed } = facts.assembly
+    const camera = placed[0]?.part
+    if (!camera || rig.brief.lenses.length === 0) return []
+    const known = [...(facts.shelf.catalogue.byRole.get('lens') ?? [])].sort(byReadiness(facts))
+    const [fit] = lensFits(
+      camera,
+      known.map(({ id }) => ({ partId: id, share: 0 })),
+      facts.shelf.catalogue,
+      facts.shelf.owned,
+      deliveryOf(facts.assembly),
+    ).filter(
+      ({ part, way, fromMm, toMm }) => way === 'direct' && (coverage([fieldMm], [{ id: part.id, fromMm, toMm }])[0]?.by.length ?? 0) > 0,
+    )
+    return fit
+      ? [
+          {
+            text: 'take {part} along',
+            numbers: {},
+            names: { part: fit.part.name },
+            commands: [{ do: 'brief', brief: { ...rig.brief, lenses: [...rig.brief.lenses, { partId: fit.part.id, share: 0 }] } }],
+          },
+        ]
+      : []
+  },
+})

@@ -1,0 +1,48 @@
+import { adaptersFor, type LensFit } from '../../optics/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { bagRemedy, eachOf, firstOf, kitThat } from '../places.ts'
+
+/** A lens of the kit that does not go on this camera as it is. */
+export const lensMount = defineCheck<LensFit, object>({
+  id: 'lens-mount',
+  family: 'glass',
+  title: 'A lens of the kit does not go on',
+  why: 'It is carried all day and never shot with.',
+  level: 'risk',
+  source: 'The mounts and flange distances of camera, lens and adapters. An adapter only goes from a longer flange to a shorter.',
+  ...noOptions,
+  about: 'glass',
+  needs: ['lensKit'],
+  messages: {
+    speaks: {
+      adapter: '{lens} wants an adapter. Its mount is another; {adapter} takes it there and is not in the kit.',
+      never: '{lens} does not go on {camera}. No adapter is known.',
+    },
+    silent: { direct: '{lens} goes on as it is.', along: '{lens} goes on with {adapter}.' },
+    cannotTell: {},
+  },
+  subjects: ({ lensKit }) => lensKit,
+  judge: ({ part, way, adapter }, facts) => {
+    const names = {
+      lens: part.name,
+      camera: facts.assembly.placed[0]?.part.name ?? '',
+      adapter: adapter?.name ?? '',
+      room: part.id,
+      station: 'glass',
+    }
+    if (way === 'direct') return { group: 'silent', message: 'direct', names }
+    if (!adapter) return { group: 'speaks', message: 'never', names }
+    return kitThat(facts, ({ id }) => id === adapter.id).length > 0
+      ? { group: 'silent', message: 'along', names }
+      : { group: 'speaks', message: 'adapter', names }
+  },
+  remedies: ({ part, way }, facts) => {
+    const camera = facts.assembly.placed[0]?.part
+    return camera && way === 'adapter'
+      ? firstOf(
+          2,
+          eachOf(adaptersFor(camera, part, facts.shelf.catalogue, facts.shelf.owned), (adapter) => bagRemedy(facts, [adapter])),
+        )
+      : []
+  },
+})

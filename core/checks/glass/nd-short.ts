@@ -1,0 +1,86 @@
+import { z } from 'zod'
+import type { Part } from '../../catalogue/index.ts'
+import { goesBefore, lensOf, lightPlan, ndOf, type PhaseExposure, sizeOn } from '../../optics/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { bagRemedy, byReadiness, eachOf, firstOf, kitThat, ringsBetween, spareOwned } from '../places.ts'
+
+/** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
+const withRings = (facts: Facts, lens: Part, filter: Part): readonly Part[] | undefined => {
+  const kit = kitThat(facts, () => true).map(({ part }) => part)
+  if (goesBefore(filter, lens, kit)) return [filter]
+  const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
+  const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
+  return rings && [...rings, filter]
+}
+
+/** Light that no filter at hand takes, or that is not there. */
+export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
+  id: 'nd-short',
+  family: 'glass',
+  title: 'Too much light, or too little',
+  why: 'The sky goes white, or the shutter is shortened and every ripple stutters.',
+  level: 'risk',
+  source:
+    'Published exposure tables, the height of the sun, and the stops between the marks of the filters in the kit. A third of a stop is let pass.',
+  options: z.object({ smallestStop: z.number().positive() }),
+  defaults: { smallestStop: 11 },
+  about: 'glass',
+  needs: ['light', 'needs'],
+  messages: {
+    speaks: {
+      bright:
+        'Nothing holds the light of {phase}. It is {mostStops} too bright at f/{stop} and ISO {iso}; the nearest choice is {missesStops} off. f/{iris} would do without.',
+      dark: 'Too dark for {phase}. At f/{stop} it wants ISO {wantedIso}; {isoMax} is the most that is fit to show.',
+    },
+    silent: {
+      held: '{filters} holds {phase}.',
+      iris: '{phase} is held at f/{iris} without a filter.',
+      waived: 'The brief does without neutral density.',
+    },
+    cannotTell: { unknown: 'Highest sensitivity unknown. Whether {phase} is bright enough is not stated; it wants ISO {wantedIso}.' },
+  },
+  subjects: (facts) => (lensOf(facts.assembly) ? facts.light.phases : []),
+  judge: (phase, { light, needs, assembly, shelf }, { smallestStop }) => {
+    const filters = phase.by[0] ?? phase.forMost
+    const nameOf = (id: string) => shelf.catalogue.parts.get(id)?.name ?? 'the camera’s own ND'
+    const names = {
+      phase: phase.light.phase.name,
+      filters: filters && filters.ids.length > 0 ? filters.ids.map(nameOf).join(' with ') : 'The bare lens',
+      stop: String(Math.round(light.setting.fNumber * 10) / 10),
+      iris: String(Math.round(phase.iris * 10) / 10),
+      room: phase.light.phase.name,
+      station: 'glass',
+    }
+    const numbers = {
+      mostStops: phase.mostStops,
+      missesStops: phase.missesBy,
+      iso: light.setting.iso,
+      wantedIso: phase.iso,
+      isoMax: light.isoMax ?? 0,
+    }
+    if (phase.leastStops < 0 && phase.iso > light.setting.iso) {
+      if (light.isoMax === undefined) return { group: 'cannotTell', message: 'unknown', names, numbers }
+      if (phase.iso > light.isoMax * 1.01) return { group: 'speaks', message: 'dark', names, numbers }
+    }
+    if (phase.missesBy === 0) return { group: 'silent', message: 'held', names, numbers }
+    if (assembly.rig.brief.wishes.nd === 'skip') return { group: 'silent', message: 'waived', names, numbers }
+    const wanted = needs.some(({ capability }) => capability === 'nd')
+    if (!wanted && phase.iris <= smallestStop) return { group: 'silent', message: 'iris', names, numbers }
+    return { group: 'speaks', message: 'bright', level: wanted ? 'risk' : 'hint', names, numbers }
+  },
+  remedies: (phase, facts, { message }) => {
+    const lens = lensOf(facts.assembly)?.lens.part
+    if (!lens || message !== 'bright') return []
+    const holds = (filter: Part) =>
+      lightPlan(facts.assembly, [filter]).phases.some(({ light, missesBy }) => light.phase === phase.light.phase && missesBy === 0)
+    const known = (facts.shelf.catalogue.byRole.get('filter') ?? []).filter((part) => ndOf(part, spareOwned(facts, part)) && holds(part))
+    return firstOf(
+      2,
+      eachOf([...known].sort(byReadiness(facts)), (filter) => {
+        const parts = withRings(facts, lens, filter)
+        return parts && bagRemedy(facts, parts)
+      }),
+    )
+  },
+})

@@ -1,0 +1,55 @@
+import { type PlacedPart, ridesOn } from '../../assembly/index.ts'
+import { filterOf, lensOf, sizeOn } from '../../optics/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { swapsThat, takeOffRemedy } from '../places.ts'
+import type { Facts } from '../facts.ts'
+
+const polarised: ReadonlySet<string> = new Set(['variable-nd', 'polariser'])
+const minds = ({ part }: PlacedPart): boolean =>
+  part.opening?.clearMm === undefined ? part.opening !== undefined : polarised.has(filterOf(part)?.effect ?? '')
+
+/** What has an up and a down, and sits on the front of the lens. */
+const onFront = (facts: Facts): readonly PlacedPart[] => {
+  const lens = lensOf(facts.assembly)?.lens
+  return lens ? facts.assembly.placed.filter((piece) => piece !== lens && ridesOn(piece, lens) && minds(piece)) : []
+}
+
+/** A matte box or polariser on a front that turns. */
+export const rotatingBase = defineCheck<PlacedPart, object>({
+  id: 'rotating-base',
+  family: 'glass',
+  title: 'It turns with the lens',
+  why: 'Pulling focus tilts the matte box into the picture, or darkens the sky.',
+  level: 'risk',
+  source: 'Whether the front of the lens turns with its rings, as stated for the lens.',
+  ...noOptions,
+  about: 'glass',
+  needs: [],
+  messages: {
+    speaks: {
+      box: '{part} turns with the front of {lens}. Its corners swing into the picture; carry it on rods.',
+      filter: '{part} turns with the front of {lens}. Set it again after every pull.',
+    },
+    silent: { still: 'The front of {lens} stands still.' },
+    cannotTell: {},
+  },
+  subjects: onFront,
+  judge: (piece, { assembly }) => {
+    const found = lensOf(assembly)
+    const names = { part: piece.part.name, lens: found?.lens.part.name ?? '' }
+    if (!found?.glass.turnsFront) return { group: 'silent', message: 'still', names }
+    const box = piece.part.opening?.clearMm === undefined
+    return {
+      group: 'speaks',
+      message: box ? 'box' : 'filter',
+      level: box ? 'risk' : 'hint',
+      names,
+      parts: [piece.instance.id],
+      at: piece.centre,
+    }
+  },
+  remedies: (piece, facts, { message }) => [
+    ...(message === 'box' ? swapsThat(facts, piece, 1, (part) => sizeOn(part, 'clamp', 'sits') === undefined) : []),
+    ...(facts.assembly.placed.some(({ host }) => host === piece) ? [] : [takeOffRemedy(facts, piece)]),
+  ],
+})

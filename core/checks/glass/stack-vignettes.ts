@@ -1,0 +1,79 @@
+import type { PlacedPart } from '../../assembly/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import type { Clean, Front } from '../../optics/index.ts'
+import { defineCheck, noOptions, type Remedy } from '../check.ts'
+import { factsAfter } from '../cures.ts'
+import type { Facts } from '../facts.ts'
+import { swapsThat, takeOffRemedy } from '../places.ts'
+
+interface Stack {
+  readonly front: Front
+  readonly clean: Clean
+}
+
+const stackOf = ({ front, clean }: Facts): readonly Stack[] => (front && clean && front.openings.length > 0 ? [{ front, clean }] : [])
+
+/** Is the stack clean at least from a shorter focal length on after this edit? */
+const better = (facts: Facts, { clean }: Stack, commands: Remedy['commands']): boolean => {
+  const after = factsAfter(facts, commands)
+  const now = after?.clean
+  return now?.fromMm !== undefined && now.fromMm < (clean.fromMm ?? Infinity) - 1e-6
+}
+
+/** Dark corners from what stands before the lens. */
+export const stackVignettes = defineCheck<Stack, object>({
+  id: 'stack-vignettes',
+  family: 'glass',
+  title: 'Dark corners at the wide end',
+  why: 'The filter’s rim shows in every wide shot, and the zoom’s short end was paid for in vain.',
+  level: 'risk',
+  source: 'A ring at depth L before the entrance pupil has to leave clear L x diagonal / 2f + f / 2T; a box the same by width and height.',
+  ...noOptions,
+  about: 'glass',
+  needs: ['front', 'clean', 'picture'],
+  limit: { measured: 'cleanMm', allowed: 'shortMm' },
+  messages: {
+    speaks: {
+      short:
+        '{part} stands in the corners. The picture is clean from {cleanMm} on; {lens} begins at {shortMm}, where it is {overMm} short of clear.',
+      never: '{part} stands in the corners. {lens} is never clean with it; at {shortMm} it is {overMm} short of clear.',
+    },
+    silent: { clean: 'The corners are clean from {cleanMm} on.' },
+    cannotTell: {},
+  },
+  subjects: stackOf,
+  judge: ({ front, clean }) => {
+    const [worst] = clean.by
+    const shortMm = front.glass.focalMinMm
+    const names = { part: worst?.piece.part.name ?? '', lens: front.lens.part.name }
+    const numbers = { cleanMm: clean.fromMm ?? front.glass.focalMaxMm, shortMm, overMm: worst?.overMm ?? 0 }
+    if (clean.fromMm !== undefined && !exceeds(clean.fromMm, shortMm)) return { group: 'silent', message: 'clean', names, numbers }
+    return {
+      group: 'speaks',
+      message: clean.fromMm === undefined ? 'never' : 'short',
+      names,
+      numbers,
+      parts: clean.by.map(({ piece }) => piece.instance.id),
+      ...(worst ? { at: worst.piece.centre } : {}),
+    }
+  },
+  remedies: (stack, facts) => {
+    const pieces: readonly PlacedPart[] = stack.clean.by.map(({ piece }) => piece)
+    const swaps = pieces.flatMap((piece) =>
+      swapsThat(
+        facts,
+        piece,
+        1,
+        ({ provides, optics }) =>
+          piece.part.provides.every((gift) => provides.includes(gift)) &&
+          (optics?.kind !== 'filter' || piece.part.optics?.kind !== 'filter' || optics.effect === piece.part.optics.effect),
+        (commands) => better(facts, stack, commands),
+      ),
+    )
+    const offs = pieces
+      .filter((piece) => !facts.assembly.placed.some(({ host }) => host === piece))
+      .map((piece) => takeOffRemedy(facts, piece))
+      .filter(({ commands }) => better(facts, stack, commands))
+    return [...swaps.slice(0, 1), ...offs.slice(0, 1)]
+  },
+})

@@ -1,0 +1,44 @@
+import { exceeds } from '../../kernel/index.ts'
+import { CRADLE_MM, type SupportReach } from '../../optics/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { swapsThat, takeOffRemedy } from '../places.ts'
+
+/** A lens support that does not get to the lens. */
+export const supportReach = defineCheck<SupportReach, object>({
+  id: 'support-reach',
+  family: 'glass',
+  title: 'The lens support does not reach',
+  why: 'It looks as if the lens were held, and the mount carries it all the same; or it lifts the lens out of true.',
+  level: 'risk',
+  source: 'The height of the lens’s underside over the rods against the travel of the cradle; a millimetre is let pass.',
+  ...noOptions,
+  needs: ['supports'],
+  limit: { measured: 'neededMm', allowed: 'reachMm' },
+  messages: {
+    speaks: {
+      low: '{support} does not come up to {lens}. It reaches {reachMm} over the rods; the lens lies at {neededMm}.',
+      high: '{support} presses {lens} up. At its lowest it stands {reachMm} over the rods; the lens lies at {neededMm}.',
+      beside: '{support} stands beside {lens}. With the camera upright nothing under the lens holds it.',
+      past: '{support} holds nothing. {lens} does not come over it.',
+    },
+    silent: { holds: '{support} holds {lens} at {neededMm} over the rods.' },
+    cannotTell: {},
+  },
+  subjects: ({ supports }) => supports,
+  judge: ({ piece, lens, neededMm, lowMm, highMm, beside }) => {
+    const names = { support: piece.part.name, lens: lens.part.name }
+    const where = { parts: [piece.instance.id], at: piece.centre }
+    const numbers = { neededMm: neededMm ?? 0, reachMm: (neededMm ?? 0) < lowMm ? lowMm - CRADLE_MM : highMm + CRADLE_MM }
+    if (beside) return { group: 'speaks', message: 'beside', names, numbers, ...where }
+    if (neededMm === undefined) return { group: 'speaks', message: 'past', names, numbers, ...where }
+    if (exceeds(neededMm, highMm + CRADLE_MM)) return { group: 'speaks', message: 'low', names, numbers, ...where }
+    if (exceeds(lowMm - CRADLE_MM, neededMm)) return { group: 'speaks', message: 'high', names, numbers, ...where }
+    return { group: 'silent', message: 'holds', names, numbers }
+  },
+  remedies: ({ piece, neededMm }, facts) => [
+    ...(neededMm === undefined
+      ? []
+      : swapsThat(facts, piece, 1, ({ optics }) => optics?.kind === 'support' && optics.lowMm <= neededMm && optics.highMm >= neededMm)),
+    takeOffRemedy(facts, piece),
+  ],
+})

@@ -1,0 +1,73 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import type { Part } from '../../catalogue/index.ts'
+import { defineCheck } from '../check.ts'
+import { lossesOf } from '../equal.ts'
+import type { Facts } from '../facts.ts'
+import { rivals, swapRemedy } from '../places.ts'
+
+/** Pieces to buy that come with others in their box. */
+const boxes = ({ assembly, cost }: Facts): readonly PlacedPart[] =>
+  assembly.placed.filter(
+    ({ instance, part }) => (part.includes?.length ?? 0) > 0 && cost.lines.some((line) => line.instance === instance.id && !line.owned),
+  )
+
+/** What of a box the kit has use for. */
+const usedOf = (
+  { cost }: Facts,
+  { instance, part }: PlacedPart,
+): { readonly used: readonly Part[]; readonly unused: readonly string[] } => {
+  const used = cost.lines.filter(({ inBoxOf }) => inBoxOf === instance.id).map((line) => line.part)
+  const left = used.map(({ id }) => id)
+  const unused = (part.includes ?? []).filter((id) => {
+    const at = left.indexOf(id)
+    if (at >= 0) left.splice(at, 1)
+    return at < 0
+  })
+  return { used, unused }
+}
+
+/** The cheapest part that does what the box's main piece does and comes alone. */
+const single = (facts: Facts, piece: PlacedPart): Part | undefined =>
+  rivals(
+    facts,
+    piece,
+    (part) => !part.includes?.length && lossesOf(piece.part, part).length === 0 && swapRemedy(facts, piece, part) !== undefined,
+  )[0]
+
+/** A box of which half stays in the box. */
+export const bundleWaste = defineCheck<PlacedPart, { leastMinor: number }>({
+  id: 'bundle-waste',
+  family: 'money',
+  title: 'Half the box is for nothing',
+  why: 'The set was cheaper than its parts, and three of the five lie in the drawer ever after.',
+  level: 'hint',
+  source: 'What comes in the box against the kit; prices of the single pieces.',
+  options: z.object({ leastMinor: z.int().positive() }),
+  defaults: { leastMinor: 500 },
+  needs: ['cost'],
+  limit: { measured: 'savesMinor', allowed: 'leastMinor' },
+  messages: {
+    speaks: { waste: '{count} things in the box of {part} are for nothing. {other} and what is used of the box cost {savesMinor} less.' },
+    silent: { worth: 'The box of {part} is worth it.', all: 'All that is in the box of {part} is used.' },
+    cannotTell: {},
+  },
+  subjects: boxes,
+  judge: (piece, facts, { leastMinor }) => {
+    const { used, unused } = usedOf(facts, piece)
+    const other = single(facts, piece)
+    const names = { part: piece.part.name, other: other?.name ?? '' }
+    const singly = other ? other.price.usual + used.reduce((sum, part) => sum + part.price.usual, 0) : Infinity
+    const savesMinor = other ? piece.part.price.usual - singly : 0
+    const numbers = { count: unused.length, savesMinor, leastMinor }
+    if (unused.length === 0) return { group: 'silent', message: 'all', names, numbers }
+    return savesMinor > leastMinor
+      ? { group: 'speaks', message: 'waste', names, numbers, parts: [piece.instance.id], at: piece.centre }
+      : { group: 'silent', message: 'worth', names, numbers }
+  },
+  remedies: (piece, facts) => {
+    const other = single(facts, piece)
+    const remedy = other && swapRemedy(facts, piece, other)
+    return remedy ? [remedy] : []
+  },
+})

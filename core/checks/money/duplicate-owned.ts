@@ -1,0 +1,76 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { mate, mountOf, type Part } from '../../catalogue/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { spareOwned, swapRemedy } from '../places.ts'
+
+/** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
+const sitsAsFirmly = (piece: PlacedPart, part: Part): boolean => {
+  const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
+  if (!piece.host || !mount) return false
+  const host = { part: piece.host.part, mount }
+  const before = piece.mate?.ok ? piece.mate.value : undefined
+  return part.mounts.some((own) => {
+    const made = mate(host, { part, mount: own })
+    return made.ok && (made.value.holdsTwist || before?.holdsTwist === false) && (made.value.mayLift || before?.mayLift === false)
+  })
+}
+
+const fromLocker = (facts: Facts, piece: PlacedPart) => {
+  const { catalogue, owned } = facts.shelf
+  const alike = (catalogue.byRole.get(piece.part.role) ?? []).filter(
+    (part) =>
+      owned.has(part.id) &&
+      part.id !== piece.part.id &&
+      spareOwned(facts, part) &&
+      piece.part.provides.every((gift) => part.provides.includes(gift)) &&
+      sitsAsFirmly(piece, part),
+  )
+  for (const part of alike.sort((a, b) => (a.id < b.id ? -1 : 1))) {
+    const remedy = swapRemedy(facts, piece, part)
+    if (remedy) return { part, remedy }
+  }
+  return undefined
+}
+
+/** About to buy what the locker already has. */
+export const duplicateOwned = defineCheck<PlacedPart, object>({
+  id: 'duplicate-owned',
+  family: 'money',
+  title: 'The locker has one that does',
+  why: 'Money goes out for something that lies in the drawer.',
+  level: 'hint',
+  source: 'The locker, and what the parts give.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['cost'],
+  messages: {
+    speaks: { owned: 'No need to buy {part}. {owned} in the locker does the same here and saves {priceMinor}.' },
+    silent: { none: 'Nothing in the locker does what {part} does.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly, cost }) =>
+    assembly.placed.filter(
+      (piece) =>
+        piece.joint && piece.part.provides.length > 0 && cost.lines.some((line) => line.instance === piece.instance.id && !line.owned),
+    ),
+  judge: (piece, facts) => {
+    const found = fromLocker(facts, piece)
+    const names = { part: piece.part.name, owned: found?.part.name ?? '' }
+    return found
+      ? {
+          group: 'speaks',
+          message: 'owned',
+          names,
+          numbers: { priceMinor: piece.part.price.usual },
+          parts: [piece.instance.id],
+          at: piece.centre,
+        }
+      : { group: 'silent', message: 'none', names }
+  },
+  remedies: (piece, facts) => {
+    const found = fromLocker(facts, piece)
+    return found ? [found.remedy] : []
+  },
+})

@@ -1,0 +1,121 @@
+import type { Part } from '../../catalogue/index.ts'
+import { batteriesOf, batteryKind } from '../../power/index.ts'
+import { demandsOf } from '../../wiring/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { byReadiness, spareOwned } from '../places.ts'
+
+/** Something the job needs that is neither in the kit nor in the locker, and about what it costs. */
+export interface Forgotten {
+  readonly what: 'packs' | 'leads' | 'cards' | 'filters'
+  readonly count: number
+  readonly costMinor: number
+}
+
+const cheapestOf = (facts: Facts, role: Part['role'], wanted: (part: Part) => boolean = () => true): Part | undefined =>
+  [...(facts.shelf.catalogue.byRole.get(role) ?? [])].filter(wanted).sort(byReadiness(facts))[0]
+
+const usualOf = (part: Part | undefined): number => part?.price.usual ?? 0
+
+const toPay = (facts: Facts, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : usualOf(part))
+
+/** Packs the day takes beyond those there are. */
+const packs = (facts: Facts): Forgotten => {
+  const short = facts.day.kinds.filter(({ needed, have }) => Number.isFinite(needed) && needed > have)
+  const costOf = (kind: string) => usualOf(batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
+  return {
+    what: 'packs',
+    count: short.reduce((sum, { needed, have }) => sum + needed - have, 0),
+    costMinor: short.reduce((sum, { kind, needed, have }) => sum + (needed - have) * costOf(kind), 0),
+  }
+}
+
+const LEADS = { picture: 'video-cable', sound: 'audio-cable', data: 'data-cable' } as const
+
+/** Leads that devices on the rig wait for. */
+const leads = (facts: Facts): Forgotten => {
+  const open = demandsOf(facts.assembly, []).flatMap(({ what, own }) => {
+    if (what !== 'picture' && what !== 'sound' && what !== 'data') return []
+    const joined = facts.leads.some(
+      (run) =>
+        run.cable.carries.includes(what) &&
+        [run.from, run.to].some((end) => own.some((one) => one.piece === end.piece && one.socket.id === end.socket.id)),
+    )
+    return joined ? [] : [what]
+  })
+  return {
+    what: 'leads',
+    count: open.length,
+    costMinor: open.reduce((sum, what) => sum + toPay(facts, cheapestOf(facts, LEADS[what])), 0),
+  }
+}
+
+/** A card that takes less than this is none, minutes. */
+const LEAST_CARD_MIN = 1
+
+/** Cards for the hours that find no room. */
+const cards = (facts: Facts): Forgotten => {
+  const short = facts.recordings.filter(
+    ({ minutes, neededMin, media }) => media.some(({ part }) => part.role === 'card') && minutes < neededMin,
+  )
+  const counts = short.map(({ minutes, neededMin, media }) => {
+    const each = minutes / Math.max(1, media.length)
+    // A card that takes next to nothing is none to plan with: then one that is large enough is what is missing.
+    return { part: media[0]?.part, count: each >= LEAST_CARD_MIN ? Math.ceil((neededMin - minutes) / each) : 1 }
+  })
+  return {
+    what: 'cards',
+    count: counts.reduce((sum, { count }) => sum + count, 0),
+    costMinor: counts.reduce((sum, { part, count }) => sum + count * usualOf(part), 0),
+  }
+}
+
+/** Neutral density for days that want it. */
+const filters = (facts: Facts): Forgotten => {
+  const wanted = facts.needs.some(({ capability }) => capability === 'nd') && facts.unmet.some(({ capability }) => capability === 'nd')
+  const filter = wanted ? cheapestOf(facts, 'filter', ({ provides }) => provides.includes('nd')) : undefined
+  return { what: 'filters', count: wanted ? 1 : 0, costMinor: toPay(facts, filter) }
+}
+
+/** Everything the job needs and the plan does not have, with what it costs. */
+export const forgottenOf = (facts: Facts): readonly Forgotten[] =>
+  [packs(facts), leads(facts), cards(facts), filters(facts)].filter(({ count }) => count > 0)
+
+const words: Readonly<Record<Forgotten['what'], readonly [one: string, many: string]>> = {
+  packs: ['a pack', 'packs'],
+  leads: ['a lead', 'leads'],
+  cards: ['a card', 'cards'],
+  filters: ['a filter', 'filters'],
+}
+
+/** Money that is not in the plan yet and will be spent all the same. */
+export const forgottenCost = defineCheck<Facts, object>({
+  id: 'forgotten-cost',
+  family: 'money',
+  title: 'Money nobody counted',
+  why: 'Cage and monitor are in the budget; the packs, cards and leads that make them work are not.',
+  level: 'hint',
+  source: 'Packs of the day, leads that devices wait for, cards for the hours, a filter for the light; at the cheapest that would do.',
+  ...noOptions,
+  needs: ['cost', 'day', 'recordings', 'leads', 'needs', 'unmet'],
+  messages: {
+    speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor} more.' },
+    silent: { whole: 'Nothing was forgotten.', free: 'What is missing lies in the locker.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => (facts.assembly.rig.brief.budgetMinor > 0 ? [facts] : []),
+  judge: (facts) => {
+    const found = forgottenOf(facts)
+    const costMinor = found.reduce((sum, one) => sum + one.costMinor, 0)
+    const list = found.map(({ what, count }) => (count === 1 ? words[what][0] : `${count} ${words[what][1]}`)).join(', ')
+    if (found.length === 0) return { group: 'silent', message: 'whole', numbers: { costMinor } }
+    return costMinor > 0
+      ? {
+          group: 'speaks',
+          message: 'forgotten',
+          numbers: { costMinor },
+          names: { list },
+        }
+      : { group: 'silent', message: 'free', numbers: { costMinor } }
+  },
+})

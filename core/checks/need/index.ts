@@ -1,0 +1,8 @@
+import type { Check } from '../check.ts'
+import { loosePart } from './loose-part.ts'
+import { needTwice } from './need-twice.ts'
+import { needUnmet } from './need-unmet.ts'
+import { notNeeded } from './not-needed.ts'
+
+/** The rules of this family, in the order of their ids. */
+export const needChecks: readonly Check[] = [loosePart, needTwice, needUnmet, notNeeded]

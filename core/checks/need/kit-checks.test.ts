@@ -1,0 +1,87 @@
+import { emptySetup, placeSetup, type Rig } from '../../assembly/index.ts'
+import { factsOf } from '../facts.ts'
+import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { pack, wiredRig } from '../../testing/wired.ts'
+import { loosePart } from './loose-part.ts'
+import { disc, nd, seeingCamera, zoom } from '../../testing/glass.ts'
+import { needUnmet } from './need-unmet.ts'
+import { testCheck } from '../tester.ts'
+
+const mic = tinyPart({ id: 'mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
+const spare = tinyPart({ id: 'spare-mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
+const wants = { brief: { wishes: {} } }
+
+const second = { ...emptySetup, id: 'other', name: 'other', joints: [on('mic', 'foot', 'camera', 'shoe')] }
+const elsewhere = (() => {
+  const tiny = tinyRig([mic], [], wants)
+  return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }
+})()
+
+testCheck(needUnmet, {
+  speaks: [
+    {
+      name: 'no mic; one is known and a shoe is free',
+      message: 'unmet',
+      level: 'risk',
+      remedies: 1,
+      ...tinyRig([], [], { ...wants, extra: [mic] }),
+    },
+    { name: 'no mic known', message: 'unmet', remedies: 0, ...tinyRig([], [], wants) },
+    { name: 'a mic in another set-up', message: 'elsewhere', level: 'hint', ...elsewhere },
+    { name: 'two are known: both are offered', message: 'unmet', remedies: 2, ...tinyRig([], [], { ...wants, extra: [mic, spare] }) },
+    {
+      name: 'the owned one is enough of an offer',
+      message: 'unmet',
+      remedies: 1,
+      ...tinyRig([], [], { ...wants, extra: [mic, spare], owned: { 'spare-mic': 1 } }),
+    },
+  ],
+  silent: [{ name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) }],
+})
+
+const withOther = (() => {
+  const tiny = tinyRig([mic], [])
+  return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }
+})()
+
+testCheck(loosePart, {
+  speaks: [
+    {
+      name: 'in the kit, on nothing',
+      message: 'loose',
+      level: 'hint',
+      numbers: { massG: 100 },
+      parts: ['mic'],
+      remedies: 2,
+      ...tinyRig([mic], []),
+    },
+  ],
+  silent: [
+    { name: 'used in another set-up', message: 'used', ...withOther },
+    { name: 'a battery in the bag', message: 'spare', ...wiredRig([pack()], []) },
+    {
+      name: 'a filter for another lens of the kit',
+      message: 'glass',
+      ...tinyRig([zoom(), disc('six', 5, nd(6), {}, 67)], [on('lens', 'bayonet', 'camera', 'lens')], {
+        extra: [seeingCamera(), zoom({ id: 'small', threadMm: 67 })],
+        brief: {
+          lenses: [
+            { partId: 'lens', share: 50 },
+            { partId: 'small', share: 50 },
+          ],
+        },
+      }),
+    },
+  ],
+})
+
+test('what is only considered, or belongs in the bag, is not loose', () => {
+  const tool = tinyPart({ id: 'keys', role: 'tool' })
+  const { rig, shelf } = tinyRig([mic, tool], [], {
+    kit: [
+      { id: 'mic', partId: 'mic', status: 'considered' },
+      { id: 'keys', partId: 'keys', status: 'in' },
+    ],
+  })
+  expect(loosePart.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))).toEqual([])
+})

@@ -1,0 +1,65 @@
+import { z } from 'zod'
+import type { Instance } from '../../assembly/index.ts'
+import { bagRoles, type Part } from '../../catalogue/index.ts'
+import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
+import { defineCheck, type Remedy } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { addRemedy, firstOf } from '../places.ts'
+
+/** The lens of the kit that a lens, adapter, filter or ring in the bag is for. */
+const lensServed = ({ lensKit, assembly }: Facts, part: Part): string | undefined => {
+  if (assembly.rig.brief.lenses.length === 0) return undefined
+  const mounted = lensOf(assembly)?.lens.part
+  const kit = [...assembly.placed, ...assembly.loose].map((piece) => piece.part)
+  const serves = lensKit.find(({ part: lens, adapter, threadMm }) => {
+    if (part === lens || part === adapter) return true
+    if (lens === mounted) return false
+    return part.role === 'filter' ? goesBefore(part, lens, kit) : part.role === 'step-ring' && sizeOn(part, 'filter', 'sits') === threadMm
+  })
+  return serves?.part.name
+}
+
+/** A piece of the kit that sits on nothing in any set-up. */
+export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>({
+  id: 'loose-part',
+  family: 'need',
+  title: 'In the kit, on nothing',
+  why: 'It is paid for and carried, and does no work.',
+  level: 'hint',
+  source: 'The joints of every set-up.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['points', 'lensKit'],
+  messages: {
+    speaks: { loose: '{part} sits on nothing. Leaving it out saves {massG} in the bag.' },
+    silent: {
+      used: '{part} has its place in another set-up.',
+      spare: '{part} is a spare in the bag.',
+      glass: '{part} is for {lens}.',
+    },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.loose.filter(({ instance, part }) => instance.status === 'in' && !bagRoles.has(part.role)),
+  judge: ({ instance, part }, facts) => {
+    const { assembly } = facts
+    const names = { part: part.name, lens: '' }
+    const used = assembly.rig.setups.some(
+      (setup) => setup.joints.some((joint) => joint.guest === instance.id) || setup.links.some((link) => link.cable === instance.id),
+    )
+    if (part.power?.store && !used) return { group: 'silent', message: 'spare', names }
+    const lens = used ? undefined : lensServed(facts, part)
+    if (lens) return { group: 'silent', message: 'glass', names: { ...names, lens } }
+    return used
+      ? { group: 'silent', message: 'used', names }
+      : { group: 'speaks', message: 'loose', names, numbers: { massG: part.massG }, parts: [instance.id] }
+  },
+  remedies: ({ instance, part }, facts) => {
+    const discard: Remedy = {
+      text: 'leave out {part}',
+      numbers: {},
+      names: { part: part.name },
+      commands: [{ do: 'discard', instance: instance.id }],
+    }
+    return [...firstOf(1, [addRemedy(facts, part)]), discard]
+  },
+})

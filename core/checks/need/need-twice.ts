@@ -1,0 +1,58 @@
+import { z } from 'zod'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { inHand } from '../../balance/index.ts'
+import { bagRoles } from '../../catalogue/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { isLeaf, takeOffRemedy } from '../places.ts'
+
+interface Double {
+  readonly spare: PlacedPart
+  readonly other: PlacedPart | undefined
+}
+
+const candidates = (facts: Facts): PlacedPart[] =>
+  facts.assembly.placed.filter(
+    (piece) =>
+      piece.host &&
+      inHand(piece) &&
+      piece.part.role !== 'lens' &&
+      piece.part.provides.length > 0 &&
+      !bagRoles.has(piece.part.role) &&
+      isLeaf(facts, piece),
+  )
+
+/** Another piece of the same role that gives all that this one gives. */
+const doubleOf = (facts: Facts, piece: PlacedPart): PlacedPart | undefined =>
+  facts.assembly.placed.find((other) => {
+    if (other === piece || other.part.role !== piece.part.role || !piece.part.provides.every((gift) => other.part.provides.includes(gift)))
+      return false
+    const same = piece.part.provides.length === other.part.provides.length
+    return !same || facts.assembly.placed.indexOf(other) < facts.assembly.placed.indexOf(piece)
+  })
+
+/** Two parts that do the same for this job. */
+export const needTwice = defineCheck<Double, object>({
+  id: 'need-twice',
+  family: 'need',
+  title: 'Two that do the same',
+  why: 'One of them is carried, charged and packed for nothing.',
+  level: 'hint',
+  source: 'What the parts give, against what the brief asks.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['needs'],
+  messages: {
+    speaks: { twice: '{spare} repeats {other}. Leaving it out saves {massG}.' },
+    silent: { alone: '{spare} does what no other part of its kind does here.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => candidates(facts).map((spare) => ({ spare, other: doubleOf(facts, spare) })),
+  judge: ({ spare, other }) => {
+    if (!other) return { group: 'silent', message: 'alone', names: { spare: spare.part.name } }
+    const names = { spare: spare.part.name, other: other.part.name }
+    const parts = [spare.instance.id, other.instance.id]
+    return { group: 'speaks', message: 'twice', names, numbers: { massG: spare.part.massG }, parts, at: spare.centre }
+  },
+  remedies: ({ spare }, facts) => [takeOffRemedy(facts, spare)],
+})

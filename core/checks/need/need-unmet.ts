@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import type { Need } from '../../brief/index.ts'
+import { capabilities, offeredParts, type Part } from '../../catalogue/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { addRemedy, byReadiness, eachOf, firstOf, spareOwned } from '../places.ts'
+
+const MOST_TRIED = 12
+
+/** Needs that a rule of their own speaks up for. */
+const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
+
+/** The parts that sit on the rig in its other set-ups. */
+const inOtherSetups = ({ assembly: { rig, setup }, shelf }: Facts): readonly Part[] => {
+  const used = new Set(rig.setups.filter((other) => other.id !== setup.id).flatMap(({ joints }) => joints.map(({ guest }) => guest)))
+  return rig.kit.flatMap(({ id, partId }) => (used.has(id) ? (shelf.catalogue.parts.get(partId) ?? []) : []))
+}
+
+/** Something the brief asks for that nothing on the rig gives. */
+export const needUnmet = defineCheck<Need, object>({
+  id: 'need-unmet',
+  family: 'need',
+  title: 'The brief asks for it, nothing gives it',
+  why: 'It is missed on the first shot, far from any shop.',
+  level: 'risk',
+  source: 'The brief: shoot kind, conditions and the operator’s own wishes.',
+  options: z.object({}),
+  defaults: {},
+  needs: ['needs', 'unmet'],
+  messages: {
+    speaks: {
+      unmet: 'Nothing gives {need}. Wanted because: {reason}.',
+      elsewhere: 'Without {need} in this set-up. {part} gives it in another.',
+    },
+    silent: { met: '{part} gives {need}.' },
+    cannotTell: {},
+  },
+  subjects: ({ needs }) => needs.filter(({ capability }) => !HAS_A_RULE.has(capability)),
+  judge: (need, facts) => {
+    const { assembly, unmet } = facts
+    const names = { need: capabilities[need.capability].title, reason: need.because.reason, capability: need.capability }
+    if (unmet.includes(need)) {
+      const other = inOtherSetups(facts).find((part) => part.provides.includes(need.capability))
+      return other
+        ? { group: 'speaks', message: 'elsewhere', level: 'hint', names: { ...names, part: other.name } }
+        : { group: 'speaks', message: 'unmet', names }
+    }
+    const giver = assembly.placed.find((piece) => piece.part.provides.includes(need.capability))
+    return { group: 'silent', message: 'met', names: { ...names, part: giver?.part.name ?? '' } }
+  },
+  remedies: (need, facts) => {
+    const givers = offeredParts(facts.shelf.catalogue).filter(
+      (part: Part) => part.role !== 'camera' && part.provides.includes(need.capability),
+    )
+    const sorted = givers.sort(byReadiness(facts))
+    const enough = sorted.length > 0 && sorted[0] !== undefined && spareOwned(facts, sorted[0]) ? 1 : 2
+    return firstOf(
+      enough,
+      eachOf(sorted.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)),
+    )
+  },
+})

@@ -1,0 +1,47 @@
+import { exceeds } from '../../kernel/index.ts'
+import { type Medium, type Recording, wantedMBs } from '../../media/index.ts'
+import { marginsOf } from '../margins.ts'
+import { defineCheck, noOptions } from '../check.ts'
+
+interface Written {
+  readonly recording: Recording
+  readonly medium: Medium
+}
+
+/** A card or drive that can't keep up. */
+export const driveSlow = defineCheck<Written, object>({
+  id: 'drive-slow',
+  family: 'picture',
+  title: 'The card can not keep up',
+  why: 'Recording stops after some seconds, in the best take.',
+  level: 'risk',
+  source: 'The stream with 1.3 to spare, against what is written without a pause.',
+  ...noOptions,
+  about: 'electric',
+  needs: ['recordings'],
+  limit: { measured: 'wantedMBs', allowed: 'writeMBs' },
+  messages: {
+    speaks: { slow: 'The card is too slow. {card} takes {writeMBs}; {codec} on {part} wants {wantedMBs}.' },
+    silent: { keeps: '{card} keeps up with {codec}.' },
+    cannotTell: {},
+  },
+  subjects: ({ recordings }) => recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
+  judge: ({ recording: { piece, codec }, medium }, { shelf }) => {
+    const names = { card: medium.part.name, codec: codec.title, part: piece.part.name, room: medium.id }
+    const numbers = { wantedMBs: wantedMBs(codec.mbps, marginsOf(shelf.limits).record.write), writeMBs: medium.writeMBs }
+    return exceeds(numbers.wantedMBs, medium.writeMBs)
+      ? { group: 'speaks', message: 'slow', names, numbers, parts: [medium.id, piece.instance.id] }
+      : { group: 'silent', message: 'keeps', names, numbers }
+  },
+  remedies: ({ medium }, facts) =>
+    medium.onRig
+      ? []
+      : [
+          {
+            text: 'leave out {part}',
+            numbers: {},
+            names: { part: medium.part.name },
+            commands: [{ do: 'discard', instance: facts.assembly.rig.kit.find(({ id }) => id === medium.id)?.id ?? medium.id }],
+          },
+        ],
+})

@@ -1,0 +1,45 @@
+import type { Seated } from '../../assembly/index.ts'
+import type { Part } from '../../catalogue/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { addRemedy } from '../places.ts'
+
+/** A drive of the kit that a body of the set-up would record to. */
+interface Drive {
+  readonly instance: Seated
+  readonly part: Part
+  readonly placed: boolean
+}
+
+/** A drive that is meant to be recorded on and is held by nothing. */
+export const driveUnheld = defineCheck<Drive, object>({
+  id: 'drive-unheld',
+  family: 'picture',
+  title: 'Nothing holds the drive',
+  why: 'It dangles on its lead; the lead falls out and the file is lost.',
+  level: 'risk',
+  source: 'The kit, and what sits on the rig.',
+  ...noOptions,
+  needs: ['recordings'],
+  messages: {
+    speaks: { loose: 'Nothing holds {part}. It needs a holder or a pad before it can be recorded on.' },
+    silent: { held: '{part} sits on the rig.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) =>
+    assembly.placed.some(({ part }) => part.media?.drive)
+      ? [
+          ...assembly.placed.map(({ instance, part }) => ({ instance, part, placed: true })),
+          ...assembly.loose
+            .filter(({ instance }) => instance.status === 'in')
+            .map(({ instance, part }) => ({ instance, part, placed: false })),
+        ].filter(({ part }) => part.media?.stores?.kind === 'drive')
+      : [],
+  judge: ({ instance, part, placed }) => {
+    const names = { part: part.name }
+    return placed ? { group: 'silent', message: 'held', names } : { group: 'speaks', message: 'loose', names, parts: [instance.id] }
+  },
+  remedies: ({ part }, facts) => {
+    const put = addRemedy(facts, part)
+    return put ? [put] : []
+  },
+})

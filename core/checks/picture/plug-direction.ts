@@ -1,0 +1,58 @@
+import { z } from 'zod'
+import type { Run, RunEnd } from '../../cabling/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { TWIST_DEG } from '../../wiring/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { endName, endsOf, freeMm, runNames, runParts, swapLead } from '../wires.ts'
+
+const options = z.object({ mostDeg: z.number().positive() })
+interface Plug {
+  readonly run: Run
+  readonly end: RunEnd
+}
+
+const tight = (facts: Facts, end: RunEnd): number | undefined => {
+  const free = freeMm(facts, end)
+  return free !== undefined && exceeds(end.roomMm, free) ? free : undefined
+}
+
+/** A plug whose cable leaves the wrong way, or that has no room to stand. */
+export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
+  id: 'plug-direction',
+  family: 'picture',
+  title: 'The plug points the wrong way',
+  why: 'The cable is bent back over its own plug; the socket breaks first.',
+  level: 'hint',
+  source: 'The way the cable has to go from the plug; room for the plug and a bend of five cable thicknesses.',
+  options,
+  defaults: { mostDeg: TWIST_DEG },
+  about: 'electric',
+  needs: ['leads', 'plugs'],
+  limit: { measured: 'turnsDeg', allowed: 'mostDeg' },
+  messages: {
+    speaks: {
+      away: 'Bent back over its plug. At {end} the cable leaves {turnsDeg} away from where it has to go.',
+      tight: 'No room for the plug. {cable} needs {roomMm} in front of {end}; {freeMm} are free.',
+    },
+    silent: { flat: 'At {end} the cable leaves where it has to go.' },
+    cannotTell: {},
+  },
+  subjects: ({ leads }) =>
+    leads.filter(({ from, to }) => from.fits && to.fits).flatMap((run) => endsOf(run).map(([end]) => ({ run, end }))),
+  judge: ({ run, end }, facts, { mostDeg }) => {
+    const free = tight(facts, end)
+    const names = { ...runNames(run), end: endName(end), room: `${run.link.cable} ${end.socket.id}` }
+    const numbers = { turnsDeg: end.turnsDeg, mostDeg, roomMm: end.roomMm, ...(free === undefined ? {} : { freeMm: free }) }
+    const place = { parts: runParts(run), at: end.at }
+    if (free !== undefined) return { group: 'speaks', message: 'tight', level: 'risk', names, numbers, ...place }
+    return exceeds(end.turnsDeg, mostDeg)
+      ? { group: 'speaks', message: 'away', names, numbers, ...place }
+      : { group: 'silent', message: 'flat', names, numbers }
+  },
+  remedies: ({ run, end }, facts, { message }, { mostDeg }) =>
+    swapLead(facts, run, (option) => {
+      const same = [option.run.from, option.run.to].find(({ piece, socket }) => piece === end.piece && socket.id === end.socket.id)
+      return same !== undefined && (message === 'tight' || same.turnsDeg <= mostDeg)
+    }).slice(0, 1),
+})

@@ -1,0 +1,46 @@
+import type { Run } from '../../cabling/index.ts'
+import { connectors } from '../../catalogue/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { endName, runNames, runParts } from '../wires.ts'
+
+/** Sockets held by little more than solder. */
+const small: ReadonlySet<string> = new Set(['hdmi-c', 'hdmi-d'])
+
+/** In how many set-ups a socket of the camera has a lead, and in how many it has none. */
+const comesAndGoes = ({ assembly: { rig } }: Facts, { link: { from } }: Run) => {
+  const plugged = rig.setups.filter(({ links }) =>
+    links.some((link) => [link.from, link.to].some((end) => end.instance === from.instance && end.socket === from.socket)),
+  ).length
+  return { plugged, without: rig.setups.length - plugged }
+}
+
+/** A small picture socket that is plugged and unplugged between set-ups. */
+export const portWear = defineCheck<Run, object>({
+  id: 'port-wear',
+  family: 'picture',
+  title: 'A small socket is worn out by changing over',
+  why: 'It was made for a few thousand times in, and it is the first thing to fail.',
+  level: 'hint',
+  source: 'Micro and mini picture sockets; how the set-ups use them.',
+  ...noOptions,
+  about: 'electric',
+  needs: ['leads'],
+  messages: {
+    speaks: {
+      worn: 'A small socket wears out. {end} is {socket}, plugged in {plugged} set-ups and bare in {without}. Leave a short lead in and change over at its far end.',
+    },
+    silent: { stays: '{end} keeps its lead, or is sturdy.', held: 'A clamp holds the plug at {end}.' },
+    cannotTell: {},
+  },
+  subjects: ({ leads }) => leads.filter(({ from, cable }) => from.piece.part.role === 'camera' && cable.carries.includes('picture')),
+  judge: (run, facts) => {
+    const { plugged, without } = comesAndGoes(facts, run)
+    const names = { ...runNames(run), end: endName(run.from), socket: connectors[run.from.socket.connector].title }
+    const numbers = { plugged, without }
+    if (run.held.some(({ piece }) => piece.part.holdsCable?.plug)) return { group: 'silent', message: 'held', names, numbers }
+    return small.has(run.from.socket.connector) && without > 0
+      ? { group: 'speaks', message: 'worn', names, numbers, parts: runParts(run), at: run.from.at }
+      : { group: 'silent', message: 'stays', names, numbers }
+  },
+})

@@ -1,0 +1,48 @@
+import type { SocketHere } from '../../assembly/index.ts'
+import { socketsOf } from '../../assembly/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import type { Run } from '../../cabling/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { endName, unplug } from '../wires.ts'
+
+interface Plugged {
+  readonly here: SocketHere
+  readonly runs: readonly Run[]
+}
+
+const plugged = ({ assembly, leads }: Facts): readonly Plugged[] =>
+  socketsOf(assembly)
+    .map((here) => ({
+      here,
+      runs: leads.filter(({ from, to }) => [from, to].some(({ piece, socket }) => piece === here.piece && socket.id === here.socket.id)),
+    }))
+    .filter(({ runs }) => runs.length > 0)
+
+/** Two leads in one socket. */
+export const socketTwice = defineCheck<Plugged, object>({
+  id: 'socket-twice',
+  family: 'picture',
+  title: 'Two leads in one socket',
+  why: 'One of them will hang loose; two sources on one input harm each other.',
+  level: 'stop',
+  source: 'One socket takes one plug.',
+  ...noOptions,
+  about: 'electric',
+  needs: ['leads'],
+  limit: { measured: 'plugs', allowed: 'mostPlugs' },
+  messages: {
+    speaks: { twice: '{plugs} leads in one socket. {socket} takes {mostPlugs}.' },
+    silent: { once: '{socket} has one lead.' },
+    cannotTell: {},
+  },
+  subjects: plugged,
+  judge: ({ here, runs }) => {
+    const names = { socket: endName(here), room: here.socket.id }
+    const numbers = { plugs: runs.length, mostPlugs: 1 }
+    return exceeds(runs.length, 1)
+      ? { group: 'speaks', message: 'twice', names, numbers, parts: [here.piece.instance.id, ...runs.map(({ link }) => link.cable)] }
+      : { group: 'silent', message: 'once', names, numbers }
+  },
+  remedies: ({ runs }, facts) => (runs.length === 2 ? runs.map((run) => unplug(facts, run)) : []),
+})

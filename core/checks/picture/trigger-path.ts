@@ -1,0 +1,73 @@
+import { z } from 'zod'
+import type { Grip } from '../../balance/index.ts'
+import { gripsOf } from '../../balance/index.ts'
+import { gives, passes } from '../../cabling/index.ts'
+import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { carried } from '../places.ts'
+import { joinRemedies } from '../wires.ts'
+
+const options = z.object({ reachMm: z.number().positive() })
+
+/** Record buttons that work: the camera's own, and those whose trigger lead is plugged in. */
+const buttons = ({ assembly, leads }: Facts) =>
+  assembly.placed.filter(
+    (piece) =>
+      piece.part.recordAt && (piece.part.role === 'camera' || leads.some((run) => run.from.piece === piece && passes(run, 'trigger'))),
+  )
+
+const nearest = (grips: readonly Grip[], facts: Facts): number => {
+  const from = buttons(facts).flatMap((piece) => (piece.part.recordAt ? [point(piece.frame, piece.part.recordAt)] : []))
+  return Math.min(Infinity, ...grips.flatMap(({ at }) => from.map((button) => lengthOf(subtract(button, at)))))
+}
+
+const idleTrigger = ({ assembly, leads }: Facts) =>
+  assembly.placed
+    .flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
+    .find(
+      ({ piece, socket }) =>
+        socket.direction === 'out' &&
+        gives(socket, 'trigger') &&
+        !leads.some((run) => run.from.piece === piece && run.from.socket.id === socket.id),
+    )
+
+/** The record button, seen from the hands that hold the rig. */
+export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>>({
+  id: 'trigger-path',
+  family: 'picture',
+  title: 'Record is out of reach',
+  why: 'A hand leaves the rig at the start and the end of every take, and both shake.',
+  level: 'hint',
+  source: 'The reach of a thumb or finger from the middle of a grip, with the hand shifted along it.',
+  options,
+  defaults: { reachMm: 130 },
+  about: 'electric',
+  needs: ['leads'],
+  limit: { measured: 'buttonMm', allowed: 'reachMm' },
+  messages: {
+    speaks: {
+      idle: 'A trigger without its lead. {part} could start the camera, and nothing joins them.',
+      far: 'Record is out of reach. The nearest button is {buttonMm} from a hand; a finger reaches {reachMm}.',
+    },
+    silent: { reach: 'Record is within {buttonMm} of a hand.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => {
+    const grips = carried(facts) ? gripsOf(facts.assembly) : []
+    return grips.length > 0 && facts.assembly.placed.some(({ part }) => part.recordAt) ? [grips] : []
+  },
+  judge: (grips, facts, { reachMm }) => {
+    const idle = idleTrigger(facts)
+    const buttonMm = nearest(grips, facts)
+    const numbers = { reachMm, ...(buttonMm < Infinity ? { buttonMm } : {}) }
+    if (idle) return { group: 'speaks', message: 'idle', names: { part: idle.piece.part.name }, numbers, parts: [idle.piece.instance.id] }
+    return exceeds(buttonMm, reachMm)
+      ? { group: 'speaks', message: 'far', numbers: { ...numbers, buttonMm }, parts: [facts.assembly.setup.root] }
+      : { group: 'silent', message: 'reach', numbers }
+  },
+  remedies: (_, facts, { message }) => {
+    const idle = message === 'idle' ? idleTrigger(facts) : undefined
+    return idle ? joinRemedies(facts, { what: 'trigger', piece: idle.piece, way: 'out', own: [idle] }) : []
+  },
+})

@@ -1,0 +1,63 @@
+import { z } from 'zod'
+import { exceeds } from '../../kernel/index.ts'
+import { chargesPart, type KindUse } from '../../power/index.ts'
+import { defineCheck, type Remedy } from '../check.ts'
+import { factsAfter } from '../cures.ts'
+import { byReadiness, firstOf } from '../places.ts'
+import { batteryOf, packRemedy } from '../wires.ts'
+
+const options = z.object({ nightMin: z.number().positive() })
+
+/** Batteries that the night is too short to fill again. */
+export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
+  id: 'charger-short',
+  family: 'power',
+  title: 'Not charged again by morning',
+  why: 'The second day starts with half-empty packs. Never charge unattended, and follow the maker’s advice.',
+  level: 'hint',
+  source: 'What the day takes, over what all bays put in; a night of 8 h.',
+  options,
+  defaults: { nightMin: 480 },
+  about: 'electric',
+  needs: ['day'],
+  limit: { measured: 'chargeMin', allowed: 'nightMin' },
+  messages: {
+    speaks: {
+      long: 'Not full by morning. Filling the {part} again takes {chargeMin} with the bays in the kit; a night has {nightMin}.',
+      none: 'No charger. Nothing in the kit charges the {part}.',
+    },
+    silent: { enough: 'The {part} are full again in {chargeMin}.' },
+    cannotTell: {},
+  },
+  subjects: ({ day }) => day.kinds.filter(({ usedWh }) => usedWh > 0),
+  judge: ({ kind, chargeMin }, facts, { nightMin }) => {
+    const names = { part: batteryOf(facts, kind)?.part.name ?? kind, room: kind }
+    if (chargeMin === Infinity) return { group: 'speaks', message: 'none', names, parts: [batteryOf(facts, kind)?.id ?? ''] }
+    const numbers = { chargeMin, nightMin }
+    return exceeds(chargeMin, nightMin)
+      ? { group: 'speaks', message: 'long', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
+      : { group: 'silent', message: 'enough', names, numbers }
+  },
+  remedies: ({ kind }, facts, _, { nightMin }): readonly Remedy[] => {
+    const battery = batteryOf(facts, kind)?.part
+    if (!battery) return []
+    const chargers = [...(facts.shelf.catalogue.byRole.get('charger') ?? [])]
+      .filter((part) => chargesPart(part, battery))
+      .sort(byReadiness(facts))
+    // One more charger fills one more pack at a time; it does not hurry a single one. So each is tried.
+    const tries = [1, 2].flatMap((count) =>
+      chargers.slice(0, MOST_TRIED).map((charger) => packRemedy(facts, charger.id, charger.name, count)),
+    )
+    const clears = ({ commands }: Remedy): boolean =>
+      (factsAfter(facts, commands)?.day.kinds.find((use) => use.kind === kind)?.chargeMin ?? Infinity) <= nightMin
+    return firstOf(
+      1,
+      (function* () {
+        for (const remedy of tries) yield clears(remedy) ? remedy : undefined
+      })(),
+    )
+  },
+})
+
+/** Chargers are tried from the readiest on; so many are enough. */
+const MOST_TRIED = 6

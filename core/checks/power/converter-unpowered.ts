@@ -1,0 +1,34 @@
+import type { PlacedPart } from '../../assembly/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import { powerDemand } from './unpowered.ts'
+import { joinRemedies } from '../wires.ts'
+
+/** A converter in the way of the picture that has no power of its own. */
+export const converterUnpowered = defineCheck<PlacedPart, object>({
+  id: 'converter-unpowered',
+  family: 'power',
+  title: 'The converter has no power',
+  why: 'The picture stops at the converter; it looks like a broken lead.',
+  level: 'risk',
+  source: 'The seats and leads of the set-up.',
+  ...noOptions,
+  about: 'electric',
+  needs: ['runDown'],
+  messages: {
+    speaks: { dark: 'No picture gets through {part}. It wants {watts} of its own and has none.' },
+    silent: { fed: '{part} has power.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly }) => assembly.placed.filter(({ part }) => part.role === 'converter' && part.power?.drawW !== undefined),
+  judge: ({ instance, part, centre }, { runDown }) => {
+    const names = { part: part.name }
+    const numbers = { watts: part.power?.drawW ?? 0 }
+    return runDown.first.dark.has(instance.id)
+      ? { group: 'speaks', message: 'dark', names, numbers, parts: [instance.id], at: centre }
+      : { group: 'silent', message: 'fed', names, numbers }
+  },
+  remedies: (piece, facts) => {
+    const demand = powerDemand(piece, facts)
+    return demand ? joinRemedies(facts, demand) : []
+  },
+})

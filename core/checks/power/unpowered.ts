@@ -1,0 +1,54 @@
+import type { PlacedPart } from '../../assembly/index.ts'
+import { demandsOf } from '../../wiring/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { joinRemedies, seatBattery } from '../wires.ts'
+
+/** Pieces that draw power and are not converters: those have a check of their own. */
+const drawing = ({ assembly }: Facts): readonly PlacedPart[] =>
+  assembly.placed.filter(
+    ({ part }) =>
+      part.power?.drawW !== undefined &&
+      part.power.ownMin === undefined &&
+      !part.power.mains &&
+      !part.power.store &&
+      part.role !== 'converter',
+  )
+
+/** The demand for power of a piece, whether or not something feeds it. */
+export const powerDemand = (piece: PlacedPart, facts: Facts) =>
+  demandsOf(facts.assembly, []).find((demand) => demand.what === 'power' && demand.piece === piece)
+
+/** A piece that wants power and has none from the start. */
+export const unpowered = defineCheck<PlacedPart, object>({
+  id: 'unpowered',
+  family: 'power',
+  title: 'Nothing feeds it',
+  why: 'It stays dark on the first take.',
+  level: 'risk',
+  source: 'The seats and leads of the set-up.',
+  ...noOptions,
+  about: 'electric',
+  needs: ['network', 'runDown'],
+  messages: {
+    speaks: {
+      none: '{part} has no power. It wants {watts} and nothing feeds it: give it a battery or a lead.',
+      little: '{part} gets too little power. It wants {watts}; what feeds it gives less.',
+    },
+    silent: { fed: '{part} has power.' },
+    cannotTell: {},
+  },
+  subjects: drawing,
+  judge: ({ instance, part, centre }, { network, runDown }) => {
+    const names = { part: part.name }
+    const numbers = { watts: part.power?.drawW ?? 0 }
+    if (!runDown.first.dark.has(instance.id)) return { group: 'silent', message: 'fed', names, numbers }
+    const fed = network.feeds.some(({ to }) => to === instance.id)
+    return { group: 'speaks', message: fed ? 'little' : 'none', names, numbers, parts: [instance.id], at: centre }
+  },
+  remedies: (piece, facts, { message }) => {
+    if (message !== 'none') return []
+    const demand = powerDemand(piece, facts)
+    return [...seatBattery(facts, piece, 1), ...(demand ? joinRemedies(facts, demand, 1) : [])]
+  },
+})

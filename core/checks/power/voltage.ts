@@ -1,0 +1,65 @@
+import { socketAt } from '../../assembly/index.ts'
+import type { Run } from '../../cabling/index.ts'
+import { type ConnectorId, mountOf, type Volts } from '../../catalogue/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { type Feed, suits } from '../../power/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Facts } from '../facts.ts'
+import { takeOffRemedy } from '../places.ts'
+import { swapLead, unplug } from '../wires.ts'
+
+/** What a piece bears where a feed comes in. */
+const bears = (feed: Feed, { assembly }: Facts): { readonly volts: Volts | undefined; readonly connector: ConnectorId | undefined } => {
+  if (feed.link) {
+    const socket = socketAt(assembly, feed.link.to)?.socket
+    return { volts: socket?.volts, connector: socket?.connector }
+  }
+  const { joint, host } = assembly.byInstance.get(feed.from) ?? {}
+  return { volts: joint && host ? mountOf(host.part, joint.hostMount)?.volts : undefined, connector: undefined }
+}
+
+const runOf = (feed: Feed, facts: Facts): Run | undefined => facts.leads.find(({ link }) => link === feed.link)
+
+/** A source whose voltage the input was not made for. */
+export const voltage = defineCheck<Feed, object>({
+  id: 'voltage',
+  family: 'power',
+  title: 'The voltage does not suit',
+  why: 'Too many volts burn the input; too few switch it off as the battery runs down. Check before plugging: voltage, then polarity.',
+  level: 'stop',
+  source: 'The ranges stated for source and input; USB-C agrees on 5, 9, 15 or 20 V.',
+  ...noOptions,
+  about: 'electric',
+  needs: ['network', 'leads'],
+  limit: { measured: 'volts', allowed: 'mostVolts' },
+  messages: {
+    speaks: {
+      over: 'Too many volts. {from} gives up to {volts}; {to} bears {mostVolts} at most.',
+      under: 'Too few volts towards the end. {from} falls to {lowVolts} as it empties; {to} wants at least {leastVolts}.',
+      step: 'No USB-C step in common. {from} gives {lowVolts} to {volts}; {to} takes {leastVolts} to {mostVolts}.',
+    },
+    silent: { suits: 'What {from} gives suits {to}.' },
+    cannotTell: { unknown: 'Volts unknown. What {from} gives or {to} bears is not stated: measure before plugging.' },
+  },
+  // What a plate or a dummy pack only passes on is told about at the lead or battery behind it.
+  subjects: ({ network }) => network.feeds.filter(({ link, from }) => link !== undefined || network.cells.some(({ id }) => id === from)),
+  judge: (feed, facts) => {
+    const [from, to] = [feed.from, feed.to].map((id) => facts.assembly.byInstance.get(id))
+    const { volts, connector } = bears(feed, facts)
+    const names = { from: from?.part.name ?? '', to: to?.part.name ?? '', room: feed.link?.cable ?? '' }
+    const parts = [...(feed.link ? [feed.link.cable] : []), feed.from, feed.to]
+    if (!feed.volts || !volts) return { group: 'cannotTell', message: 'unknown', names, parts }
+    const numbers = { volts: feed.volts.max, lowVolts: feed.volts.min, mostVolts: volts.max, leastVolts: volts.min }
+    if (suits(feed.volts, volts, connector ?? 'dummy')) return { group: 'silent', message: 'suits', names, numbers }
+    const message = connector === 'usb-c' ? 'step' : exceeds(feed.volts.max, volts.max) ? 'over' : 'under'
+    const level = message === 'over' ? 'stop' : 'risk'
+    return { group: 'speaks', message, level, names, numbers, parts, ...(to ? { at: to.centre } : {}) }
+  },
+  remedies: (feed, facts, { group }) => {
+    if (group !== 'speaks') return []
+    const run = runOf(feed, facts)
+    if (run) return [...swapLead(facts, run), unplug(facts, run)]
+    const battery = facts.assembly.byInstance.get(feed.from)
+    return battery ? [takeOffRemedy(facts, battery)] : []
+  },
+})
