@@ -1,6 +1,6 @@
 import { rigFileSchema } from '@zucchini/core/formats'
 import { standards } from '@zucchini/core/catalogue'
-import { checks } from '@zucchini/core/checks'
+import { checks, families, type Family } from '@zucchini/core/checks'
 import { z } from 'zod'
 
 const list = (messages: Readonly<Record<string, string>>): string =>
@@ -13,7 +13,13 @@ export const checksPage = (): string =>
   [
     '# Checks\n',
     'Made from the check files by `npm run docs`; do not edit by hand. Words in braces are measured values, limits and names.\n',
-    ...checks.map((check) => {
+    ...families.flatMap((family) => [`# ${family[0]?.toUpperCase() ?? ''}${family.slice(1)}\n`, ...ofFamily(family)]),
+  ].join('\n')
+
+const ofFamily = (family: Family): readonly string[] =>
+  checks
+    .filter((check) => check.family === family)
+    .map((check) => {
       const { speaks, silent, cannotTell } = check.messages
       const options = Object.entries(check.defaults as Record<string, unknown>).map(([key, value]) => `\`${key}\` = ${String(value)}`)
       return [
@@ -30,8 +36,7 @@ export const checksPage = (): string =>
         .filter(Boolean)
         .join('\n')
         .concat('\n')
-    }),
-  ].join('\n')
+    })
 
 /** The page of all mounting standards. */
 export const standardsPage = (): string =>

@@ -18,16 +18,17 @@ export const roomCheck = (
   words: Words & {
     readonly kind: Room['kind']
     readonly among?: (facts: Facts) => readonly Invasion[]
+    readonly needs?: CheckDefinition<RoomSubject, object>['needs']
     readonly when?: (facts: Facts) => boolean
   },
 ): Check => {
-  const { kind, among = (facts: Facts) => facts.invasions, when = () => true, ...fields } = words
+  const { kind, among = (facts: Facts) => facts.invasions, needs = ['invasions'], when = () => true, ...fields } = words
   const found = (facts: Facts, { piece, index }: RoomSubject) =>
     among(facts).find((one) => one.piece.instance.id === piece.instance.id && one.piece.part.rooms.indexOf(one.room) === index)
   return defineCheck<RoomSubject, object>({
     ...fields,
     ...noOptions,
-    needs: ['invasions'],
+    needs,
     limit: { measured: 'intoMm', allowed: 'allowedMm' },
     messages: {
       speaks: { blocked: '{by} is in the way: {lost}. It reaches {intoMm} into the room {part} wants there.' },

@@ -1,7 +1,7 @@
 import { edit, placeSetup } from '../assembly/index.ts'
 import type { TinyRig } from '../testing/index.ts'
 import type { Check, Finding, Judgement, Level, Remedy } from './check.ts'
-import { type Facts, factsOf } from './facts.ts'
+import { type FactName, factNames, type Facts, factsOf } from './facts.ts'
 import { shelfFor } from './priced.ts'
 
 /** One rig and what a check must make of it. */
@@ -122,7 +122,25 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
       .judgements(factsFor(given))
       .some(({ numbers }) => limit && numbers && Math.abs((numbers[limit.measured] ?? NaN) - (numbers[limit.allowed] ?? NaN)) <= CLOSE)
   if (limit && !all.some(meets)) wrong.push(`no case lies exactly at the limit (${limit.measured} = ${limit.allowed})`)
+  const read = new Set<FactName>()
+  for (const given of all) check.judgeAll(recorded(factsFor(given), read))
+  for (const fact of read) if (!check.needs.includes(fact)) wrong.push(`reads ${fact} without saying so`)
+  for (const fact of check.needs) if (!read.has(fact)) wrong.push(`says it needs ${fact} and never reads it`)
   return wrong
+}
+
+/** The same figures, with a note of which of them are read. */
+const recorded = (facts: Facts, read: Set<FactName>): Facts => {
+  const seen = { assembly: facts.assembly, shelf: facts.shelf } as Facts
+  for (const name of factNames)
+    Object.defineProperty(seen, name, {
+      enumerable: true,
+      get: () => {
+        read.add(name)
+        return facts[name]
+      },
+    })
+  return seen
 }
 
 /** Registers the test of a check with the strict tester. */

@@ -15,7 +15,7 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }>(
   source: 'Workshop practice: under 3 degrees is not felt; over 8 degrees it slips out of the fingers.',
   options: z.object({ goodDeg: z.number().positive(), riskDeg: z.number().positive() }),
   defaults: { goodDeg: 3, riskDeg: 8 },
-  needs: ['hangs', 'mass'],
+  needs: ['hangs'],
   limit: { measured: 'tiltDeg', allowed: 'goodDeg' },
   messages: {
     speaks: {

@@ -18,7 +18,7 @@ export const overMass = defineCheck<Facts, object>({
   source: 'The cap of the set-up, else of the brief.',
   options: z.object({}),
   defaults: {},
-  needs: ['mass', 'needs'],
+  needs: ['mass'],
   limit: { measured: 'inHandG', allowed: 'capG' },
   messages: {
     speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; {capG} is allowed.' },

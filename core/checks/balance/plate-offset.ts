@@ -16,7 +16,7 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
   source: 'Workshop practice: a head holds 15 mm off the middle by itself; a gimbal must reach the centre with its arms.',
   options: z.object({ goodMm: z.number(), riskMm: z.number() }),
   defaults: { goodMm: 15, riskMm: 45 },
-  needs: ['onPlate', 'gimbal', 'mass'],
+  needs: ['onPlate', 'gimbal'],
   limit: { measured: 'offMm', allowed: 'goodMm' },
   messages: {
     speaks: {

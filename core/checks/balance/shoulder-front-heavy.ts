@@ -15,7 +15,7 @@ export const shoulderFrontHeavy = defineCheck<Facts, { goodNm: number; riskNm: n
     'A hand 250 mm ahead of the pad lifts 1.2 kg at 3 N m: with the arm itself 15 % of an average shoulder, the end of what is held for long (Rohmert 1960); a third of it goes unnoticed.',
   options: z.object({ goodNm: z.number(), riskNm: z.number() }),
   defaults: { goodNm: 1, riskNm: 3 },
-  needs: ['shoulder', 'mass'],
+  needs: ['shoulder'],
   limit: { measured: 'momentNm', allowed: 'goodNm' },
   messages: {
     speaks: {

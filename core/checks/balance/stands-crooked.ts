@@ -14,7 +14,7 @@ export const standsCrooked = defineCheck<Facts, { wantedMm: number }>({
   source: 'A nudge at 150 mm over the table tips 2 kg with m g d / h: 1.3 N when the centre is 10 mm inside the edge; less is a breath.',
   options: z.object({ wantedMm: z.number().positive() }),
   defaults: { wantedMm: 10 },
-  needs: ['stand'],
+  needs: ['stand', 'mass'],
   limit: { measured: 'marginMm', allowed: 'wantedMm' },
   messages: {
     speaks: {

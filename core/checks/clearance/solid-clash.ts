@@ -21,7 +21,7 @@ export const solidClash = defineCheck<Neighbours, object>({
   source: 'Drawn solids of both parts; 0.5 mm is allowed for paint, rubber and drawing error.',
   options: z.object({}),
   defaults: {},
-  needs: ['clashes', 'points'],
+  needs: ['clashes'],
   messages: {
     speaks: { clash: '{a} and {b} want the same space. They press {depthMm} into each other; {allowedMm} is allowed.' },
     silent: { clear: '{a} and {b} clear each other.' },

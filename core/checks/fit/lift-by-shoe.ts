@@ -27,7 +27,7 @@ export const liftByShoe = defineCheck<PlacedPart, object>({
   source: 'ISO 518 describes the shoe for accessories; no maker rates it for lifting.',
   options: z.object({}),
   defaults: {},
-  needs: ['points', 'mass'],
+  needs: ['mass'],
   messages: {
     speaks: { lifts: '{handle} lifts the rig by a shoe. {inHandG} would hang from it.' },
     silent: { firm: '{handle} holds the rig by a firm joint.' },

@@ -25,7 +25,7 @@ export const noCommonPlate = defineCheck<Facts, object>({
   level: 'risk',
   source: 'The plates of all set-ups of this rig.',
   ...noOptions,
-  needs: [],
+  needs: ['onPlate'],
   messages: {
     speaks: { differ: '{first} stands on a {firstPlate}, {second} on a {secondPlate}. One plate for both saves a change.' },
     silent: { shared: 'Every stand takes the same {firstPlate}.' },

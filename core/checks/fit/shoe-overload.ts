@@ -15,7 +15,7 @@ export const shoeOverload = defineCheck<PlacedPart, object>({
   source: "The part's own rating: over it is a stop. Else 500 g, the usual figure for an accessory shoe: a risk.",
   options: z.object({}),
   defaults: {},
-  needs: ['points', 'loads'],
+  needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
     speaks: {

@@ -12,7 +12,7 @@ export const followFocusOnAf = defineCheck<Drive, object>({
   source: 'Autofocus as stated for the lens, on a mount that passes it on.',
   ...noOptions,
   about: 'glass',
-  needs: ['drives', 'lensKit'],
+  needs: ['drives'],
   messages: {
     speaks: { idle: '{lens} focuses by itself. Leaving out {drive} saves {massG} and {priceMinor}.' },
     silent: { manual: '{lens} is focused by hand.' },

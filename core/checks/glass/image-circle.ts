@@ -18,7 +18,7 @@ export const imageCircle = defineCheck<PlacedPart, object>({
   source: 'The image circle stated for the lens against the diagonal of the picture that is delivered.',
   ...noOptions,
   about: 'glass',
-  needs: ['picture'],
+  needs: [],
   limit: { measured: 'diagonalMm', allowed: 'circleMm' },
   messages: {
     speaks: {

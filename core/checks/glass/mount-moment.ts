@@ -14,7 +14,7 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm:
   source: 'The camera’s own rating: over it is a stop. Without one a support is advised from 1.0 N m, and 2.0 N m is a grave risk.',
   options: z.object({ supportNm: z.number().positive(), graveNm: z.number().positive() }),
   defaults: { supportNm: 1, graveNm: 2 },
-  needs: ['supports'],
+  needs: ['supports', 'loads'],
   limit: { measured: 'momentNm', allowed: 'supportNm' },
   messages: {
     speaks: {

@@ -30,7 +30,7 @@ export const stackVignettes = defineCheck<Stack, object>({
   source: 'A ring at depth L before the entrance pupil has to leave clear L x diagonal / 2f + f / 2T; a box the same by width and height.',
   ...noOptions,
   about: 'glass',
-  needs: ['front', 'clean', 'picture'],
+  needs: ['front', 'clean'],
   limit: { measured: 'cleanMm', allowed: 'shortMm' },
   messages: {
     speaks: {

@@ -97,7 +97,7 @@ export const forgottenCost = defineCheck<Facts, object>({
   level: 'hint',
   source: 'Packs of the day, leads that devices wait for, cards for the hours, a filter for the light; at the cheapest that would do.',
   ...noOptions,
-  needs: ['cost', 'day', 'recordings', 'leads', 'needs', 'unmet'],
+  needs: ['day', 'recordings', 'leads', 'needs'],
   messages: {
     speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor} more.' },
     silent: { whole: 'Nothing was forgotten.', free: 'What is missing lies in the locker.' },

@@ -15,7 +15,7 @@ export const overBudget = defineCheck<Facts, object>({
   source: 'The cap in the brief, against usual prices.',
   options: z.object({}),
   defaults: {},
-  needs: ['cost', 'needs'],
+  needs: ['cost'],
   limit: { measured: 'toBuyMinor', allowed: 'capMinor' },
   messages: {
     speaks: { over: 'Over budget by {overMinor}. {toBuyMinor} is still to buy; the brief has {capMinor}.' },

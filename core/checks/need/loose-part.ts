@@ -29,7 +29,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
   source: 'The joints of every set-up.',
   options: z.object({}),
   defaults: {},
-  needs: ['points', 'lensKit'],
+  needs: ['lensKit'],
   messages: {
     speaks: { loose: '{part} sits on nothing. Leaving it out saves {massG} in the bag.' },
     silent: {

@@ -41,7 +41,7 @@ export const needTwice = defineCheck<Double, object>({
   source: 'What the parts give, against what the brief asks.',
   options: z.object({}),
   defaults: {},
-  needs: ['needs'],
+  needs: [],
   messages: {
     speaks: { twice: '{spare} repeats {other}. Leaving it out saves {massG}.' },
     silent: { alone: '{spare} does what no other part of its kind does here.' },

@@ -19,7 +19,7 @@ export const driveUnheld = defineCheck<Drive, object>({
   level: 'risk',
   source: 'The kit, and what sits on the rig.',
   ...noOptions,
-  needs: ['recordings'],
+  needs: [],
   messages: {
     speaks: { loose: 'Nothing holds {part}. It needs a holder or a pad before it can be recorded on.' },
     silent: { held: '{part} sits on the rig.' },

@@ -13,7 +13,7 @@ export const dummyDoorOpen = defineCheck<PlacedPart, object>({
   source: 'The brief’s spray, and a lead through the door.',
   ...noOptions,
   about: 'electric',
-  needs: ['network'],
+  needs: [],
   messages: {
     speaks: {
       open: 'The battery door stays open. {part} holds it, and there is spray: feed the body by its own socket, or cover the door.',

@@ -15,7 +15,7 @@ export const runtimeShort = defineCheck<KindUse, object>({
   source: 'The parts of the day, each piece’s draw, depth 0.9, the cold, and what charges near the wall.',
   ...noOptions,
   about: 'electric',
-  needs: ['day'],
+  needs: ['day', 'network'],
   limit: { measured: 'needed', allowed: 'have' },
   messages: {
     speaks: {

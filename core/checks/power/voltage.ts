@@ -30,7 +30,7 @@ export const voltage = defineCheck<Feed, object>({
   source: 'The ranges stated for source and input; USB-C agrees on 5, 9, 15 or 20 V.',
   ...noOptions,
   about: 'electric',
-  needs: ['network', 'leads'],
+  needs: ['network'],
   limit: { measured: 'volts', allowed: 'mostVolts' },
   messages: {
     speaks: {
