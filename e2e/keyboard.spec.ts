@@ -63,3 +63,25 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
   await saved(page)
 })
+
+test('every figure on the bench tells how it is reckoned: one stop a bar, by keyboard and by mouse', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2`)
+  await expect(scale(page, 'Hangs')).toContainText('0.3°')
+  const ids = await page.locator('[data-figure]').evaluateAll((all) => all.map((one) => one.getAttribute('data-figure') ?? ''))
+  expect(ids).toEqual(['in-hand', 'to-buy', 'runs', 'hangs', 'tall', 'set-up', 'held'])
+  const sheet = page.getByRole('region', { name: 'How it is reckoned' })
+  for (const id of ids) {
+    await page.locator(`[data-figure="${id}"]`).focus()
+    await page.keyboard.press('Enter')
+    await expect(sheet).toHaveAttribute('data-figure-sheet', id)
+    await expect(sheet.getByRole('row').nth(1)).toBeVisible()
+  }
+  await page.keyboard.press('Escape')
+  await expect(sheet).toBeHidden()
+  await scale(page, 'Hangs').click()
+  await expect(sheet).toContainText('atan ( 0.3 mm')
+  await expect(sheet).toContainText('limit 3.0°: How I work')
+  await expect(sheet).toContainText('658 g')
+  await sheet.getByRole('link', { name: 'change the limit' }).click()
+  await expect(page.getByRole('heading', { name: 'How I work' })).toBeVisible()
+})

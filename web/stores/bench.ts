@@ -1,3 +1,4 @@
+import type { FigureId } from '@zucchini/core/assess'
 import type { Station } from '@zucchini/core/catalogue'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
@@ -16,6 +17,8 @@ export const useBench = defineStore('bench', () => {
   const hanging = ref(false)
   const turning = ref(false)
   const wanted = ref('')
+  /** The figure that is asked about. */
+  const figure = ref<FigureId>()
 
   const openPoints = computed(() => rigStore.assessment?.points.filter((point) => point.open) ?? [])
   const point = computed(() =>
@@ -24,14 +27,17 @@ export const useBench = defineStore('bench', () => {
   const piece = computed(() => rigStore.assessment?.assembly.byInstance.get(pieceId.value))
 
   const pickPoint = (key: string) => {
+    figure.value = undefined
     pointKey.value = key
     pieceId.value = ''
   }
   const pickPiece = (id: string) => {
+    figure.value = undefined
     pieceId.value = id
     pointKey.value = ''
   }
   const dropAll = () => {
+    figure.value = undefined
     pointKey.value = ''
     pieceId.value = ''
     station.value = undefined
@@ -54,6 +60,7 @@ export const useBench = defineStore('bench', () => {
     if (!turning.value) view.value = viewIds.find((id) => id === name) ?? 'side'
   }
   return {
+    figure,
     view,
     pointKey,
     pieceId,

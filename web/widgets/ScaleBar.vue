@@ -8,7 +8,11 @@ const props = defineProps<{
   of?: string
   share: number
   state: 'good' | 'look' | 'over' | 'none'
+  /** The figure that can be asked about, and whether it is asked about now. */
+  asks?: string
+  asked?: boolean
 }>()
+const emit = defineEmits<{ ask: [] }>()
 
 const tone = computed(() => ({ good: 'var(--leaf)', look: 'var(--amber)', over: 'var(--brick)', none: 'var(--soft)' })[props.state])
 /** Over the cap the whole bar is what is there, and a gap marks where the cap was. */
@@ -18,7 +22,16 @@ const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', 
 </script>
 
 <template>
-  <div :data-scale="label">
+  <component
+    :is="asks ? 'button' : 'div'"
+    :type="asks ? 'button' : undefined"
+    :class="asks ? 'block w-full cursor-pointer rounded text-left hover:bg-track/60' : ''"
+    :data-scale="label"
+    :data-figure="asks"
+    :aria-expanded="asks ? asked : undefined"
+    :title="asks ? 'How it is reckoned' : undefined"
+    @click="asks && emit('ask')"
+  >
     <div class="flex items-baseline">
       <span class="label">{{ label }}</span>
       <span class="fig ml-auto text-[17px] leading-tight" :style="{ color: state === 'look' || state === 'over' ? tone : 'inherit' }">{{
@@ -34,5 +47,5 @@ const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', 
       <div class="h-full transition-[width] duration-200" :style="{ width: within, background: tone, opacity: share > 1 ? 0.45 : 1 }" />
       <div v-if="share > 1" class="h-full border-l-2 border-card" :style="{ width: beyond, background: tone }" />
     </div>
-  </div>
+  </component>
 </template>

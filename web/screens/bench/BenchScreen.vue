@@ -12,6 +12,7 @@ import RigNotices from '../../widgets/RigNotices.vue'
 import TopBar from '../../widgets/TopBar.vue'
 import { saveWords } from '../../wording.ts'
 import { useBenchKeys } from './bench-keys.ts'
+import FigureSheet from './FigureSheet.vue'
 import FindDialog from './FindDialog.vue'
 import FindingsPanel from './FindingsPanel.vue'
 import FitsHere from './FitsHere.vue'
@@ -135,7 +136,8 @@ const saveWord = computed(() => {
       <div class="flex min-w-0 flex-1 flex-col">
         <RigDrawing :assessment="store.assessment" class="flex-1" />
         <div class="flex h-[224px] shrink-0 border-t border-line bg-card">
-          <FitsHere v-if="bench.point" ref="fits" :point="bench.point" />
+          <FigureSheet v-if="bench.figure" :assessment="store.assessment" :figure="bench.figure" @close="bench.figure = undefined" />
+          <FitsHere v-else-if="bench.point" ref="fits" :point="bench.point" />
           <PieceCard v-else-if="bench.piece" :piece="bench.piece" />
           <template v-else>
             <KitTable :assessment="store.assessment" />

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { type Assessment, costOrigin, hoursOrigin, massOrigin } from '@zucchini/core/assess'
+import type { Assessment, FigureId } from '@zucchini/core/assess'
 import { isPosture } from '@zucchini/core/balance'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
-import { originInWords } from '../../origin-words.ts'
 import { heldScale, runsScale } from './held-scale.ts'
-import { atLeast, grams, holdWords, hours, hoursMinutes, millimetres, money } from '../../wording.ts'
+import { atLeast, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
+const bench = useBench()
 const brief = computed(() => props.assessment.assembly.rig.brief)
 const units = computed(() => store.style.units)
 
@@ -19,12 +20,9 @@ const against = (value: number, cap: number, atLeast = false) => ({
   state:
     cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : atLeast || value > cap * 0.95 ? ('look' as const) : ('good' as const),
 })
-/** Where the figures come from and how far they may be off, for whoever points at them. */
-const massSaid = computed(() => originInWords(massOrigin(props.assessment), (value) => grams(value, units.value)))
-const costSaid = computed(() => originInWords(costOrigin(props.assessment), (value) => money(value, brief.value.currency)))
-/** Trying out what every pack and piece may be off takes a moment: only for who points at it. */
-const hoursSaid = ref('')
-const sayHours = () => (hoursSaid.value = originInWords(hoursOrigin(props.assessment), hours))
+/** Which figure stands on the sheet; asking for it again puts the sheet away. */
+const ask = (figure: FigureId) => (bench.figure = bench.figure === figure ? undefined : figure)
+const asking = (figure: FigureId) => ({ asks: figure, asked: bench.figure === figure, onAsk: () => ask(figure) })
 const unweighed = computed(() => props.assessment.mass.unknown.length > 0)
 const unpriced = computed(() => props.assessment.cost.unpriced.length > 0)
 const runs = computed(() => runsScale(props.assessment))
@@ -41,30 +39,37 @@ const times = (value: number) => `${value.toFixed(2)} ×`
   <div class="flex flex-col gap-[9px]">
     <ScaleBar
       label="In the hand"
-      :title="massSaid"
       :figure="atLeast(grams(assessment.mass.inHandG, units), unweighed)"
       :of="capG ? `of ${grams(capG, units)}` : ''"
-      v-bind="against(assessment.mass.inHandG, capG, unweighed)"
+      v-bind="{ ...against(assessment.mass.inHandG, capG, unweighed), ...asking('in-hand') }"
     />
     <ScaleBar
       label="Still to buy"
-      :title="costSaid"
       :figure="atLeast(money(assessment.cost.usual, brief.currency), unpriced)"
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
-      v-bind="against(assessment.cost.usual, brief.budgetMinor, unpriced)"
+      v-bind="{ ...against(assessment.cost.usual, brief.budgetMinor, unpriced), ...asking('to-buy') }"
     />
-    <ScaleBar v-bind="runs" :title="hoursSaid" @pointerenter="sayHours" />
-    <ScaleBar v-bind="held" />
+    <ScaleBar v-bind="{ ...runs, ...asking('runs') }" />
+    <ScaleBar v-bind="{ ...held, ...(held.label === 'Hangs' ? asking('hangs') : {}) }" />
     <ScaleBar
       label="Tall"
       :figure="millimetres(Math.round(assessment.size.tallMm), units)"
       :of="brief.tallMm ? `of ${millimetres(brief.tallMm, units)}` : ''"
-      v-bind="against(assessment.size.tallMm, brief.tallMm)"
+      v-bind="{ ...against(assessment.size.tallMm, brief.tallMm), ...asking('tall') }"
     />
     <dl class="grid grid-cols-3 gap-x-3 text-[12px] leading-tight text-soft">
       <div>
         <dt>set up in</dt>
-        <dd class="fig text-[13px] text-ink">{{ hoursMinutes(assessment.setupSeconds) }}</dd>
+        <dd class="fig text-[13px] text-ink">
+          <button
+            class="underline decoration-dotted underline-offset-2"
+            data-figure="set-up"
+            title="How it is reckoned"
+            @click="ask('set-up')"
+          >
+            {{ hoursMinutes(assessment.setupSeconds) }}
+          </button>
+        </dd>
       </div>
       <div
         v-if="assessment.steadiness"
@@ -78,7 +83,11 @@ const times = (value: number) => `${value.toFixed(2)} ×`
         title="Estimate for an average arm (Rohmert 1960), not medical advice. Stop when it hurts."
       >
         <dt>held still for</dt>
-        <dd class="fig text-[13px] text-ink">{{ holdWords(assessment.holdMinutes) }}</dd>
+        <dd class="fig text-[13px] text-ink">
+          <button class="underline decoration-dotted underline-offset-2" data-figure="held" @click="ask('held')">
+            {{ holdWords(assessment.holdMinutes) }}
+          </button>
+        </dd>
       </div>
     </dl>
   </div>
