@@ -66,7 +66,7 @@ const first = computed(() => {
             {{ use.needed }} / {{ use.have }}
           </td>
           <td class="text-right">
-            <span class="fig">{{ use.swaps }}</span><span v-if="use.swaps" class="label tight">
+            <span class="fig">{{ use.swaps }}</span><span v-if="use.swaps" class="label tight ml-1">
               {{ use.breaks === 0 ? 'hot' : `${use.breaks} dark` }}</span
             >
           </td>
