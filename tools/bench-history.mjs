@@ -1,12 +1,6 @@
 // A rig of about 70 kB with ten thousand edits: how much its history takes in the database, and how long it takes to open.
-import { spawn } from 'node:child_process'
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { createPool } from 'mysql2/promise'
-import { buildAll, root } from './build.mjs'
-import { runDatabase } from './database.mjs'
-import { freePort } from './machine.mjs'
+import { serveForBench } from './bench-serve.mjs'
 import { fail, say } from './say.mjs'
 
 const EDITS = Number(process.env.EDITS ?? 10_000)
@@ -16,19 +10,10 @@ const OPENINGS = 9
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
 
 const run = async () => {
-  await buildAll()
-  const scratch = mkdtempSync(join(tmpdir(), 'zucchini-bench-'))
-  chmodSync(scratch, 0o755)
-  const database = await runDatabase({ dir: join(scratch, 'db'), databases: ['zucchini'] })
-  const port = await freePort()
-  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-    env: { ...process.env, DATABASE_URL: database.url('zucchini'), PORT: String(port), ZUCCHINI_REQUESTS: '100000000' },
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  })
-  const db = createPool({ uri: database.url('zucchini'), connectionLimit: 2 })
+  const { base: served, databaseUrl, stop } = await serveForBench()
+  const db = createPool({ uri: databaseUrl, connectionLimit: 2 })
   try {
-    await new Promise((resolve, reject) => server.once('message', resolve).once('exit', reject))
-    const base = `http://127.0.0.1:${port}/api`
+    const base = `${served}/api`
     const send = async (method, path, body) => {
       const answer = await fetch(base + path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
       if (!answer.ok) throw new Error(`${method} ${path}: ${await answer.text()}`)
@@ -83,9 +68,7 @@ const run = async () => {
       say(`  revision ${revision} is read in ${(await open(`/rigs/long/revisions/${revision}`)).toFixed(0)} ms`)
   } finally {
     await db.end()
-    server.kill('SIGTERM')
-    await database.stop()
-    rmSync(scratch, { recursive: true, force: true })
+    await stop()
   }
 }
 

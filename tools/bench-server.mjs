@@ -1,14 +1,8 @@
 // How fast the server answers, beside a bare one that sends the same bytes, in one run: ratios, since the machine's own speed cancels out.
-import { spawn } from 'node:child_process'
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { Agent, request } from 'node:http'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import fastify from 'fastify'
 import { createPool } from 'mysql2/promise'
-import { buildAll, root } from './build.mjs'
-import { runDatabase } from './database.mjs'
-import { freePort } from './machine.mjs'
+import { serveForBench } from './bench-serve.mjs'
 import { fail, say } from './say.mjs'
 
 const AT_ONCE = 16
@@ -84,20 +78,11 @@ const bareServer = async (answers, db) => {
 }
 
 const run = async () => {
-  await buildAll()
-  const scratch = mkdtempSync(join(tmpdir(), 'zucchini-bench-'))
-  chmodSync(scratch, 0o755)
-  const database = await runDatabase({ dir: join(scratch, 'db'), databases: ['zucchini'] })
-  const port = await freePort()
-  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-    env: { ...process.env, DATABASE_URL: database.url('zucchini'), PORT: String(port), ZUCCHINI_REQUESTS: '100000000' },
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  })
-  const db = createPool({ uri: database.url('zucchini'), connectionLimit: 8 })
+  const { base: served, databaseUrl, stop } = await serveForBench()
+  const db = createPool({ uri: databaseUrl, connectionLimit: 8 })
   let bare
   try {
-    await new Promise((resolve, reject) => server.once('message', resolve).once('exit', reject))
-    const base = `http://127.0.0.1:${port}`
+    const base = served
     await db.query('CREATE TABLE bare (id VARCHAR(64) PRIMARY KEY, doc JSON NOT NULL)')
     const bytesOf = async (path) => Buffer.from(await (await fetch(base + path)).arrayBuffer())
     for (let i = 0; i < 40; i++) {
@@ -137,10 +122,8 @@ const run = async () => {
   } finally {
     await bare?.close()
     await db.end()
-    server.kill('SIGTERM')
-    await database.stop()
+    await stop()
     agent.destroy()
-    rmSync(scratch, { recursive: true, force: true })
   }
 }
 
