@@ -48,7 +48,7 @@ const random = () =>
         '--selectProjects',
         'core',
         '--testPathPatterns',
-        'finite|adopt|guarded|ground|properties|sun|run-down',
+        'finite|adopt|guarded|ground|properties|sun|run-down|engine|incremental',
       ],
       { cwd: root, env: { ...process.env, TRIALS: String(RANDOM_TIMES), TRIAL_SEED: String(seed) }, stdio: ['ignore', 'pipe', 'pipe'] },
     )
