@@ -1,6 +1,8 @@
 import { edit, type Rig } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { findingKey } from '../checks/index.ts'
+import { demoParts } from '../../demo/catalogue/index.ts'
+import { demoLocker, demoRigs } from '../../demo/scenario/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { type Effect, effectOf, evaluate, fitsHere, fitsInSteps, misfitsHere, swapsFor } from './index.ts'
 
@@ -149,4 +151,13 @@ test('swaps keep their neighbours; parts that would lose one are left out', () =
   expect(swaps.map(({ part }) => part.id)).toEqual(['three', 'two'])
   expect(swaps[0]?.effect.massG).toBe(-60)
   expect(swapsFor(rig, 'main', 'nobody', shelf)).toEqual([])
+})
+
+test('no two findings of a set-up have one key', () => {
+  const around = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+  for (const rig of demoRigs)
+    for (const { id } of rig.setups) {
+      const keys = evaluate(rig, id, around).findings.map(findingKey)
+      expect([rig.id, id, keys.filter((key, i) => keys.indexOf(key) !== i)]).toEqual([rig.id, id, []])
+    }
 })

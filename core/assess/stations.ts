@@ -1,5 +1,5 @@
 import { type Advice, adviceFor, type Need, stationOfNeed } from '../brief/index.ts'
-import { capabilities, type Capability, roles, type Station, stations } from '../catalogue/index.ts'
+import { roles, type Station, stations } from '../catalogue/index.ts'
 import { type Facts, type Finding, type Level, levels } from '../checks/index.ts'
 
 /** One stop of the working order: what is there, what is still asked for, and the worst that is said about it. */
@@ -13,10 +13,7 @@ export interface StationState {
 }
 
 const stationOfFinding = (finding: Finding, facts: Facts): Station => {
-  const wanted = finding.names['capability']
-  if (wanted !== undefined) return capabilities[wanted as Capability].station
-  const named = stations.find((station) => station === finding.names['station'])
-  if (named) return named
+  if (finding.station) return finding.station
   const first = finding.parts[0] ?? ''
   const part = facts.assembly.byInstance.get(first)?.part ?? facts.assembly.loose.find(({ instance }) => instance.id === first)?.part
   return part ? roles[part.role].station : 'proof'

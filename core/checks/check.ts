@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
-import type { Concern } from '../catalogue/index.ts'
+import type { Concern, Station } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts } from './facts.ts'
 import { FactFailure } from './failure.ts'
@@ -46,6 +46,8 @@ export const wayKindOf = (commands: readonly Command[]): WayKind => {
 export interface Finding {
   readonly check: string
   readonly family: Family
+  readonly key: string
+  readonly station?: Station | undefined
   readonly message: string
   readonly group: 'speaks' | 'cannotTell'
   readonly level: Level
@@ -60,6 +62,10 @@ export interface Finding {
 
 /** What a rule makes of one subject. */
 export interface Judgement {
+  /** What tells it from others of the same rule on the same pieces: a socket, a lead, a lens, a need. */
+  readonly key?: string
+  /** The station it belongs to, where its pieces do not say. */
+  readonly station?: Station
   readonly group: 'speaks' | 'silent' | 'cannotTell'
   readonly message: string
   readonly level?: Level
@@ -108,6 +114,7 @@ const cannotJudge = (
 ): Finding => ({
   check: error instanceof FactFailure ? 'cannot-tell' : id,
   family,
+  key: '',
   message: error instanceof FactFailure ? 'fact-failed' : 'rule-failed',
   group: 'cannotTell',
   level: 'hint',
@@ -208,6 +215,8 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
     const finding = {
       check: definition.id,
       family: definition.family,
+      key: judgement.key ?? '',
+      station: judgement.station,
       message: judgement.message,
       group: judgement.group,
       level: judgement.level ?? (judgement.group === 'cannotTell' ? ('hint' as const) : definition.level),

@@ -56,8 +56,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
 }
 
 /** What makes two findings of different assessments the same trouble. */
-export const findingKey = (finding: Finding): string =>
-  [finding.check, finding.level, finding.names['capability'] ?? '', finding.names['room'] ?? '', ...[...finding.parts].sort()].join(' ')
+export const findingKey = (finding: Finding): string => [finding.check, finding.level, finding.key, ...[...finding.parts].sort()].join(' ')
 
 /** The operator's own limits, checked against what the checks take. */
 export const limitsSchema = limitsSchemaFor(checks)

@@ -43,11 +43,20 @@ export const roomCheck = (
         : [],
     judge: (subject, facts) => {
       const one = found(facts, subject)
-      const names = { part: subject.piece.part.name, by: one?.by.part.name ?? '', lost: subject.room.lost, room: subject.room.lost }
+      const key = subject.room.lost
+      const names = { part: subject.piece.part.name, by: one?.by.part.name ?? '', lost: subject.room.lost }
       const numbers = { intoMm: one?.depthMm ?? 0, allowedMm: 0 }
       return one
-        ? { group: 'speaks', message: 'blocked', names, numbers, parts: [one.by.instance.id, subject.piece.instance.id], at: one.by.centre }
-        : { group: 'silent', message: 'free', names, numbers }
+        ? {
+            group: 'speaks',
+            message: 'blocked',
+            names,
+            key,
+            numbers,
+            parts: [one.by.instance.id, subject.piece.instance.id],
+            at: one.by.centre,
+          }
+        : { group: 'silent', message: 'free', names, key, numbers }
     },
     remedies: (subject, facts) => {
       const one = found(facts, subject)

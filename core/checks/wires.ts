@@ -35,7 +35,6 @@ export const runNames = (run: Run): Record<string, string> => ({
   cable: run.part.name,
   from: endName(run.from),
   to: endName(run.to),
-  room: run.link.cable,
 })
 export const runParts = (run: Run): readonly string[] => [run.link.cable, run.from.piece.instance.id, run.to.piece.instance.id]
 

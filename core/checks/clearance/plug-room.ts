@@ -30,11 +30,12 @@ export const plugRoom = defineCheck<PlugRoom, object>({
         !leads.some(({ from, to }) => [from, to].some((end) => end.piece === piece && end.socket.id === socket.id)),
     ),
   judge: ({ piece, socket, freeMm, wantedMm, by }) => {
-    const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '', room: socket.id }
+    const key = socket.id
+    const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '' }
     const numbers = { freeMm, wantedMm, missingMm: wantedMm - freeMm, allowedMm: 0 }
     return by && exceeds(wantedMm, freeMm)
-      ? { group: 'speaks', message: 'angled', names, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
-      : { group: 'silent', message: 'straight', names, numbers }
+      ? { group: 'speaks', message: 'angled', names, key, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
+      : { group: 'silent', message: 'straight', names, key, numbers }
   },
   remedies: ({ by, piece, socket, wantedMm }, facts) =>
     by?.joint

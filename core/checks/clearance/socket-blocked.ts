@@ -24,11 +24,12 @@ export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }>({
   },
   subjects: (facts) => facts.plugs,
   judge: ({ piece, socket, freeMm, by }, _, { leastMm }) => {
-    const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '', room: socket.id }
+    const key = socket.id
+    const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '' }
     const numbers = { freeMm, leastMm, missingMm: leastMm - freeMm, allowedMm: 0 }
     return by && exceeds(leastMm, freeMm)
-      ? { group: 'speaks', message: 'covered', names, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
-      : { group: 'silent', message: 'free', names, numbers }
+      ? { group: 'speaks', message: 'covered', names, key, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
+      : { group: 'silent', message: 'free', names, key, numbers }
   },
   remedies: ({ by, piece, socket }, facts, _, { leastMm }) =>
     by

@@ -51,17 +51,17 @@ export const socketCrowding = defineCheck<Neighbours, object>({
   subjects: neighbours,
   judge: ({ a, b }) => {
     const overlapMm = Math.max(0, penetration(a.plug, b.plug))
+    const key = `${a.socket.id} ${b.socket.id}`
     const names = {
       part: a.piece.part.name,
       first: connectors[a.socket.connector].title,
       second: connectors[b.socket.connector].title,
-      room: `${a.socket.id} ${b.socket.id}`,
     }
     const numbers = { overlapMm: overlapMm > CLASH_MM ? overlapMm : 0, allowedMm: 0 }
     const parts = [...new Set([a.piece.instance.id, b.piece.instance.id])]
     return exceeds(numbers.overlapMm, 0)
-      ? { group: 'speaks', message: 'crowded', names, numbers, parts, at: a.plug.centre }
-      : { group: 'silent', message: 'apart', names, numbers }
+      ? { group: 'speaks', message: 'crowded', names, key, numbers, parts, at: a.plug.centre }
+      : { group: 'silent', message: 'apart', names, key, numbers }
   },
   remedies: ({ a, b }, facts) => {
     // On one piece the sockets are where they are; between two pieces one of them can move.

@@ -22,8 +22,11 @@ export const adapterNoElectronics = defineCheck<LensFit, object>({
   },
   subjects: ({ lensKit }) => lensKit.filter(({ way, glass }) => way === 'adapter' && glass.autofocus),
   judge: ({ part, adapter, contacts, share }) => {
-    const names = { lens: part.name, adapter: adapter?.name ?? '', room: part.id, station: 'glass' }
-    return contacts ? { group: 'silent', message: 'joined', names } : { group: 'speaks', message: 'dead', names, numbers: { share } }
+    const key = part.id
+    const names = { lens: part.name, adapter: adapter?.name ?? '' }
+    return contacts
+      ? { group: 'silent', message: 'joined', names, key, station: 'glass' }
+      : { group: 'speaks', message: 'dead', names, key, station: 'glass', numbers: { share } }
   },
   remedies: ({ part }, facts) => {
     const camera = facts.assembly.placed[0]?.part

@@ -39,10 +39,11 @@ export const clampOnSize = defineCheck<Pair, object>({
   },
   subjects: pairsOf,
   judge: ({ id, box, clampMm, fit }) => {
-    const names = { box: box.name, lens: fit.part.name, room: fit.part.id, station: 'glass' }
+    const key = fit.part.id
+    const names = { box: box.name, lens: fit.part.name }
     const numbers = { clampMm, frontMm: fit.frontMm ?? 0 }
-    if (fit.frontMm === clampMm) return { group: 'silent', message: 'closes', names, numbers }
-    return { group: 'speaks', message: fit.frontMm === undefined ? 'none' : 'other', names, numbers, parts: [id] }
+    if (fit.frontMm === clampMm) return { group: 'silent', message: 'closes', names, key, station: 'glass', numbers }
+    return { group: 'speaks', message: fit.frontMm === undefined ? 'none' : 'other', names, key, station: 'glass', numbers, parts: [id] }
   },
   remedies: ({ id }, facts) => {
     const [rods] = (facts.shelf.catalogue.byRole.get('matte-box') ?? []).filter((part) => sizeOn(part, 'clamp', 'sits') === undefined)

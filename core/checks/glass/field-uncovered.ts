@@ -36,9 +36,12 @@ export const fieldUncovered = defineCheck<Field, object>({
   judge: ({ fieldMm, by }, { shelf, lensKit }) => {
     const lens = shelf.catalogue.parts.get(by[0] ?? '')
     const ends = lensKit.flatMap(({ fromMm, toMm }) => [fromMm, toMm]).sort((a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm))
-    const names = { lens: lens?.name ?? '', room: String(fieldMm), station: 'glass' }
+    const key = String(fieldMm)
+    const names = { lens: lens?.name ?? '' }
     const numbers = { fieldMm, nearestMm: ends[0] ?? 0 }
-    return lens ? { group: 'silent', message: 'given', names, numbers } : { group: 'speaks', message: 'open', names, numbers }
+    return lens
+      ? { group: 'silent', message: 'given', names, key, station: 'glass', numbers }
+      : { group: 'speaks', message: 'open', names, key, station: 'glass', numbers }
   },
   remedies: ({ fieldMm }, facts) => {
     const { rig, placed } = facts.assembly

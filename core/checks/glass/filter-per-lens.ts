@@ -50,16 +50,15 @@ export const filterPerLens = defineCheck<LensFit, object>({
     const all = kitThat(facts, () => true).map(({ part }) => part)
     const filter = all.find((part) => ndOf(part, true) && goesBefore(part, fit.part, all))
     const way = filter ? [] : wayTo(facts, fit)
+    const key = fit.part.id
     const names = {
       lens: fit.part.name,
       filter: filter?.name ?? '',
       way: way.map(({ name }) => name).join(' and ') || 'none that is known',
-      room: fit.part.id,
-      station: 'glass',
     }
     const numbers = { threadMm: fit.threadMm ?? 0 }
-    if (filter) return { group: 'silent', message: 'has', names, numbers }
-    return { group: 'speaks', message: fit.threadMm === undefined ? 'threadless' : 'bare', names, numbers }
+    if (filter) return { group: 'silent', message: 'has', names, key, station: 'glass', numbers }
+    return { group: 'speaks', message: fit.threadMm === undefined ? 'threadless' : 'bare', names, key, station: 'glass', numbers }
   },
   remedies: (fit, facts) => {
     const remedy = bagRemedy(facts, wayTo(facts, fit))

@@ -37,16 +37,15 @@ export const filterThread = defineCheck<Held, object>({
     const kit = kitThat(facts, () => true).map((held) => held.part)
     const fit = facts.lensKit.find((lens) => goesBefore(part, lens.part, kit))
     const way = wayOf(facts, part)
+    const key = id
     const names = {
       filter: part.name,
       lens: fit?.part.name ?? way?.lens.name ?? '',
       rings: way?.rings.map(({ name }) => name).join(' and ') ?? '',
-      room: id,
-      station: 'glass',
     }
     const numbers = { filterMm: sizeOn(part, 'filter', 'sits') ?? 0 }
-    if (fit) return { group: 'silent', message: 'fits', names, numbers }
-    return { group: 'speaks', message: way ? 'ring' : 'never', names, numbers, parts: [id] }
+    if (fit) return { group: 'silent', message: 'fits', names, key, station: 'glass', numbers }
+    return { group: 'speaks', message: way ? 'ring' : 'never', names, key, station: 'glass', numbers, parts: [id] }
   },
   remedies: ({ part }, facts) => {
     const remedy = bagRemedy(facts, wayOf(facts, part)?.rings ?? [])

@@ -23,18 +23,17 @@ export const lensMount = defineCheck<LensFit, object>({
   },
   subjects: ({ lensKit }) => lensKit,
   judge: ({ part, way, adapter }, facts) => {
+    const key = part.id
     const names = {
       lens: part.name,
       camera: facts.assembly.placed[0]?.part.name ?? '',
       adapter: adapter?.name ?? '',
-      room: part.id,
-      station: 'glass',
     }
-    if (way === 'direct') return { group: 'silent', message: 'direct', names }
-    if (!adapter) return { group: 'speaks', message: 'never', names }
+    if (way === 'direct') return { group: 'silent', message: 'direct', names, key, station: 'glass' }
+    if (!adapter) return { group: 'speaks', message: 'never', names, key, station: 'glass' }
     return kitThat(facts, ({ id }) => id === adapter.id).length > 0
-      ? { group: 'silent', message: 'along', names }
-      : { group: 'speaks', message: 'adapter', names }
+      ? { group: 'silent', message: 'along', names, key, station: 'glass' }
+      : { group: 'speaks', message: 'adapter', names, key, station: 'glass' }
   },
   remedies: ({ part, way }, facts) => {
     const camera = facts.assembly.placed[0]?.part

@@ -44,13 +44,12 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
   judge: (phase, { light, needs, assembly, shelf }, { smallestStop }) => {
     const filters = phase.by[0] ?? phase.forMost
     const nameOf = (id: string) => shelf.catalogue.parts.get(id)?.name ?? 'the camera’s own ND'
+    const key = phase.light.phase.name
     const names = {
       phase: phase.light.phase.name,
       filters: filters && filters.ids.length > 0 ? filters.ids.map(nameOf).join(' with ') : 'The bare lens',
       stop: String(Math.round(light.setting.fNumber * 10) / 10),
       iris: String(Math.round(phase.iris * 10) / 10),
-      room: phase.light.phase.name,
-      station: 'glass',
     }
     const numbers = {
       mostStops: phase.mostStops,
@@ -60,14 +59,14 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
       isoMax: light.isoMax ?? 0,
     }
     if (phase.leastStops < 0 && phase.iso > light.setting.iso) {
-      if (light.isoMax === undefined) return { group: 'cannotTell', message: 'unknown', names, numbers }
-      if (phase.iso > light.isoMax * 1.01) return { group: 'speaks', message: 'dark', names, numbers }
+      if (light.isoMax === undefined) return { group: 'cannotTell', message: 'unknown', names, key, station: 'glass', numbers }
+      if (phase.iso > light.isoMax * 1.01) return { group: 'speaks', message: 'dark', names, key, station: 'glass', numbers }
     }
-    if (phase.missesBy === 0) return { group: 'silent', message: 'held', names, numbers }
-    if (assembly.rig.brief.wishes.nd === 'skip') return { group: 'silent', message: 'waived', names, numbers }
+    if (phase.missesBy === 0) return { group: 'silent', message: 'held', names, key, station: 'glass', numbers }
+    if (assembly.rig.brief.wishes.nd === 'skip') return { group: 'silent', message: 'waived', names, key, station: 'glass', numbers }
     const wanted = needs.some(({ capability }) => capability === 'nd')
-    if (!wanted && phase.iris <= smallestStop) return { group: 'silent', message: 'iris', names, numbers }
-    return { group: 'speaks', message: 'bright', level: wanted ? 'risk' : 'hint', names, numbers }
+    if (!wanted && phase.iris <= smallestStop) return { group: 'silent', message: 'iris', names, key, station: 'glass', numbers }
+    return { group: 'speaks', message: 'bright', level: wanted ? 'risk' : 'hint', names, key, station: 'glass', numbers }
   },
   remedies: (phase, facts, { message }) => {
     const lens = lensOf(facts.assembly)?.lens.part

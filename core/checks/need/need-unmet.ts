@@ -38,15 +38,29 @@ export const needUnmet = defineCheck<Need, object>({
   subjects: ({ needs }) => needs.filter(({ capability }) => !HAS_A_RULE.has(capability)),
   judge: (need, facts) => {
     const { assembly, unmet } = facts
-    const names = { need: capabilities[need.capability].title, reason: need.because.reason, capability: need.capability }
+    const key = need.capability
+    const names = { need: capabilities[need.capability].title, reason: need.because.reason }
     if (unmet.includes(need)) {
       const other = inOtherSetups(facts).find((part) => part.provides.includes(need.capability))
       return other
-        ? { group: 'speaks', message: 'elsewhere', level: 'hint', names: { ...names, part: other.name } }
-        : { group: 'speaks', message: 'unmet', names }
+        ? {
+            group: 'speaks',
+            message: 'elsewhere',
+            level: 'hint',
+            names: { ...names, part: other.name },
+            key,
+            station: capabilities[need.capability].station,
+          }
+        : { group: 'speaks', message: 'unmet', names, key, station: capabilities[need.capability].station }
     }
     const giver = assembly.placed.find((piece) => piece.part.provides.includes(need.capability))
-    return { group: 'silent', message: 'met', names: { ...names, part: giver?.part.name ?? '' } }
+    return {
+      group: 'silent',
+      message: 'met',
+      names: { ...names, part: giver?.part.name ?? '' },
+      key,
+      station: capabilities[need.capability].station,
+    }
   },
   remedies: (need, facts) => {
     const givers = offeredParts(facts.shelf.catalogue).filter(

@@ -28,11 +28,12 @@ export const cableLong = defineCheck<Run, z.infer<typeof options>>({
   subjects: ({ leads }) => leads,
   judge: (run, _, { mostMm }) => {
     const names = runNames(run)
+    const key = run.link.cable
     const numbers = { spareMm: run.spareMm, needMm: run.needMm, mostMm }
-    if (run.cable.coil) return { group: 'silent', message: 'coil', names, numbers: { spareMm: 0, mostMm } }
+    if (run.cable.coil) return { group: 'silent', message: 'coil', names, key, numbers: { spareMm: 0, mostMm } }
     return exceeds(run.spareMm, mostMm)
-      ? { group: 'speaks', message: 'long', names, numbers, parts: runParts(run), at: run.middle }
-      : { group: 'silent', message: 'right', names, numbers }
+      ? { group: 'speaks', message: 'long', names, key, numbers, parts: runParts(run), at: run.middle }
+      : { group: 'silent', message: 'right', names, key, numbers }
   },
   remedies: (run, facts, _, { mostMm }) =>
     swapLead(facts, run, ({ run: other, part }) => part.cable.coil === true || other.spareMm <= mostMm).slice(0, 1),

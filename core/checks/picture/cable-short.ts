@@ -23,10 +23,11 @@ export const cableShort = defineCheck<Run, object>({
   subjects: ({ leads }) => leads,
   judge: (run) => {
     const names = runNames(run)
+    const key = run.link.cable
     const numbers = { needMm: run.needMm, reachMm: run.reachMm }
     return exceeds(run.needMm, run.reachMm)
-      ? { group: 'speaks', message: 'short', names, numbers, parts: runParts(run), at: run.middle }
-      : { group: 'silent', message: 'reaches', names, numbers }
+      ? { group: 'speaks', message: 'short', names, key, numbers, parts: runParts(run), at: run.middle }
+      : { group: 'silent', message: 'reaches', names, key, numbers }
   },
   remedies: (run, facts) => swapLead(facts, run),
 })

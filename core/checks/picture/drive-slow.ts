@@ -27,11 +27,12 @@ export const driveSlow = defineCheck<Written, object>({
   },
   subjects: ({ recordings }) => recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
   judge: ({ recording: { piece, codec }, medium }, { shelf }) => {
-    const names = { card: medium.part.name, codec: codec.title, part: piece.part.name, room: medium.id }
+    const key = medium.id
+    const names = { card: medium.part.name, codec: codec.title, part: piece.part.name }
     const numbers = { wantedMBs: wantedMBs(codec.mbps, marginsOf(shelf.limits).record.write), writeMBs: medium.writeMBs }
     return exceeds(numbers.wantedMBs, medium.writeMBs)
-      ? { group: 'speaks', message: 'slow', names, numbers, parts: [medium.id, piece.instance.id] }
-      : { group: 'silent', message: 'keeps', names, numbers }
+      ? { group: 'speaks', message: 'slow', names, key, numbers, parts: [medium.id, piece.instance.id] }
+      : { group: 'silent', message: 'keeps', names, key, numbers }
   },
   remedies: ({ medium }, facts) =>
     medium.onRig

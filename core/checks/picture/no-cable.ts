@@ -48,10 +48,11 @@ export const noCable = defineCheck<Wanted, object>({
   },
   subjects: wantedOf,
   judge: ({ demand: { what, piece, own }, run }) => {
-    const names = { part: piece.part.name, cable: run?.part.name ?? '', from: own[0] ? endName(own[0]) : '', room: what }
+    const key = what
+    const names = { part: piece.part.name, cable: run?.part.name ?? '', from: own[0] ? endName(own[0]) : '' }
     return run
-      ? { group: 'silent', message: 'joined', names }
-      : { group: 'speaks', message: what, names, parts: [piece.instance.id], at: piece.centre }
+      ? { group: 'silent', message: 'joined', names, key }
+      : { group: 'speaks', message: what, names, key, parts: [piece.instance.id], at: piece.centre }
   },
   remedies: ({ demand }, facts) => joinRemedies(facts, demand),
 })

@@ -73,10 +73,20 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>>({
   judge: (run, facts, { mostMm }) => {
     const heldMm = heldAt(run)
     const names = { ...runNames(run), end: endName(run.from) }
+    const key = run.link.cable
     const numbers = { mostMm, ...(heldMm < Infinity ? { heldMm } : {}) }
-    if (!exceeds(heldMm, mostMm)) return { group: 'silent', message: 'held', names, numbers }
+    if (!exceeds(heldMm, mostMm)) return { group: 'silent', message: 'held', names, key, numbers }
     const level = onTheRun(facts) ? 'risk' : 'hint'
-    return { group: 'speaks', message: heldMm === Infinity ? 'loose' : 'far', level, names, numbers, parts: runParts(run), at: run.from.at }
+    return {
+      group: 'speaks',
+      message: heldMm === Infinity ? 'loose' : 'far',
+      level,
+      names,
+      key,
+      numbers,
+      parts: runParts(run),
+      at: run.from.at,
+    }
   },
   remedies: (run, facts, _, { mostMm }) => clampRemedies(run, facts, mostMm),
 })

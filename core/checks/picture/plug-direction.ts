@@ -42,13 +42,14 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
     leads.filter(({ from, to }) => from.fits && to.fits).flatMap((run) => endsOf(run).map(([end]) => ({ run, end }))),
   judge: ({ run, end }, facts, { mostDeg }) => {
     const free = tight(facts, end)
-    const names = { ...runNames(run), end: endName(end), room: `${run.link.cable} ${end.socket.id}` }
+    const key = `${run.link.cable} ${end.socket.id}`
+    const names = { ...runNames(run), end: endName(end) }
     const numbers = { turnsDeg: end.turnsDeg, mostDeg, roomMm: end.roomMm, ...(free === undefined ? {} : { freeMm: free }) }
     const place = { parts: runParts(run), at: end.at }
-    if (free !== undefined) return { group: 'speaks', message: 'tight', level: 'risk', names, numbers, ...place }
+    if (free !== undefined) return { group: 'speaks', message: 'tight', level: 'risk', names, key, numbers, ...place }
     return exceeds(end.turnsDeg, mostDeg)
-      ? { group: 'speaks', message: 'away', names, numbers, ...place }
-      : { group: 'silent', message: 'flat', names, numbers }
+      ? { group: 'speaks', message: 'away', names, key, numbers, ...place }
+      : { group: 'silent', message: 'flat', names, key, numbers }
   },
   remedies: ({ run, end }, facts, { message }, { mostDeg }) =>
     swapLead(facts, run, (option) => {

@@ -37,10 +37,11 @@ export const portWear = defineCheck<Run, object>({
   judge: (run, facts) => {
     const { plugged, without } = comesAndGoes(facts, run)
     const names = { ...runNames(run), end: endName(run.from), socket: connectors[run.from.socket.connector].title }
+    const key = run.link.cable
     const numbers = { plugged, without }
-    if (run.held.some(({ piece }) => piece.part.holdsCable?.plug)) return { group: 'silent', message: 'held', names, numbers }
+    if (run.held.some(({ piece }) => piece.part.holdsCable?.plug)) return { group: 'silent', message: 'held', names, key, numbers }
     return small.has(run.from.socket.connector) && without > 0
-      ? { group: 'speaks', message: 'worn', names, numbers, parts: runParts(run), at: run.from.at }
-      : { group: 'silent', message: 'stays', names, numbers }
+      ? { group: 'speaks', message: 'worn', names, key, numbers, parts: runParts(run), at: run.from.at }
+      : { group: 'silent', message: 'stays', names, key, numbers }
   },
 })

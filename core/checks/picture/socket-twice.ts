@@ -38,11 +38,12 @@ export const socketTwice = defineCheck<Plugged, object>({
   },
   subjects: plugged,
   judge: ({ here, runs }) => {
-    const names = { socket: endName(here), room: here.socket.id }
+    const key = here.socket.id
+    const names = { socket: endName(here) }
     const numbers = { plugs: runs.length, mostPlugs: 1 }
     return exceeds(runs.length, 1)
-      ? { group: 'speaks', message: 'twice', names, numbers, parts: [here.piece.instance.id, ...runs.map(({ link }) => link.cable)] }
-      : { group: 'silent', message: 'once', names, numbers }
+      ? { group: 'speaks', message: 'twice', names, key, numbers, parts: [here.piece.instance.id, ...runs.map(({ link }) => link.cable)] }
+      : { group: 'silent', message: 'once', names, key, numbers }
   },
   remedies: ({ runs }, facts) => (runs.length === 2 ? runs.map((run) => unplug(facts, run)) : []),
 })

@@ -32,6 +32,7 @@ export const wrongEnds = defineCheck<Run, object>({
   subjects: ({ leads }) => leads,
   judge: (run) => {
     const names = runNames(run)
+    const key = run.link.cable
     const at = run.middle
     const parts = runParts(run)
     const end = misfit(run)
@@ -48,8 +49,8 @@ export const wrongEnds = defineCheck<Run, object>({
         parts,
         at: end.at,
       }
-    if (purposeOf(run)) return { group: 'silent', message: 'goes', names }
-    return { group: 'speaks', message: runsBackwards(run) ? 'backwards' : 'nothing', names, parts, at }
+    if (purposeOf(run)) return { group: 'silent', message: 'goes', names, key }
+    return { group: 'speaks', message: runsBackwards(run) ? 'backwards' : 'nothing', names, key, parts, at }
   },
   remedies: (run, facts) => [...(misfit(run) ? swapLead(facts, run) : []), unplug(facts, run)],
 })

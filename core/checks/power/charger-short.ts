@@ -31,12 +31,13 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
   },
   subjects: ({ day }) => day.kinds.filter(({ usedWh }) => usedWh > 0),
   judge: ({ kind, chargeMin }, facts, { nightMin }) => {
-    const names = { part: batteryOf(facts, kind)?.part.name ?? kind, room: kind }
-    if (chargeMin === Infinity) return { group: 'speaks', message: 'none', names, parts: [batteryOf(facts, kind)?.id ?? ''] }
+    const key = kind
+    const names = { part: batteryOf(facts, kind)?.part.name ?? kind }
+    if (chargeMin === Infinity) return { group: 'speaks', message: 'none', names, key, parts: [batteryOf(facts, kind)?.id ?? ''] }
     const numbers = { chargeMin, nightMin }
     return exceeds(chargeMin, nightMin)
-      ? { group: 'speaks', message: 'long', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
-      : { group: 'silent', message: 'enough', names, numbers }
+      ? { group: 'speaks', message: 'long', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
+      : { group: 'silent', message: 'enough', names, key, numbers }
   },
   remedies: ({ kind }, facts, _, { nightMin }): readonly Remedy[] => {
     const battery = batteryOf(facts, kind)?.part

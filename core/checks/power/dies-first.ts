@@ -35,11 +35,12 @@ export const diesFirst = defineCheck<Cell, object>({
   judge: (cell, facts) => {
     const dark = falls(facts, cell)
     const camera = facts.assembly.setup.root
-    const names = { part: cell.name, room: cell.id }
+    const key = cell.id
+    const names = { part: cell.name }
     const lastMin = facts.runDown.cellMin.get(cell.id) ?? Infinity
     const numbers = { together: dark.includes(camera) ? dark.length : 0, mostTogether: 1, ...(lastMin < Infinity ? { lastMin } : {}) }
     return exceeds(numbers.together, 1)
-      ? { group: 'speaks', message: 'all', names, numbers, parts: [cell.id, ...dark] }
-      : { group: 'silent', message: 'apart', names, numbers }
+      ? { group: 'speaks', message: 'all', names, key, numbers, parts: [cell.id, ...dark] }
+      : { group: 'silent', message: 'apart', names, key, numbers }
   },
 })

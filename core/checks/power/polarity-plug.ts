@@ -28,7 +28,8 @@ export const polarityPlug = defineCheck<Run, object>({
       ([end]) => end.fits && end.plug.connector !== end.socket.connector && end.plug.connector.startsWith('dc-'),
     )
     const names = runNames(run)
-    if (!found) return { group: 'silent', message: 'same', names }
+    const key = run.link.cable
+    if (!found) return { group: 'silent', message: 'same', names, key }
     const [end] = found
     return {
       group: 'speaks',

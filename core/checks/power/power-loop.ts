@@ -25,15 +25,15 @@ export const powerLoop = defineCheck<Link, object>({
     assembly.setup.links.filter((link) => network.rings.includes(link) || network.feeds.some((feed) => feed.link === link)),
   judge: (link, facts) => {
     const run = runOf(facts, link)
+    const key = link.cable
     const names = {
       cable: run?.part.name ?? '',
       from: run?.from.piece.part.name ?? '',
       to: run?.to.piece.part.name ?? '',
-      room: link.cable,
     }
     return facts.network.rings.includes(link)
-      ? { group: 'speaks', message: 'ring', names, parts: [link.cable, link.from.instance, link.to.instance] }
-      : { group: 'silent', message: 'straight', names }
+      ? { group: 'speaks', message: 'ring', names, key, parts: [link.cable, link.from.instance, link.to.instance] }
+      : { group: 'silent', message: 'straight', names, key }
   },
   remedies: (link, facts) => {
     const run = runOf(facts, link)

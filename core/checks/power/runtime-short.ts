@@ -29,14 +29,15 @@ export const runtimeShort = defineCheck<KindUse, object>({
   subjects: ({ day }) => day.kinds,
   judge: ({ kind, needed, have }, facts) => {
     const part = batteryOf(facts, kind)?.part
-    const names = { part: part?.name ?? kind, room: kind }
+    const key = kind
+    const names = { part: part?.name ?? kind }
     const { failsAtMin } = facts.day
     const numbers = { needed, have, ...(failsAtMin < Infinity ? { darkMin: failsAtMin } : {}) }
     const drawer = facts.network.nodes.find(({ unknown }) => unknown)
     if (drawer && (failsAtMin === Infinity || !exceeds(needed, have)))
-      return { group: 'cannotTell', message: 'unknown', names: { ...names, drawer: drawer.name }, numbers, parts: [drawer.id] }
-    if (failsAtMin === Infinity || !exceeds(needed, have)) return { group: 'silent', message: 'enough', names, numbers }
-    return { group: 'speaks', message: 'short', names, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
+      return { group: 'cannotTell', message: 'unknown', names: { ...names, drawer: drawer.name }, key, numbers, parts: [drawer.id] }
+    if (failsAtMin === Infinity || !exceeds(needed, have)) return { group: 'silent', message: 'enough', names, key, numbers }
+    return { group: 'speaks', message: 'short', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
   },
   remedies: ({ kind, needed, have }, facts, { message }) => {
     const part = batteryOf(facts, kind)?.part

@@ -34,11 +34,12 @@ export const supplyBelowDraw = defineCheck<Feed, object>({
     const node = network.nodes.find(({ id }) => id === feed.to)
     const seat = network.feeds.find((other) => !other.link && other.to === feed.to)
     const lastMin = runDown.cellMin.get(seat?.from ?? '') ?? Infinity
-    const names = { part: node?.name ?? '', room: feed.link?.cable ?? '' }
+    const key = feed.link?.cable ?? ''
+    const names = { part: node?.name ?? '' }
     const numbers = { watts: node?.drawW ?? 0, mostWatts: feed.limitW, ...(lastMin < Infinity ? { lastMin } : {}) }
     const at = assembly.byInstance.get(feed.to)?.centre
     return exceeds(numbers.watts, feed.limitW)
-      ? { group: 'speaks', message: 'below', names, numbers, parts: [feed.to], ...(at ? { at } : {}) }
-      : { group: 'silent', message: 'enough', names, numbers }
+      ? { group: 'speaks', message: 'below', names, key, numbers, parts: [feed.to], ...(at ? { at } : {}) }
+      : { group: 'silent', message: 'enough', names, key, numbers }
   },
 })

@@ -46,14 +46,15 @@ export const voltage = defineCheck<Feed, object>({
   judge: (feed, facts) => {
     const [from, to] = [feed.from, feed.to].map((id) => facts.assembly.byInstance.get(id))
     const { volts, connector } = bears(feed, facts)
-    const names = { from: from?.part.name ?? '', to: to?.part.name ?? '', room: feed.link?.cable ?? '' }
+    const key = feed.link?.cable ?? ''
+    const names = { from: from?.part.name ?? '', to: to?.part.name ?? '' }
     const parts = [...(feed.link ? [feed.link.cable] : []), feed.from, feed.to]
-    if (!feed.volts || !volts) return { group: 'cannotTell', message: 'unknown', names, parts }
+    if (!feed.volts || !volts) return { group: 'cannotTell', message: 'unknown', names, key, parts }
     const numbers = { volts: feed.volts.max, lowVolts: feed.volts.min, mostVolts: volts.max, leastVolts: volts.min }
-    if (suits(feed.volts, volts, connector ?? 'dummy')) return { group: 'silent', message: 'suits', names, numbers }
+    if (suits(feed.volts, volts, connector ?? 'dummy')) return { group: 'silent', message: 'suits', names, key, numbers }
     const message = connector === 'usb-c' ? 'step' : exceeds(feed.volts.max, volts.max) ? 'over' : 'under'
     const level = message === 'over' ? 'stop' : 'risk'
-    return { group: 'speaks', message, level, names, numbers, parts, ...(to ? { at: to.centre } : {}) }
+    return { group: 'speaks', message, level, names, key, numbers, parts, ...(to ? { at: to.centre } : {}) }
   },
   remedies: (feed, facts, { group }) => {
     if (group !== 'speaks') return []

@@ -55,10 +55,11 @@ export const watts = defineCheck<Load, object>({
   subjects: loads,
   judge: ({ id, name, watts: drawn, mostWatts, feed }, { assembly }) => {
     const numbers = { watts: drawn, mostWatts }
-    const names = { part: name, room: feed?.link?.cable ?? '' }
+    const key = feed?.link?.cable ?? ''
+    const names = { part: name }
     const at = assembly.byInstance.get(id)?.centre
     return exceeds(drawn, mostWatts)
-      ? { group: 'speaks', message: feed ? 'outlet' : 'battery', names, numbers, parts: [id], ...(at ? { at } : {}) }
-      : { group: 'silent', message: 'enough', names, numbers }
+      ? { group: 'speaks', message: feed ? 'outlet' : 'battery', names, key, numbers, parts: [id], ...(at ? { at } : {}) }
+      : { group: 'silent', message: 'enough', names, key, numbers }
   },
 })

@@ -38,9 +38,10 @@ export const noAudioIn = defineCheck<SoundSource, object>({
   subjects: ({ sounds }: Facts) => sounds.filter(({ run }) => run !== undefined),
   judge: (source, { leads }) => {
     const end = endOf(source, leads)
-    const names = { part: source.piece.part.name, other: end?.part.name ?? source.piece.part.name, room: source.socket.id }
+    const key = source.socket.id
+    const names = { part: source.piece.part.name, other: end?.part.name ?? source.piece.part.name }
     return end && records(end)
-      ? { group: 'silent', message: 'recorded', names }
-      : { group: 'speaks', message: 'lost', names, parts: [source.piece.instance.id], at: source.piece.centre }
+      ? { group: 'silent', message: 'recorded', names, key }
+      : { group: 'speaks', message: 'lost', names, key, parts: [source.piece.instance.id], at: source.piece.centre }
   },
 })

@@ -28,17 +28,18 @@ export const plugTypeAudio = defineCheck<Run, object>({
     leads.filter(({ cable, from }) => cable.carries.includes('sound') && !cable.carries.includes('picture') && from.fits),
   judge: (run) => {
     const names = runNames(run)
+    const key = run.link.cable
     const place = { parts: runParts(run), at: run.middle }
     const wrong = endsOf(run).find(([end]) => end.fits && end.plug.connector !== end.socket.connector)
     if (wrong) {
       const [{ plug, socket, piece }] = wrong
       const words = { plug: connectors[plug.connector].title, socket: connectors[socket.connector].title, end: piece.part.name }
-      return { group: 'speaks', message: 'rings', names: { ...names, ...words }, ...place }
+      return { group: 'speaks', message: 'rings', names: { ...names, ...words }, key, ...place }
     }
     const [feed] = run.from.socket.direction === 'out' ? (run.from.socket.feeds ?? []) : []
     return feed && run.to.socket.direction === 'in' && !run.to.socket.feeds?.includes(feed)
-      ? { group: 'speaks', message: 'feed', names: { ...names, feed: feedWords[feed] }, ...place }
-      : { group: 'silent', message: 'suits', names }
+      ? { group: 'speaks', message: 'feed', names: { ...names, feed: feedWords[feed] }, key, ...place }
+      : { group: 'silent', message: 'suits', names, key }
   },
   remedies: (run, facts, { message }) => (message === 'rings' ? swapLead(facts, run) : []),
 })

@@ -78,7 +78,7 @@ const look = (finding: Finding) => {
     <ol v-if="cures" class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
       <li
         v-for="{ finding, n } in shown"
-        :key="`${finding.check}-${finding.parts.join()}-${finding.names['capability'] ?? ''}-${finding.names['room'] ?? ''}`"
+        :key="findingKey(finding)"
         class="border-b border-line py-2.5"
         :data-check="finding.check"
         :data-level="finding.level"
