@@ -15,6 +15,7 @@ import {
   type Setup,
   setupSchema,
   supports,
+  wholeOf,
 } from './rig.ts'
 import { soundnessIssues } from './soundness.ts'
 
@@ -223,8 +224,8 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
  * Carries out edits one after the other, all or none. The rig given is not touched; branches that did not change stay the same objects.
  * @returns the new rig, or why the edits can't be done (`instance-unknown`, `joints-in-a-ring`, ...).
  */
-export const edit = (rig: Rig, commands: readonly Command[], catalogue: Catalogue): Outcome<Rig> => {
-  let now: Outcome<Rig> = good(rig)
+export const edit = (seen: Rig, commands: readonly Command[], catalogue: Catalogue): Outcome<Rig> => {
+  let now: Outcome<Rig> = good(wholeOf(seen))
   for (const command of commands) {
     if (!now.ok) return now
     now = carry(now.value, command)

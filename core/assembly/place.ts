@@ -23,7 +23,7 @@ import {
 } from '../kernel/index.ts'
 import { canonical, guestsInOrder } from './canonical.ts'
 import { hingeDegrees, posedPart } from './pose.ts'
-import type { Instance, Joint, Orientation, Rig, Setup } from './rig.ts'
+import { type Instance, type Joint, type Orientation, type Rig, type Setup, wholeOf } from './rig.ts'
 
 /** A solid where it really is. */
 export interface PlacedSolid {
@@ -153,7 +153,8 @@ const rootOf = (instance: Seated, part: Part, orientation: Orientation): PlacedP
  * @param at where the camera stands in the world; its place by the set-up's orientation when left out
  * @param rig must be sound for this catalogue (`soundnessIssues` empty). @throws {RangeError} when it is not.
  */
-export const placeSetup = (rig: Rig, setup: Setup, catalogue: Catalogue, at?: Frame): Assembly => {
+export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?: Frame): Assembly => {
+  const [rig, setup] = [wholeOf(ofRig), wholeOf(ofSetup)]
   const instances = new Map(rig.kit.map((instance) => [instance.id, instance]))
   const look = (id: string): { instance: Instance; part: Part } => {
     const instance = instances.get(id)

@@ -79,6 +79,15 @@ export type Link = z.infer<typeof linkSchema>
 export type Pose = z.infer<typeof poseSchema>
 export type Orientation = (typeof orientations)[number]
 export type Joint = z.infer<typeof jointSchema>
+/** Under this name a view of a rig or set-up, whose fields are noted as they are read, gives the thing itself. */
+export const WHOLE = Symbol('whole')
+
+/** The rig or set-up itself, where only a view of it is at hand: whoever copies it has read all of it. */
+export const wholeOf = <T extends object>(seen: T): T => {
+  const whole = (seen as { readonly [WHOLE]?: () => T })[WHOLE]
+  return whole ? whole.call(seen) : seen
+}
+
 export type Setup = z.infer<typeof setupSchema>
 export type Rig = z.infer<typeof rigSchema>
 export type Support = (typeof supports)[number]

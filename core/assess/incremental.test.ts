@@ -82,6 +82,19 @@ test('ways out are those of the rig as it is, also where the finding stands from
   expect(after.findings.map(({ remedies }) => remedies)).toEqual(scratch.findings.map(({ remedies }) => remedies))
 })
 
+test('a rule that tries out an edit while it judges tries it on the whole rig', () => {
+  // Without the first pieces of the locker, one that lies there stands in for one to buy.
+  const around = { ...shelf, owned: new Map([...shelf.owned].slice(3)) }
+  const before = evaluate(secondMark, 'crossing', shelf)
+  void before.findings
+  const after = evaluate(secondMark, 'crossing', around, before)
+  expect(after.findings.filter(({ check }) => check === 'duplicate-owned').map(({ message }) => message)).toEqual(['owned'])
+  expect(saidBy(after)).toEqual(saidPlainly(plain(secondMark, 'crossing', around)))
+  // Nothing of it hangs on a note.
+  const noted = edited(secondMark, [{ do: 'note', instance: 'handle', notes: 'by the door' }])
+  expect(askedIn(evaluate(noted, 'crossing', around, after))).toEqual([])
+})
+
 const step = fc.record({
   what: fc.constantFrom(
     'slide',

@@ -1,4 +1,4 @@
-import { type Assembly, type Instance, rigSchema, setupSchema } from '../assembly/index.ts'
+import { type Assembly, type Instance, rigSchema, setupSchema, WHOLE } from '../assembly/index.ts'
 import { briefSchema } from '../brief/index.ts'
 import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
 import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
@@ -63,6 +63,10 @@ export class MomentLeaves {
       ),
     )
     for (const name of ['joints', 'braces', 'poses', 'links'] as const) keep(`setup.${name}`, setup?.[name])
+    const lists = (of: string, names: readonly string[]) =>
+      Object.fromEntries(names.map((name) => [name, this.#lists.get(`${of}.${name}`)]))
+    keep('rig.whole', { ...rig, ...lists('rig', ['kit']) })
+    keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links']) })
     const partOf = (id: string) => shelf.catalogue?.parts.get(id)
     for (const concern of concerns) {
       const seen = (list: unknown) => ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
@@ -133,11 +137,19 @@ const shelfFields = {
   limits: true,
   operator: true,
 } as const satisfies Record<keyof Shelf, true>
+/** The thing itself, noted as read as a whole. */
+const whole = (leaf: string): PropertyDescriptorMap => ({
+  [WHOLE]: {
+    value(this: Asking) {
+      return this.ask.leaf(leaf)
+    },
+  },
+})
 const rigFields = Object.keys(rigSchema.shape).filter((name) => name !== 'brief')
 const fields = {
   assembly: fieldsOf('assembly', ['placed', 'byInstance', 'braces', 'loose']),
-  rig: fieldsOf('rig', rigFields),
-  setup: fieldsOf('setup', Object.keys(setupSchema.shape)),
+  rig: Object.defineProperties(fieldsOf('rig', rigFields), whole('rig.whole')),
+  setup: Object.defineProperties(fieldsOf('setup', Object.keys(setupSchema.shape)), whole('setup.whole')),
   brief: fieldsOf('brief', Object.keys(briefSchema.shape)),
   shelf: fieldsOf('shelf', Object.keys(shelfFields)),
 }
@@ -151,7 +163,7 @@ const within = Object.fromEntries(
         byInstance: `${concern}.byInstance`,
         loose: `${concern}.loose`,
       }),
-      rig: fieldsOf('rig', rigFields, { kit: `${concern}.kit` }),
+      rig: Object.defineProperties(fieldsOf('rig', rigFields, { kit: `${concern}.kit` }), whole('rig.whole')),
     },
   ]),
 ) as unknown as Readonly<Record<Concern, Pick<typeof fields, 'assembly' | 'rig'>>>
