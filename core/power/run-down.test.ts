@@ -76,10 +76,11 @@ test('run-down against a walk in steps of three seconds, over random packs, tank
           networkFor({ ...rig, shelf: { ...rig.shelf, catalogue: { ...rig.shelf.catalogue, parts: resized } } }),
           rolling,
         )
-        // Nine tenths of either battery is used; the walk is off by its step at most.
+        // Nine tenths of either battery is used. The walk is off by a step, and by what the tank gives in one step at the draw that is left.
+        const offMin = (3 / 60) * (2 + (trickleW / 0.9 + screenW) / screenW)
         const { cameraDark, screenDark } = walked({ packWh: packWh * 0.9, tankWh: tankWh * 0.9, trickleW, cameraW, screenW })
-        expect(Math.abs((down.nodeMin.get('camera') ?? NaN) - cameraDark)).toBeLessThan(0.2)
-        expect(Math.abs((down.nodeMin.get('screen') ?? NaN) - screenDark)).toBeLessThan(0.2)
+        expect(Math.abs((down.nodeMin.get('camera') ?? NaN) - cameraDark)).toBeLessThan(offMin)
+        expect(Math.abs((down.nodeMin.get('screen') ?? NaN) - screenDark)).toBeLessThan(offMin)
       },
     ),
     { numRuns: trialRuns(20), seed: trialSeed },
