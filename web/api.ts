@@ -175,6 +175,9 @@ const sendFile = async <T>(path: string, body: Blob, type: string): Promise<T> =
 
 /** Answers that were asked for before the program was there; each is taken once. */
 const early = (globalThis as { zucchiniEarly?: Map<string, Promise<Response | undefined>> }).zucchiniEarly
+/** Who asks later than this wants to know how things are now. ms */
+const EARLY_MS = 10_000
+if (early) setTimeout(() => early.clear(), EARLY_MS)
 const earlyAnswer = (method: string, path: string): Promise<Response | undefined> | undefined => {
   if (method !== 'GET') {
     // From the first change on they would be old.

@@ -1,5 +1,5 @@
 import { averageOperator, inHand, isPosture, shoulderNm } from '../balance/index.ts'
-import { paceOf } from '../checks/index.ts'
+import { allLimits, paceOf } from '../checks/index.ts'
 import type { Assessment } from './evaluate.ts'
 import { costOrigin, hoursOrigin, type Input, massOrigin, type Source, tiltOrigin } from './origins.ts'
 
@@ -64,11 +64,11 @@ const capG = ({ assembly: { setup, rig } }: Assessment): Bound | undefined =>
       ? { value: rig.brief.inHandG, from: 'brief' }
       : undefined
 const ofBrief = (value: number): Bound | undefined => (value > 0 ? { value, from: 'brief' } : undefined)
-const ofLimits = ({ facts }: Assessment, check: string, option: string, usual: number): Bound => ({
-  value: facts.shelf.limits?.[check]?.[option] ?? usual,
-  from: 'how-i-work',
-  check,
-})
+/** The limit a rule judges by: the operator's own, else the rule's. */
+const ofLimits = ({ facts }: Assessment, check: string, option: string): Bound | undefined => {
+  const limit = allLimits(facts.shelf.limits).find((one) => one.check === check && one.option === option)
+  return limit && { value: limit.own ?? limit.usual, from: 'how-i-work', check }
+}
 
 const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | undefined>> = {
   'in-hand': (assessment) => {
@@ -112,9 +112,8 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
       high,
       unknown,
       numbers,
-      ...listed(terms),
-      rest: { count: 0, value: 0 },
       terms,
+      rest: { count: 0, value: 0 },
       bound: ofBrief(day.minutes),
     }
   },
@@ -145,7 +144,7 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
       unknown: origin.unknown,
       numbers,
       ...listed(moments),
-      bound: ofLimits(assessment, 'hang-tilt', 'goodDeg', 3),
+      bound: ofLimits(assessment, 'hang-tilt', 'goodDeg'),
     }
   },
   tall: (assessment) => {
@@ -212,7 +211,7 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
       numbers: { momentNm, strengthNm, share: momentNm / strengthNm },
       terms,
       rest: { count: 0, value: 0 },
-      bound: ofLimits(assessment, 'hold-time', 'takeMinutes', 3),
+      bound: ofLimits(assessment, 'hold-time', 'takeMinutes'),
     }
   },
 }

@@ -4,7 +4,7 @@ import type { Phase } from '../brief/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type { TinyRig } from '../testing/index.ts'
 import { on } from '../testing/index.ts'
-import { hdmiLead, inBay, lead, link, pack, screen, tank, tapLead, usbLead, wiredCamera, wiredRig } from '../testing/wired.ts'
+import { hdmiLead, inBay, lead, link, pack, screen, tank, tapLead, usbLead, wiredCamera, wiredRig, onTank } from '../testing/wired.ts'
 import {
   airBand,
   cablesOf,
@@ -83,22 +83,6 @@ test('a camera without any battery is dark from the start', () => {
   expect(down.nodeMin.get('camera')).toBe(0)
   expect(down.events).toEqual([{ minute: 0, what: 'dark', id: 'camera', name: 'tiny-camera' }])
 })
-
-/** Camera and screen on one 100 Wh battery, the camera by USB-C beside its pack. */
-const onTank = (usbWatts: number, more: Partial<Part> = {}) => {
-  const source = tank('tank', more)
-  return wiredRig(
-    [
-      pack(),
-      { ...source, sockets: (source.sockets ?? []).map((socket) => (socket.id === 'usb' ? { ...socket, watts: usbWatts } : socket)) },
-      screen(),
-      tapLead(),
-      usbLead(),
-    ],
-    [inBay(), on('tank', 'foot', 'camera', 'hole'), on('screen', 'foot', 'camera', 'pinned')],
-    [link('tap', 'tank/tap', 'screen/dc'), link('usb', 'tank/usb', 'camera/usb')],
-  )
-}
 
 test('trickle that gives less than is drawn: the pack makes up the rest and lasts pack / (draw - supply)', () => {
   const down = runDown(networkFor(onTank(4)), rolling)

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { placeSetup } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import { on, type TinyRig } from '../testing/index.ts'
+import type { TinyRig } from '../testing/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
-import { inBay, link, pack, screen, tank, tapLead, usbLead, wiredRig } from '../testing/wired.ts'
+import { onTank } from '../testing/wired.ts'
 import { cablesOf, drawIn, type Network, networkOf, runDown } from './index.ts'
 
 const networkFor = ({ rig, shelf }: TinyRig): Network => {
@@ -17,22 +17,6 @@ const networkFor = ({ rig, shelf }: TinyRig): Network => {
   )
 }
 const rolling = drawIn('roll')
-
-/** A camera trickled by a tank's USB-C, and a screen on the tank's tap. */
-const onTank = (usbWatts: number, more: Partial<Part> = {}) => {
-  const source = tank('tank', more)
-  return wiredRig(
-    [
-      pack(),
-      { ...source, sockets: (source.sockets ?? []).map((socket) => (socket.id === 'usb' ? { ...socket, watts: usbWatts } : socket)) },
-      screen(),
-      tapLead(),
-      usbLead(),
-    ],
-    [inBay(), on('tank', 'foot', 'camera', 'hole'), on('screen', 'foot', 'camera', 'pinned')],
-    [link('tap', 'tank/tap', 'screen/dc'), link('usb', 'tank/usb', 'camera/usb')],
-  )
-}
 
 /**
  * A second computation that shares nothing with the first: a pack in a camera that a tank trickles by USB-C, a screen on the tank's tap, walked

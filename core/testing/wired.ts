@@ -160,3 +160,19 @@ export const wiredRig = (
     setup: { links, ...more.setup },
     extra: [more.camera ?? wiredCamera, ...(more.extra ?? [])],
   })
+
+/** Camera and screen on one 100 Wh battery, the camera by USB-C beside its pack. */
+export const onTank = (usbWatts: number, more: Partial<Part> = {}) => {
+  const source = tank('tank', more)
+  return wiredRig(
+    [
+      pack(),
+      { ...source, sockets: (source.sockets ?? []).map((socket) => (socket.id === 'usb' ? { ...socket, watts: usbWatts } : socket)) },
+      screen(),
+      tapLead(),
+      usbLead(),
+    ],
+    [inBay(), on('tank', 'foot', 'camera', 'hole'), on('screen', 'foot', 'camera', 'pinned')],
+    [link('tap', 'tank/tap', 'screen/dc'), link('usb', 'tank/usb', 'camera/usb')],
+  )
+}
