@@ -5,7 +5,7 @@ import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { ensureProgram, everyoneMayPass, freePort, isRoot, portIsFree } from './machine.mjs'
-import { alive, bornAt, commandOf, endProcess, wait } from './processes.mjs'
+import { alive, bornAt, commandOf, endProcess, startedWith, wait } from './processes.mjs'
 import { Stop } from './say.mjs'
 import { readState, writeWholeSync } from './whole-file.mjs'
 
@@ -46,10 +46,22 @@ const databaseUser = (dir) => {
 const lastLines = (file, count = 12) =>
   existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-count).join('\n') : '(no log was written)'
 
-/** Prepares an empty database beside, and puts it in its place when it is whole. What a killed preparation left is thrown away. */
+/**
+ * Throws away what a killed preparation left. Its program may be at work still, for nobody told it to end: it is ended first, the script before
+ * the database that the script has started, else the folder would fill again while it is emptied.
+ */
+export const clearPreparation = async (aside) => {
+  for (let left = startedWith(`--datadir=${aside}`); left.length > 0; left = startedWith(`--datadir=${aside}`))
+    for (const pid of left)
+      if (!(await endProcess(pid, STOP_WITHIN_MS)))
+        throw new Stop(`A preparation left at work on ${aside} (process ${pid}) does not end. End it by hand, then start again.`)
+  rmSync(aside, { recursive: true, force: true, maxRetries: 5, retryDelay: 100 })
+}
+
+/** Prepares an empty database beside, and puts it in its place when it is whole. */
 const install = async (dir, data, user) => {
   const aside = join(dir, 'data.preparing')
-  rmSync(aside, { recursive: true, force: true })
+  await clearPreparation(aside)
   mkdirSync(aside, { recursive: true })
   if (user?.uid) for (const path of [dir, aside]) chownSync(path, user.uid, user.gid)
   const me = user?.name ?? process.env.USER ?? 'root'

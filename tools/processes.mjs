@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, readdirSync } from 'node:fs'
 
 export const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
@@ -31,6 +31,13 @@ export const commandOf = (pid) => {
     return []
   }
 }
+
+/** All processes that were started with a word that says this, but for the one that asks. */
+export const startedWith = (said) =>
+  readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .map(Number)
+    .filter((pid) => pid !== process.pid && commandOf(pid).some((word) => word.includes(said)))
 
 /** Is it the very process that was written down, and not another one under its number? */
 export const isStill = ({ pid, born }) => alive(pid) && (born === undefined || bornAt(pid) === undefined || bornAt(pid) === born)

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { root } from '../build.mjs'
 import { freePort } from '../machine.mjs'
-import { alive, commandOf, wait } from '../processes.mjs'
+import { alive, commandOf, startedWith, wait } from '../processes.mjs'
 
 const READY_WITHIN_MS = 90_000
 
@@ -16,11 +16,7 @@ export const scratch = (name) => {
 }
 
 /** Every process whose command names this folder. */
-export const processesOf = (folder) =>
-  readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .map(Number)
-    .filter((pid) => pid !== process.pid && commandOf(pid).some((word) => word.includes(folder)))
+export { startedWith as processesOf } from '../processes.mjs'
 
 /** Starts the program on a data folder. @returns at once; `ready` resolves to its address, or to undefined when it ended before. */
 export const start = async (data, args = [], env = {}) => {

@@ -1,0 +1,29 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { clearPreparation } from './database.mjs'
+import { alive, wait } from './processes.mjs'
+
+/** Writes files into a folder without end, as the program does that prepares a database and was left at work. */
+const WRITER = `
+const { mkdirSync, writeFileSync } = require('node:fs')
+const folder = process.argv[1].split('=')[1]
+for (let i = 0; ; i++) { mkdirSync(folder + '/mysql', { recursive: true }); writeFileSync(folder + '/mysql/' + (i % 400), '') }
+`
+
+test('a preparation left at work is ended before its folder is thrown away', async () => {
+  const dir = mkdtempSync(join(tmpdir(), 'zucchini-preparing-'))
+  const aside = join(dir, 'data.preparing')
+  const writer = spawn(process.execPath, ['-e', WRITER, `--`, `--datadir=${aside}`], { stdio: 'ignore' })
+  try {
+    while (!existsSync(join(aside, 'mysql')) || readdirSync(join(aside, 'mysql')).length < 50) await wait(20)
+    await clearPreparation(aside)
+    expect(alive(writer.pid)).toBe(false)
+    await wait(100)
+    expect(existsSync(aside)).toBe(false)
+  } finally {
+    writer.kill('SIGKILL')
+    rmSync(dir, { recursive: true, force: true })
+  }
+})
