@@ -1,5 +1,5 @@
 import { type Catalogue, joiningRoles, mate, type MountEnd, offeredParts, type Part } from '../catalogue/index.ts'
-import { lengthOf, subtract } from '../kernel/index.ts'
+import { lengthOf, perThing, subtract } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { freshId, type Joint, type Rig } from './rig.ts'
 
@@ -108,14 +108,9 @@ export const adapterChains = (
   return []
 }
 
-const joinersKnown = new WeakMap<Catalogue, readonly Part[]>()
-const joiners = (catalogue: Catalogue): readonly Part[] => {
-  const known = joinersKnown.get(catalogue)
-  if (known) return known
-  const made = offeredParts(catalogue).filter((part) => joiningRoles.has(part.role))
-  joinersKnown.set(catalogue, made)
-  return made
-}
+const joiners = perThing('joiners of a catalogue', (catalogue: Catalogue): readonly Part[] =>
+  offeredParts(catalogue).filter((part) => joiningRoles.has(part.role)),
+)
 
 /** The edits that put a chain between a joint's two ends. */
 export const chainCommands = (rig: Rig, setup: string, joint: Joint, chain: Chain): readonly Command[] => {

@@ -11,6 +11,8 @@ import {
   identity,
   invert,
   lengthOf,
+  perKey,
+  perPair,
   type Outcome,
   type Placed,
   placeShape,
@@ -82,7 +84,7 @@ export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number,
   return compose(compose(host, turnAboutZ(turnDeg)), compose(faceToFace, invert(guest)))
 }
 
-const isSeated = (a: Seated, b: Seated): boolean => a === b || (a.id === b.id && a.partId === b.partId && a.health === b.health)
+const seatedKey = ({ id, partId, health }: Seated): string => `${id} ${partId} ${health ?? ''}`
 
 const put = (instance: Seated, part: Part, frame: Frame, joint?: Joint, host?: PlacedPart, mated?: Outcome<Mate, MateCode>): PlacedPart => {
   const solids = part.solids.map((solid): PlacedSolid => {
@@ -119,34 +121,25 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
 }
 
 /** Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is not worked out again. */
-export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
-  const known = seated.get(host)?.get(joint)
-  if (known && isSeated(known.instance, instance) && known.part === part) return known
+export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart =>
+  seatsOf(host, joint)(part, seatedKey(instance), () => seated(host, joint, instance, part))
+
+const seatsOf = perPair('seats', (_: PlacedPart, __: Joint) => perKey<Part, PlacedPart>('placed piece'))
+
+const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(part, joint.guestMount)
   if (!hostMount || !guestMount)
     throw new RangeError(`Joint ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
   const frame = compose(host.frame, jointFrame(hostMount, guestMount, joint.slideMm, joint.turnDeg))
-  const made = put(instance, part, frame, joint, host, mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }))
-  const onHost = seated.get(host) ?? new WeakMap<Joint, PlacedPart>()
-  seated.set(host, onHost.set(joint, made))
-  return made
+  return put(instance, part, frame, joint, host, mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }))
 }
-const seated = new WeakMap<PlacedPart, WeakMap<Joint, PlacedPart>>()
 /** The camera as each orientation holds it: upright is a quarter turn about the optical axis, right side up. */
 const rootFrames: Readonly<Record<Orientation, Frame>> = { level: identity, upright: turnAboutZ(90) }
-const roots = new WeakMap<Part, Map<string, PlacedPart>>()
+const roots = perKey<Part, PlacedPart>('placed camera')
 
-const rootOf = (instance: Seated, part: Part, orientation: Orientation): PlacedPart => {
-  const known = roots.get(part) ?? new Map<string, PlacedPart>()
-  roots.set(part, known)
-  const key = `${orientation} ${instance.id}`
-  const before = known.get(key)
-  if (before && isSeated(before.instance, instance)) return before
-  const made = put(instance, part, rootFrames[orientation])
-  known.set(key, made)
-  return made
-}
+const rootOf = (instance: Seated, part: Part, orientation: Orientation): PlacedPart =>
+  roots(part, `${orientation} ${seatedKey(instance)}`, () => put(instance, part, rootFrames[orientation]))
 
 /**
  * Places every piece of a set-up by one walk of its joints from the camera.

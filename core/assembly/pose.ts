@@ -1,5 +1,18 @@
 import type { Hinge, Part } from '../catalogue/index.ts'
-import { add, compose, direction, type Frame, identity, moveShape, point, scale, subtract, turnAbout, volumeOf } from '../kernel/index.ts'
+import {
+  add,
+  compose,
+  direction,
+  type Frame,
+  identity,
+  moveShape,
+  perKey,
+  point,
+  scale,
+  subtract,
+  turnAbout,
+  volumeOf,
+} from '../kernel/index.ts'
 import type { Setup } from './rig.ts'
 
 /** How far each hinge of a piece is turned in a set-up, degrees, in the order of the part's hinges; hinges at rest give 0. */
@@ -9,7 +22,7 @@ export const hingeDegrees = (part: Part, instance: string, setup: Setup): readon
     return hinge.positions.find(({ id }) => id === pose?.position)?.deg ?? 0
   })
 
-const posed = new WeakMap<Part, Map<string, Part>>()
+const posed = perKey<Part, Part>('posed part')
 
 /**
  * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts and sockets that a hinge names go along; grips and screens stay. A part at rest is the same object, and so is
@@ -17,14 +30,8 @@ const posed = new WeakMap<Part, Map<string, Part>>()
  */
 export const posedPart = (part: Part, degrees: readonly number[]): Part => {
   if (!part.hinges || degrees.every((deg) => deg === 0)) return part
-  const key = degrees.join()
-  const known = posed.get(part) ?? new Map<string, Part>()
-  posed.set(part, known)
-  const before = known.get(key)
-  if (before) return before
-  const made = turned(part, part.hinges, degrees)
-  known.set(key, made)
-  return made
+  const { hinges } = part
+  return posed(part, degrees.join(), () => turned(part, hinges, degrees))
 }
 
 const turned = (part: Part, hinges: readonly Hinge[], degrees: readonly number[]): Part => {

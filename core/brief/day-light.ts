@@ -1,4 +1,5 @@
 import { type Brief, dayOf, type Phase, type Scene, sceneEv } from './brief.ts'
+import { perKey, perPair } from '../kernel/index.ts'
 import { instantOf, lowCloudStops, lowSunStops, NIGHT_DEG, RISE_DEG, sunAt } from './sun.ts'
 
 /** One part of the day and the light in it. */
@@ -60,18 +61,14 @@ const LOOK_MIN = 5
 export const dayLight = (brief: Brief): readonly PhaseLight[] => {
   // All that it hangs on is read here: whoever asks hangs on it as well.
   const { light, phases, hoursOnLocation, hoursRolling, conditions } = brief
-  const of = [phases, hoursOnLocation, hoursRolling, conditions]
-  const before = known.get(light)
-  if (before?.of.every((one, i) => one === of[i])) return before.found
-  const found = workedOut(brief)
-  known.set(light, { of, found })
-  return found
+  const hours = `${hoursOnLocation} ${hoursRolling} ${conditions.join()}`
+  return daysOf(light, phases)(light, hours, () => workedOut({ light, phases, hoursOnLocation, hoursRolling, conditions }))
 }
 
 /** The light of a day, once worked out: every rig with this brief asks for it again. */
-const known = new WeakMap<Brief['light'], { readonly of: readonly unknown[]; readonly found: readonly PhaseLight[] }>()
+const daysOf = perPair('days', (_: Brief['light'], __: Brief['phases']) => perKey<Brief['light'], readonly PhaseLight[]>('light of a day'))
 
-const workedOut = (brief: Brief): readonly PhaseLight[] => {
+const workedOut = (brief: Pick<Brief, 'light' | 'phases' | 'hoursOnLocation' | 'hoursRolling' | 'conditions'>): readonly PhaseLight[] => {
   const { startMin, date, place } = brief.light
   const sunOf = (minute: number) => sunAt(instantOf(date, minute, place.zone), place)
   let at = startMin

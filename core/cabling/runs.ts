@@ -1,6 +1,6 @@
 import { type Assembly, cableWay, type Link, pathToRoot, type PlacedPart, socketAt, type SocketHere } from '../assembly/index.ts'
 import { BEND, type Cable, type CableEnd, connectors, FLAT_PLUG_MM, goesIn, type Part, type Role } from '../catalogue/index.ts'
-import { add, type Bounds, direction, dot, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
+import { add, type Bounds, direction, dot, perThing, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
 import { distance, KnownRoutes, type Route } from './route.ts'
 
 /** Slack for each thing between the two ends that moves: a hinge, an arm, a ball joint. mm */
@@ -95,27 +95,17 @@ export const isFlipped = (cable: Cable, from: SocketHere, to: SocketHere): boole
   return !straight && turned && !cable.converts
 }
 
-interface Walls {
-  readonly list: readonly Bounds[]
-  readonly set: ReadonlySet<Bounds>
-}
-const wallsKnown = new WeakMap<Assembly['placed'], Walls>()
+/** The hard solids of a piece. */
+const wallsOf = perThing('walls of a piece', ({ solids }: PlacedPart): readonly Bounds[] =>
+  solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds),
+)
 /** What a lead has to go round: every hard solid, but those a point of the way lies against. */
-const wallsOf = ({ placed }: Assembly): Walls => {
-  const known = wallsKnown.get(placed)
-  if (known) return known
-  const list = placed.flatMap(({ solids }) => solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds))
-  const made = { list, set: new Set(list) }
-  wallsKnown.set(placed, made)
-  return made
-}
+const wallsAround = perThing('walls', (placed: Assembly['placed']) => {
+  const list = placed.flatMap(wallsOf)
+  return { list, set: new Set(list) as ReadonlySet<Bounds> }
+})
 
-const routes = new WeakMap<PlacedPart, KnownRoutes>()
-const routesFrom = (piece: PlacedPart): KnownRoutes => {
-  const known = routes.get(piece) ?? new KnownRoutes()
-  routes.set(piece, known)
-  return known
-}
+const routesFrom = perThing('routes', (_: PlacedPart) => new KnownRoutes())
 
 const halfway = ({ points, lengthMm }: Route): Vec3 => {
   let left = lengthMm / 2
@@ -143,7 +133,7 @@ export const runBetween = (
   const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? end)
   const toExit = exitOf(to, last, cable.thickMm, holds.at(-1) ?? start)
   const stops = [fromExit, ...holds, toExit]
-  const { list, set } = wallsOf(assembly)
+  const { list, set } = wallsAround(assembly.placed)
   const way = routesFrom(from.piece).routeOf(stops, list, set, cable.thickMm)
   const points = [start, ...way.points, end]
   const pathMm = distance(start, fromExit) + way.lengthMm + distance(toExit, end)

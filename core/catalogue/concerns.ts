@@ -1,3 +1,4 @@
+import { perThing } from '../kernel/index.ts'
 import type { Part } from './part.ts'
 import { roles } from './roles.ts'
 import type { Kind } from './standard.ts'
@@ -29,14 +30,10 @@ const isGlass = ({ optics, opening, role, mounts }: Part): boolean =>
   roles[role].station === 'glass' ||
   mounts.some(({ standard }) => glassKinds.has(standardOf(standard).kind))
 
-const known = new WeakMap<Part, Readonly<Record<Concern, boolean>>>()
+const concernsOf = perThing('concerns of a part', (part: Part): Readonly<Record<Concern, boolean>> => {
+  const all = part.role === 'camera'
+  return { electric: all || isElectric(part), glass: all || isGlass(part) }
+})
 
 /** Has a part to do with a concern? */
-export const concernsPart = (part: Part, concern: Concern): boolean => {
-  const before = known.get(part)
-  if (before) return before[concern]
-  const all = part.role === 'camera'
-  const found = { electric: all || isElectric(part), glass: all || isGlass(part) }
-  known.set(part, found)
-  return found[concern]
-}
+export const concernsPart = (part: Part, concern: Concern): boolean => concernsOf(part)[concern]

@@ -1,5 +1,6 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part } from '../catalogue/index.ts'
+import { perKey } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import type { Facts } from './facts.ts'
 import { byReadiness } from './places.ts'
@@ -53,26 +54,21 @@ export const lossesOf = (from: Part, to: Part): readonly string[] => {
   return losses
 }
 
-const known = new WeakMap<Catalogue, Map<string, readonly Part[]>>()
+const rolesKnown = perKey<Catalogue, readonly Part[]>('parts that sit alike')
 
 /** All parts of a piece's role that go where it sits and give what it gives; worked out once for a catalogue, since every evaluation asks. */
 const rolesHere = (catalogue: Catalogue, piece: PlacedPart): readonly Part[] => {
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return []
-  const lists = known.get(catalogue) ?? new Map<string, readonly Part[]>()
-  known.set(catalogue, lists)
-  const key = `${piece.part.id} ${piece.host.part.id} ${mount.id}`
-  const before = lists.get(key)
-  if (before) return before
   const host = { part: piece.host.part, mount }
-  const found = (catalogue.byRole.get(piece.part.role) ?? []).filter(
-    (part) =>
-      part.id !== piece.part.id &&
-      piece.part.provides.every((gift) => part.provides.includes(gift)) &&
-      part.mounts.some((own) => mate(host, { part, mount: own }).ok),
+  return rolesKnown(catalogue, `${piece.part.id} ${piece.host.part.id} ${mount.id}`, () =>
+    (catalogue.byRole.get(piece.part.role) ?? []).filter(
+      (part) =>
+        part.id !== piece.part.id &&
+        piece.part.provides.every((gift) => part.provides.includes(gift)) &&
+        part.mounts.some((own) => mate(host, { part, mount: own }).ok),
+    ),
   )
-  lists.set(key, found)
-  return found
 }
 
 /** Parts that sit where a piece sits and are cheaper or lie in the locker; the readiest first. */
@@ -81,21 +77,20 @@ export const cheaperHere = (facts: Facts, piece: PlacedPart): readonly Part[] =>
     .filter((part) => comparedMinor(part) < comparedMinor(piece.part) || (facts.shelf.owned.get(part.id) ?? 0) > 0)
     .sort(byReadiness(facts))
 
-const equals = new WeakMap<Catalogue, Map<string, Part | undefined>>()
+const equals = perKey<Catalogue, Part | undefined>('cheapest equal')
 
 /** The cheapest part in the shops that does all a piece does and holds as well where it sits; the same for a catalogue, so worked out once. */
-export const cheapestEqual = ({ shelf: { catalogue } }: Facts, piece: PlacedPart): Part | undefined => {
-  const lists = equals.get(catalogue) ?? new Map<string, Part | undefined>()
-  equals.set(catalogue, lists)
-  const key = `${piece.part.id} ${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`
-  if (!lists.has(key)) {
-    const [best] = rolesHere(catalogue, piece)
-      .filter((part) => comparedMinor(part) < piece.part.price.usual && lossesOf(piece.part, part).length === 0 && holdsAsWell(piece, part))
-      .sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
-    lists.set(key, best)
-  }
-  return lists.get(key)
-}
+export const cheapestEqual = ({ shelf: { catalogue } }: Facts, piece: PlacedPart): Part | undefined =>
+  equals(
+    catalogue,
+    `${piece.part.id} ${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`,
+    () =>
+      rolesHere(catalogue, piece)
+        .filter(
+          (part) => comparedMinor(part) < piece.part.price.usual && lossesOf(piece.part, part).length === 0 && holdsAsWell(piece, part),
+        )
+        .sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))[0],
+  )
 
 /** Does a part hold at least as firmly as the piece it would replace? */
 export const holdsAsWell = (piece: PlacedPart, part: Part): boolean => {

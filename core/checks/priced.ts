@@ -1,5 +1,6 @@
 import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
+import { perKey } from '../kernel/index.ts'
 import { type PriceView, priceIn, type PriceTerms, rulesIn, termsOf } from '../money/index.ts'
 import type { Shelf } from './facts.ts'
 
@@ -32,7 +33,7 @@ const viewIn = (view: PriceView, { factor = 0 }: PriceTerms): PriceView => {
   }
 }
 
-const known = new WeakMap<Shelf, Map<string, Shelf>>()
+const pricedShelf = perKey<Shelf, Shelf>('priced shelf')
 
 /**
  * What surrounds a rig, with every price in the rig's own currency and with tax: catalogue, ledger, sending. Made once for a currency; asked
@@ -44,17 +45,11 @@ export const shelfFor = (rig: Rig, given: Shelf): Shelf => {
   const shelf = given.pricedIn?.kept ?? given
   const terms = termsOf(currency, shelf)
   if (terms.factor === 1) return shelf
-  const made = known.get(shelf) ?? new Map<string, Shelf>()
-  known.set(shelf, made)
-  const before = made.get(currency)
-  if (before) return before
-  const priced: Shelf = {
+  return pricedShelf(shelf, currency, () => ({
     ...shelf,
     catalogue: partsIn(shelf.catalogue, terms),
     ...(shelf.prices ? { prices: new Map([...shelf.prices].map(([id, view]) => [id, viewIn(view, terms)] as const)) } : {}),
     rules: rulesIn(currency, shelf),
     pricedIn: { currency, kept: shelf, noRate: terms.factor === undefined },
-  }
-  made.set(currency, priced)
-  return priced
+  }))
 }

@@ -1,5 +1,5 @@
-import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
-import { CLASH_MM, overlap } from '../kernel/index.ts'
+import { type Assembly, type PlacedPart } from '../assembly/index.ts'
+import { CLASH_MM, overlap, perPair } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
 /** Two pieces that want the same space. */
@@ -9,14 +9,12 @@ export interface Clash {
   readonly depthMm: number
 }
 
-const remembered = forPairs<number>()
+const measured = perPair('clash', (a: PlacedPart, b: PlacedPart): number =>
+  a.solids.reduce((deepest, { solid, shape, bounds }) => (solid.matter === 'soft' ? deepest : depthIn(shape, bounds, b, deepest)), 0),
+)
 
 /** How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch. */
-export const clashDepth = (a: PlacedPart, b: PlacedPart): number =>
-  overlap(a.bounds, b.bounds, CLASH_MM) ? remembered(a, b, '', () => measure(a, b)) : 0
-
-const measure = (a: PlacedPart, b: PlacedPart): number =>
-  a.solids.reduce((deepest, { solid, shape, bounds }) => (solid.matter === 'soft' ? deepest : depthIn(shape, bounds, b, deepest)), 0)
+export const clashDepth = (a: PlacedPart, b: PlacedPart): number => (overlap(a.bounds, b.bounds, CLASH_MM) ? measured(a, b) : 0)
 
 /** Does a piece run into any of the others? The sum of its depths, mm. */
 export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): number =>

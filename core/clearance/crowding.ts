@@ -1,6 +1,6 @@
 import { type Assembly, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket } from '../catalogue/index.ts'
-import { type Bounds, boundsOf, CLASH_MM, overlap, penetration, type Placed, placeShape } from '../kernel/index.ts'
+import { type Bounds, boundsOf, CLASH_MM, overlap, penetration, perThing, type Placed, placeShape } from '../kernel/index.ts'
 
 /** A socket with the plug that would stand in it. */
 export interface Plugged {
@@ -24,16 +24,10 @@ const plugIn = (piece: PlacedPart, socket: Socket): Plugged => {
   return { piece, socket, plug, bounds: boundsOf(plug) }
 }
 
-const known = new WeakMap<PlacedPart, readonly Plugged[]>()
-
-/** All sockets of a placed piece with their plugs, worked out once. */
-export const pluggedOf = (piece: PlacedPart): readonly Plugged[] => {
-  const before = known.get(piece)
-  if (before) return before
-  const made = (piece.part.sockets ?? []).map((socket) => plugIn(piece, socket))
-  known.set(piece, made)
-  return made
-}
+/** All sockets of a placed piece with their plugs. */
+export const pluggedOf = perThing('plugs of a piece', (piece: PlacedPart): readonly Plugged[] =>
+  (piece.part.sockets ?? []).map((socket) => plugIn(piece, socket)),
+)
 
 /** Every pair of sockets, on one piece or two, that can not both take a plug. */
 export const crowdsOf = (assembly: Assembly): readonly Crowd[] => {

@@ -1,5 +1,5 @@
-import { type Assembly, forPairs, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { direction, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
+import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
+import { direction, perPairKey, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
 
 /** The part of the sensor that makes the picture. */
 export interface Picture {
@@ -50,7 +50,7 @@ export interface Intruder {
 export const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
   ridesOn(piece, lens) || ridesOn(lens, piece) || piece.part.role === 'matte-box' || piece.host?.part.role === 'matte-box'
 
-const remembered = forPairs<number>()
+const remembered = perPairKey<PlacedPart, PlacedPart, number>('into the picture')
 
 const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, picture: Picture | undefined): number =>
   remembered(lens, piece, picture ? `${picture.wideMm} ${picture.tallMm}` : '', () =>

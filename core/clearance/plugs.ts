@@ -1,6 +1,6 @@
-import { type Assembly, forPairs, type PlacedPart, plugFrame } from '../assembly/index.ts'
+import { type Assembly, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
-import { type Bounds, boundsOf, CLASH_MM, overlap, placeShape } from '../kernel/index.ts'
+import { type Bounds, boundsOf, CLASH_MM, overlap, perPairKey, perThing, placeShape } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
 /** The room in front of one socket. */
@@ -16,7 +16,7 @@ export interface PlugRoom {
 /** Halvings of the free length, to the end of what a number holds. */
 const STEPS = 40
 
-const remembered = forPairs<number>()
+const remembered = perPairKey<PlacedPart, PlacedPart, number>('plug room')
 
 /** How far a plug can stand out of a socket before it meets a piece, mm; the wanted length when it never does. */
 const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm: number): number => {
@@ -37,26 +37,19 @@ const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm:
 }
 
 /** Where the longest plug of each socket of a placed piece could be. */
-const reaches = new WeakMap<PlacedPart, ReadonlyMap<Socket, Bounds>>()
-const reachesOf = (piece: PlacedPart): ReadonlyMap<Socket, Bounds> => {
-  const known = reaches.get(piece)
-  if (known) return known
-  const made = new Map(
-    (piece.part.sockets ?? []).map((socket): [Socket, Bounds] => {
-      const { wideMm, tallMm } = connectors[socket.connector]
-      const lengthMm = straightPlugMm(socket.connector)
-      const frame = plugFrame({ piece, socket })
-      return [socket, boundsOf(placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame))]
-    }),
-  )
-  reaches.set(piece, made)
-  return made
-}
+const reachesOf = perThing('plug reaches of a piece', (piece: PlacedPart): readonly (readonly [Socket, Bounds])[] =>
+  (piece.part.sockets ?? []).map((socket) => {
+    const { wideMm, tallMm } = connectors[socket.connector]
+    const lengthMm = straightPlugMm(socket.connector)
+    const frame = plugFrame({ piece, socket })
+    return [socket, boundsOf(placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame))]
+  }),
+)
 
 /** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
 export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
   assembly.placed.flatMap((piece) =>
-    [...reachesOf(piece)].map(([socket, reach]): PlugRoom => {
+    reachesOf(piece).map(([socket, reach]): PlugRoom => {
       const wantedMm = straightPlugMm(socket.connector)
       let freeMm = wantedMm
       let nearest: PlacedPart | undefined

@@ -1,4 +1,4 @@
-import { type Assembly, forPairs, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, type PlacedPart } from '../assembly/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import {
   type Bounds,
@@ -7,6 +7,8 @@ import {
   compose,
   emptyBounds,
   overlap,
+  perKey,
+  perPairKey,
   type Placed,
   placeShape,
   type Shape,
@@ -68,25 +70,13 @@ interface Stop {
   readonly depthMm: number
 }
 
-const posesKnown = new WeakMap<PlacedPart, Map<string, readonly RoomPose[]>>()
-const stopOf = forPairs<Stop | undefined>()
-
-/** Remembers an answer in a map that lives as long as what it is about. */
-const remembered = <T>(map: Map<string, T>, key: string, make: () => T): T => {
-  const known = map.get(key)
-  if (known !== undefined || map.has(key)) return known as T
-  const made = make()
-  map.set(key, made)
-  return made
+/** A room in all its poses, and what it sweeps. */
+interface Sweep {
+  readonly poses: readonly RoomPose[]
+  readonly swept: Bounds
 }
-
-const within = <K extends WeakKey, V>(map: WeakMap<K, V>, key: K, make: () => V): V => {
-  const known = map.get(key)
-  if (known !== undefined) return known
-  const made = make()
-  map.set(key, made)
-  return made
-}
+const sweepOf = perKey<PlacedPart, Sweep>('room poses')
+const stopOf = perPairKey<PlacedPart, PlacedPart, Stop | undefined>('room stopped')
 
 const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined => {
   for (const [pose, { shape, bounds }] of poses.entries()) {
@@ -104,12 +94,10 @@ export const invasionsOf = (assembly: Assembly, piece: PlacedPart, kind: Room['k
   piece.part.rooms.flatMap((room, i): Invasion[] => {
     if (room.kind !== kind) return []
     const key = `${i} ${grownMm}`
-    const poses = remembered(
-      within(posesKnown, piece, () => new Map<string, readonly RoomPose[]>()),
-      key,
-      () => roomPoses(piece, room, grownMm),
-    )
-    const swept = poses.reduce((all, { bounds }) => unite(all, bounds), emptyBounds)
+    const { poses, swept } = sweepOf(piece, key, () => {
+      const all = roomPoses(piece, room, grownMm)
+      return { poses: all, swept: all.reduce((sum, { bounds }) => unite(sum, bounds), emptyBounds) }
+    })
     let worst: (Stop & { by: PlacedPart }) | undefined
     for (const by of assembly.placed) {
       if (by === piece) continue

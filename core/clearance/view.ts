@@ -1,4 +1,4 @@
-import { type Assembly, forPairs, type PlacedPart, type Support } from '../assembly/index.ts'
+import { type Assembly, type PlacedPart, type Support } from '../assembly/index.ts'
 import {
   add,
   type Bounds,
@@ -8,6 +8,7 @@ import {
   dot,
   lengthOf,
   overlap,
+  perPairKey,
   point,
   scale,
   subtract,
@@ -55,7 +56,7 @@ const TOWARDS_CORNER = 0.7
 /** Lines of sight start this far off the glass, so that the screen's own frame does not cut them. mm */
 const OFF_GLASS_MM = 2
 
-const remembered = forPairs<readonly boolean[]>()
+const remembered = perPairKey<PlacedPart, PlacedPart, readonly boolean[]>('sight lines')
 
 /** The upright box around a line of sight. */
 const between = (a: Vec3, b: Vec3): Bounds => ({

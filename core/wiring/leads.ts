@@ -1,6 +1,7 @@
 import { type Assembly, type Command, freshId, type Instance, type Link, type Rig, type SocketHere } from '../assembly/index.ts'
 import { gives, type Run, runBetween, takes } from '../cabling/index.ts'
 import { type Cable, type Carried, type Catalogue, type ConnectorId, offeredParts, type Part, pictureFormats } from '../catalogue/index.ts'
+import { perThing } from '../kernel/index.ts'
 import { suits, voltsAt } from '../power/index.ts'
 
 /** What is around a rig when its leads are chosen. */
@@ -44,25 +45,23 @@ export const TWIST_DEG = 120
 /** Of several leads at hand that would do, so many are weighed against each other. */
 const MOST_AT_HAND = 6
 
-const leadsByEnds = new WeakMap<Catalogue, Map<string, (Part & { readonly cable: Cable })[]>>()
 const endsOf = (a: ConnectorId, b: ConnectorId): string => [a, b].sort().join('|')
 const isLead = (part: Part): part is Part & { readonly cable: Cable } => part.cable !== undefined
 
-/** All leads of the catalogue between two connectors, the cheapest first. */
-const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readonly (Part & { readonly cable: Cable })[] => {
-  let known = leadsByEnds.get(catalogue)
-  if (!known) {
-    known = new Map()
-    for (const part of offeredParts(catalogue)) {
-      if (!isLead(part)) continue
-      const key = endsOf(part.cable.a.connector, part.cable.b.connector)
-      known.set(key, [...(known.get(key) ?? []), part])
-    }
-    for (const list of known.values()) list.sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
-    leadsByEnds.set(catalogue, known)
+type Lead = Part & { readonly cable: Cable }
+const leadsByEnds = perThing('leads of a catalogue', (catalogue: Catalogue): ReadonlyMap<string, readonly Lead[]> => {
+  const made = new Map<string, Lead[]>()
+  for (const part of offeredParts(catalogue)) {
+    if (!isLead(part)) continue
+    const key = endsOf(part.cable.a.connector, part.cable.b.connector)
+    made.set(key, [...(made.get(key) ?? []), part])
   }
-  return known.get(endsOf(a, b)) ?? []
-}
+  for (const list of made.values()) list.sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
+  return made
+})
+
+/** All leads of the catalogue between two connectors, the cheapest first. */
+const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readonly Lead[] => leadsByEnds(catalogue).get(endsOf(a, b)) ?? []
 
 /** Does what the source gives reach the input as something it bears? Unknown figures are let through: a check speaks of them. */
 const voltsSuit = (assembly: Assembly, from: SocketHere, to: SocketHere, cable: Cable): boolean => {
