@@ -1,5 +1,5 @@
 import { type Mount, type Part, standardOf } from '../catalogue/index.ts'
-import { direction, point, type Vec3 } from '../kernel/index.ts'
+import { direction, perThing, point, type Vec3 } from '../kernel/index.ts'
 import type { Assembly, PlacedPart } from './place.ts'
 
 /** A mounting point on the placed rig. */
@@ -18,6 +18,19 @@ export interface Point {
 const MIN_CLAMP_MM = 12
 
 const isRail = (mount: Mount): boolean => standardOf(mount.standard).along?.rail === mount.side
+
+/** Where the mounts of a piece are. */
+const placesOf = perThing('mounting points of a piece', (piece: PlacedPart) =>
+  piece.part.mounts.map((mount) => ({
+    piece,
+    mount,
+    key: `${piece.instance.id}/${mount.id}`,
+    shares: (mount.shares ?? []).map((other) => `${piece.instance.id}/${other}`),
+    at: point(piece.frame, mount.at),
+    out: direction(piece.frame, mount.out),
+  })),
+)
+const nobody: readonly string[] = []
 
 /** Every mounting point of the rig with what sits on it. */
 export const pointsOf = (assembly: Assembly): readonly Point[] => {
@@ -38,13 +51,12 @@ export const pointsOf = (assembly: Assembly): readonly Point[] => {
     railUsed.set(key, (railUsed.get(key) ?? 0) + takesMm)
   }
   return assembly.placed.flatMap((piece) =>
-    piece.part.mounts.map((mount): Point => {
-      const key = `${piece.instance.id}/${mount.id}`
-      const taken = takers.get(key) ?? []
-      const blocked = (mount.shares ?? []).some((other) => takers.has(`${piece.instance.id}/${other}`))
+    placesOf(piece).map(({ mount, key, shares, at, out }): Point => {
+      const taken = takers.get(key) ?? nobody
+      const blocked = shares.some((other) => takers.has(other))
       const used = railUsed.get(key)
       const open = !blocked && (taken.length === 0 || (isRail(mount) && (mount.lengthMm ?? 0) - (used ?? 0) >= MIN_CLAMP_MM))
-      return { piece, mount, at: point(piece.frame, mount.at), out: direction(piece.frame, mount.out), taken, open }
+      return { piece, mount, at, out, taken, open }
     }),
   )
 }

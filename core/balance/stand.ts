@@ -1,5 +1,5 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { add, boundsOf, cross, type Placed, type Point2, convexHull, scale, unit, type Vec3 } from '../kernel/index.ts'
+import { add, boundsOf, cross, perThing, type Placed, type Point2, convexHull, scale, unit, type Vec3 } from '../kernel/index.ts'
 import { inHand, type Mass } from './mass.ts'
 
 /** How the rig stands when it is put down on a table. */
@@ -12,7 +12,7 @@ export interface Stand {
 /** Solids within this of the lowest point touch the table: rubber gives. mm */
 const TOUCH_MM = 0.5
 
-const footprint = (shape: Placed): Point2[] => {
+const footprint = perThing('footprint', (shape: Placed): readonly Point2[] => {
   if (shape.kind === 'box')
     return [-1, 1]
       .flatMap((a) =>
@@ -33,7 +33,12 @@ const footprint = (shape: Placed): Point2[] => {
     })
   }
   return [-1, 1].map((end) => add(shape.centre, scale(shape.half, end))).map((p): Point2 => [p[0], p[2]])
-}
+})
+
+/** The lowest point of the hard solids of a piece, mm. */
+const lowestOf = perThing('lowest point of a piece', ({ solids }: PlacedPart): number =>
+  Math.min(...solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds.min[1])),
+)
 
 const marginIn = (outline: readonly Point2[], p: Point2): number => {
   if (outline.length < 3) return -Math.min(...outline.map((corner) => Math.hypot(corner[0] - p[0], corner[1] - p[1])))
@@ -48,10 +53,9 @@ const marginIn = (outline: readonly Point2[], p: Point2): number => {
 /** Stands the rig on its lowest solids. A rig on a line or a point has no margin. */
 export const standOf = (assembly: Assembly, mass: Mass): Stand => {
   const held = assembly.placed.filter(inHand)
-  const floor = Math.min(
-    ...held.flatMap(({ solids }) => solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds.min[1])),
-  )
-  const touching = held.flatMap((piece) =>
+  const floor = Math.min(...held.map(lowestOf))
+  const near = held.filter((piece) => lowestOf(piece) <= floor + TOUCH_MM)
+  const touching = near.flatMap((piece) =>
     piece.solids
       .filter(({ solid, bounds }) => solid.matter === 'body' && bounds.min[1] <= floor + TOUCH_MM)
       .map(({ shape }) => ({ piece, shape })),

@@ -148,12 +148,15 @@ const tightWay = (stops: readonly Vec3[], walls: readonly Wall[]): readonly Vec3
     stops.slice(0, 1),
   )
 
+/** Boxes that come and go together: the hard solids of a piece. */
+export type Walls = readonly Bounds[]
+
 /** A way that was tried, and what was in it. */
 interface Trail {
   readonly ways: readonly (readonly Vec3[])[]
   readonly heeded: readonly Bounds[]
-  /** Boxes known to touch none of the ways. */
-  readonly passed: WeakSet<Bounds>
+  /** Walls of which none but what is heeded touches any of the ways. */
+  readonly passed: WeakSet<Walls>
   readonly route: Route
 }
 
@@ -168,7 +171,6 @@ const tightOf = (box: Bounds, stops: readonly Vec3[], off: number): Bounds | und
 const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): Trail => {
   const heeded: Bounds[] = []
   const ways: (readonly Vec3[])[] = []
-  const passed = new WeakSet<Bounds>()
   for (;;) {
     const walls = heeded.map((box): Wall => ({ tight: grown(box, off - GRAZE_MM), wide: grown(box, off) }))
     const points = tightWay(stops, walls)
@@ -181,9 +183,8 @@ const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): 
       heeded.push(...inTheWay)
       continue
     }
-    for (const box of boxes) passed.add(box)
     const clear = inTheWay.length === 0 && !walls.some(({ tight }) => touches(points, tight))
-    return { ways, heeded, passed, route: { points, lengthMm: lengthAlong(points), clear } }
+    return { ways, heeded, passed: new WeakSet(), route: { points, lengthMm: lengthAlong(points), clear } }
   }
 }
 
@@ -203,25 +204,30 @@ export const routeOf = (stops: readonly Vec3[], boxes: readonly Bounds[], thickM
 export class KnownRoutes {
   readonly #trails = new Map<string, Trail>()
 
-  routeOf(stops: readonly Vec3[], boxes: readonly Bounds[], there: ReadonlySet<Bounds>, thickMm: number): Route {
+  /** @param there all the boxes of all the walls */
+  routeOf(stops: readonly Vec3[], walls: readonly Walls[], there: ReadonlySet<Bounds>, thickMm: number): Route {
     const off = thickMm / 2 + OFF_MM
     const key = `${thickMm} ${stops.flat().join()}`
     const known = this.#trails.get(key)
     if (
       known &&
       known.heeded.every((box) => there.has(box)) &&
-      boxes.every((box) => known.passed.has(box) || clears(known, box, stops, off))
+      walls.every((boxes) => known.passed.has(boxes) || clears(known, boxes, stops, off))
     )
       return known.route
-    const trail = follow(stops, boxes, off)
+    const trail = follow(stops, [...there], off)
+    for (const boxes of walls) trail.passed.add(boxes)
     this.#trails.set(key, trail)
     return trail.route
   }
 }
 
-const clears = ({ ways, passed }: Trail, box: Bounds, stops: readonly Vec3[], off: number): boolean => {
-  const tight = tightOf(box, stops, off)
-  if (tight && ways.some((way) => touches(way, tight))) return false
-  passed.add(box)
+const clears = ({ ways, heeded, passed }: Trail, boxes: Walls, stops: readonly Vec3[], off: number): boolean => {
+  const meets = (box: Bounds): boolean => {
+    const tight = heeded.includes(box) ? undefined : tightOf(box, stops, off)
+    return tight !== undefined && ways.some((way) => touches(way, tight))
+  }
+  if (boxes.some(meets)) return false
+  passed.add(boxes)
   return true
 }

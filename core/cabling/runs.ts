@@ -101,8 +101,8 @@ const wallsOf = perThing('walls of a piece', ({ solids }: PlacedPart): readonly 
 )
 /** What a lead has to go round: every hard solid, but those a point of the way lies against. */
 const wallsAround = perThing('walls', (placed: Assembly['placed']) => {
-  const list = placed.flatMap(wallsOf)
-  return { list, set: new Set(list) as ReadonlySet<Bounds> }
+  const walls = placed.map(wallsOf)
+  return { walls, boxes: new Set(walls.flat()) as ReadonlySet<Bounds> }
 })
 
 const routesFrom = perThing('routes', (_: PlacedPart) => new KnownRoutes())
@@ -133,8 +133,8 @@ export const runBetween = (
   const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? end)
   const toExit = exitOf(to, last, cable.thickMm, holds.at(-1) ?? start)
   const stops = [fromExit, ...holds, toExit]
-  const { list, set } = wallsAround(assembly.placed)
-  const way = routesFrom(from.piece).routeOf(stops, list, set, cable.thickMm)
+  const { walls, boxes } = wallsAround(assembly.placed)
+  const way = routesFrom(from.piece).routeOf(stops, walls, boxes, cable.thickMm)
   const points = [start, ...way.points, end]
   const pathMm = distance(start, fromExit) + way.lengthMm + distance(toExit, end)
   const route = { points, lengthMm: pathMm, clear: way.clear }

@@ -169,6 +169,8 @@ const messageOf = (check: { id: string; messages: Messages }, judgement: Judgeme
 /** At which place among its rule's subjects something was found. */
 const indexOf = new WeakMap<readonly Found[], number>()
 
+const silence: readonly Found[] = []
+
 const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => readonly T[]): readonly T[] => {
   try {
     return judge()
@@ -180,8 +182,12 @@ const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => reado
 /** Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding that says so. */
 export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
   const optionsIn = ({ shelf }: Facts): O => optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
-  const judged = (facts: Facts) =>
-    definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, optionsIn(facts)) }))
+  // A rule that judges without options does not hang on the operator's.
+  const judgedBy = (facts: Facts): O => (definition.judge.length < 3 ? definition.defaults : optionsIn(facts))
+  const judged = (facts: Facts) => {
+    const options = judgedBy(facts)
+    return definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, options) }))
+  }
   const failed = (error: unknown): readonly Found[] => {
     const { remedies: cures, ...finding } = cannotJudge(definition, error)
     return [{ finding, cures: () => cures }]
@@ -199,19 +205,19 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
     )
   // What a rule makes of its subject alone is the same as long as it is the same subject.
   const alone = definition.judge.length < 2 ? new WeakMap<object, readonly Found[]>() : undefined
-  const found = (subject: S, index: number, facts: Facts): readonly Found[] => {
-    if (!alone || typeof subject !== 'object' || subject === null) return judgedOf(subject, index, facts)
+  const found = (subject: S, index: number, facts: Facts, options: O): readonly Found[] => {
+    if (!alone || typeof subject !== 'object' || subject === null) return judgedOf(subject, index, facts, options)
     const before = alone.get(subject)
     if (before && (before.length === 0 || indexOf.get(before) === index)) return before
-    const made = judgedOf(subject, index, facts)
+    const made = judgedOf(subject, index, facts, options)
     alone.set(subject, made)
     indexOf.set(made, index)
     return made
   }
-  const judgedOf = (subject: S, index: number, facts: Facts): readonly Found[] => {
-    const judgement = definition.judge(subject, facts, optionsIn(facts))
+  const judgedOf = (subject: S, index: number, facts: Facts, options: O): readonly Found[] => {
+    const judgement = definition.judge(subject, facts, options)
     const text = messageOf(definition, judgement)
-    if (judgement.group === 'silent') return []
+    if (judgement.group === 'silent') return silence
     const finding = {
       check: definition.id,
       family: definition.family,
@@ -229,8 +235,18 @@ export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
     }
     return [{ finding, cures: (now) => curesOf(index, now) }]
   }
-  const judgeAll = (facts: Facts): readonly Found[] =>
-    guarded(() => definition.subjects(facts).flatMap((subject, index) => guarded(() => found(subject, index, facts), failed)), failed)
+  const eachJudged = (facts: Facts): readonly Found[] => {
+    const all: Found[] = []
+    const options = judgedBy(facts)
+    for (const [index, subject] of definition.subjects(facts).entries())
+      try {
+        for (const one of found(subject, index, facts, options)) all.push(one)
+      } catch (error) {
+        all.push(...failed(error))
+      }
+    return all
+  }
+  const judgeAll = (facts: Facts): readonly Found[] => guarded(() => eachJudged(facts), failed)
   return {
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),

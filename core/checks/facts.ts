@@ -36,6 +36,8 @@ import {
   entriesOf,
   type Entry,
   inShotOf,
+  type Sight,
+  sightOf,
   type Intruder,
   type Invasion,
   invasionsOf,
@@ -253,6 +255,8 @@ const makers = {
     (['variable-nd', 'nd'] as const).map((effect) => ({ effect, ways: economyOf(facts.lensKit, effect, shelf.catalogue, shelf.owned) })),
   supports: (assembly: Assembly): readonly SupportReach[] => supportsOf(assembly),
   drives: (assembly: Assembly): readonly Drive[] => drivesOf(assembly),
+  /** What the lens on the camera sees at its widest. */
+  sight: (assembly: Assembly): Sight | undefined => sightOf(assembly),
   /** What stands into any of the pictures, by the one it stands into deepest. */
   inShot: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Intruder[] => {
     if (facts.deliveries.length < 2) return inShotOf(assembly, facts.picture)
@@ -356,6 +360,7 @@ const about: Partial<Record<FactName, Concern>> = {
   lensKit: 'glass',
   light: 'glass',
   economy: 'glass',
+  sight: 'glass',
   drives: 'glass',
 }
 

@@ -7,6 +7,7 @@ import {
   piecesIn,
   placeSetup,
   type Point,
+  type Rig,
   ridesOn,
   seatingsAt,
   type Support,
@@ -15,6 +16,7 @@ import {
 import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
+import { perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { stepChain, stepOf } from '../optics/index.ts'
 import type { Level, Remedy } from './check.ts'
@@ -23,8 +25,15 @@ import { type Facts, isFirm } from './facts.ts'
 /** Does the locker hold one more of this part than the rig already uses? */
 export const spareOwned = (facts: Facts, part: Part): boolean => {
   const pieces = facts.shelf.owned.get(part.id) ?? 0
-  return pieces > 0 && pieces > facts.assembly.rig.kit.filter((piece) => piece.partId === part.id && piece.status === 'in').length
+  return pieces > 0 && pieces > (plannedOf(facts.assembly.rig.kit).get(part.id) ?? 0)
 }
+
+/** How many of each part are in the plan. */
+const plannedOf = perThing('parts in the plan', (kit: Rig['kit']): ReadonlyMap<string, number> => {
+  const count = new Map<string, number>()
+  for (const { partId, status } of kit) if (status === 'in') count.set(partId, (count.get(partId) ?? 0) + 1)
+  return count
+})
 
 /** Owned first, then cheaper, then lighter, then by id: the order in which parts are proposed everywhere. */
 export const byReadiness =
@@ -67,7 +76,8 @@ export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Poin
   return undefined
 }
 
-export const pointName = (point: Point): string => point.mount.label ?? `${point.piece.part.name}, ${point.mount.id}`
+export const pointName = (point: Pick<Point, 'piece' | 'mount'>): string =>
+  point.mount.label ?? `${point.piece.part.name}, ${point.mount.id}`
 
 export const takeOffRemedy = (facts: Facts, piece: PlacedPart): Remedy => ({
   text: 'take off {part}',

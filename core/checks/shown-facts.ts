@@ -36,7 +36,7 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
     phases: [],
   },
   ...Object.fromEntries(
-    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean'] as const).map((name) => [name, undefined]),
+    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean', 'sight'] as const).map((name) => [name, undefined]),
   ),
 }
 

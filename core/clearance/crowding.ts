@@ -1,6 +1,18 @@
 import { type Assembly, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket } from '../catalogue/index.ts'
-import { type Bounds, boundsOf, CLASH_MM, overlap, penetration, perThing, type Placed, placeShape } from '../kernel/index.ts'
+import {
+  type Bounds,
+  boundsOf,
+  CLASH_MM,
+  emptyBounds,
+  overlap,
+  penetration,
+  perPair,
+  perThing,
+  type Placed,
+  placeShape,
+  unite,
+} from '../kernel/index.ts'
 
 /** A socket with the plug that would stand in it. */
 export interface Plugged {
@@ -29,14 +41,28 @@ export const pluggedOf = perThing('plugs of a piece', (piece: PlacedPart): reado
   (piece.part.sockets ?? []).map((socket) => plugIn(piece, socket)),
 )
 
-/** Every pair of sockets, on one piece or two, that can not both take a plug. */
-export const crowdsOf = (assembly: Assembly): readonly Crowd[] => {
-  const all = assembly.placed.flatMap(pluggedOf)
-  return all.flatMap((a, i) =>
-    all.slice(i + 1).flatMap((b): Crowd[] => {
-      if (!overlap(a.bounds, b.bounds, CLASH_MM)) return []
+/** Where the plugs of a piece may be. */
+const plugBounds = perThing('plug bounds of a piece', (piece: PlacedPart): Bounds =>
+  pluggedOf(piece).reduce((all, { bounds }) => unite(all, bounds), emptyBounds),
+)
+
+/** The sockets of two pieces, or of one, that crowd each other. */
+const crowdsBetween = perPair('crowds', (first: PlacedPart, second: PlacedPart): readonly Crowd[] =>
+  pluggedOf(first).flatMap((a, i) =>
+    pluggedOf(second).flatMap((b, j): Crowd[] => {
+      if ((first === second && j <= i) || !overlap(a.bounds, b.bounds, CLASH_MM)) return []
       const overlapMm = penetration(a.plug, b.plug, CLASH_MM)
       return overlapMm > CLASH_MM ? [{ a, b, overlapMm }] : []
     }),
-  )
+  ),
+)
+
+/** Every pair of sockets, on one piece or two, that can not both take a plug. */
+export const crowdsOf = (assembly: Assembly): readonly Crowd[] => {
+  const all: Crowd[] = []
+  const having = assembly.placed.filter(({ part }) => (part.sockets?.length ?? 0) > 0)
+  for (const [i, first] of having.entries())
+    for (const second of having.slice(i))
+      if (first === second || overlap(plugBounds(first), plugBounds(second), CLASH_MM)) all.push(...crowdsBetween(first, second))
+  return all
 }

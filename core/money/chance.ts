@@ -49,9 +49,9 @@ const priceAt = ({ low, usual, high, kind }: PriceSpread, z: number): number => 
 }
 
 /** A standard normal figure in steps, with the weight of each: sums over these are integrals (trapezoidal rule). */
-const STEP = 0.75
-const steps = Array.from({ length: 13 }, (_, i) => {
-  const z = (i - 6) * STEP
+const STEP = 1
+const steps = Array.from({ length: 9 }, (_, i) => {
+  const z = (i - 4) * STEP
   return { z, weight: density(z) * STEP }
 })
 

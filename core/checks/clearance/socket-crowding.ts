@@ -1,7 +1,8 @@
+import type { PlacedPart } from '../../assembly/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
-import { CLASH_MM, exceeds, penetration } from '../../kernel/index.ts'
+import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Facts } from '../facts.ts'
 import { getOutOfTheWay } from '../cures.ts'
@@ -14,14 +15,13 @@ interface Neighbours {
 /** Neighbours on one piece, one after the other in its data, and whatever else crowds. */
 const neighbours = ({ assembly, crowds }: Facts): readonly Neighbours[] => [
   ...crowds,
-  ...assembly.placed.flatMap((piece) => {
-    const sockets = pluggedOf(piece)
-    return sockets
-      .slice(1)
-      .map((b, i): Neighbours => ({ a: sockets[i] ?? b, b }))
-      .filter(({ a, b }) => !crowds.some((crowd) => sameSockets(crowd, { a, b })))
-  }),
+  ...assembly.placed.flatMap((piece) => inARow(piece).filter((pair) => !crowds.some((crowd) => sameSockets(crowd, pair)))),
 ]
+
+const inARow = perThing('sockets in a row', (piece: PlacedPart): readonly Neighbours[] => {
+  const sockets = pluggedOf(piece)
+  return sockets.slice(1).map((b, i) => ({ a: sockets[i] ?? b, b }))
+})
 
 const sameSockets = (crowd: Crowd | Neighbours, { a, b }: Neighbours): boolean =>
   crowd.a.piece.instance.id === a.piece.instance.id &&

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
+import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Facts } from '../facts.ts'
 import { pointName, takeOffRemedy } from '../places.ts'
@@ -9,16 +10,17 @@ interface Pair {
   readonly second: PlacedPart
 }
 
-const pairs = ({ assembly }: Facts): Pair[] =>
-  assembly.placed.flatMap((second, i) =>
-    assembly.placed
-      .slice(0, i)
-      .flatMap((first): Pair[] =>
-        first.host !== undefined && first.host === second.host && first.joint?.hostMount !== second.joint?.hostMount
-          ? [{ first, second }]
-          : [],
-      ),
-  )
+const pairOf = perPair('pairs on one host', (first: PlacedPart, second: PlacedPart): Pair => ({ first, second }))
+
+const pairs = ({ assembly: { placed } }: Facts): Pair[] => {
+  const all: Pair[] = []
+  for (const [i, second] of placed.entries())
+    for (let j = 0; second.host && j < i; j++) {
+      const first = placed[j]
+      if (first?.host === second.host && first.joint?.hostMount !== second.joint?.hostMount) all.push(pairOf(first, second))
+    }
+  return all
+}
 
 /** Two pieces on two mounts that can't be used together. */
 export const mountsShared = defineCheck<Pair, object>({
@@ -30,19 +32,19 @@ export const mountsShared = defineCheck<Pair, object>({
   source: 'The part’s own list of mounts that share a place.',
   options: z.object({}),
   defaults: {},
-  needs: ['points'],
+  needs: [],
   messages: {
     speaks: { blocked: '{second} has no place. {first} sits on {point}, which shares its metal.' },
     silent: { free: '{second} and {first} use mounts that do not disturb each other.' },
     cannotTell: {},
   },
   subjects: pairs,
-  judge: ({ first, second }, facts) => {
+  judge: ({ first, second }) => {
     const mount = second.host?.part.mounts.find(({ id }) => id === second.joint?.hostMount)
-    const point = facts.points.find((candidate) => candidate.piece === first.host && candidate.mount.id === first.joint?.hostMount)
-    const names = { first: first.part.name, second: second.part.name, point: point ? pointName(point) : '' }
     // One of the two mounts need only name the other: metal is shared both ways.
     const other = first.host?.part.mounts.find(({ id }) => id === first.joint?.hostMount)
+    const point = first.host && other ? pointName({ piece: first.host, mount: other }) : ''
+    const names = { first: first.part.name, second: second.part.name, point }
     const blocked = (other && mount?.shares?.includes(other.id)) || (mount && other?.shares?.includes(mount.id)) || false
     return blocked
       ? { group: 'speaks', message: 'blocked', names, parts: [second.instance.id, first.instance.id], at: second.centre }

@@ -5,7 +5,8 @@ import { standRoles } from '../../balance/index.ts'
 
 /** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
 const feet = ({ assembly: { rig }, shelf }: Facts): readonly { setup: string; standard: string }[] => {
-  const partOf = (instance: string) => shelf.catalogue.parts.get(rig.kit.find(({ id }) => id === instance)?.partId ?? '')
+  const parts = new Map(rig.kit.map(({ id, partId }) => [id, shelf.catalogue.parts.get(partId)] as const))
+  const partOf = (instance: string) => parts.get(instance)
   return rig.setups.flatMap((setup) =>
     setup.joints.flatMap((joint) => {
       const [guest, host] = [partOf(joint.guest), partOf(joint.host)]

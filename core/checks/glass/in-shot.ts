@@ -1,5 +1,4 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { sightOf } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
@@ -13,19 +12,18 @@ export const inShot = defineCheck<PlacedPart, object>({
   level: 'risk',
   source: 'The view of the lens at its shortest focal length, from its entrance pupil; any solid inside is in the picture.',
   ...noOptions,
-  needs: ['inShot'],
+  needs: ['inShot', 'sight'],
   limit: { measured: 'intoMm', allowed: 'allowedMm' },
   messages: {
     speaks: { seen: '{part} is in the picture. At {focalMm} it stands {intoMm} into the frame.' },
     silent: { clear: '{part} stays out of the picture at {focalMm}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    sightOf(assembly) ? assembly.placed.filter((piece) => piece.joint && piece.part.optics?.kind !== 'lens') : [],
-  judge: (piece, { assembly, inShot: seen }) => {
+  subjects: ({ assembly, sight }) => (sight ? assembly.placed.filter((piece) => piece.joint && piece.part.optics?.kind !== 'lens') : []),
+  judge: (piece, { sight, inShot: seen }) => {
     const one = seen.find((intruder) => intruder.piece === piece)
     const names = { part: piece.part.name }
-    const numbers = { focalMm: sightOf(assembly)?.focalMm ?? 0, intoMm: one?.intoMm ?? 0, allowedMm: 0 }
+    const numbers = { focalMm: sight?.focalMm ?? 0, intoMm: one?.intoMm ?? 0, allowedMm: 0 }
     return exceeds(numbers.intoMm, 0)
       ? { group: 'speaks', message: 'seen', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'clear', names, numbers }

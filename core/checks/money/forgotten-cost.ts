@@ -12,8 +12,12 @@ export interface Forgotten {
   readonly costMinor: number
 }
 
-const cheapestOf = (facts: Facts, role: Part['role'], wanted: (part: Part) => boolean = () => true): Part | undefined =>
-  [...(facts.shelf.catalogue.byRole.get(role) ?? [])].filter(wanted).sort(byReadiness(facts))[0]
+const cheapestOf = (facts: Facts, role: Part['role'], wanted: (part: Part) => boolean = () => true): Part | undefined => {
+  const order = byReadiness(facts)
+  let best: Part | undefined
+  for (const part of facts.shelf.catalogue.byRole.get(role) ?? []) if (wanted(part) && (!best || order(part, best) < 0)) best = part
+  return best
+}
 
 const usualOf = (part: Part | undefined): number => part?.price.usual ?? 0
 
@@ -46,7 +50,10 @@ const leads = (facts: Facts): Forgotten => {
   return {
     what: 'leads',
     count: open.length,
-    costMinor: open.reduce((sum, what) => sum + toPay(facts, cheapestOf(facts, LEADS[what])), 0),
+    costMinor: [...new Set(open)].reduce((sum, what) => {
+      const each = toPay(facts, cheapestOf(facts, LEADS[what]))
+      return sum + each * open.filter((one) => one === what).length
+    }, 0),
   }
 }
 

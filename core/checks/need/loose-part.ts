@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import type { Instance } from '../../assembly/index.ts'
+import type { Instance, Rig } from '../../assembly/index.ts'
 import { bagRoles, type Part } from '../../catalogue/index.ts'
+import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import type { Facts } from '../facts.ts'
@@ -18,6 +19,13 @@ const lensServed = ({ lensKit, assembly }: Facts, part: Part): string | undefine
   })
   return serves?.part.name
 }
+
+/** The pieces that sit on something or are plugged in, in any set-up. */
+const inUse = perThing(
+  'pieces in use',
+  (setups: Rig['setups']): ReadonlySet<string> =>
+    new Set(setups.flatMap(({ joints, links }) => [...joints.map(({ guest }) => guest), ...links.map(({ cable }) => cable)])),
+)
 
 /** A piece of the kit that sits on nothing in any set-up. */
 export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>({
@@ -43,9 +51,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
   judge: ({ instance, part }, facts) => {
     const { assembly } = facts
     const names = { part: part.name, lens: '' }
-    const used = assembly.rig.setups.some(
-      (setup) => setup.joints.some((joint) => joint.guest === instance.id) || setup.links.some((link) => link.cable === instance.id),
-    )
+    const used = inUse(assembly.rig.setups).has(instance.id)
     if (part.power?.store && !used) return { group: 'silent', message: 'spare', names }
     const lens = used ? undefined : lensServed(facts, part)
     if (lens) return { group: 'silent', message: 'glass', names: { ...names, lens } }
