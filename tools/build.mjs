@@ -25,11 +25,12 @@ const sourceStamp = () => {
   return hash.digest('hex')
 }
 
-const serverBundle = async () => {
+/** Bundles programs for Node, the workspaces in them. @param entryPoints by the name of what comes out */
+export const bundleFor = async (entryPoints, outdir) => {
   const { build } = await import('esbuild')
   await build({
-    entryPoints: { main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') },
-    outdir: join(root, 'server/dist'),
+    entryPoints,
+    outdir,
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -67,7 +68,7 @@ export const buildAll = async ({ force = false } = {}) => {
     encoding: 'utf8',
   })
   if (web.status !== 0) throw new Stop(`The web app does not build:\n${web.stdout}${web.stderr}`)
-  await serverBundle()
+  await bundleFor({ main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') }, join(root, 'server/dist'))
   mkdirSync(dirname(stampFile), { recursive: true })
   writeFileSync(stampFile, stamp)
   say(`  done in ${seconds(since)}`)

@@ -1,4 +1,4 @@
-import { type Bounds, lengthOf, subtract, type Vec3 } from '../kernel/index.ts'
+import { type Bounds, lengthOf, perThing, subtract, type Vec3 } from '../kernel/index.ts'
 
 /** A cable lies this far off what it goes round, beside half its own thickness. mm */
 const OFF_MM = 1
@@ -197,30 +197,41 @@ const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): 
 export const routeOf = (stops: readonly Vec3[], boxes: readonly Bounds[], thickMm: number): Route =>
   follow(stops, boxes, thickMm / 2 + OFF_MM).route
 
+/** So many ways between the same points are kept: edits that are tried and dropped go to and fro between a few. */
+const MOST_TRAILS = 4
+
 /**
  * Ways that were found before. A way stays what it was as long as all it went round is still there and nothing new stands in any of
- * its tries, so that a rig with one more piece need not lay all its cables anew. The answer is that of `routeOf`.
+ * its tries, so that a rig with one more piece need not lay all its cables anew. The answer is that of `routeOf`; a way that lies as one that
+ * is kept is the same object.
  */
 export class KnownRoutes {
-  readonly #trails = new Map<string, Trail>()
+  readonly #trails = new Map<string, readonly Trail[]>()
 
   /** @param there all the boxes of all the walls */
   routeOf(stops: readonly Vec3[], walls: readonly Walls[], there: ReadonlySet<Bounds>, thickMm: number): Route {
     const off = thickMm / 2 + OFF_MM
-    const key = `${thickMm} ${stops.flat().join()}`
-    const known = this.#trails.get(key)
-    if (
-      known &&
-      known.heeded.every((box) => there.has(box)) &&
-      walls.every((boxes) => known.passed.has(boxes) || clears(known, boxes, stops, off))
+    const key = `${thickMm} ${wordOf(stops)}`
+    const known = this.#trails.get(key) ?? []
+    const standing = known.find(
+      (trail) =>
+        trail.heeded.every((box) => there.has(box)) && walls.every((boxes) => trail.passed.has(boxes) || clears(trail, boxes, stops, off)),
     )
-      return known.route
-    const trail = follow(stops, [...there], off)
-    for (const boxes of walls) trail.passed.add(boxes)
-    this.#trails.set(key, trail)
-    return trail.route
+    if (standing) return standing.route
+    const found = follow(stops, [...there], off)
+    for (const boxes of walls) found.passed.add(boxes)
+    const route = known.find((trail) => sameRoute(trail.route, found.route))?.route ?? found.route
+    this.#trails.set(key, [{ ...found, route }, ...known].slice(0, MOST_TRAILS))
+    return route
   }
 }
+
+const sameRoute = (a: Route, b: Route): boolean =>
+  a.clear === b.clear &&
+  a.points.length === b.points.length &&
+  a.points.every((corner, i) => axes.every((axis) => Object.is(corner[axis], b.points[i]?.[axis])))
+
+const wordOf = perThing('words of stops', (stops: readonly Vec3[]): string => stops.flat().join())
 
 const clears = ({ ways, heeded, passed }: Trail, boxes: Walls, stops: readonly Vec3[], off: number): boolean => {
   const meets = (box: Bounds): boolean => {

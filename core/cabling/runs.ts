@@ -1,6 +1,6 @@
 import { type Assembly, cableWay, type Link, pathToRoot, type PlacedPart, socketAt, type SocketHere } from '../assembly/index.ts'
 import { BEND, type Cable, type CableEnd, connectors, FLAT_PLUG_MM, goesIn, type Part, type Role } from '../catalogue/index.ts'
-import { add, type Bounds, direction, dot, perThing, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
+import { add, type Bounds, direction, dot, numberOf, perKey, perThing, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
 import { distance, KnownRoutes, type Route } from './route.ts'
 
 /** Slack for each thing between the two ends that moves: a hinge, an arm, a ball joint. mm */
@@ -118,31 +118,43 @@ const halfway = ({ points, lengthMm }: Route): Vec3 => {
   return points[0] ?? [0, 0, 0]
 }
 
-/** The way of a lead between two sockets of the placed rig, as short as it can lie. */
-export const runBetween = (
-  assembly: Assembly,
-  from: SocketHere,
-  to: SocketHere,
-  cable: Cable,
-  through: readonly PlacedPart[] = [],
-): Omit<Run, 'link' | 'part' | 'held'> & { readonly stops: readonly Vec3[] } => {
+/** A lead with its plugs in two sockets, before its way is known. */
+interface Plugged {
+  readonly from: SocketHere
+  readonly to: SocketHere
+  readonly cable: Cable
+  readonly flipped: boolean
+  /** Where the lead passes, the exits of both plugs first and last. */
+  readonly stops: readonly Vec3[]
+}
+
+const pluggedIn = (from: SocketHere, to: SocketHere, cable: Cable, through: readonly PlacedPart[]): Plugged => {
   const flipped = isFlipped(cable, from, to)
   const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
   const holds = through.flatMap((piece) => (piece.part.holdsCable ? [point(piece.frame, piece.part.holdsCable.at)] : []))
-  const [start, end] = [socketPoint(from), socketPoint(to)]
-  const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? end)
-  const toExit = exitOf(to, last, cable.thickMm, holds.at(-1) ?? start)
-  const stops = [fromExit, ...holds, toExit]
+  const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? socketPoint(to))
+  const toExit = exitOf(to, last, cable.thickMm, holds.at(-1) ?? socketPoint(from))
+  return { from, to, cable, flipped, stops: [fromExit, ...holds, toExit] }
+}
+
+/** The way round all that stands on the rig. */
+const routed = (assembly: Assembly, { from, cable, stops }: Plugged): Route => {
   const { walls, boxes } = wallsAround(assembly.placed)
-  const way = routesFrom(from.piece).routeOf(stops, walls, boxes, cable.thickMm)
+  return routesFrom(from.piece).routeOf(stops, walls, boxes, cable.thickMm)
+}
+
+const laid = ({ from, to, cable, flipped, stops }: Plugged, way: Route): Omit<Run, 'link' | 'part' | 'held'> => {
+  const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
+  const [start, end] = [socketPoint(from), socketPoint(to)]
+  const [fromExit, toExit] = [stops[0] ?? start, stops.at(-1) ?? end]
   const points = [start, ...way.points, end]
   const pathMm = distance(start, fromExit) + way.lengthMm + distance(toExit, end)
-  const route = { points, lengthMm: pathMm, clear: way.clear }
   const loopMm = LOOP_MM * moversBetween(from.piece, to.piece).length
   const needMm = pathMm + loopMm
   const reachMm = cable.lengthMm * (cable.coil ? COIL_REACH : 1)
   const endOf = (here: SocketHere, plug: CableEnd, at: Vec3, exit: Vec3, next: Vec3): RunEnd => ({
-    ...here,
+    piece: here.piece,
+    socket: here.socket,
     plug,
     fits: goesIn(plug.connector, here.socket.connector),
     at,
@@ -161,13 +173,24 @@ export const runBetween = (
     reachMm,
     spareMm: (cable.coil ? Math.max(cable.lengthMm, Math.min(needMm, reachMm)) : reachMm) - needMm,
     clear: way.clear,
-    middle: halfway(route),
+    middle: halfway({ points, lengthMm: pathMm, clear: way.clear }),
     flipped,
-    stops,
   }
 }
 
-const heldBy = (run: ReturnType<typeof runBetween>, through: readonly PlacedPart[]): Run['held'] =>
+/** The way of a lead between two sockets of the placed rig, as short as it can lie. */
+export const runBetween = (
+  assembly: Assembly,
+  from: SocketHere,
+  to: SocketHere,
+  cable: Cable,
+  through: readonly PlacedPart[] = [],
+): Omit<Run, 'link' | 'part' | 'held'> => {
+  const plugged = pluggedIn(from, to, cable, through)
+  return laid(plugged, routed(assembly, plugged))
+}
+
+const heldBy = (run: Pick<Run, 'points' | 'pathMm'>, through: readonly PlacedPart[]): Run['held'] =>
   through.flatMap((piece) => {
     const at = piece.part.holdsCable && point(piece.frame, piece.part.holdsCable.at)
     if (!at) return []
@@ -177,36 +200,27 @@ const heldBy = (run: ReturnType<typeof runBetween>, through: readonly PlacedPart
     return [{ piece, fromMm, toMm: run.pathMm - fromMm }]
   })
 
+const pluggedLeads = perKey<Link, Plugged>('leads in their sockets')
+const laidLeads = perKey<Link, Run>('leads laid')
+
 /**
- * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out: see `loose-lead`.
+ * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out: see `loose-lead`. A lead
+ * that lies as it lay before, between the same pieces, is the same lead.
  * @param cables the parts of the linked cables, by instance
  */
 export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Run[] =>
   assembly.setup.links.flatMap((link): Run[] => {
     const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
-    if (!from || !to || !part?.cable) return []
+    const cable = part?.cable
+    if (!from || !to || !cable) return []
     const through = link.through.flatMap((id) => assembly.byInstance.get(id) ?? [])
-    const run = runBetween(assembly, from, to, part.cable, through)
-    return [{ ...run, link, part, held: heldBy(run, through) }]
+    const key = [part, from.piece, to.piece, ...through].map(numberOf).join()
+    const plugged = pluggedLeads(link, key, () => pluggedIn(from, to, cable, through))
+    const way = routed(assembly, plugged)
+    return [
+      laidLeads(link, `${key} ${numberOf(way)}`, () => {
+        const run = laid(plugged, way)
+        return { ...run, link, part, held: heldBy(run, through) }
+      }),
+    ]
   })
-
-const sameWay = (a: readonly Vec3[], b: readonly Vec3[]): boolean =>
-  a.length === b.length && a.every((corner, i) => corner.every((value, axis) => Object.is(value, b[i]?.[axis])))
-
-const isSameRun = (a: Run, b: Run): boolean =>
-  a.link === b.link &&
-  a.part === b.part &&
-  (['from', 'to'] as const).every((end) => a[end].piece === b[end].piece && a[end].socket === b[end].socket) &&
-  a.held.length === b.held.length &&
-  a.held.every(({ piece }, i) => piece === b.held[i]?.piece) &&
-  a.clear === b.clear &&
-  sameWay(a.points, b.points)
-
-/** Leads that lie as they lay before, between the same pieces, are the same leads: whoever looked at them need not look again. */
-export const runsAsBefore = (now: readonly Run[], before: readonly Run[]): readonly Run[] => {
-  const old = new Map(before.map((run) => [run.link, run]))
-  return now.map((run) => {
-    const known = old.get(run.link)
-    return known && isSameRun(known, run) ? known : run
-  })
-}

@@ -53,7 +53,7 @@ import type { Limits } from './limits.ts'
 import { marginsOf } from './margins.ts'
 import { firstMoment, type Moment, nextMoment, queriesFor, type Question } from './moment.ts'
 import { type AspectId, aspects, dayOf, type LensUse, minutesOf, temperatureOf } from '../brief/index.ts'
-import { type PicturePath, picturesOf, type Run, runsAsBefore, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
+import { type PicturePath, picturesOf, type Run, runsOf, type SoundSource, soundsOf } from '../cabling/index.ts'
 import { type Recording, recordingsOf } from '../media/index.ts'
 import {
   type Bill,
@@ -102,6 +102,8 @@ import {
   type Spare,
   sparesOf,
 } from '../power/index.ts'
+
+import { type Demand, demandsOf } from '../wiring/index.ts'
 
 /** What surrounds a rig: all known parts, and how many of each lie in the locker. */
 export interface Shelf {
@@ -188,6 +190,8 @@ const makers = {
   runDown: (_: Assembly, __: Shelf, facts: Earlier): RunDown => runDown(facts.network, drawIn('roll')),
   day: (assembly: Assembly, _: Shelf, facts: Earlier): DayPlan =>
     planDay(facts.network, dayOf(assembly.rig.brief), facts.spares, facts.bays),
+  /** What would have to be joined if no lead were plugged in. */
+  demands: (assembly: Assembly): readonly Demand[] => demandsOf(assembly, []),
   pictures: (assembly: Assembly, _: Shelf, facts: Earlier): readonly PicturePath[] => picturesOf(assembly, facts.leads),
   sounds: (assembly: Assembly, _: Shelf, facts: Earlier): readonly SoundSource[] => soundsOf(assembly, facts.leads),
   recordings: (assembly: Assembly, { limits }: Shelf): readonly Recording[] =>
@@ -322,11 +326,6 @@ const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('c
 
 const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
 
-/** Figures made of things that are made anew each time: what says the same stays the same thing. */
-const keeps: Partial<Record<FactName, Question['keep']>> = {
-  leads: (now, before) => runsAsBefore(now as readonly Run[], before as readonly Run[]),
-}
-
 type Made = Readonly<Record<string, (assembly: Assembly, shelf: Shelf, facts: Facts) => unknown>>
 
 /** What a figure is made of may have failed: then that is what is told. */
@@ -352,6 +351,7 @@ const about: Partial<Record<FactName, Concern>> = {
   runDown: 'electric',
   pictures: 'electric',
   sounds: 'electric',
+  demands: 'electric',
   recordings: 'electric',
   front: 'glass',
   deliveries: 'glass',
@@ -368,10 +368,7 @@ const queries = queriesFor(
   Object.fromEntries(
     factNames.map((name) => {
       const make = told(name, makers[name] as Made[string])
-      return [
-        name,
-        { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts), keep: keeps[name] } satisfies Question,
-      ]
+      return [name, { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts) } satisfies Question]
     }),
   ),
   (id) => rules.get(id),
@@ -388,9 +385,29 @@ export const momentOf = (facts: Facts): Moment => {
 /** Lets other figures be about the same moment. */
 export const sharingMoment = (facts: Facts, of: Facts): void => void moments.set(facts, momentOf(of))
 
+/** A prototype with every figure, each read in its own way. */
+export const figureFields = (read: (facts: Facts, name: FactName, query: string) => unknown): object =>
+  Object.defineProperties(
+    {},
+    Object.fromEntries(
+      factNames.map((name) => {
+        const query = `fact ${name}`
+        return [
+          name,
+          {
+            enumerable: true,
+            get(this: Facts) {
+              return read(this, name, query)
+            },
+          },
+        ]
+      }),
+    ),
+  )
+const figures = figureFields((facts, _, query) => momentOf(facts).evaluator.get(query))
+
 const factsAt = (moment: Moment, assembly: Assembly, shelf: Shelf): Facts => {
-  const facts = { assembly, shelf } as Facts
-  for (const name of factNames) Object.defineProperty(facts, name, { enumerable: true, get: () => moment.evaluator.get(`fact ${name}`) })
+  const facts = Object.assign(Object.create(figures) as object, { assembly, shelf }) as Facts
   moments.set(facts, moment)
   return facts
 }

@@ -41,11 +41,14 @@ export const checks: readonly Check[] = families.flatMap((family) => lists[famil
 
 for (const { id, judgeAll, about } of checks) askable(id, { about, answer: judgeAll })
 
+const queries = checks.map(({ id }) => `check ${id}`)
+
 /** All that the checks have to say, worst first; within a level in the order of the registry. */
 export const findingsOf = (facts: Facts): readonly Finding[] => {
   const seen = new Set<string>()
+  const { evaluator } = momentOf(facts)
   const found = checks
-    .flatMap(({ id }) => withCures(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts))
+    .flatMap((_, i) => withCures(evaluator.get(queries[i] ?? '') as readonly Found[], facts))
     .filter((finding) => {
       // What one failed figure keeps from many rules is said once; so is a rule that fails at each of its subjects.
       if (finding.message !== 'fact-failed' && finding.message !== 'rule-failed') return true

@@ -22,6 +22,28 @@ const again = <T, K>(was: unknown, now: readonly T[], keyOf: (one: T) => K, same
   })
 }
 
+const paths = new Map<string, readonly [Fielded, string]>()
+/** A leaf's name taken apart; there are few names, so once each. */
+const pathOf = (name: string): readonly [Fielded, string] => {
+  const known = paths.get(name)
+  if (known) return known
+  const dot = name.indexOf('.')
+  const path = [name.slice(0, dot) as Fielded, name.slice(dot + 1)] as const
+  paths.set(name, path)
+  return path
+}
+
+const setupLists = (['joints', 'braces', 'poses', 'links'] as const).map((name) => [name, `setup.${name}`] as const)
+const concernLeaves = concerns.map((concern) => ({
+  concern,
+  leaf: {
+    placed: `${concern}.placed`,
+    byInstance: `${concern}.byInstance`,
+    loose: `${concern}.loose`,
+    kit: `${concern}.kit`,
+  },
+}))
+
 /** What surrounds and makes up one placed set-up at one moment, as leaves. Lists of the very same things are the same list as before. */
 export class MomentLeaves {
   readonly #objects: Readonly<Record<Fielded, object>>
@@ -62,25 +84,25 @@ export class MomentLeaves {
         (a, b) => a.instance === b.instance && a.part === b.part,
       ),
     )
-    for (const name of ['joints', 'braces', 'poses', 'links'] as const) keep(`setup.${name}`, setup?.[name])
+    for (const [name, leaf] of setupLists) keep(leaf, setup?.[name])
     const lists = (of: string, names: readonly string[]) =>
       Object.fromEntries(names.map((name) => [name, this.#lists.get(`${of}.${name}`)]))
     keep('rig.whole', { ...rig, ...lists('rig', ['kit']) })
     keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links']) })
     const partOf = (id: string) => shelf.catalogue?.parts.get(id)
-    for (const concern of concerns) {
+    for (const { concern, leaf } of concernLeaves) {
       const seen = (list: unknown) => ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
       const pieces = seen(placed) as unknown as Assembly['placed']
-      keep(`${concern}.placed`, pieces)
+      keep(leaf.placed, pieces)
       this.#lists.set(
-        `${concern}.byInstance`,
-        this.#lists.get(`${concern}.placed`) === earlier.get(`${concern}.placed`)
-          ? earlier.get(`${concern}.byInstance`)
+        leaf.byInstance,
+        this.#lists.get(leaf.placed) === earlier.get(leaf.placed)
+          ? earlier.get(leaf.byInstance)
           : new Map(pieces.map((piece) => [piece.instance.id, piece])),
       )
-      keep(`${concern}.loose`, seen(this.#lists.get('assembly.loose')))
+      keep(leaf.loose, seen(this.#lists.get('assembly.loose')))
       keep(
-        `${concern}.kit`,
+        leaf.kit,
         kit.filter(({ partId }) => {
           const part = partOf(partId)
           return !part || concernsPart(part, concern)
@@ -92,9 +114,9 @@ export class MomentLeaves {
   readonly get: Leaves = (name) => {
     const known = this.#lists.get(name)
     if (known !== undefined || this.#lists.has(name)) return known
-    const dot = name.indexOf('.')
-    const object = this.#objects[name.slice(0, dot) as Fielded] as Readonly<Record<string, unknown>> | undefined
-    const value = object?.[name.slice(dot + 1)]
+    const [of, field] = pathOf(name)
+    const object = this.#objects[of] as Readonly<Record<string, unknown>> | undefined
+    const value = object?.[field]
     this.#lists.set(name, value)
     return value
   }
@@ -155,15 +177,15 @@ const fields = {
 }
 /** The same with the pieces of one concern only. */
 const within = Object.fromEntries(
-  concerns.map((concern) => [
+  concernLeaves.map(({ concern, leaf }) => [
     concern,
     {
       assembly: fieldsOf('assembly', ['placed', 'byInstance', 'braces', 'loose'], {
-        placed: `${concern}.placed`,
-        byInstance: `${concern}.byInstance`,
-        loose: `${concern}.loose`,
+        placed: leaf.placed,
+        byInstance: leaf.byInstance,
+        loose: leaf.loose,
       }),
-      rig: Object.defineProperties(fieldsOf('rig', rigFields, { kit: `${concern}.kit` }), whole('rig.whole')),
+      rig: Object.defineProperties(fieldsOf('rig', rigFields, { kit: leaf.kit }), whole('rig.whole')),
     },
   ]),
 ) as unknown as Readonly<Record<Concern, Pick<typeof fields, 'assembly' | 'rig'>>>
@@ -182,8 +204,6 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
 export interface Question {
   readonly about: Concern | undefined
   readonly answer: (facts: Facts) => unknown
-  /** Takes over from the last answer what says the same. */
-  readonly keep?: Query['keep']
 }
 
 /** Makes the queries of figures and rules from their makers: `fact mass`, `check over-mass`. */
@@ -211,7 +231,7 @@ export const queriesFor = (facts: Readonly<Record<string, Question>>, rules: (id
     const id = name.slice(name.indexOf(' ') + 1)
     const question = name.startsWith('fact ') ? facts[id] : rules(id)
     if (!question) return undefined
-    const query: Query = Object.assign((ask: Ask) => question.answer(viewOf(ask, question.about)), { keep: question.keep })
+    const query: Query = (ask) => question.answer(viewOf(ask, question.about))
     made.set(name, query)
     return query
   }

@@ -1,6 +1,6 @@
 import { zero } from '../kernel/index.ts'
 import type { Flow } from '../power/index.ts'
-import { type FactName, factNames, type Facts, momentOf, sharingMoment } from './facts.ts'
+import { type FactName, type Facts, figureFields, momentOf, sharingMoment } from './facts.ts'
 import { FactFailure } from './failure.ts'
 
 const noFlow: Flow = {
@@ -52,23 +52,12 @@ export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => 
 }
 
 const failures = new WeakMap<Facts, Set<FactName>>()
-const shownFields = Object.defineProperties(
-  {},
-  Object.fromEntries(
-    factNames.map((name) => [
-      name,
-      {
-        enumerable: true,
-        get(this: Facts) {
-          try {
-            return momentOf(this).evaluator.get(`fact ${name}`)
-          } catch (error) {
-            if (!(error instanceof FactFailure)) throw error
-            failures.get(this)?.add(name)
-            return name in blanks ? blanks[name] : []
-          }
-        },
-      },
-    ]),
-  ),
-)
+const shownFields = figureFields((facts, name, query) => {
+  try {
+    return momentOf(facts).evaluator.get(query)
+  } catch (error) {
+    if (!(error instanceof FactFailure)) throw error
+    failures.get(facts)?.add(name)
+    return name in blanks ? blanks[name] : []
+  }
+})

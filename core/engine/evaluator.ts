@@ -7,11 +7,7 @@ export interface Ask {
 }
 
 /** How a query is worked out. It must ask for everything it uses, and nothing else may change what it gives. */
-export interface Query {
-  (ask: Ask): unknown
-  /** Takes over from the last value what says the same, where things are made anew each time. */
-  keep?: ((now: unknown, before: unknown) => unknown) | undefined
-}
+export type Query = (ask: Ask) => unknown
 
 /** All queries there are, by name; queries made for one subject are found by the function. */
 export type Queries = (name: string) => Query | undefined
@@ -191,8 +187,7 @@ export class Evaluator {
     try {
       const made = query(this.#ask)
       if (!before || before.error) return { used: 0, value: made, error: undefined, reads }
-      const value = query.keep ? query.keep(made, before.value) : made
-      return { used: 0, value: equalValues(value, before.value) ? before.value : value, error: undefined, reads }
+      return { used: 0, value: equalValues(made, before.value) ? before.value : made, error: undefined, reads }
     } catch (thrown) {
       return { used: 0, value: undefined, error: { thrown }, reads }
     } finally {

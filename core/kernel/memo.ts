@@ -30,6 +30,10 @@ export const perThing = <K extends object, T>(name: string, make: (thing: K) => 
   }
 }
 
+let things = 0
+/** A running number for a thing, the same as long as it lives: for keys of answers that hang on several things. It says nothing else. */
+export const numberOf = perThing('numbers', (_: object): number => ++things)
+
 /** Answers about one thing, several of them told apart by a key. */
 export const perKey = <K extends object, T>(name: string): ((thing: K, key: string, make: () => T) => T) => {
   const kept = new WeakMap<K, Map<string, { readonly value: T }>>()

@@ -79,13 +79,15 @@ const figureAt = (price: PriceSpread, value: number): number => {
 /** Enough to find a figure to a ten-thousandth. */
 const HALVINGS = 18
 
+const allSteps = steps.reduce((sum, { weight }) => sum + weight, 0)
+
 const integral = (of: (z: number, step: number) => number): number => {
-  let [sum, total] = [0, 0]
-  for (const [step, { z, weight }] of steps.entries()) {
-    sum += weight * of(z, step)
-    total += weight
+  let sum = 0
+  for (let i = 0; i < steps.length; i++) {
+    const step = steps[i]
+    if (step) sum += step.weight * of(step.z, i)
   }
-  return sum / total
+  return sum / allSteps
 }
 
 type Moments = ReturnType<typeof momentsAt>
@@ -137,7 +139,9 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
     const others = steps.map((one) => ({ value: priceAt(second, at + own * one.z), weight: one.weight }))
     return integral((a) => {
       const left = cap - priceAt(first, at + own * a)
-      return others.reduce((sum, { value, weight }) => sum + weight * under(left - value), 0)
+      let sum = 0
+      for (const { value, weight } of others) sum += weight * under(left - value)
+      return sum
     })
   })
 }

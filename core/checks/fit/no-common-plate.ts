@@ -4,7 +4,8 @@ import type { Facts } from '../facts.ts'
 import { standRoles } from '../../balance/index.ts'
 
 /** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
-const feet = ({ assembly: { rig }, shelf }: Facts): readonly { setup: string; standard: string }[] => {
+type Feet = readonly { readonly setup: string; readonly standard: string }[]
+const feet = ({ assembly: { rig }, shelf }: Facts): Feet => {
   const parts = new Map(rig.kit.map(({ id, partId }) => [id, shelf.catalogue.parts.get(partId)] as const))
   const partOf = (instance: string) => parts.get(instance)
   return rig.setups.flatMap((setup) =>
@@ -18,7 +19,7 @@ const feet = ({ assembly: { rig }, shelf }: Facts): readonly { setup: string; st
 }
 
 /** Tripod, gimbal and slider that take different plates. */
-export const noCommonPlate = defineCheck<Facts, object>({
+export const noCommonPlate = defineCheck<Feet, object>({
   id: 'no-common-plate',
   family: 'fit',
   title: 'Stands that do not share a plate',
@@ -32,9 +33,11 @@ export const noCommonPlate = defineCheck<Facts, object>({
     silent: { shared: 'Every stand takes the same {firstPlate}.' },
     cannotTell: {},
   },
-  subjects: (facts) => (feet(facts).some(({ setup }) => setup === facts.assembly.setup.name) ? [facts] : []),
-  judge: (facts) => {
+  subjects: (facts) => {
     const all = feet(facts)
+    return all.some(({ setup }) => setup === facts.assembly.setup.name) ? [all] : []
+  },
+  judge: (all, facts) => {
     const own = all.find(({ setup }) => setup === facts.assembly.setup.name) ?? all[0]
     const other = all.find(({ standard }) => standard !== own?.standard)
     const title = (id: string | undefined) => (id === undefined ? '' : standardOf(id).title)

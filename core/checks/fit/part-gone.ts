@@ -1,5 +1,6 @@
 import type { Seated } from '../../assembly/index.ts'
-import type { Part } from '../../catalogue/index.ts'
+import type { Catalogue, Part } from '../../catalogue/index.ts'
+import { perPair } from '../../kernel/index.ts'
 import { defineCheck, noOptions, type Remedy } from '../check.ts'
 import type { Facts } from '../facts.ts'
 
@@ -8,6 +9,12 @@ interface Gone {
   readonly part: Part
   readonly how: 'taken-out' | 'placeholder' | undefined
 }
+
+const asKnown = perPair('gone parts', ({ gone }: Catalogue, { instance, part }: Omit<Gone, 'how'>): Gone => ({
+  instance,
+  part,
+  how: gone.get(part.id),
+}))
 
 const leaveOut = ({ assembly }: Facts, { instance }: Gone): readonly Remedy[] =>
   assembly.rig.setups.some(({ root }) => root === instance.id)
@@ -34,8 +41,7 @@ export const partGone = defineCheck<Gone, object>({
     silent: { known: '{part} is in the catalogue.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, shelf }) =>
-    [...assembly.placed, ...assembly.loose].map(({ instance, part }) => ({ instance, part, how: shelf.catalogue.gone.get(part.id) })),
+  subjects: ({ assembly, shelf: { catalogue } }) => [...assembly.placed, ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
   judge: ({ instance, part, how }) => {
     if (!how) return { group: 'silent', message: 'known', names: { part: part.name } }
     const unknown = how === 'placeholder'

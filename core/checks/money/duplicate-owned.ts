@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf, type Part } from '../../catalogue/index.ts'
+import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Facts } from '../facts.ts'
 import { spareOwned, swapRemedy } from '../places.ts'
 
 /** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
-const sitsAsFirmly = (piece: PlacedPart, part: Part): boolean => {
+const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): boolean => {
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return false
   const host = { part: piece.host.part, mount }
@@ -15,7 +16,7 @@ const sitsAsFirmly = (piece: PlacedPart, part: Part): boolean => {
     const made = mate(host, { part, mount: own })
     return made.ok && (made.value.holdsTwist || before?.holdsTwist === false) && (made.value.mayLift || before?.mayLift === false)
   })
-}
+})
 
 const fromLocker = (facts: Facts, piece: PlacedPart) => {
   const { catalogue, owned } = facts.shelf

@@ -1,6 +1,5 @@
 import type { Part } from '../../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../../power/index.ts'
-import { demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Facts } from '../facts.ts'
 import { byReadiness, spareOwned } from '../places.ts'
@@ -38,7 +37,7 @@ const LEADS = { picture: 'video-cable', sound: 'audio-cable', data: 'data-cable'
 
 /** Leads that devices on the rig wait for. */
 const leads = (facts: Facts): Forgotten => {
-  const open = demandsOf(facts.assembly, []).flatMap(({ what, own }) => {
+  const open = facts.demands.flatMap(({ what, own }) => {
     if (what !== 'picture' && what !== 'sound' && what !== 'data') return []
     const joined = facts.leads.some(
       (run) =>
@@ -104,7 +103,7 @@ export const forgottenCost = defineCheck<Facts, object>({
   level: 'hint',
   source: 'Packs of the day, leads that devices wait for, cards for the hours, a filter for the light; at the cheapest that would do.',
   ...noOptions,
-  needs: ['day', 'recordings', 'leads', 'needs'],
+  needs: ['day', 'recordings', 'leads', 'needs', 'demands'],
   messages: {
     speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor} more.' },
     silent: { whole: 'Nothing was forgotten.', free: 'What is missing lies in the locker.' },

@@ -1,15 +1,18 @@
 import { z } from 'zod'
 import type { Instance, Rig } from '../../assembly/index.ts'
-import { bagRoles, type Part } from '../../catalogue/index.ts'
+import { bagRoles, type Part, type Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import type { Facts } from '../facts.ts'
 import { addRemedy, firstOf } from '../places.ts'
 
+/** What may wait in the bag for another lens. */
+const glassRoles: ReadonlySet<Role> = new Set(['lens', 'lens-adapter', 'filter', 'step-ring'])
+
 /** The lens of the kit that a lens, adapter, filter or ring in the bag is for. */
 const lensServed = ({ lensKit, assembly }: Facts, part: Part): string | undefined => {
-  if (assembly.rig.brief.lenses.length === 0) return undefined
+  if (!glassRoles.has(part.role) || assembly.rig.brief.lenses.length === 0) return undefined
   const mounted = lensOf(assembly)?.lens.part
   const kit = [...assembly.placed, ...assembly.loose].map((piece) => piece.part)
   const serves = lensKit.find(({ part: lens, adapter, threadMm }) => {
