@@ -3,10 +3,20 @@ import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
 
-// Templates alone: what is in .ts and .mjs is looked over by the quicker linter (.oxlintrc.json), with the rules that need types everywhere.
+// Templates alone: what is in .ts and .mjs is looked over by the quicker linter (.oxlintrc.json), with the rules that
+// need types everywhere.
 export default ts.config(
   {
-    ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**', 'playwright-report/**', '**/*.ts', '**/*.js', '**/*.mjs'],
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.data/**',
+      'test-results/**',
+      'playwright-report/**',
+      '**/*.ts',
+      '**/*.js',
+      '**/*.mjs',
+    ],
   },
   js.configs.recommended,
   ...ts.configs.recommended,
@@ -22,7 +32,10 @@ export default ts.config(
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
-      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false }],
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false },
+      ],
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',

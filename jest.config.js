@@ -12,8 +12,10 @@ const project = (name, more = {}) => ({
 })
 
 /**
- * Code with no page and no mocks runs in Node as it is, its modules loaded once for all files. One project, in one process: the
- * runner's own helpers wait for each other for ever now and then. Start jest with `--import tsx` and `--runInBand` for it.
+ * Code with no page and no mocks runs in Node as it is, its modules loaded once for all files. One project, in one
+ * process: the
+ * runner's own helpers wait for each other for ever now and then. Start jest with `--import tsx` and `--runInBand` for
+ * it.
  */
 const plain = project('core', {
   testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],

@@ -47,8 +47,10 @@ import { place, factsIn, put, cube, lens, fed, feed, digits, type Example, limit
 import { balanceExamples } from './testing/worked-balance.ts'
 import { GRAM_COST, HANGS_MM, LOOSE_COST, LOOSE_MM_COST, THIN_COST, TWIST_COST } from './wiring/index.ts'
 
-// Every formula of the documentation, with an example that the code works out: the words on the left stand in its paragraph, and are what the
-// code comes to. A paragraph without an example fails, and so does an example whose paragraph is gone or says something else.
+// Every formula of the documentation, with an example that the code works out: the words on the left stand in its
+// paragraph, and are what the
+// code comes to. A paragraph without an example fails, and so does an example whose paragraph is gone or says something
+// else.
 
 const paragraphs = new Map(
   readFileSync(join(import.meta.dirname, '../docs/formulas.md'), 'utf8')
@@ -78,7 +80,12 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
   ...balanceExamples,
   'In the picture': () => {
     const [edge] = sightOf(place(lens()))?.pyramid.edges ?? []
-    return [['77° across', `${digits(edge && (2 * Math.atan2(Math.abs(edge[0]), Math.abs(edge[2])) * 180) / Math.PI)}° across`]]
+    return [
+      [
+        '77° across',
+        `${digits(edge && (2 * Math.atan2(Math.abs(edge[0]), Math.abs(edge[2])) * 180) / Math.PI)}° across`,
+      ],
+    ]
   },
   'Seen or hidden': () => [['More than 60°', `More than ${limit('view-blocked', 'mostDeg')}°`]],
   Plugs: () => [['wants 44 mm', `wants ${plugRoomMm({ connector: 'hdmi-a', angle: 'straight' }, 4)} mm`]],
@@ -87,7 +94,10 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     return [['(0, 0, 10)', `(${[x, y, z].map((value) => digits(Math.round(value) + 0)).join(', ')})`]]
   },
   Adapters: () => {
-    const bushing = tinyPart({ id: 'bushing', mounts: [plug('in', 'thread-1/4'), socket('out', 'thread-3/8', [0, 20, 0])] })
+    const bushing = tinyPart({
+      id: 'bushing',
+      mounts: [plug('in', 'thread-1/4'), socket('out', 'thread-3/8', [0, 20, 0])],
+    })
     const foot = cube('big', { mounts: [plug('foot', 'thread-3/8')] })
     const { rig, shelf } = tinyRig([bushing, foot], [])
     const camera = shelf.catalogue.parts.get(rig.kit[0]?.partId ?? '')
@@ -96,7 +106,12 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
       camera && hole && screw
         ? adapterChains({ part: camera, mount: hole }, { part: foot, mount: screw }, shelf.catalogue, shelf.owned)
         : []
-    return [['by one bushing', `by ${chain?.links.length === 1 ? 'one' : String(chain?.links.length)} ${chain?.links[0]?.part.id}`]]
+    return [
+      [
+        'by one bushing',
+        `by ${chain?.links.length === 1 ? 'one' : String(chain?.links.length)} ${chain?.links[0]?.part.id}`,
+      ],
+    ]
   },
   Changeover: () => {
     const rail = cube('rail', {
@@ -105,10 +120,14 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     const [from, to] = [0, 5].map((slideMm) => put(rail, on('rail', 'foot', 'camera', 'hole', { slideMm })))
     return [['takes 4 s', `takes ${digits(from && to && changeoverOf(from, to).seconds)} s`]]
   },
-  'What a battery gives': () => [['11.52 Wh, 57.6 min', `${digits(usableWh(16, 0), 2)} Wh, ${digits((usableWh(16, 0) / 12) * 60, 1)} min`]],
+  'What a battery gives': () => [
+    ['11.52 Wh, 57.6 min', `${digits(usableWh(16, 0), 2)} Wh, ${digits((usableWh(16, 0) / 12) * 60, 1)} min`],
+  ],
   'Who feeds whom': () => {
     const network = fed(9, [feed('pack', 0.9)])
-    return [['takes 10 W', `takes ${digits(flowAt(network, fullCells(network.cells), drawIn('roll')).cellW.get('pack'))} W`]]
+    return [
+      ['takes 10 W', `takes ${digits(flowAt(network, fullCells(network.cells), drawIn('roll')).cellW.get('pack'))} W`],
+    ]
   },
   'What goes dark when': () => {
     const network = fed(6, [feed('wall', 1, 3), feed('pack')])
@@ -119,7 +138,9 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     }
     return [['lasts 6 h', `lasts ${digits((runDown(walled, drawIn('roll')).cellMin.get('pack') ?? NaN) / 60)} h`]]
   },
-  'The day': () => [['takes 3 packs', `takes ${planDay(fed(6, [feed('pack')]), [rolling], [], []).kinds[0]?.needed} packs`]],
+  'The day': () => [
+    ['takes 3 packs', `takes ${planDay(fed(6, [feed('pack')]), [rolling], [], []).kinds[0]?.needed} packs`],
+  ],
   Charging: () => [['5 W: 4 h', `5 W: ${digits(fillMinutes([18, 12], [5, 5]) / 60)} h`]],
   Rehearsal: () => [['stands at 7.2 V', `stands at ${digits(packVolts(0.5, { min: 6, max: 8.4 }), 1)} V`]],
   Volts: () => [
@@ -177,25 +198,39 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     const times = london && sunTimesOf('2026-06-21', london)
     return [['4:43 to 21:22', `${clock(times?.rise)} to ${clock(times?.set)}`]]
   },
-  'The light of the day': () => [['1.3 and 1.9 stops', `${digits(lowSunStops(10), 1)} and ${digits(lowCloudStops(10), 1)} stops`]],
+  'The light of the day': () => [
+    ['1.3 and 1.9 stops', `${digits(lowSunStops(10), 1)} and ${digits(lowCloudStops(10), 1)} stops`],
+  ],
   'Which filters hold it': () => {
-    const nd = (id: string, minStops: number, maxStops: number) => ({ id, minStops, maxStops, variable: minStops < maxStops, costMinor: 0 })
+    const nd = (id: string, minStops: number, maxStops: number) => ({
+      id,
+      minStops,
+      maxStops,
+      variable: minStops < maxStops,
+      costMinor: 0,
+    })
     const both = choicesOf([nd('fixed', 3, 3), nd('variable', 2, 5)]).find(({ ids }) => ids.length === 2)
     return [['5 to 8 stops', `${both?.minStops} to ${both?.maxStops} stops`]]
   },
   'A filter for every lens': () => [['15 to screw a filter off', `${SCREW_SECONDS} to screw a filter off`]],
   'Field of view': () => [
-    ['sees 37°, not 84°', `sees ${digits(angleDeg(20, pictureOf(fullFrame, 9 / 16, false).wideMm))}°, not ${digits(angleDeg(20, 36))}°`],
+    [
+      'sees 37°, not 84°',
+      `sees ${digits(angleDeg(20, pictureOf(fullFrame, 9 / 16, false).wideMm))}°, not ${digits(angleDeg(20, 36))}°`,
+    ],
     ['50 mm is one of 75 mm', `50 mm is one of ${digits(equivalentMm(50, { wideMm: 24, tallMm: 16 }))} mm`],
   ],
   'Depth of field': () => {
     const found = depthOfField(50, 2.8, 0.03, 3000)
-    return [['2.73 to 3.33 m', `${digits((found?.nearMm ?? NaN) / 1000, 2)} to ${digits((found?.farMm ?? NaN) / 1000, 2)} m`]]
+    return [
+      ['2.73 to 3.33 m', `${digits((found?.nearMm ?? NaN) / 1000, 2)} to ${digits((found?.farMm ?? NaN) / 1000, 2)} m`],
+    ]
   },
   'Adapters of lenses': () => {
     const flange = (part: Part) =>
-      part.mounts.find(({ standard, side }) => standard === 'lens-mount' && side === (part.role === 'camera' ? 'holds' : 'sits'))
-        ?.flangeMm ?? NaN
+      part.mounts.find(
+        ({ standard, side }) => standard === 'lens-mount' && side === (part.role === 'camera' ? 'holds' : 'sits'),
+      )?.flangeMm ?? NaN
     const catalogue = catalogueOf(demoParts)
     const found = (catalogue.byRole.get('camera') ?? []).flatMap((camera) =>
       (catalogue.byRole.get('lens') ?? []).flatMap((glass) =>
@@ -213,14 +248,22 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     const edge = viewfinderOf(place(lens(disc('slim', 5, undefined))), 25, { wideMm: 40, tallMm: 30 })?.edges.find(
       ({ piece }) => piece.part.id === 'slim',
     )
-    return [['clear to 1.25 and dark from 1.75', `clear to ${digits(edge?.clear[0], 2)} and dark from ${digits(edge?.dark[0], 2)}`]]
+    return [
+      [
+        'clear to 1.25 and dark from 1.75',
+        `clear to ${digits(edge?.clear[0], 2)} and dark from ${digits(edge?.dark[0], 2)}`,
+      ],
+    ]
   },
   Vignetting: () => [['40.3 mm', `${digits(neededMm({ depthMm: 40, acrossMm: 43.27 }, 24, 2.8), 1)} mm`]],
   'Support and focus': () => {
     const wheel = tinyPart({
       id: 'drive',
       role: 'follow-focus',
-      mounts: [plug('foot', 'thread-1/4'), plug('gear', 'gear-0.8', { at: [0, 20, -20], out: [0, 1, 0], odMm: 20, carries: true })],
+      mounts: [
+        plug('foot', 'thread-1/4'),
+        plug('gear', 'gear-0.8', { at: [0, 20, -20], out: [0, 1, 0], odMm: 20, carries: true }),
+      ],
     })
     const { drives } = factsIn(
       tinyRig(
@@ -253,21 +296,33 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
   },
   "A part's price": () => [['2.5 of 1, 2, 3, 4', `${quantile([1, 2, 3, 4], 0.5)} of 1, 2, 3, 4`]],
   "Prices in a rig's own money": () => [
-    ['96.00 GBP', `${digits(priceIn({ price: { low: 10_000, usual: 10_000, high: 10_000 } }, abroad).usual / 100, 2)} GBP`],
+    [
+      '96.00 GBP',
+      `${digits(priceIn({ price: { low: 10_000, usual: 10_000, high: 10_000 } }, abroad).usual / 100, 2)} GBP`,
+    ],
   ],
   'The bill': () => [
     [
       '104.28',
-      digits(billOf(9600, { ...plainRules, taxPercent: 20, taxIncluded: false, shippingMinor: 690, freeFromMinor: 0 }).totalMinor / 100, 2),
+      digits(
+        billOf(9600, { ...plainRules, taxPercent: 20, taxIncluded: false, shippingMinor: 690, freeFromMinor: 0 })
+          .totalMinor / 100,
+        2,
+      ),
     ],
   ],
-  'Chance of staying within': () => [['50 %', `${digits(100 * chanceWithin([{ low: 8, usual: 10, high: 12, kind: 'range' }], 10))} %`]],
+  'Chance of staying within': () => [
+    ['50 %', `${digits(100 * chanceWithin([{ low: 8, usual: 10, high: 12, kind: 'range' }], 10))} %`],
+  ],
   'What to buy when': () => [['after 3 months', `after ${monthFor(25_000, 10_000, 5000)} months`]],
   Worth: () => [
     [
       '640.20',
       digits(
-        (valueOn(newPiece('p', 'part', { condition: 'good', paidMinor: 100_000, boughtOn: '2024-11-25' }), '2026-11-25') ?? NaN) / 100,
+        (valueOn(
+          newPiece('p', 'part', { condition: 'good', paidMinor: 100_000, boughtOn: '2024-11-25' }),
+          '2026-11-25',
+        ) ?? NaN) / 100,
         2,
       ),
     ],

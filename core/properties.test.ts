@@ -11,7 +11,9 @@ import { compose, type Frame, type Shape, turnAbout, unit, type Vec3 } from './k
 
 const catalogue = catalogueOf(demoParts)
 const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
-const cases = demoRigs.flatMap((rig) => rig.setups.map((setup): [string, Rig, Setup] => [`${rig.id} ${setup.id}`, rig, setup]))
+const cases = demoRigs.flatMap((rig) =>
+  rig.setups.map((setup): [string, Rig, Setup] => [`${rig.id} ${setup.id}`, rig, setup]),
+)
 
 const far = fc.integer({ min: -500, max: 500 })
 const anyMove: fc.Arbitrary<Frame> = fc
@@ -20,14 +22,17 @@ const anyMove: fc.Arbitrary<Frame> = fc
     deg: fc.integer({ min: -180, max: 180 }),
     by: fc.tuple(far, far, far),
   })
-  .map(({ axis, deg, by }) => compose({ x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1], at: by }, turnAbout(unit(axis), deg, [0, 0, 0])))
+  .map(({ axis, deg, by }) =>
+    compose({ x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1], at: by }, turnAbout(unit(axis), deg, [0, 0, 0])),
+  )
 
 /** What geometry says, in an order that does not depend on rounding. */
 const geometry = (assembly: ReturnType<typeof placeSetup>): Map<string, number> => {
   const said = new Map<string, number>()
   for (const { a, b, depthMm } of clashesOf(assembly)) said.set(`clash ${a.instance.id} ${b.instance.id}`, depthMm)
   for (const { piece, intoMm } of inShotOf(assembly)) said.set(`seen ${piece.instance.id}`, intoMm)
-  for (const { piece, socket, freeMm } of plugRoomsOf(assembly)) said.set(`plug ${piece.instance.id} ${socket.id}`, freeMm)
+  for (const { piece, socket, freeMm } of plugRoomsOf(assembly))
+    said.set(`plug ${piece.instance.id} ${socket.id}`, freeMm)
   for (const piece of assembly.placed)
     for (const kind of ['swing', 'hand', 'door', 'lever', 'turn', 'view'] as const)
       for (const found of invasionsOf(assembly, piece, kind))
@@ -55,7 +60,9 @@ const comparable = (findings: readonly Finding[]) =>
   findings
     .map(({ check, message, level, parts, numbers }) => ({
       key: `${check} ${message} ${level} ${[...parts].sort().join(' ')}`,
-      numbers: Object.fromEntries(Object.entries(numbers).map(([name, value]) => [name, Math.round(Math.abs(value) * 20) / 20])),
+      numbers: Object.fromEntries(
+        Object.entries(numbers).map(([name, value]) => [name, Math.round(Math.abs(value) * 20) / 20]),
+      ),
     }))
     .sort((a, b) => (a.key < b.key ? -1 : 1))
 
@@ -71,7 +78,11 @@ const flip = ([x, y, z]: Vec3): Vec3 => [-x, y, z]
 const flipAxis = ([x, y, z]: Vec3): Vec3 => [x, -y, -z]
 const flipShape = <S extends Shape>(shape: S): S =>
   shape.kind === 'box'
-    ? { ...shape, centre: flip(shape.centre), ...(shape.axes ? { axes: [flipAxis(shape.axes[0]), flip(shape.axes[1])] } : {}) }
+    ? {
+        ...shape,
+        centre: flip(shape.centre),
+        ...(shape.axes ? { axes: [flipAxis(shape.axes[0]), flip(shape.axes[1])] } : {}),
+      }
     : { ...shape, centre: flip(shape.centre), axis: flip(shape.axis) }
 const flipRoom = (room: Room): Room => ({
   ...room,
@@ -94,8 +105,12 @@ const mirrored = (part: Part): Part => ({
   rooms: part.rooms.map(flipRoom),
   mounts: part.mounts.map(flipMount),
   grips: part.grips.map((grip) => ({ ...grip, at: flip(grip.at), ...(grip.axis ? { axis: flip(grip.axis) } : {}) })),
-  ...(part.hinges ? { hinges: part.hinges.map((hinge) => ({ ...hinge, at: flip(hinge.at), axis: flipAxis(hinge.axis) })) } : {}),
-  ...(part.sockets ? { sockets: part.sockets.map((socket) => ({ ...socket, at: flip(socket.at), out: flip(socket.out) })) } : {}),
+  ...(part.hinges
+    ? { hinges: part.hinges.map((hinge) => ({ ...hinge, at: flip(hinge.at), axis: flipAxis(hinge.axis) })) }
+    : {}),
+  ...(part.sockets
+    ? { sockets: part.sockets.map((socket) => ({ ...socket, at: flip(socket.at), out: flip(socket.out) })) }
+    : {}),
   ...(part.optics ? { optics: flipOptics(part.optics) } : {}),
 })
 
@@ -127,13 +142,17 @@ test.each(cases)('%s: the whole weighs what its pieces weigh, and taking off is 
 
 const hung = cases.filter(([, rig, setup]) => {
   const whole = placeSetup(rig, setup, catalogue)
-  return hangOf(whole, massOf(whole)) && whole.placed.some((piece) => inHand(piece) && travelOf(piece) && slideWay(piece))
+  return (
+    hangOf(whole, massOf(whole)) && whole.placed.some((piece) => inHand(piece) && travelOf(piece) && slideWay(piece))
+  )
 })
 
 test('some set-up hangs from a handle and has something that slides', () => expect(hung.length).toBeGreaterThan(1))
 
 test.each(hung)('%s: the slide that is proposed brings it as near to level as promised', (_, rig, setup) => {
-  const sliding = placeSetup(rig, setup, catalogue).placed.filter((piece) => inHand(piece) && travelOf(piece) && slideWay(piece))
+  const sliding = placeSetup(rig, setup, catalogue).placed.filter(
+    (piece) => inHand(piece) && travelOf(piece) && slideWay(piece),
+  )
   let cured = 0
   fc.assert(
     fc.property(fc.constantFrom(...sliding), fc.double({ min: 0, max: 1, noNaN: true }), (piece, share) => {
@@ -183,49 +202,64 @@ const reordered = (
     braces: shuffled(setup.braces.map(joint)),
     poses: shuffled(setup.poses.map((pose) => ({ ...pose, instance: name(pose.instance) }))),
     links: shuffled(
-      setup.links.map((link) => ({ cable: name(link.cable), from: end(link.from), to: end(link.to), through: link.through.map(name) })),
+      setup.links.map((link) => ({
+        cable: name(link.cable),
+        from: end(link.from),
+        to: end(link.to),
+        through: link.through.map(name),
+      })),
     ),
   }
   const kit = shuffled(rig.kit.map((piece) => ({ ...piece, id: name(piece.id) })))
-  return { rig: { ...rig, kit, setups: [moved] }, setup: moved, back: new Map([...names].map(([old, now]) => [now, old])) }
+  return {
+    rig: { ...rig, kit, setups: [moved] },
+    setup: moved,
+    back: new Map([...names].map(([old, now]) => [now, old])),
+  }
 }
 /** Two pieces of one part are the same to everyone but their ids. */
 const byPart = (rig: Rig, back: ReadonlyMap<string, string>) => (id: string) =>
   rig.kit.find((piece) => piece.id === (back.get(id) ?? id))?.partId ?? id
 
-const figuresOf = (numbers: Finding['numbers']) => Object.entries(numbers).map(([key, value]) => [key, value.toPrecision(6)])
+const figuresOf = (numbers: Finding['numbers']) =>
+  Object.entries(numbers).map(([key, value]) => [key, value.toPrecision(6)])
 /** Where a rule speaks several times of one pair of pieces, `room` keeps its findings apart by ids. */
 const wordsOf = ({ room: _, ...names }: Finding['names']) => names
 
-test.each(cases)('%s: in another order and with other names it has the same findings and figures', (_, whole, setup) => {
-  const rig: Rig = { ...whole, setups: [setup] }
-  const said = (of: Rig, held: Setup, back: ReadonlyMap<string, string>) => {
-    const facts = factsOf(placeSetup(of, held, catalogue), shelf)
-    const name = byPart(rig, back)
-    return {
-      findings: findingsOf(facts)
-        .map(({ check, message, level, parts, numbers, names }) =>
-          JSON.stringify([check, message, level, parts.map(name).sort(), figuresOf(numbers), wordsOf(names)]),
-        )
-        .sort(),
-      figures: [
-        facts.mass.inHandG,
-        ...facts.mass.centre,
-        facts.cost.usual,
-        facts.cost.high,
-        facts.day.failsAtMin,
-        facts.day.swaps,
-        facts.chance.within ?? -1,
-      ].map((value) => value.toPrecision(9)),
-      loads: [...facts.loads].map(([id, load]) => `${name(id)} ${load.massG.toPrecision(6)} ${load.twistNm.toFixed(6)}`).sort(),
+test.each(cases)(
+  '%s: in another order and with other names it has the same findings and figures',
+  (_, whole, setup) => {
+    const rig: Rig = { ...whole, setups: [setup] }
+    const said = (of: Rig, held: Setup, back: ReadonlyMap<string, string>) => {
+      const facts = factsOf(placeSetup(of, held, catalogue), shelf)
+      const name = byPart(rig, back)
+      return {
+        findings: findingsOf(facts)
+          .map(({ check, message, level, parts, numbers, names }) =>
+            JSON.stringify([check, message, level, parts.map(name).sort(), figuresOf(numbers), wordsOf(names)]),
+          )
+          .sort(),
+        figures: [
+          facts.mass.inHandG,
+          ...facts.mass.centre,
+          facts.cost.usual,
+          facts.cost.high,
+          facts.day.failsAtMin,
+          facts.day.swaps,
+          facts.chance.within ?? -1,
+        ].map((value) => value.toPrecision(9)),
+        loads: [...facts.loads]
+          .map(([id, load]) => `${name(id)} ${load.massG.toPrecision(6)} ${load.twistNm.toFixed(6)}`)
+          .sort(),
+      }
     }
-  }
-  const plain = said(rig, setup, new Map())
-  fc.assert(
-    fc.property(fc.array(fc.nat(9999), { minLength: 60, maxLength: 90 }), (keys) => {
-      const other = reordered(rig, setup, keys)
-      expect(said(other.rig, other.setup, other.back)).toEqual(plain)
-    }),
-    { numRuns: trialRuns(4), seed: trialSeed, endOnFailure: true, includeErrorInReport: true },
-  )
-})
+    const plain = said(rig, setup, new Map())
+    fc.assert(
+      fc.property(fc.array(fc.nat(9999), { minLength: 60, maxLength: 90 }), (keys) => {
+        const other = reordered(rig, setup, keys)
+        expect(said(other.rig, other.setup, other.back)).toEqual(plain)
+      }),
+      { numRuns: trialRuns(4), seed: trialSeed, endOnFailure: true, includeErrorInReport: true },
+    )
+  },
+)

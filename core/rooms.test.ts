@@ -1,7 +1,9 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { dirname, join, normalize, relative } from 'node:path'
 
-/** Which room may enter which. `brief` knows parts' capabilities; `assess` puts every room's figures into one picture. */
+/**
+ * Which room may enter which. `brief` knows parts' capabilities; `assess` puts every room's figures into one picture.
+ */
 const mayEnter: Readonly<Record<string, readonly string[]>> = {
   kernel: [],
   engine: [],
@@ -67,11 +69,12 @@ const sourcesUnder = (dir: string): string[] =>
   })
 const importsOf = (file: string): string[] => {
   const text = readFileSync(file, 'utf8')
-  return [/^\s*(?:import|export)\b[^'"]*?from '([^']+)'/gm, /^\s*import '([^']+)'/gm, /\bimport\('([^']+)'\)/g].flatMap((form) =>
-    [...text.matchAll(form)].map((found) => found[1] ?? ''),
+  return [/^\s*(?:import|export)\b[^'"]*?from '([^']+)'/gm, /^\s*import '([^']+)'/gm, /\bimport\('([^']+)'\)/g].flatMap(
+    (form) => [...text.matchAll(form)].map((found) => found[1] ?? ''),
   )
 }
-const isTest = (file: string) => file.endsWith('.test.ts') || /\/testing\//.test(file) || file.endsWith('checks/tester.ts')
+const isTest = (file: string) =>
+  file.endsWith('.test.ts') || /\/testing\//.test(file) || file.endsWith('checks/tester.ts')
 const roomOf = (file: string) => relative(core, file).split('/')[0] ?? ''
 
 test('every folder of the core is a room of the table, with a door', () => {

@@ -29,12 +29,17 @@ describe.each(demoParts.map((part) => [part.id, part] as const))('%s', (_, part)
       expect(Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))).toBeLessThanOrEqual(
         standardOf(mount.standard).kind === 'rods' ? BETWEEN_RODS_MM : SURFACE_MM,
       )
-      expect(Math.abs(mount.out[0] * mount.up[0] + mount.out[1] * mount.up[1] + mount.out[2] * mount.up[2])).toBeLessThan(1e-6)
+      expect(
+        Math.abs(mount.out[0] * mount.up[0] + mount.out[1] * mount.up[1] + mount.out[2] * mount.up[2]),
+      ).toBeLessThan(1e-6)
     }
   })
   test('has a partner for every mount, and something to sit on', () => {
     for (const mount of part.mounts)
-      expect([mount.id, ends.some((other) => other.part !== part && mate({ part, mount }, other).ok)]).toEqual([mount.id, true])
+      expect([mount.id, ends.some((other) => other.part !== part && mate({ part, mount }, other).ok)]).toEqual([
+        mount.id,
+        true,
+      ])
     if (part.role !== 'camera' && !bagRoles.has(part.role)) expect(part.mounts.length).toBeGreaterThan(0)
   })
   test('has a centre of mass inside its bounds', () => {
@@ -82,15 +87,23 @@ test('there are enough parts to choose from, and no id twice', () => {
     tool: 8,
     tether: 2,
   }
-  for (const [role, wanted] of Object.entries(atLeast)) expect([role, count(role as Part['role']) >= wanted]).toEqual([role, true])
+  for (const [role, wanted] of Object.entries(atLeast))
+    expect([role, count(role as Part['role']) >= wanted]).toEqual([role, true])
 })
 
 test('every cage seats on the bodies it is made for without touching them, every lens on its mount', () => {
   const pairs = ends
-    .filter(({ part, mount }) => part.role === 'camera' && (mount.standard === 'body' || mount.standard === 'lens-mount'))
+    .filter(
+      ({ part, mount }) => part.role === 'camera' && (mount.standard === 'body' || mount.standard === 'lens-mount'),
+    )
     .flatMap((host) =>
       ends
-        .filter((guest) => guest.part !== host.part && ['cage', 'lens', 'lens-adapter'].includes(guest.part.role) && mate(host, guest).ok)
+        .filter(
+          (guest) =>
+            guest.part !== host.part &&
+            ['cage', 'lens', 'lens-adapter'].includes(guest.part.role) &&
+            mate(host, guest).ok,
+        )
         .map((guest) => ({ host, guest })),
     )
   expect(pairs.length).toBeGreaterThan(12)

@@ -12,7 +12,9 @@ const of = (role: Part['role']) => byRole.get(role) ?? []
 
 test('there are leads, batteries and the rest to choose from', () => {
   expect(leads.length).toBeGreaterThanOrEqual(45)
-  expect(of('battery').length + of('battery-plate').length + of('dummy').length + of('charger').length).toBeGreaterThanOrEqual(20)
+  expect(
+    of('battery').length + of('battery-plate').length + of('dummy').length + of('charger').length,
+  ).toBeGreaterThanOrEqual(20)
   expect(of('drive').length + of('drive-holder').length + of('card').length).toBeGreaterThanOrEqual(10)
   expect(of('transmitter').length + of('converter').length + of('light').length).toBeGreaterThanOrEqual(7)
 })
@@ -37,7 +39,9 @@ const joins = (lead: Part, from: Socket, to: Socket): boolean => {
 }
 
 test.each(leads.map((lead) => [lead.id, lead] as const))('the lead %s joins two sockets that exist', (_, lead) => {
-  const uses = sockets.some((from) => sockets.some((to) => from.part !== to.part && joins(lead, from.socket, to.socket)))
+  const uses = sockets.some((from) =>
+    sockets.some((to) => from.part !== to.part && joins(lead, from.socket, to.socket)),
+  )
   expect(uses).toBe(true)
 })
 
@@ -52,7 +56,10 @@ test('every converting lead gives out something that one of its sockets bears', 
     if (!converts || !b) continue
     const bears = sockets.some(
       ({ socket }) =>
-        socket.connector === b.connector && socket.direction !== 'out' && socket.volts && suits(converts.volts, socket.volts, b.connector),
+        socket.connector === b.connector &&
+        socket.direction !== 'out' &&
+        socket.volts &&
+        suits(converts.volts, socket.volts, b.connector),
     )
     expect([lead.id, bears]).toEqual([lead.id, true])
   }
@@ -62,7 +69,9 @@ test('cameras record for as long as their makers state', () => {
   for (const camera of of('camera')) {
     const stated = /^(\d+) min$/.exec(String(camera.facts?.['internal pack']))
     const bay = camera.mounts.find(({ standard }) => standard === 'pack')
-    const pack = of('battery').find(({ mounts }) => mounts.some(({ family }) => family !== undefined && family === bay?.family))
+    const pack = of('battery').find(({ mounts }) =>
+      mounts.some(({ family }) => family !== undefined && family === bay?.family),
+    )
     if (!stated || !pack) continue
     const minutes = ((pack.power?.store?.capacityWh ?? 0) * 0.9 * 60) / (camera.power?.drawW ?? 1)
     expect([camera.id, Math.abs(minutes - Number(stated[1])) < 1.5]).toEqual([camera.id, true])

@@ -52,7 +52,9 @@ test('a part of every role that is bolted on goes on somewhere by the public edi
     newRig('roles', 'roles', 'calabash-h1'),
   )
   const bare = newRig('bare', 'bare', 'calabash-h1')
-  const known = roleIds.filter((role) => !bagRoles.has(role) && role !== 'camera' && (catalogue.byRole.get(role)?.length ?? 0) > 0)
+  const known = roleIds.filter(
+    (role) => !bagRoles.has(role) && role !== 'camera' && (catalogue.byRole.get(role)?.length ?? 0) > 0,
+  )
   expect(known.length).toBeGreaterThan(40)
   const missing = known.filter(
     (role: Role) => !(catalogue.byRole.get(role) ?? []).some((part) => goesOn(scaffold, part) ?? goesOn(bare, part)),
@@ -67,6 +69,8 @@ test('what belongs in the bag joins the kit and stays loose', () => {
     const rig = newRig('bag', 'bag', 'calabash-h1')
     const added = edit(rig, [{ do: 'add', instance: { id: 'thing', partId: part.id, status: 'in' } }], catalogue)
     const [setup] = rig.setups
-    expect(added.ok && setup && placeSetup(added.value, setup, catalogue).loose.map(({ part: own }) => own.role)).toEqual([role])
+    expect(
+      added.ok && setup && placeSetup(added.value, setup, catalogue).loose.map(({ part: own }) => own.role),
+    ).toEqual([role])
   }
 })

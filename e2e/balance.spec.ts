@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { expect, saved, test } from './harness.ts'
 
-test('dragging the handle along its slot turns the rig, and one undo takes the whole drag back', async ({ page, app }) => {
+test('dragging the handle along its slot turns the rig, and one undo takes the whole drag back', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2/balance`)
   const tilt = page.locator('[data-figure="tilt"]')
   await expect(tilt).toContainText('0.3°')

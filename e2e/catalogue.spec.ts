@@ -1,6 +1,9 @@
 import { expect, saved, scale, test } from './harness.ts'
 
-test('the catalogue is searched, narrowed down by what it is and weighs, and a part is looked at', async ({ page, app }) => {
+test('the catalogue is searched, narrowed down by what it is and weighs, and a part is looked at', async ({
+  page,
+  app,
+}) => {
   await page.goto(app.url)
   await page.getByRole('link', { name: 'Catalogue' }).click()
   const count = page.getByTestId('part-count')

@@ -35,7 +35,13 @@ export class App {
     const url = process.env['E2E_DATABASE_URL']
     if (!url) throw new Error('E2E_DATABASE_URL is missing: run npm test, or npm test browser')
     const child = spawn(process.execPath, [entry], {
-      env: { ...process.env, DATABASE_URL: url, PORT: String(this.port), HOST: '127.0.0.1', ZUCCHINI_FRESH: fresh ? '1' : '' },
+      env: {
+        ...process.env,
+        DATABASE_URL: url,
+        PORT: String(this.port),
+        HOST: '127.0.0.1',
+        ZUCCHINI_FRESH: fresh ? '1' : '',
+      },
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     })
     this.#child = child
@@ -84,8 +90,16 @@ interface Ground {
 const toTheDemo = async (ground: Ground): Promise<void> => {
   const { app, demo } = ground
   await app.ensure()
-  await fetch(`${app.url}/api/scale/plug`, { method: 'POST', body: '{"plugged":true}', headers: { 'content-type': 'application/json' } })
-  await fetch(`${app.url}/api/scale/load`, { method: 'POST', body: '{"parts":[]}', headers: { 'content-type': 'application/json' } })
+  await fetch(`${app.url}/api/scale/plug`, {
+    method: 'POST',
+    body: '{"plugged":true}',
+    headers: { 'content-type': 'application/json' },
+  })
+  await fetch(`${app.url}/api/scale/load`, {
+    method: 'POST',
+    body: '{"parts":[]}',
+    headers: { 'content-type': 'application/json' },
+  })
   // What nobody changed needs not be put back.
   if ((await worldOf(app)) === ground.world) return
   const answer = await fetch(`${app.url}/api/restore?dry=no&replace=yes`, {
@@ -98,10 +112,12 @@ const toTheDemo = async (ground: Ground): Promise<void> => {
 }
 
 /**
- * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error in the page's console.
+ * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error
+ * in the page's console.
  */
 export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground; profile: BrowserContext }>({
-  // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled again for each test.
+  // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled
+  // again for each test.
   // What a page keeps in it is thrown away before each.
   profile: [
     async ({ playwright, launchOptions }, use) => {

@@ -31,7 +31,8 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
   await expect(scale(page, 'In the hand')).toContainText('658 g')
 
   // Walk the open points until the camera's base, filter, choose, put on.
-  for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: /camera base, cage seat/ }).isVisible()); i++) await keys('o')
+  for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: /camera base, cage seat/ }).isVisible()); i++)
+    await keys('o')
   await expect(page.getByRole('grid')).toBeVisible()
   await keys('f')
   await page.keyboard.type('sedgewick half')
@@ -64,10 +65,15 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
   await saved(page)
 })
 
-test('every figure on the bench tells how it is reckoned: one stop a bar, by keyboard and by mouse', async ({ page, app }) => {
+test('every figure on the bench tells how it is reckoned: one stop a bar, by keyboard and by mouse', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2`)
   await expect(scale(page, 'Hangs')).toContainText('0.3°')
-  const ids = await page.locator('[data-figure]').evaluateAll((all) => all.map((one) => one.getAttribute('data-figure') ?? ''))
+  const ids = await page
+    .locator('[data-figure]')
+    .evaluateAll((all) => all.map((one) => one.getAttribute('data-figure') ?? ''))
   expect(ids).toEqual(['in-hand', 'to-buy', 'runs', 'hangs', 'tall', 'set-up', 'held'])
   const sheet = page.getByRole('region', { name: 'How it is reckoned' })
   for (const id of ids) {

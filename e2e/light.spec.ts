@@ -2,7 +2,10 @@ import { expect, saved, test } from './harness.ts'
 
 const lightOf = (rig: string, setup: string) => `/rigs/${rig}/light?setup=${setup}`
 
-test('the first mark: dark corners, too bright a day; one filter off and another along mend it', async ({ app, page }) => {
+test('the first mark: dark corners, too bright a day; one filter off and another along mend it', async ({
+  app,
+  page,
+}) => {
   await page.goto(app.url + lightOf('winter-ferry-1', 'crossing'))
   await expect(page.getByTestId('clean')).toHaveText(/clean from 27 mm on; the lens begins at 24 mm/)
   await expect(page.getByTestId('in-picture')).toContainText('dark corners')
@@ -70,7 +73,10 @@ test('exposure: what can not be is refused in words, what can be is reckoned at 
   await saved(page)
 })
 
-test('the lens kit is chosen in the brief, with shares, fields of view and the light of each part', async ({ app, page }) => {
+test('the lens kit is chosen in the brief, with shares, fields of view and the light of each part', async ({
+  app,
+  page,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2/brief`)
   const kit = page.getByRole('group', { name: /Which lenses come along/ })
   await expect(kit.locator('[data-lens-use]')).toHaveCount(3)
@@ -94,7 +100,10 @@ test('the lens kit is chosen in the brief, with shares, fields of view and the l
 
 test('the Glass station of the bench shows the front and leads to the light', async ({ app, page }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-1?setup=crossing`)
-  await page.getByRole('navigation', { name: 'Stations, in working order' }).getByRole('button', { name: /Glass/ }).click()
+  await page
+    .getByRole('navigation', { name: 'Stations, in working order' })
+    .getByRole('button', { name: /Glass/ })
+    .click()
   const station = page.getByRole('region', { name: 'Glass station' })
   await expect(station).toContainText('nothing, in 2 of 4 scenes')
   await expect(station.locator('[data-rim="mist"]')).toHaveCount(1)
@@ -112,5 +121,7 @@ test('a lens that can not be is refused in the part editor', async ({ app, page 
   await field.press('Tab')
   await page.getByRole('spinbutton', { name: 'Widest stop' }).fill('0')
   await page.keyboard.press('Tab')
-  await expect(page.getByRole('region', { name: 'What is still wrong' }).getByRole('listitem')).toHaveText(/f-number.*must be 0\.5 or more/)
+  await expect(page.getByRole('region', { name: 'What is still wrong' }).getByRole('listitem')).toHaveText(
+    /f-number.*must be 0\.5 or more/,
+  )
 })

@@ -42,7 +42,10 @@ test('what has not been used for a year is shown, and nothing by that name is sa
   await expect(page.getByText('Nothing is like that.')).toBeVisible()
 })
 
-test('weighed: the mass of the datasheet goes, on the bench as well; a pulled plug keeps the old one', async ({ app, page }) => {
+test('weighed: the mass of the datasheet goes, on the bench as well; a pulled plug keeps the old one', async ({
+  app,
+  page,
+}) => {
   await page.goto(`${app.url}/locker`)
   await page.locator('[data-piece="calabash-20-1"]').click()
   await page.getByRole('button', { name: 'Weigh it' }).click()
@@ -150,7 +153,8 @@ test('money: tiers with their running sum, prices of the simulated shops, a plan
 
 test('a server killed while a table is taken in has all of it or nothing', async ({ app, page }) => {
   const rows = Array.from({ length: 5000 }, (_, i) => `killed-${i},typha-bushing-14,box`).join('\n')
-  const count = async () => ((await (await page.request.get(`${app.url}/api/locker/pieces`)).json()) as { pieces: unknown[] }).pieces.length
+  const count = async () =>
+    ((await (await page.request.get(`${app.url}/api/locker/pieces`)).json()) as { pieces: unknown[] }).pieces.length
   const before = await count()
   const seen = new Set<number>()
   for (const waitMs of [150, 300, 500]) {

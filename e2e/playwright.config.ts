@@ -22,7 +22,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
-        // Pages follow one another in one renderer, which keeps what it has compiled, and the network needs no process of its own.
+        // Pages follow one another in one renderer, which keeps what it has compiled, and the network needs no process
+        // of its own.
         '--renderer-process-limit=1',
         '--disable-site-isolation-trials',
         '--enable-features=NetworkServiceInProcess2',

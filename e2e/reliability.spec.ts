@@ -7,11 +7,16 @@ const api = (app: App, path: string) => `${app.url}/api${path}`
 /** Stores a part of one's own, as the editor would: a copy of a shoe block. */
 const ownPart = async (page: Page, app: App, id: string) => {
   const part = (await (await page.request.get(api(app, '/catalogue/typha-shoe-block'))).json()) as object
-  const answer = await page.request.put(api(app, `/catalogue/${id}`), { data: { part: { ...part, id, name: `Own ${id}` }, was: null } })
+  const answer = await page.request.put(api(app, `/catalogue/${id}`), {
+    data: { part: { ...part, id, name: `Own ${id}` }, was: null },
+  })
   expect(answer.ok()).toBe(true)
 }
 
-test('a gear made for another ring, put on all the same, is a stop like any other; the rig opens again', async ({ page, app }) => {
+test('a gear made for another ring, put on all the same, is a stop like any other; the rig opens again', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-1?point=zoom%2Fring`)
   await page.getByRole('checkbox', { name: /won’t go on/ }).check()
   const misfit = page.locator('[data-misfit]').filter({ hasText: 'closes on' }).first()
@@ -74,7 +79,10 @@ test('a part made in one tab is known in the other when that takes the rig over'
   await expect(page.locator('[data-check="part-gone"]')).toHaveCount(0)
 })
 
-test('a rig put back after its own part was deleted lies on the shelf with all others, and opens whole', async ({ page, app }) => {
+test('a rig put back after its own part was deleted lies on the shelf with all others, and opens whole', async ({
+  page,
+  app,
+}) => {
   await ownPart(page, app, 'lost-block')
   await page.goto(`${app.url}${rig}`)
   await putOn(page, 'cage/top-rear', 'Own lost-block')
@@ -117,7 +125,8 @@ test('a part nobody knows any more is drawn as a block; another is chosen in its
 })
 
 test('a rig that was put away elsewhere is put back, or goes on as a new one', async ({ page, app }) => {
-  const putAway = async () => expect((await page.request.delete(api(app, '/rigs/winter-ferry-2?base=1'))).status()).toBe(204)
+  const putAway = async () =>
+    expect((await page.request.delete(api(app, '/rigs/winter-ferry-2?base=1'))).status()).toBe(204)
   await page.goto(`${app.url}${rig}?piece=mic`)
   await expect(scale(page, 'Tall')).toBeVisible()
   await putAway()
@@ -151,7 +160,10 @@ test('while storage is down the edit waits in the browser and goes on by itself'
   await expect(page.getByTestId('waiting')).toHaveCount(0)
 })
 
-test('a card that can not be worked out says so, an old one is shown as old; the others stay', async ({ page, app }) => {
+test('a card that can not be worked out says so, an old one is shown as old; the others stay', async ({
+  page,
+  app,
+}) => {
   await page.route('**/api/rigs', async (route) => {
     const answer = await route.fetch()
     const { rigs } = (await answer.json()) as { rigs: { id: string; summary: unknown }[] }

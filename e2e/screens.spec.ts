@@ -13,33 +13,71 @@ const screens = [
     async (page: Page) => expect(page.getByRole('heading', { name: 'What is this rig for?' })).toBeVisible(),
   ],
   ['bench', '/rigs/winter-ferry-1', async (page: Page) => expect(scale(page, 'Tall')).toBeVisible()],
-  ['fits here', '/rigs/winter-ferry-2?point=cage%2Ftop-rear', async (page: Page) => expect(page.getByRole('grid')).toBeVisible()],
+  [
+    'fits here',
+    '/rigs/winter-ferry-2?point=cage%2Ftop-rear',
+    async (page: Page) => expect(page.getByRole('grid')).toBeVisible(),
+  ],
   ['piece', '/rigs/winter-ferry-2?piece=handle', async (page: Page) => expect(page.getByRole('slider')).toBeVisible()],
   [
     'turntable',
     '/rigs/winter-ferry-2?view=turntable',
     async (page: Page) => expect(page.getByTestId('turntable').locator('canvas')).toBeVisible(),
   ],
-  ['set-ups', '/rigs/winter-ferry-2/set-ups', async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(5)],
-  ['balance', '/rigs/winter-ferry-2/balance', async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible()],
-  ['wiring', '/rigs/winter-ferry-1/wiring?setup=slip', async (page: Page) => expect(page.locator('[data-cable="tap"]')).toBeVisible()],
-  ['light', '/rigs/winter-ferry-1/light?setup=crossing', async (page: Page) => expect(page.getByTestId('clean')).toBeVisible()],
-  ['money', '/rigs/winter-ferry-1/money?line=monitor', async (page: Page) => expect(page.getByTestId('bill')).toBeVisible()],
+  [
+    'set-ups',
+    '/rigs/winter-ferry-2/set-ups',
+    async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(5),
+  ],
+  [
+    'balance',
+    '/rigs/winter-ferry-2/balance',
+    async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible(),
+  ],
+  [
+    'wiring',
+    '/rigs/winter-ferry-1/wiring?setup=slip',
+    async (page: Page) => expect(page.locator('[data-cable="tap"]')).toBeVisible(),
+  ],
+  [
+    'light',
+    '/rigs/winter-ferry-1/light?setup=crossing',
+    async (page: Page) => expect(page.getByTestId('clean')).toBeVisible(),
+  ],
+  [
+    'money',
+    '/rigs/winter-ferry-1/money?line=monitor',
+    async (page: Page) => expect(page.getByTestId('bill')).toBeVisible(),
+  ],
   ['locker', '/locker', async (page: Page) => expect(page.locator('[data-piece]').first()).toBeVisible()],
-  ['rehearsal', '/rigs/winter-ferry-2/rehearsal', async (page: Page) => expect(page.locator('[data-pack]')).toHaveCount(7)],
+  [
+    'rehearsal',
+    '/rigs/winter-ferry-2/rehearsal',
+    async (page: Page) => expect(page.locator('[data-pack]')).toHaveCount(7),
+  ],
   [
     'catalogue',
     '/catalogue/sedgewick-top-14',
     async (page: Page) => expect(page.getByRole('article', { name: /Sedgewick small/ })).toBeVisible(),
   ],
-  ['part editor', '/catalogue/new?from=sedgewick-top-14', async (page: Page) => expect(page.getByText('Ready to store')).toBeVisible()],
+  [
+    'part editor',
+    '/catalogue/new?from=sedgewick-top-14',
+    async (page: Page) => expect(page.getByText('Ready to store')).toBeVisible(),
+  ],
   ['how I work', '/how-i-work', async (page: Page) => expect(page.locator('[data-limit]').first()).toBeVisible()],
-  ['nowhere', '/nowhere', async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()],
+  [
+    'nowhere',
+    '/nowhere',
+    async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible(),
+  ],
 ] as const
 
 const barriers = async (page: Page, what: 'everything' | 'contrast'): Promise<string[]> => {
   // Without frames on the page nothing has to be gathered on a second one.
-  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'], preload: false, elementRef: false })
+  const axe = new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'], preload: false, elementRef: false })
   if (what === 'contrast') axe.withRules(['color-contrast', 'link-in-text-block'])
   else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
   const { violations } = await axe.analyze()
@@ -70,7 +108,9 @@ test('dialogues have no serious barrier', async ({ page, app }) => {
     await expect(page.getByRole('dialog')).toHaveCount(1)
     const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).analyze()
     expect(
-      violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id} ${nodes[0]?.html}`),
+      violations
+        .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        .map(({ id, nodes }) => `${id} ${nodes[0]?.html}`),
     ).toEqual([])
     await page.keyboard.press('Escape')
     await expect(page.getByRole('dialog')).toHaveCount(0)
@@ -95,7 +135,10 @@ test('the bench fits 1280 x 800 without scrolling the page, and nothing jumps', 
   expect(await page.evaluate(() => (window as unknown as { shifts: number }).shifts)).toBeLessThan(0.02)
 })
 
-test('what the first page loads is 250 kB of script at most, and nothing comes from elsewhere', async ({ page, app }) => {
+test('what the first page loads is 250 kB of script at most, and nothing comes from elsewhere', async ({
+  page,
+  app,
+}) => {
   const loaded = new Set<string>()
   page.on('request', (request) => loaded.add(request.url()))
   await page.goto(app.url)
@@ -119,7 +162,10 @@ test('the shelf and the brief work at 390 wide', async ({ page, app }) => {
   }
 })
 
-test('a limit of one’s own judges at once, is refused in words when no check takes it, and goes back', async ({ page, app }) => {
+test('a limit of one’s own judges at once, is refused in words when no check takes it, and goes back', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-1`)
   await expect(page.locator('[data-check="single-screw"]')).not.toHaveCount(0)
   await page.getByRole('link', { name: 'How I work' }).click()

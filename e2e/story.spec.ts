@@ -79,7 +79,10 @@ test('the first mark shows its troubles, and pressing cures makes them fewer', a
   await expect(page.locator('[data-check="single-screw"]')).toHaveCount(3)
 })
 
-test('a piece slides along its travel and the tilt follows at once; it can be swapped, owned and taken off', async ({ page, app }) => {
+test('a piece slides along its travel and the tilt follows at once; it can be swapped, owned and taken off', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2?piece=handle`)
   await expect(scale(page, 'Hangs')).toContainText('0.3°')
   await page.getByRole('slider').fill('-8')
@@ -144,7 +147,10 @@ test('a set-up is copied, held another way, and the changeover counted', async (
   await expect(page.locator('[data-point]')).toHaveCount(0)
 })
 
-test('a rig goes out as a file and comes back as a rig of its own; a spoilt file changes nothing', async ({ page, app }) => {
+test('a rig goes out as a file and comes back as a rig of its own; a spoilt file changes nothing', async ({
+  page,
+  app,
+}) => {
   await page.goto(app.url)
   const download = page.waitForEvent('download')
   await page.locator('li', { hasText: 'second mark' }).getByRole('link', { name: 'file' }).click()
@@ -156,9 +162,11 @@ test('a rig goes out as a file and comes back as a rig of its own; a spoilt file
   await expect(scale(page, 'In the hand')).toContainText('2,276 g')
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
   await expect(page.locator('[data-rig]')).toHaveCount(3)
-  await page
-    .getByLabel('Read a rig file')
-    .setInputFiles({ name: 'junk.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"zucchini-rig-file","version":1}') })
+  await page.getByLabel('Read a rig file').setInputFiles({
+    name: 'junk.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"zucchini-rig-file","version":1}'),
+  })
   await expect(page.getByRole('alert')).toContainText('Nothing was changed.')
   await page.getByRole('button', { name: 'Close' }).click()
   await expect(page.locator('[data-rig]')).toHaveCount(3)

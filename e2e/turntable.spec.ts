@@ -1,6 +1,9 @@
 import { expect, scale, test } from './harness.ts'
 
-test('the rig on the turntable: loaded only when asked for, turned by keys, drawn apart, picked', async ({ page, app }) => {
+test('the rig on the turntable: loaded only when asked for, turned by keys, drawn apart, picked', async ({
+  page,
+  app,
+}) => {
   const loaded: string[] = []
   page.on('request', (request) => loaded.push(request.url()))
   await page.goto(`${app.url}/rigs/winter-ferry-2`)

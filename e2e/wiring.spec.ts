@@ -36,7 +36,10 @@ test('what is missing is planned and plugged in at once, and comes out again by 
   await expect(summary(page)).toHaveText('1 more lead would do.')
 })
 
-test('a free socket offers what goes in; a lead laid through the clamp is longer by what it goes round', async ({ page, app }) => {
+test('a free socket offers what goes in; a lead laid through the clamp is longer by what it goes round', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2/wiring?setup=wheelhouse&lead=hdmi`)
   const card = page.getByRole('region', { name: 'The lead in hand' })
   await expect(card).toContainText('Reedsmith thin HDMI lead')
@@ -73,7 +76,10 @@ test('leads and power go out as tables', async ({ page, app }) => {
   expect(await take('Power, CSV')).toContain('Calabash H1 hybrid body,draws,12,5,')
 })
 
-test('the day is rehearsed: it plays, stands still, meets cold and a forgotten pack, and begins anew', async ({ page, app }) => {
+test('the day is rehearsed: it plays, stands still, meets cold and a forgotten pack, and begins anew', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2/rehearsal`)
   const clock = page.getByTestId('clock')
   const minutes = async () => {
@@ -105,7 +111,9 @@ test('the day is rehearsed: it plays, stands still, meets cold and a forgotten p
   await expect(page.locator('[data-pack="pack-4"]')).toContainText('left at home')
   await page.getByRole('button', { name: 'Go on' }).click()
   await page.getByRole('button', { name: 'a rush' }).click()
-  await expect(page.getByRole('region', { name: 'What happened' })).toContainText('Calabash H1 hybrid body goes dark', { timeout: 20_000 })
+  await expect(page.getByRole('region', { name: 'What happened' })).toContainText('Calabash H1 hybrid body goes dark', {
+    timeout: 20_000,
+  })
   await expect(page.getByText('the day is over').first()).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: 'From the morning' }).click()
   await expect.poll(minutes).toBeLessThan(stood + 360)

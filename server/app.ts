@@ -5,7 +5,12 @@ import rateLimit from '@fastify/rate-limit'
 import fastifyStatic from '@fastify/static'
 import swagger from '@fastify/swagger'
 import fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
-import { jsonSchemaTransform, serializerCompiler, validatorCompiler, type ZodTypeProvider } from 'fastify-type-provider-zod'
+import {
+  jsonSchemaTransform,
+  serializerCompiler,
+  validatorCompiler,
+  type ZodTypeProvider,
+} from 'fastify-type-provider-zod'
 import type { DataSource } from 'typeorm'
 import { answerClientFault, installErrors, Refusal, refusalBody } from './errors.ts'
 import { catalogueRoutes } from './features/catalogue/routes.ts'
@@ -89,7 +94,10 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
     wildcard: false,
     index: false,
     setHeaders: (reply, path) =>
-      void reply.setHeader('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      void reply.setHeader(
+        'cache-control',
+        path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+      ),
   })
   app.get('/*', { schema: { hide: true } }, async (request, reply) => {
     if (request.url.startsWith('/api/') || /\.\w+$/.test(request.url.split('?')[0] ?? ''))

@@ -122,7 +122,10 @@ test('into an empty database everything comes back', async () => {
     await kit.db.query(`DELETE FROM ${table}`)
   expect((await restore(text, 'dry=no')).status).toBe(200)
   await same(text)
-  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({ revision: 2, rig: { name: 'edited' } })
+  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({
+    revision: 2,
+    rig: { name: 'edited' },
+  })
 }, 60_000)
 
 test('a file that was cut, changed or is something else is refused with the place, and changes nothing', async () => {
@@ -152,8 +155,16 @@ test.each<[string, (line: string) => string, RegExp]>([
     (line) => line.replace(/"id":"calabash-h1","(.*?)"massG":\d+/, '"id":"calabash-h1","$1"massG":-4'),
     /line \d+, part/,
   ],
-  ['a price below nothing', (line) => line.replace(/"amountMinor":\d+/, '"amountMinor":-5'), /line \d+, price_point.*less than nothing/],
-  ['a column nobody knows', (line) => line.replace('{"t":"setting","r":{', '{"t":"setting","r":{"evil":1,'), /line \d+, setting.*evil/],
+  [
+    'a price below nothing',
+    (line) => line.replace(/"amountMinor":\d+/, '"amountMinor":-5'),
+    /line \d+, price_point.*less than nothing/,
+  ],
+  [
+    'a column nobody knows',
+    (line) => line.replace('{"t":"setting","r":{', '{"t":"setting","r":{"evil":1,'),
+    /line \d+, setting.*evil/,
+  ],
   ['a table nobody knows', (line) => line.replace('"t":"price_watch"', '"t":"user"'), /knows no \\"user\\"/],
   [
     'a piece of a part that is not there',
@@ -163,7 +174,11 @@ test.each<[string, (line: string) => string, RegExp]>([
         .replace(/("doc":\{.*"partId":")[^"]+(".*"t2")/, '$1nobody$2'),
     /locker_piece/,
   ],
-  ['a revision that is no rig', (line) => line.replace(/"body":\{"b64":"[^"]+"\}/, '"body":{"b64":"AAAA"}'), /rig_revision.*body/],
+  [
+    'a revision that is no rig',
+    (line) => line.replace(/"body":\{"b64":"[^"]+"\}/, '"body":{"b64":"AAAA"}'),
+    /rig_revision.*body/,
+  ],
   ['a moment that is none', (line) => line.replace(/"updatedAt":"[^"]+"/, '"updatedAt":"yesterday"'), /updatedAt/],
 ])(
   'a forged backup with %s is refused whole, and changes nothing',
@@ -195,8 +210,13 @@ test('a backup of the first form is read: rigs lifted, revisions packed, own par
   const old = readFileSync(join(import.meta.dirname, 'fixtures/backup-1.json'), 'utf8')
   expect((await restore(old.replace('52000', '52001'), 'dry=no&replace=yes')).body).toMatch(/checksum/)
   expect(await restore(old, 'dry=no&replace=yes')).toMatchObject({ status: 200 })
-  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({ revision: 2, rig: { version: 6, brief: { lenses: [] } } })
-  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2/revisions/1')).body).toMatchObject({ rig: { name: 'first name', version: 6 } })
+  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({
+    revision: 2,
+    rig: { version: 6, brief: { lenses: [] } },
+  })
+  expect((await kit.ask('GET', '/api/rigs/winter-ferry-2/revisions/1')).body).toMatchObject({
+    rig: { name: 'first name', version: 6 },
+  })
   expect((await kit.ask('GET', '/api/catalogue')).body).toMatchObject({ own: ['my-cage'] })
   const again = await written()
   expect((await restore(again, 'dry=no&replace=yes')).status).toBe(200)
@@ -268,7 +288,10 @@ test('safety copies have names of their own and the oldest go after twelve', asy
 })
 
 test('a nightly backup goes to both folders; a failure is remembered with its day and forgotten when it works again', async () => {
-  const [dir, too] = [mkdtempSync(join(tmpdir(), 'zucchini-a-')), join(mkdtempSync(join(tmpdir(), 'zucchini-b-')), 'deeper')]
+  const [dir, too] = [
+    mkdtempSync(join(tmpdir(), 'zucchini-a-')),
+    join(mkdtempSync(join(tmpdir(), 'zucchini-b-')), 'deeper'),
+  ]
   const now = () => new Date('2026-11-25T12:00:00')
   const nightly = new Nightly(new BackupService(kit.db), [dir, too], undefined, now)
   await nightly.write()
@@ -280,7 +303,12 @@ test('a nightly backup goes to both folders; a failure is remembered with its da
     why: null,
     low: expect.any(Boolean) as boolean,
   })
-  const blocked = new Nightly(new BackupService(kit.db), [join(dir, nameOf('2026-11-25'), 'not-a-folder')], undefined, now)
+  const blocked = new Nightly(
+    new BackupService(kit.db),
+    [join(dir, nameOf('2026-11-25'), 'not-a-folder')],
+    undefined,
+    now,
+  )
   await blocked.write()
   expect(await blocked.state()).toMatchObject({
     on: true,
@@ -304,7 +332,9 @@ test('a program killed again and again while it writes backups leaves none that 
   let whole = 0
   for (const waitMs of [3, 17, 41]) {
     for (const name of there()) rmSync(join(dir, name))
-    const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', program], { stdio: 'ignore' })
+    const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', program], {
+      stdio: 'ignore',
+    })
     // Once the first stands there the next is being written: that is when the blow falls.
     while (there().length === 0 && child.exitCode === null) await new Promise((done) => setTimeout(done, 20))
     await new Promise((done) => setTimeout(done, waitMs))

@@ -28,8 +28,13 @@ test('a database killed right after a confirmed save has every revision when it 
 
   const second = await runDatabase({ dir, databases: ['crash'] })
   const after = await startKit({ url: second.url('crash'), keep: true })
-  expect((await after.ask('GET', `/api/rigs/${secondMark.id}`)).body as SavedRig).toMatchObject({ revision: 26, rig: { name: 'edit 25' } })
-  expect(((await after.ask('GET', `/api/rigs/${secondMark.id}/revisions`)).body as { revisions: unknown[] }).revisions).toHaveLength(26)
+  expect((await after.ask('GET', `/api/rigs/${secondMark.id}`)).body as SavedRig).toMatchObject({
+    revision: 26,
+    rig: { name: 'edit 25' },
+  })
+  expect(
+    ((await after.ask('GET', `/api/rigs/${secondMark.id}/revisions`)).body as { revisions: unknown[] }).revisions,
+  ).toHaveLength(26)
   await after.close()
   await second.stop()
   rmSync(dir, { recursive: true, force: true })
@@ -39,7 +44,9 @@ test('a database killed while five thousand rows are taken in has all of them or
   const dir = mkdtempSync(join(tmpdir(), 'zucchini-crash-'))
   chmodSync(dir, 0o755)
   const table = (n: number) =>
-    writeLockerCsv(Array.from({ length: 5000 }, (_, i) => newPiece(`crash-${n}-${i}`, 'typha-bushing-14', { place: 'box' })))
+    writeLockerCsv(
+      Array.from({ length: 5000 }, (_, i) => newPiece(`crash-${n}-${i}`, 'typha-bushing-14', { place: 'box' })),
+    )
   let base = await runDatabase({ dir, databases: ['crash'] })
   let kit = await startKit({ url: base.url('crash') })
   const seen: string[] = []

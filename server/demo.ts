@@ -19,13 +19,10 @@ const rowOf = (part: Part) => ({ id: part.id, role: part.role, origin: 'demo', d
 
 const loadRigs = async (manager: EntityManager, now: Date): Promise<void> => {
   for (const rig of demoRigs) {
-    await manager.query('INSERT INTO rig (id, revision, name, doc, createdAt, updatedAt, removedAt) VALUES (?, 1, ?, ?, ?, ?, NULL)', [
-      rig.id,
-      rig.name,
-      JSON.stringify(rig),
-      now,
-      now,
-    ])
+    await manager.query(
+      'INSERT INTO rig (id, revision, name, doc, createdAt, updatedAt, removedAt) VALUES (?, 1, ?, ?, ?, ?, NULL)',
+      [rig.id, rig.name, JSON.stringify(rig), now, now],
+    )
     await manager.query(
       "INSERT INTO rig_revision (rigId, revision, note, body, whole, grewFrom, same, name, savedAt) VALUES (?, 1, 'demo', ?, NULL, NULL, NULL, NULL, ?)",
       [rig.id, packWhole(rig).body, now],

@@ -5,12 +5,17 @@ import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod'
 import { diskIsFull } from './room.ts'
 import { isAway, isFull } from './transactions.ts'
 
-/** Every refusal the server gives: its status and what a person should do about it. Docs and tests hold to this table. */
+/**
+ * Every refusal the server gives: its status and what a person should do about it. Docs and tests hold to this table.
+ */
 export const errorTable = {
   'not-found': [404, 'There is nothing under this address.'],
   'bad-address': [400, 'This address can not be read. Check what was typed or pasted.'],
   'rig-unknown': [404, 'There is no such rig. Go back to the shelf and open another.'],
-  'rig-put-away': [410, 'This rig was taken off the shelf. Nothing of it is lost: put it back, or go on with a new rig.'],
+  'rig-put-away': [
+    410,
+    'This rig was taken off the shelf. Nothing of it is lost: put it back, or go on with a new rig.',
+  ],
   'part-unknown': [404, 'The catalogue has no such part.'],
   'revision-unknown': [404, 'This rig has no such revision.'],
   'rehearsal-unknown': [404, 'This rehearsal was put away. Start it again.'],
@@ -35,7 +40,10 @@ export const errorTable = {
   'scale-unsteady': [409, 'The scale has not come to rest. Nothing was changed; wait a moment.'],
   'scale-empty': [409, 'Nothing lies on the scale. Nothing was changed; lay the piece on it first.'],
   'backup-bad': [422, 'This is not a whole backup of this program. Nothing was changed.'],
-  'not-empty': [409, 'There is something stored here already. Say that it may be replaced, or restore into an empty database.'],
+  'not-empty': [
+    409,
+    'There is something stored here already. Say that it may be replaced, or restore into an empty database.',
+  ],
   'locker-changed': [409, 'The locker changed in the meantime. Look at the new count and try again.'],
   'limit-refused': [422, 'No check takes this limit. The list says what each of them takes.'],
   malformed: [400, 'What was sent is not in the expected form.'],
@@ -63,7 +71,9 @@ export class Refusal extends Error {
   }
 }
 
-const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>> = {
+const words: Readonly<
+  Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>
+> = {
   'file-too-long': () => 'a rig file may have two million characters at most',
   'not-json': ({ reason }) => `this is not JSON: ${reason}`,
   'not-a-rig-file': ({ found }) => `this is not a rig file; its format says "${found}" instead of "zucchini-rig-file"`,
@@ -81,7 +91,8 @@ const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, n
   'holds-no-cable': ({ instance }) => `"${instance}" can not hold a cable`,
   'socket-unknown': ({ instance, socket }) => `"${instance}" has no socket "${socket}"`,
   'brace-loose': ({ instance }) => `"${instance}" is braced but does not sit on the rig`,
-  'pose-unknown': ({ instance, hinge, position }) => `"${instance}" has no hinge "${hinge}" with a position "${position}"`,
+  'pose-unknown': ({ instance, hinge, position }) =>
+    `"${instance}" has no hinge "${hinge}" with a position "${position}"`,
   'standard-unknown': ({ standard }) => `nobody knows the mounting standard "${standard}"`,
   'not-square': ({ mount }) => `the height of "${mount}" must stand square to the way it faces`,
   'mass-missing': () => 'give its mass, or say that it is unknown',
@@ -143,7 +154,10 @@ export const installErrors = (app: FastifyInstance): void => {
     if (isAway(error)) return send('database-down')
     if (hasZodFastifySchemaValidationErrors(error))
       return send('malformed', {
-        issues: error.validation.map((issue) => ({ path: readable(issue.instancePath), message: issue.message ?? 'not as expected' })),
+        issues: error.validation.map((issue) => ({
+          path: readable(issue.instancePath),
+          message: issue.message ?? 'not as expected',
+        })),
       })
     if (error.statusCode === 413) return send('too-large')
     if (error.statusCode === 429) return send('too-many')

@@ -15,7 +15,8 @@ export const installHostGuard = (app: FastifyInstance, hosts: readonly string[])
   app.addHook('onRequest', async ({ headers, method }) => {
     if (!known.has(nameOf(headers.host ?? ''))) throw new Refusal('wrong-place')
     if (method === 'GET' || method === 'HEAD' || headers.origin === undefined) return
-    if (headers.origin !== `http://${headers.host}` && headers.origin !== `https://${headers.host}`) throw new Refusal('wrong-place')
+    if (headers.origin !== `http://${headers.host}` && headers.origin !== `https://${headers.host}`)
+      throw new Refusal('wrong-place')
   })
 }
 
@@ -41,7 +42,8 @@ const BACKUPS = 'application/vnd.zucchini.backup'
 /** Ends a request whose body trickles in. A backup may take its time: it is read as fast as the database takes it. */
 export const installSlowBodyGuard = (app: FastifyInstance, slowestMs = SLOWEST_BODY_MS): void => {
   app.addHook('preParsing', (request, reply, payload, done) => {
-    const hasBody = request.headers['content-length'] !== undefined || request.headers['transfer-encoding'] !== undefined
+    const hasBody =
+      request.headers['content-length'] !== undefined || request.headers['transfer-encoding'] !== undefined
     if (hasBody && !request.headers['content-type']?.startsWith(BACKUPS)) {
       const timer = setTimeout(() => {
         // The answer first; what still trickles in is not waited for.

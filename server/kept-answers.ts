@@ -6,7 +6,10 @@ export interface KeptAnswer {
   readonly bytes: Buffer
 }
 
-/** Sends a kept answer as it is, or 304 to a browser that has it already. It was checked on its way in; nothing is checked or written again. */
+/**
+ * Sends a kept answer as it is, or 304 to a browser that has it already. It was checked on its way in; nothing is
+ * checked or written again.
+ */
 export const sendKept = (request: FastifyRequest, reply: FastifyReply, { tag, bytes }: KeptAnswer): FastifyReply => {
   const etag = `"${tag}"`
   reply.header('etag', etag).header('cache-control', 'no-cache')

@@ -57,7 +57,8 @@ test('a piece is saved over the revision it was made from, or both versions are 
 
 test('what is sold no longer counts, what is lent does', async () => {
   const piece = newPiece('lens-y', 'calabash-85')
-  const count = async () => ((await kit.ask('GET', '/api/locker')).body as { pieces: Record<string, number> }).pieces['calabash-85'] ?? 0
+  const count = async () =>
+    ((await kit.ask('GET', '/api/locker')).body as { pieces: Record<string, number> }).pieces['calabash-85'] ?? 0
   await put(piece, 0)
   expect(await count()).toBe(1)
   await put({ ...piece, state: 'lent', lentTo: 'Ines', lentOn: '2026-11-01' }, 1)
@@ -86,7 +87,9 @@ test('described pieces are not taken away by counting down', async () => {
   })
   expect(await kit.ask('PUT', '/api/locker/calabash-35', { was: 1, pieces: 3 })).toMatchObject({ status: 200 })
   expect(await kit.ask('PUT', '/api/locker/calabash-35', { was: 3, pieces: 1 })).toMatchObject({ status: 200 })
-  expect((await pieces()).filter(({ piece }) => piece.partId === 'calabash-35').map(({ piece }) => piece.id)).toEqual(['only'])
+  expect((await pieces()).filter(({ piece }) => piece.partId === 'calabash-35').map(({ piece }) => piece.id)).toEqual([
+    'only',
+  ])
 })
 
 test('out as a table and in again changes nothing', async () => {
@@ -99,7 +102,9 @@ test('out as a table and in again changes nothing', async () => {
 
 test('a table with one bad line is told by line and column, and nothing of it is taken in', async () => {
   const before = await pieces()
-  const answer = await csv('part,paid,bought (YYYY-MM-DD)\ncalabash-85,520.00,2026-01-02\ncalabash-85,-3,2026-13-01\nnobody,1,\n')
+  const answer = await csv(
+    'part,paid,bought (YYYY-MM-DD)\ncalabash-85,520.00,2026-01-02\ncalabash-85,-3,2026-13-01\nnobody,1,\n',
+  )
   expect(answer.body).toMatchObject({ ok: false, rows: 3, added: 0 })
   expect(answer.body.issues.map(({ line, column }) => [line, column])).toEqual([
     [3, 'paid'],
@@ -127,7 +132,9 @@ test('what would run as a formula is refused, in the wrong encoding nothing is g
 })
 
 test('fifty thousand rows are judged, and taken in at once or not at all', async () => {
-  const many = Array.from({ length: 50_000 }, (_, i) => newPiece(`many-${i}`, 'typha-bushing-14', { place: `box ${i % 40}` }))
+  const many = Array.from({ length: 50_000 }, (_, i) =>
+    newPiece(`many-${i}`, 'typha-bushing-14', { place: `box ${i % 40}` }),
+  )
   const text = writeLockerCsv(many)
   expect((await csv(text, 'yes')).body).toMatchObject({ ok: true, rows: 50_000, added: 50_000 })
   const spoilt = text.replace('many-49999,typha-bushing-14', 'many-49999,nobody')
@@ -150,7 +157,10 @@ test('weighing: what the scale shows at rest takes the place of the datasheet; b
   after(10)
   await kit.ask('POST', '/api/scale/plug', { plugged: false })
   expect(await weigh(1)).toMatchObject({ status: 409, body: { error: { code: 'scale-gone' } } })
-  expect((await pieces()).find(({ piece: one }) => one.id === 'weighed')).toMatchObject({ revision: 1, piece: { measuredG: null } })
+  expect((await pieces()).find(({ piece: one }) => one.id === 'weighed')).toMatchObject({
+    revision: 1,
+    piece: { measuredG: null },
+  })
   await kit.ask('POST', '/api/scale/plug', { plugged: true })
   const done = await weigh(1)
   expect(done).toMatchObject({ status: 200, body: { revision: 2, piece: { measuredOn: today } } })
@@ -162,7 +172,10 @@ test('weighing: what the scale shows at rest takes the place of the datasheet; b
 
 test('taring, and an unknown part', async () => {
   await laid(['calabash-h1'])
-  expect(await kit.ask('POST', '/api/scale/tare')).toMatchObject({ status: 409, body: { error: { code: 'scale-unsteady' } } })
+  expect(await kit.ask('POST', '/api/scale/tare')).toMatchObject({
+    status: 409,
+    body: { error: { code: 'scale-unsteady' } },
+  })
   after(10)
   const tared = await kit.ask('POST', '/api/scale/tare')
   expect(tared).toMatchObject({ status: 200, body: { simulated: true, stable: true } })

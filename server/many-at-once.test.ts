@@ -19,7 +19,12 @@ const statuses = (answers: readonly { status: number }[]) => answers.map(({ stat
 
 test('thirty different new parts at once: all are stored', async () => {
   const answers = await Promise.all(
-    times(30, (i) => kit.ask('PUT', `/api/catalogue/many-${i}`, { part: { ...shipped, id: `many-${i}`, name: `many ${i}` }, was: null })),
+    times(30, (i) =>
+      kit.ask('PUT', `/api/catalogue/many-${i}`, {
+        part: { ...shipped, id: `many-${i}`, name: `many ${i}` },
+        was: null,
+      }),
+    ),
   )
   expect(statuses(answers)).toEqual(times(30, () => 200))
   const { own } = (await kit.ask('GET', '/api/catalogue')).body as { own: string[] }
@@ -28,14 +33,19 @@ test('thirty different new parts at once: all are stored', async () => {
 
 test('the same new part thirty times: one is stored, the others are told', async () => {
   const answers = await Promise.all(
-    times(30, () => kit.ask('PUT', '/api/catalogue/only-one', { part: { ...shipped, id: 'only-one', name: 'one' }, was: null })),
+    times(30, () =>
+      kit.ask('PUT', '/api/catalogue/only-one', { part: { ...shipped, id: 'only-one', name: 'one' }, was: null }),
+    ),
   )
   expect(statuses(answers)).toEqual([200, ...times(29, () => 409)])
 })
 
 test('the same rig file twice at once: two rigs, each with its history', async () => {
   const own = { ...shipped, id: 'brought-along', name: 'brought along' }
-  const rig = { ...secondMark, kit: secondMark.kit.map((piece) => (piece.id === 'block' ? { ...piece, partId: own.id } : piece)) }
+  const rig = {
+    ...secondMark,
+    kit: secondMark.kit.map((piece) => (piece.id === 'block' ? { ...piece, partId: own.id } : piece)),
+  }
   const text = writeRigFile(rig, catalogueOf([...demoParts, own]))
   const answers = await Promise.all(times(6, () => kit.ask('POST', '/api/rig-files', { text, dry: false })))
   expect(statuses(answers)).toEqual(times(6, () => 200))
@@ -45,9 +55,13 @@ test('the same rig file twice at once: two rigs, each with its history', async (
 })
 
 test('forty counts of one locker at once: one or more are set, the others are told, none fails', async () => {
-  const answers = await Promise.all(times(40, (i) => kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 0, pieces: 1 + (i % 3) })))
+  const answers = await Promise.all(
+    times(40, (i) => kit.ask('PUT', '/api/locker/papyr-shotgun', { was: 0, pieces: 1 + (i % 3) })),
+  )
   expect(statuses(answers)).toEqual([200, ...times(39, () => 409)])
-  const other = await Promise.all(times(40, (i) => kit.ask('PUT', `/api/locker/${demoParts[i]?.id ?? ''}`, { was: 99, pieces: 1 })))
+  const other = await Promise.all(
+    times(40, (i) => kit.ask('PUT', `/api/locker/${demoParts[i]?.id ?? ''}`, { was: 99, pieces: 1 })),
+  )
   expect(other.every(({ status }) => status === 409 || status === 200)).toBe(true)
 })
 
@@ -123,11 +137,17 @@ test('today is the operator’s day, not that of Greenwich', async () => {
     available: true,
   })
   expect((await late.ask('POST', '/api/prices', price('here'), { 'x-time-zone': 'Etc/UTC' })).status).toBe(422)
-  expect((await late.ask('POST', '/api/prices', price('there'), { 'x-time-zone': 'Pacific/Auckland' })).status).toBe(201)
-  expect((await late.ask('GET', '/api/locker/pieces', undefined, { 'x-time-zone': 'Pacific/Auckland' })).body).toMatchObject({
+  expect((await late.ask('POST', '/api/prices', price('there'), { 'x-time-zone': 'Pacific/Auckland' })).status).toBe(
+    201,
+  )
+  expect(
+    (await late.ask('GET', '/api/locker/pieces', undefined, { 'x-time-zone': 'Pacific/Auckland' })).body,
+  ).toMatchObject({
     today: '2026-11-25',
   })
-  expect((await late.ask('GET', '/api/locker/pieces', undefined, { 'x-time-zone': 'America/Lima' })).body).toMatchObject({
+  expect(
+    (await late.ask('GET', '/api/locker/pieces', undefined, { 'x-time-zone': 'America/Lima' })).body,
+  ).toMatchObject({
     today: '2026-11-24',
   })
   expect((await late.ask('GET', '/api/locker/pieces', undefined, { 'x-time-zone': 'Nowhere/At_All' })).status).toBe(200)

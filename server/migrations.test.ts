@@ -20,7 +20,12 @@ test('a locker that was only counted comes out piece by piece, also when the ste
   const [part, other] = demoParts
   if (!part || !other) throw new Error('the demo has parts')
   for (const one of [part, other])
-    await old.query('INSERT INTO part (id, role, origin, doc) VALUES (?, ?, ?, ?)', [one.id, one.role, 'demo', JSON.stringify(one)])
+    await old.query('INSERT INTO part (id, role, origin, doc) VALUES (?, ?, ?, ?)', [
+      one.id,
+      one.role,
+      'demo',
+      JSON.stringify(one),
+    ])
   await old.query('INSERT INTO locker_item (partId, pieces) VALUES (?, 3), (?, 1)', [part.id, other.id])
   await old.destroy()
 

@@ -9,7 +9,10 @@ const zones = new AsyncLocalStorage<string | undefined>()
 
 const isZone = (name: string): boolean => {
   try {
-    return name.length <= LONGEST_ZONE && new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone.length > 0
+    return (
+      name.length <= LONGEST_ZONE &&
+      new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone.length > 0
+    )
   } catch {
     return false
   }

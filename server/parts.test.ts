@@ -14,7 +14,8 @@ afterAll(() => kit.close())
 
 const shipped = demoParts.find(({ id }) => id === 'typha-shoe-block') as Part
 const own = (id: string, more: Partial<Part> = {}): Part => ({ ...shipped, id, name: `my ${id}`, ...more })
-const put = (part: unknown, was: string | null, id = (part as Part).id) => kit.ask('PUT', `/api/catalogue/${id}`, { part, was })
+const put = (part: unknown, was: string | null, id = (part as Part).id) =>
+  kit.ask('PUT', `/api/catalogue/${id}`, { part, was })
 const known = async (id: string) => (await kit.ask('GET', `/api/catalogue/${id}`)).body as Part
 const code = (body: unknown) => (body as { error: { code: string } }).error.code
 
@@ -38,29 +39,40 @@ test('a change is made over the data it came from, or not at all', async () => {
 })
 
 test('of many new parts with one id at once exactly one is stored', async () => {
-  const answers = await Promise.all(Array.from({ length: 8 }, (_, i) => put(own('race-block', { massG: 20 + i }), null)))
+  const answers = await Promise.all(
+    Array.from({ length: 8 }, (_, i) => put(own('race-block', { massG: 20 + i }), null)),
+  )
   expect(answers.filter(({ status }) => status === 200)).toHaveLength(1)
   expect(answers.filter(({ status, body }) => status === 409 && code(body) === 'part-exists')).toHaveLength(7)
 })
 
 test('rigs stored by an older version are read as today’s, also when a part is changed', async () => {
-  const first = JSON.parse(JSON.stringify({ ...secondMark, id: 'from-before', name: 'from before', version: 1 })) as Record<
-    string,
-    never
-  > & { brief: object; setups: object[] }
-  const plain = (object: object, ...fields: string[]) => Object.fromEntries(Object.entries(object).filter(([key]) => !fields.includes(key)))
+  const first = JSON.parse(
+    JSON.stringify({ ...secondMark, id: 'from-before', name: 'from before', version: 1 }),
+  ) as Record<string, never> & { brief: object; setups: object[] }
+  const plain = (object: object, ...fields: string[]) =>
+    Object.fromEntries(Object.entries(object).filter(([key]) => !fields.includes(key)))
   const doc = {
     ...first,
     brief: plain(first.brief, 'wideMm'),
     setups: first.setups.map((setup) => plain(setup, 'orientation', 'capG', 'braces', 'poses', 'links')),
   }
   const now = new Date()
-  await kit.db
-    .getRepository(rigEntity)
-    .insert({ id: 'from-before', revision: 1, name: 'from before', doc: doc as never, createdAt: now, updatedAt: now, removedAt: null })
+  await kit.db.getRepository(rigEntity).insert({
+    id: 'from-before',
+    revision: 1,
+    name: 'from before',
+    doc: doc as never,
+    createdAt: now,
+    updatedAt: now,
+    removedAt: null,
+  })
   const { body } = await kit.ask('GET', '/api/rigs/from-before')
   expect(body).toMatchObject({
-    rig: { version: 6, setups: expect.arrayContaining([expect.objectContaining({ braces: [], links: [] })]) as unknown },
+    rig: {
+      version: 6,
+      setups: expect.arrayContaining([expect.objectContaining({ braces: [], links: [] })]) as unknown,
+    },
   })
   const { tag } = (await put(own('beside-it'), null)).body as { tag: string }
   expect((await put(own('beside-it', { massG: 16 }), tag)).status).toBe(200)
@@ -79,11 +91,36 @@ test('shipped parts stay as they are; ids are taken once; strangers are not chan
 test.each<[string, object, string, RegExp]>([
   ['a negative mass', { massG: -4 }, 'malformed', /massG/],
   ['no solids', { solids: [] }, 'malformed', /solids/],
-  ['prices the wrong way round', { price: { low: 9, usual: 5, high: 7 } }, 'malformed', /rise from low over usual to high/],
-  ['a mount in the air', { mounts: shipped.mounts.map((mount) => ({ ...mount, at: [0, 90, 0] })) }, 'unsound-part', /hangs in the air/],
-  ['a standard nobody knows', { mounts: shipped.mounts.map((mount) => ({ ...mount, standard: 'glue' })) }, 'unsound-part', /glue/],
-  ['one mount id twice', { mounts: shipped.mounts.map((mount) => ({ ...mount, id: 'same' })) }, 'unsound-part', /used twice/],
-  ['a crooked mount', { mounts: shipped.mounts.map((mount) => ({ ...mount, up: mount.out })) }, 'unsound-part', /square/],
+  [
+    'prices the wrong way round',
+    { price: { low: 9, usual: 5, high: 7 } },
+    'malformed',
+    /rise from low over usual to high/,
+  ],
+  [
+    'a mount in the air',
+    { mounts: shipped.mounts.map((mount) => ({ ...mount, at: [0, 90, 0] })) },
+    'unsound-part',
+    /hangs in the air/,
+  ],
+  [
+    'a standard nobody knows',
+    { mounts: shipped.mounts.map((mount) => ({ ...mount, standard: 'glue' })) },
+    'unsound-part',
+    /glue/,
+  ],
+  [
+    'one mount id twice',
+    { mounts: shipped.mounts.map((mount) => ({ ...mount, id: 'same' })) },
+    'unsound-part',
+    /used twice/,
+  ],
+  [
+    'a crooked mount',
+    { mounts: shipped.mounts.map((mount) => ({ ...mount, up: mount.out })) },
+    'unsound-part',
+    /square/,
+  ],
   [
     'a hinge that moves nothing',
     {
@@ -139,7 +176,8 @@ test('a part that holds a rig together can not be taken away or lose the mount i
 })
 
 test('a part taken out keeps its last data for the rigs that used it: they come back whole, and so does the part', async () => {
-  const catalogue = async () => (await kit.ask('GET', '/api/catalogue')).body as { parts: Part[]; own: string[]; gone: Part[] }
+  const catalogue = async () =>
+    (await kit.ask('GET', '/api/catalogue')).body as { parts: Part[]; own: string[]; gone: Part[] }
   const { parts, gone } = await catalogue()
   expect(parts.some(({ id }) => id === 'rig-block')).toBe(false)
   expect(gone).toEqual([own('rig-block', { massG: 15 })])
@@ -147,7 +185,9 @@ test('a part taken out keeps its last data for the rigs that used it: they come 
   const back = await kit.ask('POST', '/api/rigs/on-mine/put-back')
   expect(back.status).toBe(200)
   const { rig } = back.body as { rig: Rig }
-  expect((await kit.ask('PUT', '/api/rigs/on-mine', { base: 1, rig: { ...rig, name: 'still on mine' } })).status).toBe(200)
+  expect((await kit.ask('PUT', '/api/rigs/on-mine', { base: 1, rig: { ...rig, name: 'still on mine' } })).status).toBe(
+    200,
+  )
   expect((await kit.ask('GET', '/api/rigs')).status).toBe(200)
   // Nobody can own it or price it as if it were on offer; it can be brought back, once.
   expect((await kit.ask('POST', '/api/catalogue/rig-block/bring-back')).status).toBe(204)
@@ -167,7 +207,9 @@ test('a rig whose part is lost for good still opens and can be saved; a new one 
   await kit.db.query("DELETE FROM part WHERE id = 'lost-block'")
   await kit.db.query("UPDATE world SET number = number + 1 WHERE name = 'catalogue'")
   expect((await kit.ask('PUT', '/api/rigs/on-lost', { base: 1, rig: { ...lost, name: 'renamed' } })).status).toBe(200)
-  expect(code((await kit.ask('POST', '/api/rigs', { rig: { ...lost, id: 'copy-of-lost' }, note: '' })).body)).toBe('unsound-rig')
+  expect(code((await kit.ask('POST', '/api/rigs', { rig: { ...lost, id: 'copy-of-lost' }, note: '' })).body)).toBe(
+    'unsound-rig',
+  )
   await kit.ask('GET', '/api/rigs')
   await kit.shelf.settled()
   const { rigs } = (await kit.ask('GET', '/api/rigs')).body as { rigs: ShelfEntry[] }

@@ -54,9 +54,15 @@ test.each([
 })
 
 test('a rate makes another currency count; a rate of nothing or of tomorrow is refused', async () => {
-  expect(await kit.ask('POST', '/api/prices/rates', { currency: 'USD', seenOn: today, rate: 0 })).toMatchObject({ status: 400 })
-  expect(await kit.ask('POST', '/api/prices/rates', { currency: 'USD', seenOn: '2026-12-01', rate: 1 })).toMatchObject({ status: 422 })
-  expect((await kit.ask('POST', '/api/prices/rates', { currency: 'USD', seenOn: '2026-11-01', rate: 0.9 })).status).toBe(200)
+  expect(await kit.ask('POST', '/api/prices/rates', { currency: 'USD', seenOn: today, rate: 0 })).toMatchObject({
+    status: 400,
+  })
+  expect(await kit.ask('POST', '/api/prices/rates', { currency: 'USD', seenOn: '2026-12-01', rate: 1 })).toMatchObject({
+    status: 422,
+  })
+  expect(
+    (await kit.ask('POST', '/api/prices/rates', { currency: 'USD', seenOn: '2026-11-01', rate: 0.9 })).status,
+  ).toBe(200)
   expect((await add({ currency: 'USD', seenOn: '2026-11-19', shop: 'Overseas', amountMinor: 60_000 })).status).toBe(201)
   expect(await viewOf('calabash-85')).toMatchObject({ points: 3, usual: 54_000 })
 })
@@ -71,7 +77,9 @@ test('a watched price tells when it comes under its mark', async () => {
 })
 
 test('the ledger of a part, and a price taken out of it', async () => {
-  const { prices } = (await kit.ask('GET', '/api/prices/of/calabash-85')).body as { prices: { id: string; seenOn: string }[] }
+  const { prices } = (await kit.ask('GET', '/api/prices/of/calabash-85')).body as {
+    prices: { id: string; seenOn: string }[]
+  }
   expect(prices.map(({ seenOn }) => seenOn)).toEqual(['2026-11-25', '2026-11-20', '2026-11-20', '2026-11-19'])
   expect((await kit.ask('DELETE', `/api/prices/${prices[0]?.id ?? ''}`)).status).toBe(200)
   expect(await kit.ask('DELETE', `/api/prices/${prices[0]?.id ?? ''}`)).toMatchObject({ status: 404 })
@@ -81,7 +89,8 @@ test('the ledger of a part, and a price taken out of it', async () => {
 test('the simulated shops can be asked and sent away; the same seed says the same', async () => {
   const on = (seed: number) => kit.ask('PUT', '/api/prices/reckoning', reckoning({ feed: { on: true, seed } }))
   const [first, again, other] = [await on(11), await on(11), await on(12)]
-  const usual = ({ body }: { body: never }) => (body as Overview).views.map(({ partId, usual: amount }) => [partId, amount])
+  const usual = ({ body }: { body: never }) =>
+    (body as Overview).views.map(({ partId, usual: amount }) => [partId, amount])
   expect(usual(first).length).toBeGreaterThan(300)
   expect(usual(again)).toEqual(usual(first))
   expect(usual(other)).not.toEqual(usual(first))
@@ -93,8 +102,11 @@ test('the questions the ledger is asked are answered from indexes', async () => 
   // What is known of small tables is little; the indexes are judged on one as full as a year makes it.
   await kit.ask('PUT', '/api/prices/reckoning', reckoning({ feed: { on: true, seed: 1 } }))
   for (const table of ['price_point', 'locker_piece']) await kit.db.query(`ANALYZE TABLE ${table}`)
-  const keyOf = async (sql: string, values: unknown[]) => (await kit.db.query<{ key: string | null }[]>(`EXPLAIN ${sql}`, values))[0]?.key
-  expect(await keyOf('SELECT * FROM price_point WHERE partId = ? ORDER BY seenOn DESC LIMIT 1000', ['calabash-35'])).toBe('price_once')
+  const keyOf = async (sql: string, values: unknown[]) =>
+    (await kit.db.query<{ key: string | null }[]>(`EXPLAIN ${sql}`, values))[0]?.key
+  expect(
+    await keyOf('SELECT * FROM price_point WHERE partId = ? ORDER BY seenOn DESC LIMIT 1000', ['calabash-35']),
+  ).toBe('price_once')
   expect(await keyOf('SELECT * FROM locker_piece WHERE partId = ?', ['calabash-h1'])).toBe('piece_by_part')
   expect(await keyOf('SELECT id FROM price_point WHERE source = ?', ['hand'])).toBe('price_by_source')
   await kit.ask('PUT', '/api/prices/reckoning', reckoning())

@@ -44,7 +44,13 @@ const follow = async (id: string, wanted: (frame: Frame) => boolean): Promise<{ 
 
 test('the demo’s day is played to its end: packs are changed, nothing goes dark, and the energy adds up', async () => {
   const { id, frame: first } = await start()
-  expect(first).toMatchObject({ simulated: true, second: 0, over: false, swaps: 0, phase: { name: 'setting up on the slip' } })
+  expect(first).toMatchObject({
+    simulated: true,
+    second: 0,
+    over: false,
+    swaps: 0,
+    phase: { name: 'setting up on the slip' },
+  })
   expect(first.packs.map(({ percent }) => percent)).toEqual([100, 100, 100, 100, 100, 100, 100])
   const { frame } = await follow(id, ({ over }) => over)
   expect(frame.second).toBe(360 * 60)
@@ -83,7 +89,11 @@ test.each([
   ['a speed beyond all', { speed: 1e9 }, 400],
   ['a set-up nobody knows', { setup: 'nowhere' }, 400],
   ['no rig', { rig: {} }, 400],
-  ['a rig that names a part nobody has', { rig: { ...firstMark, kit: [{ id: 'camera', partId: 'ghost', status: 'in' }] } }, 422],
+  [
+    'a rig that names a part nobody has',
+    { rig: { ...firstMark, kit: [{ id: 'camera', partId: 'ghost', status: 'in' }] } },
+    422,
+  ],
 ])('refused: %s', async (_, more, status) => {
   const answer = await kit.ask('POST', '/api/rehearsals', { rig: secondMark, setup: 'crossing', ...more })
   expect(answer.status).toBe(status)
@@ -103,5 +113,7 @@ test('the oldest gives way when too many are played, and an unknown one is refus
   for (let i = 0; i < 8; i++) await start()
   const gone = await kit.ask('GET', `/api/rehearsals/${id}/stream`)
   expect(gone.status).toBe(404)
-  expect(gone.body).toMatchObject({ error: { code: 'rehearsal-unknown', message: 'This rehearsal was put away. Start it again.' } })
+  expect(gone.body).toMatchObject({
+    error: { code: 'rehearsal-unknown', message: 'This rehearsal was put away. Start it again.' },
+  })
 })

@@ -21,7 +21,10 @@ test('the demo rigs lie on the shelf', async () => {
 
 test('a rig comes back exactly as it was saved', async () => {
   expect((await create('there-and-back')).status).toBe(201)
-  expect((await kit.ask('GET', '/api/rigs/there-and-back')).body).toMatchObject({ rig: fresh('there-and-back'), revision: 1 })
+  expect((await kit.ask('GET', '/api/rigs/there-and-back')).body).toMatchObject({
+    rig: fresh('there-and-back'),
+    revision: 1,
+  })
 })
 
 test('each save is a revision of its own, and all stay', async () => {
@@ -30,11 +33,20 @@ test('each save is a revision of its own, and all stay', async () => {
     [1, 'one'],
     [2, 'two'],
   ] as const) {
-    const { status, body } = await kit.ask('PUT', '/api/rigs/history', { base, rig: { ...fresh('history'), name }, note: `named ${name}` })
+    const { status, body } = await kit.ask('PUT', '/api/rigs/history', {
+      base,
+      rig: { ...fresh('history'), name },
+      note: `named ${name}`,
+    })
     expect([status, (body as SavedRig).revision]).toEqual([200, base + 1])
   }
   const { body } = await kit.ask('GET', '/api/rigs/history/revisions')
-  expect((body as { revisions: { revision: number; note: string }[] }).revisions.map(({ revision, note }) => [revision, note])).toEqual([
+  expect(
+    (body as { revisions: { revision: number; note: string }[] }).revisions.map(({ revision, note }) => [
+      revision,
+      note,
+    ]),
+  ).toEqual([
     [3, 'named two'],
     [2, 'named one'],
     [1, 'new'],
@@ -46,7 +58,9 @@ test('each save is a revision of its own, and all stay', async () => {
 test('a save over an older revision is refused and shows the newer one', async () => {
   await create('torn')
   const mine = { ...fresh('torn'), name: 'mine' }
-  expect((await kit.ask('PUT', '/api/rigs/torn', { base: 1, rig: { ...fresh('torn'), name: 'theirs' } })).status).toBe(200)
+  expect((await kit.ask('PUT', '/api/rigs/torn', { base: 1, rig: { ...fresh('torn'), name: 'theirs' } })).status).toBe(
+    200,
+  )
   const { status, body } = await kit.ask('PUT', '/api/rigs/torn', { base: 1, rig: mine })
   expect(status).toBe(409)
   expect(body).toMatchObject({
@@ -58,7 +72,9 @@ test('a save over an older revision is refused and shows the newer one', async (
 test('of many saves at once exactly one wins, and its revision is in the history', async () => {
   await create('race')
   const answers = await Promise.all(
-    Array.from({ length: 12 }, (_, i) => kit.ask('PUT', '/api/rigs/race', { base: 1, rig: { ...fresh('race'), name: `racer ${i}` } })),
+    Array.from({ length: 12 }, (_, i) =>
+      kit.ask('PUT', '/api/rigs/race', { base: 1, rig: { ...fresh('race'), name: `racer ${i}` } }),
+    ),
   )
   expect(answers.map(({ status }) => status).sort((a, b) => a - b)).toEqual([200, ...Array<number>(11).fill(409)])
   const winner = answers.findIndex(({ status }) => status === 200)
@@ -67,8 +83,12 @@ test('of many saves at once exactly one wins, and its revision is in the history
 
 test('when the history can not be written, the save is not done either', async () => {
   await create('half')
-  await kit.db.query("INSERT INTO rig_revision (rigId, revision, note, body, savedAt) VALUES ('half', 2, 'in the way', '', NOW())")
-  expect((await kit.ask('PUT', '/api/rigs/half', { base: 1, rig: { ...fresh('half'), name: 'never' } })).status).toBe(500)
+  await kit.db.query(
+    "INSERT INTO rig_revision (rigId, revision, note, body, savedAt) VALUES ('half', 2, 'in the way', '', NOW())",
+  )
+  expect((await kit.ask('PUT', '/api/rigs/half', { base: 1, rig: { ...fresh('half'), name: 'never' } })).status).toBe(
+    500,
+  )
   expect((await kit.ask('GET', '/api/rigs/half')).body).toMatchObject({ rig: { name: 'rig half' }, revision: 1 })
 })
 
@@ -120,7 +140,12 @@ test.each<[string, (rig: Rig) => unknown, number, RegExp]>([
   ['a number that is none', (rig) => ({ ...rig, brief: { ...rig.brief, inHandG: 'heavy' } }), 400, /rig.brief.inHandG/],
   ['a field nobody asked for', (rig) => ({ ...rig, secret: 1 }), 400, /secret/],
   ['another rig under this address', (rig) => ({ ...rig, id: 'somebody-else' }), 400, /must be the rig of the address/],
-  ['a set-up too many hundreds', (rig) => ({ ...rig, setups: Array.from({ length: 300 }, () => rig.setups[0]) }), 400, /setups/],
+  [
+    'a set-up too many hundreds',
+    (rig) => ({ ...rig, setups: Array.from({ length: 300 }, () => rig.setups[0]) }),
+    400,
+    /setups/,
+  ],
 ])('refused with where and why, nothing stored: %s', async (_, spoil, status, words) => {
   const id = 'sound'
   await create(id)
@@ -155,7 +180,12 @@ describe('rig files', () => {
   test('a dry run says what would happen and changes nothing; reading it in puts a second rig on the shelf', async () => {
     const text = await exported(secondMark.id)
     const before = ((await kit.ask('GET', '/api/rigs')).body as { rigs: unknown[] }).rigs.length
-    expect((await read(text, true)).body).toMatchObject({ ok: true, newParts: [], differing: [], rigId: `${secondMark.id}-2` })
+    expect((await read(text, true)).body).toMatchObject({
+      ok: true,
+      newParts: [],
+      differing: [],
+      rigId: `${secondMark.id}-2`,
+    })
     expect(((await kit.ask('GET', '/api/rigs')).body as { rigs: unknown[] }).rigs).toHaveLength(before)
     expect((await read(text, false)).body).toMatchObject({ ok: true, rigId: `${secondMark.id}-2` })
     expect((await kit.ask('GET', `/api/rigs/${secondMark.id}-2`)).body).toMatchObject({
@@ -172,7 +202,9 @@ describe('rig files', () => {
   })
 
   test('a bad file changes nothing and says where and why', async () => {
-    const text = (await exported(secondMark.id)).replaceAll('"host": "cage"', '"host": "ghost"').replaceAll('crookneck-m5', 'never-stored')
+    const text = (await exported(secondMark.id))
+      .replaceAll('"host": "cage"', '"host": "ghost"')
+      .replaceAll('crookneck-m5', 'never-stored')
     const { status, body } = await read(text, false)
     expect(status).toBe(200)
     expect(body).toMatchObject({

@@ -48,10 +48,14 @@ test('loading the demo again changes nothing, loading it fresh puts it back', as
 })
 
 test('a request under a foreign name, or an edit from a foreign page, is turned away', async () => {
-  expect((await kit.ask('GET', '/api/rigs', undefined, { host: 'evil.example' })).body).toMatchObject({ error: { code: 'wrong-place' } })
+  expect((await kit.ask('GET', '/api/rigs', undefined, { host: 'evil.example' })).body).toMatchObject({
+    error: { code: 'wrong-place' },
+  })
   const edit = { was: 0, pieces: 1 }
   expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', edit, { origin: 'http://evil.example' })).status).toBe(403)
-  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', edit, { origin: 'http://127.0.0.1:4310' })).status).toBe(200)
+  expect((await kit.ask('PUT', '/api/locker/papyr-shotgun', edit, { origin: 'http://127.0.0.1:4310' })).status).toBe(
+    200,
+  )
   expect((await kit.ask('GET', '/api/rigs', undefined, { host: 'localhost:9' })).status).toBe(200)
 })
 
@@ -66,7 +70,14 @@ test('strict headers on every answer', async () => {
 test('the API describes itself', async () => {
   const { body } = await kit.ask('GET', '/api/openapi.json')
   expect(Object.keys((body as { paths: object }).paths)).toEqual(
-    expect.arrayContaining(['/api/rigs', '/api/rigs/{id}', '/api/rigs/{id}/revisions', '/api/catalogue', '/api/locker', '/api/health']),
+    expect.arrayContaining([
+      '/api/rigs',
+      '/api/rigs/{id}',
+      '/api/rigs/{id}/revisions',
+      '/api/catalogue',
+      '/api/locker',
+      '/api/health',
+    ]),
   )
 })
 
@@ -92,14 +103,25 @@ test('behind a passphrase nobody gets in without it', async () => {
 
 test('limits are set one at a time, refused with words when no check takes them, judge every rig, and travel in its file', async () => {
   const put = (path: string, value: number | null) => kit.ask('PUT', `/api/operator/limits/${path}`, { value })
-  expect(await put('single-screw/riskNm', 0.2)).toMatchObject({ status: 200, body: { limits: { 'single-screw': { riskNm: 0.2 } } } })
+  expect(await put('single-screw/riskNm', 0.2)).toMatchObject({
+    status: 200,
+    body: { limits: { 'single-screw': { riskNm: 0.2 } } },
+  })
   // Two pages at once: neither overwrites the other's.
   await Promise.all([put('hang-tilt/goodDeg', 5), put('seconds/lead', 4), put('tip-over/safeDeg', 8)])
   expect((await kit.ask('GET', '/api/operator')).body).toMatchObject({
-    limits: { 'single-screw': { riskNm: 0.2 }, 'hang-tilt': { goodDeg: 5 }, seconds: { lead: 4 }, 'tip-over': { safeDeg: 8 } },
+    limits: {
+      'single-screw': { riskNm: 0.2 },
+      'hang-tilt': { goodDeg: 5 },
+      seconds: { lead: 4 },
+      'tip-over': { safeDeg: 8 },
+    },
   })
   const refused = await put('single-screw/riskNm', -1)
-  expect(refused).toMatchObject({ status: 422, body: { error: { code: 'limit-refused', issues: [{ path: 'single-screw.riskNm' }] } } })
+  expect(refused).toMatchObject({
+    status: 422,
+    body: { error: { code: 'limit-refused', issues: [{ path: 'single-screw.riskNm' }] } },
+  })
   expect((await put('nothing/at-all', 1)).status).toBe(422)
   expect((await kit.ask('GET', '/api/rigs/winter-ferry-2/file')).body).toMatchObject({
     version: 6,

@@ -34,12 +34,14 @@ const wordsOf = (error: unknown): string => (error instanceof Error ? error.mess
 export const isTaken = (error: unknown): boolean => TAKEN.has(codeOf(error))
 export const isAway = (error: unknown): boolean =>
   AWAY.has(codeOf(error)) || /Pool is closed|Connection lost|closed state|Can't add new command/i.test(wordsOf(error))
-export const isFull = (error: unknown): boolean => FULL.has(codeOf(error)) || /No space left on device|errno: 28\b/i.test(wordsOf(error))
+export const isFull = (error: unknown): boolean =>
+  FULL.has(codeOf(error)) || /No space left on device|errno: 28\b/i.test(wordsOf(error))
 
 const waitMs = (tried: number): number => Math.random() * Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** tried)
 
 /**
- * Does some work as one transaction, all or nothing. When it lost a lock to another request it is done again from the start, so the work must
+ * Does some work as one transaction, all or nothing. When it lost a lock to another request it is done again from the
+ * start, so the work must
  * have no effects of its own outside the database.
  */
 export const inTransaction = async <T>(db: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> => {

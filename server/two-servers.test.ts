@@ -30,9 +30,12 @@ const price = {
 }
 
 test('a part made on one is known to the other at once, and so is its going', async () => {
-  const known = async (kit: Kit) => ((await kit.ask('GET', '/api/catalogue')).body as { own: string[] }).own.includes('shared-part')
+  const known = async (kit: Kit) =>
+    ((await kit.ask('GET', '/api/catalogue')).body as { own: string[] }).own.includes('shared-part')
   expect([await known(one), await known(two)]).toEqual([false, false])
-  const { tag } = (await one.ask('PUT', '/api/catalogue/shared-part', { part: { ...shipped, id: 'shared-part' }, was: null })).body as {
+  const { tag } = (
+    await one.ask('PUT', '/api/catalogue/shared-part', { part: { ...shipped, id: 'shared-part' }, was: null })
+  ).body as {
     tag: string
   }
   expect([await known(one), await known(two)]).toEqual([true, true])
@@ -41,17 +44,23 @@ test('a part made on one is known to the other at once, and so is its going', as
 })
 
 test('a rig saved on one is read on the other, and both build one history', async () => {
-  const name = async (kit: Kit) => ((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body as { rig: { name: string } }).rig.name
+  const name = async (kit: Kit) =>
+    ((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body as { rig: { name: string } }).rig.name
   await name(two)
   for (let base = 1; base <= 6; base++) {
     const kit = base % 2 ? one : two
-    expect((await kit.ask('PUT', '/api/rigs/winter-ferry-2', { base, rig: { ...secondMark, name: `edit ${base}` } })).status).toBe(200)
+    expect(
+      (await kit.ask('PUT', '/api/rigs/winter-ferry-2', { base, rig: { ...secondMark, name: `edit ${base}` } })).status,
+    ).toBe(200)
     expect([await name(one), await name(two)]).toEqual([`edit ${base}`, `edit ${base}`])
   }
   for (const kit of [one, two])
     for (let base = 1; base <= 6; base++)
-      expect((await kit.ask('GET', `/api/rigs/winter-ferry-2/revisions/${base + 1}`)).body).toMatchObject({ rig: { name: `edit ${base}` } })
-  const names = async (kit: Kit) => ((await kit.ask('GET', '/api/rigs')).body as { rigs: ShelfEntry[] }).rigs.map(({ name: text }) => text)
+      expect((await kit.ask('GET', `/api/rigs/winter-ferry-2/revisions/${base + 1}`)).body).toMatchObject({
+        rig: { name: `edit ${base}` },
+      })
+  const names = async (kit: Kit) =>
+    ((await kit.ask('GET', '/api/rigs')).body as { rigs: ShelfEntry[] }).rigs.map(({ name: text }) => text)
   expect(await names(one)).toEqual(await names(two))
 })
 
@@ -64,7 +73,8 @@ test('prices and pieces of one count on the other', async () => {
   await one.ask('POST', '/api/prices', price)
   await two.ask('POST', '/api/prices', { ...price, shop: 'another', amountMinor: 56_000 })
   expect([await usual(one), await usual(two)]).toEqual([54_000, 54_000])
-  const pieces = async (kit: Kit) => ((await kit.ask('GET', '/api/locker/pieces')).body as { pieces: unknown[] }).pieces.length
+  const pieces = async (kit: Kit) =>
+    ((await kit.ask('GET', '/api/locker/pieces')).body as { pieces: unknown[] }).pieces.length
   const before = await pieces(two)
   await one.ask('PUT', '/api/locker/calabash-85', { was: 0, pieces: 2 })
   expect([await pieces(one), await pieces(two)]).toEqual([before + 2, before + 2])
@@ -80,15 +90,23 @@ test('after a restore on one nothing the other kept is built upon', async () => 
     payload: backup,
   })
   expect(answer.statusCode).toBe(200)
-  expect((await two.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({ rig: { name: 'edit 6' }, revision: 7 })
-  expect((await two.ask('PUT', '/api/rigs/winter-ferry-2', { base: 7, rig: { ...secondMark, name: 'after the restore' } })).status).toBe(
-    200,
-  )
-  expect((await one.ask('GET', '/api/rigs/winter-ferry-2/revisions/8')).body).toMatchObject({ rig: { name: 'after the restore' } })
+  expect((await two.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({
+    rig: { name: 'edit 6' },
+    revision: 7,
+  })
+  expect(
+    (await two.ask('PUT', '/api/rigs/winter-ferry-2', { base: 7, rig: { ...secondMark, name: 'after the restore' } }))
+      .status,
+  ).toBe(200)
+  expect((await one.ask('GET', '/api/rigs/winter-ferry-2/revisions/8')).body).toMatchObject({
+    rig: { name: 'after the restore' },
+  })
 })
 
 test('a rehearsal begun on one is paused on the other', async () => {
-  const { id } = (await one.ask('POST', '/api/rehearsals', { rig: secondMark, setup: 'crossing' })).body as { id: string }
+  const { id } = (await one.ask('POST', '/api/rehearsals', { rig: secondMark, setup: 'crossing' })).body as {
+    id: string
+  }
   const paused = (await two.ask('POST', `/api/rehearsals/${id}`, { paused: true, celsius: -8 })).body as Frame
   expect(paused).toMatchObject({ paused: true, disturbance: { celsius: -8 } })
   const seen = (await one.ask('POST', `/api/rehearsals/${id}`, {})).body as Frame

@@ -1,7 +1,8 @@
 import type { DataSource, EntityManager } from 'typeorm'
 
 /**
- * The worlds whose contents some process keeps in memory. Every change raises its world's number in the same transaction.
+ * The worlds whose contents some process keeps in memory. Every change raises its world's number in the same
+ * transaction.
  * `epoch` changes only when everything is replaced, by a restore or a fresh start.
  */
 export const worlds = ['catalogue', 'epoch', 'locker', 'prices', 'rigs', 'settings', 'summaries'] as const
@@ -9,13 +10,15 @@ export type World = (typeof worlds)[number]
 export type WorldNumbers = Readonly<Record<World, number>>
 
 /**
- * Says that something of a world changed. The last thing a transaction does, so that its row is held only for the commit.
+ * Says that something of a world changed. The last thing a transaction does, so that its row is held only for the
+ * commit.
  * @returns the world's new number
  */
 export const raise = async (manager: EntityManager, world: World): Promise<number> => {
-  const done = await manager.query<{ insertId: number | string }>('UPDATE world SET number = LAST_INSERT_ID(number + 1) WHERE name = ?', [
-    world,
-  ])
+  const done = await manager.query<{ insertId: number | string }>(
+    'UPDATE world SET number = LAST_INSERT_ID(number + 1) WHERE name = ?',
+    [world],
+  )
   return Number(done.insertId)
 }
 
@@ -25,7 +28,8 @@ export const raiseAll = async (manager: EntityManager): Promise<void> => {
 }
 
 /**
- * What the worlds stand at now, asked of the database, so that several servers on one database see each other's changes.
+ * What the worlds stand at now, asked of the database, so that several servers on one database see each other's
+ * changes.
  * Requests that come while a question is under way share the next one: an answer is never older than its request.
  */
 export class Worlds {

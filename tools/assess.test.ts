@@ -25,7 +25,9 @@ const assess = (name: string, text: string, ...more: string[]) => {
 test('a rig with stops ends in 1 and says them with their numbers', () => {
   const { status, stdout } = assess('first.json', writeRigFile(firstMark, catalogue), '--setup', 'crossing')
   expect(status).toBe(1)
-  const { setups } = JSON.parse(stdout) as { setups: { setup: string; inHandG: number; findings: { level: string; text: string }[] }[] }
+  const { setups } = JSON.parse(stdout) as {
+    setups: { setup: string; inHandG: number; findings: { level: string; text: string }[] }[]
+  }
   expect(setups.map(({ setup, inHandG }) => [setup, inHandG])).toEqual([['crossing', 3322]])
   expect(setups[0]).toMatchObject({ dayMin: 360, dayFailsAtMin: expect.closeTo(76.64, 2) as unknown })
   expect(setups[0]?.findings[0]).toMatchObject({ level: 'stop' })
@@ -40,7 +42,11 @@ test('a rig without stops ends in 0; with room in the budget the second mark is 
 })
 
 test('what is no rig file ends in 2, with words', () => {
-  expect(assess('junk.json', '{}')).toMatchObject({ status: 2, stdout: '', stderr: expect.stringContaining('not-a-rig-file') as string })
+  expect(assess('junk.json', '{}')).toMatchObject({
+    status: 2,
+    stdout: '',
+    stderr: expect.stringContaining('not-a-rig-file') as string,
+  })
   expect(assess('first.json', writeRigFile(firstMark, catalogue), '--setup', 'nowhere')).toMatchObject({
     status: 2,
     stderr: expect.stringContaining('This rig has: crossing, slip') as string,

@@ -1,4 +1,5 @@
-// npm run assess -- FILE [--setup NAME]: prints what is known about a rig file as JSON. Exit 0: no stop; 1: a stop; 2: the file can't be read.
+// npm run assess -- FILE [--setup NAME]: prints what is known about a rig file as JSON. Exit 0: no stop; 1: a stop; 2:
+// the file can't be read.
 import { readFileSync } from 'node:fs'
 import { evaluate } from '@zucchini/core/assess'
 import { limitsSchema } from '@zucchini/core/checks'
@@ -64,14 +65,23 @@ const setups = chosen.map(({ id, name }) => {
     darkMin: Object.fromEntries([...facts.runDown.nodeMin].map(([piece, minute]) => [piece, end(minute)])),
     dayMin: facts.day.minutes,
     dayFailsAtMin: end(facts.day.failsAtMin),
-    leads: facts.leads.map(({ link, needMm, reachMm }) => ({ cable: link.cable, from: link.from, to: link.to, needMm, reachMm })),
+    leads: facts.leads.map(({ link, needMm, reachMm }) => ({
+      cable: link.cable,
+      from: link.from,
+      to: link.to,
+      needMm,
+      reachMm,
+    })),
     findings: findings.map(({ check, level, parts, numbers, names, text, remedies }) => ({
       check,
       level,
       text: fill(text, numbers, names, style),
       parts,
       numbers,
-      remedies: remedies.map((remedy) => ({ text: fill(remedy.text, remedy.numbers, remedy.names, style), commands: remedy.commands })),
+      remedies: remedies.map((remedy) => ({
+        text: fill(remedy.text, remedy.numbers, remedy.names, style),
+        commands: remedy.commands,
+      })),
     })),
   }
 })

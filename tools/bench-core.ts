@@ -1,4 +1,13 @@
-import { type Assessment, evaluate, FITS_AT_ONCE, fitsHere, fitsInSteps, schoolLines, tryOut, wiringFor } from '@zucchini/core/assess'
+import {
+  type Assessment,
+  evaluate,
+  FITS_AT_ONCE,
+  fitsHere,
+  fitsInSteps,
+  schoolLines,
+  tryOut,
+  wiringFor,
+} from '@zucchini/core/assess'
 import { type Command, edit, placeSetup, type PlacedPart, type Rig } from '@zucchini/core/assembly'
 import { catalogueOf } from '@zucchini/core/catalogue'
 import { clashesOf } from '@zucchini/core/clearance'
@@ -67,7 +76,8 @@ await measure('The demo', {
     const edited = edit(secondMark, [{ do: 'note', instance: 'handle', notes: String(turn++) }], shelf.catalogue)
     if (edited.ok) noted = judged(evaluate(edited.value, setup, shelf, noted))
   },
-  'a candidate, from a whole evaluation': () => void judged(evaluate(tries[turn++ % tries.length] ?? secondMark, setup, shelf)),
+  'a candidate, from a whole evaluation': () =>
+    void judged(evaluate(tries[turn++ % tries.length] ?? secondMark, setup, shelf)),
   'a candidate, on a fork': () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before)),
   [`fits here, all of ${demoParts.length} parts`]: () => void fitsHere(secondMark, setup, open, shelf, before),
 })
@@ -79,7 +89,9 @@ const sizes = [10, 20, 40, 80]
 const rigs = sizes.map((pieces) => syntheticRig(pieces, SEED, shelf.catalogue, 'calabash-h1'))
 await measure(
   'Growth with the rig: every check, nothing remembered; cures are worked out beside the page when looked at',
-  Object.fromEntries(rigs.map((rig) => [`evaluate, ${rig.kit.length} pieces`, () => void judged(evaluate(anew(rig), 'main', shelf))])),
+  Object.fromEntries(
+    rigs.map((rig) => [`evaluate, ${rig.kit.length} pieces`, () => void judged(evaluate(anew(rig), 'main', shelf))]),
+  ),
 )
 await measure(
   'The same after one edit: every check',
@@ -90,7 +102,9 @@ await measure(
       return [
         `edit and evaluate, ${rig.kit.length} pieces`,
         () => {
-          const commands: Command[] = [{ do: 'set', setup: 'main', instance: joint?.guest ?? '', turnDeg: turn++ % 2 ? 0 : 180 }]
+          const commands: Command[] = [
+            { do: 'set', setup: 'main', instance: joint?.guest ?? '', turnDeg: turn++ % 2 ? 0 : 180 },
+          ]
           const edited = edit(rig, commands, shelf.catalogue)
           if (edited.ok) last = judged(evaluate(edited.value, 'main', shelf, last))
         },
@@ -106,7 +120,12 @@ const naive = (placed: readonly PlacedPart[]): number => {
     placed.slice(i + 1).forEach((b) => {
       for (const p of a.solids)
         for (const q of b.solids)
-          if (p.solid.matter === 'body' && q.solid.matter === 'body' && penetration(p.shape, q.shape, CLASH_MM) > CLASH_MM) found++
+          if (
+            p.solid.matter === 'body' &&
+            q.solid.matter === 'body' &&
+            penetration(p.shape, q.shape, CLASH_MM) > CLASH_MM
+          )
+            found++
     }),
   )
   return found
@@ -122,7 +141,8 @@ if (large) {
 }
 
 for (const count of [demoParts.length, 1000, 5000, 20_000]) {
-  const parts = count === demoParts.length ? demoParts : [...demoParts, ...syntheticParts(count - demoParts.length, SEED)]
+  const parts =
+    count === demoParts.length ? demoParts : [...demoParts, ...syntheticParts(count - demoParts.length, SEED)]
   const wide = { catalogue: catalogueOf(parts), owned }
   const was = judged(evaluate(secondMark, setup, wide))
   const point = was.points.find(({ piece, mount }) => piece.instance.id === 'cage' && mount.id === 'top-rear') ?? open

@@ -1,4 +1,5 @@
-// A rig of about 70 kB with ten thousand edits: how much its history takes in the database, and how long it takes to open.
+// A rig of about 70 kB with ten thousand edits: how much its history takes in the database, and how long it takes to
+// open.
 import { createPool } from 'mysql2/promise'
 import { serveForBench } from './bench-serve.mjs'
 import { fail, say } from './say.mjs'
@@ -15,7 +16,11 @@ const run = async () => {
   try {
     const base = `${served}/api`
     const send = async (method, path, body) => {
-      const answer = await fetch(base + path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+      const answer = await fetch(base + path, {
+        method,
+        body: JSON.stringify(body),
+        headers: { 'content-type': 'application/json' },
+      })
       if (!answer.ok) throw new Error(`${method} ${path}: ${await answer.text()}`)
       return answer.json()
     }
@@ -27,7 +32,9 @@ const run = async () => {
       large.setups.push({ ...first, id: `more-${i}`, name: `more ${i}` })
     large.kit = large.kit.map((piece) => ({
       ...piece,
-      notes: 'x'.repeat(Math.min(400, Math.max(0, Math.ceil((RIG_BYTES - JSON.stringify(large).length) / large.kit.length)))),
+      notes: 'x'.repeat(
+        Math.min(400, Math.max(0, Math.ceil((RIG_BYTES - JSON.stringify(large).length) / large.kit.length))),
+      ),
     }))
     const bytes = JSON.stringify(large).length
     await send('POST', '/rigs', { rig: large, note: 'begun' })
@@ -40,7 +47,9 @@ const run = async () => {
         n === at
           ? {
               ...setup,
-              joints: setup.joints.map((joint, j) => (j === i % setup.joints.length ? { ...joint, slideMm: (i % 37) / 2 } : joint)),
+              joints: setup.joints.map((joint, j) =>
+                j === i % setup.joints.length ? { ...joint, slideMm: (i % 37) / 2 } : joint,
+              ),
             }
           : setup,
       )

@@ -1,4 +1,5 @@
-// A full locker: five thousand pieces and a hundred thousand prices. How long until it is shown, filtered and scrolled, and by which indexes.
+// A full locker: five thousand pieces and a hundred thousand prices. How long until it is shown, filtered and scrolled,
+// and by which indexes.
 import { createConnection } from 'mysql2/promise'
 import { say } from './say.mjs'
 
@@ -10,7 +11,9 @@ const OPENINGS = 5
 
 const at = (times, share) => `${[...times].sort((a, b) => a - b)[Math.floor((times.length - 1) * share)].toFixed(1)} ms`
 const tell = (name, times) =>
-  say(`${name.padEnd(58)} median ${at(times, 0.5).padStart(9)}   p95 ${at(times, 0.95).padStart(9)}   (${times.length} runs)`)
+  say(
+    `${name.padEnd(58)} median ${at(times, 0.5).padStart(9)}   p95 ${at(times, 0.95).padStart(9)}   (${times.length} runs)`,
+  )
 
 const fill = async (db) => {
   const [parts] = await db.query("SELECT id FROM part WHERE origin = 'demo' ORDER BY id")
@@ -48,7 +51,17 @@ const fill = async (db) => {
     const rows = Array.from({ length: AT_ONCE }, (_, n) => {
       const k = i + n
       const day = new Date(Date.now() - (Math.floor(k / ids.length) % 290) * 86_400_000).toISOString().slice(0, 10)
-      return [ids[k % ids.length], day, `bench shop ${Math.floor(k / (ids.length * 290))}`, 1000 + (k % 900), 0, 'EUR', 0, 1, 'csv']
+      return [
+        ids[k % ids.length],
+        day,
+        `bench shop ${Math.floor(k / (ids.length * 290))}`,
+        1000 + (k % 900),
+        0,
+        'EUR',
+        0,
+        1,
+        'csv',
+      ]
     })
     await db.query(
       'INSERT IGNORE INTO price_point (partId, seenOn, shop, amountMinor, shippingMinor, currency, used, available, source) VALUES ?',
@@ -58,9 +71,17 @@ const fill = async (db) => {
 }
 
 const questions = [
-  ['the ledger of a part', 'SELECT * FROM price_point WHERE partId = ? ORDER BY seenOn DESC, shop ASC LIMIT 1000', ['calabash-85']],
+  [
+    'the ledger of a part',
+    'SELECT * FROM price_point WHERE partId = ? ORDER BY seenOn DESC, shop ASC LIMIT 1000',
+    ['calabash-85'],
+  ],
   ['pieces of a part', 'SELECT * FROM locker_piece WHERE partId = ? ORDER BY id', ['calabash-h1']],
-  ['pieces owned, counted', "SELECT partId, COUNT(*) FROM locker_piece WHERE state IN ('kept', 'lent') GROUP BY partId", []],
+  [
+    'pieces owned, counted',
+    "SELECT partId, COUNT(*) FROM locker_piece WHERE state IN ('kept', 'lent') GROUP BY partId",
+    [],
+  ],
   ['prices of the simulated shops', 'SELECT id FROM price_point WHERE source = ?', ['feed']],
 ]
 
@@ -97,7 +118,11 @@ export const benchLocker = async (page, base, url) => {
       }
       const since = performance.now()
       await (
-        await fetch(`${base}/api/prices`, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+        await fetch(`${base}/api/prices`, {
+          method: 'POST',
+          body: JSON.stringify(body),
+          headers: { 'content-type': 'application/json' },
+        })
       ).text()
       stored.push(performance.now() - since)
     }

@@ -1,4 +1,5 @@
-// How fast the server answers, beside a bare one that sends the same bytes, in one run: ratios, since the machine's own speed cancels out.
+// How fast the server answers, beside a bare one that sends the same bytes, in one run: ratios, since the machine's own
+// speed cancels out.
 import { Agent, request } from 'node:http'
 import fastify from 'fastify'
 import { createPool } from 'mysql2/promise'
@@ -91,12 +92,17 @@ const run = async () => {
       await new Promise((done) => setTimeout(done, 250))
     }
     const { rig } = JSON.parse(await bytesOf('/api/rigs/winter-ferry-2'))
-    bare = await bareServer({ '/rig': await bytesOf('/api/rigs/winter-ferry-2'), '/shelf': await bytesOf('/api/rigs') }, db)
+    bare = await bareServer(
+      { '/rig': await bytesOf('/api/rigs/winter-ferry-2'), '/shelf': await bytesOf('/api/rigs') },
+      db,
+    )
     const get = (url) => async () => {
       const { status } = await once(url, 'GET')
       if (status !== 200) throw new Error(`${url}: ${status}`)
     }
-    say(`The server, ${AT_ONCE} asking at once, against a bare one that sends the same bytes (medians of ${ROUNDS} pairs)`)
+    say(
+      `The server, ${AT_ONCE} asking at once, against a bare one that sends the same bytes (medians of ${ROUNDS} pairs)`,
+    )
     await pair('  one rig', get(`${base}/api/rigs/winter-ferry-2`), get(`${bare.url}/rig`), 2.5)
     await pair('  the shelf', get(`${base}/api/rigs`), get(`${bare.url}/shelf`), 4)
     const made = []

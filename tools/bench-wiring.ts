@@ -3,7 +3,19 @@ import { runsOf } from '@zucchini/core/cabling'
 import { catalogueOf, type Part, type Socket } from '@zucchini/core/catalogue'
 import { demandsOf, type Stock } from '@zucchini/core/wiring'
 import { on, plug, socket, tinyPart } from '../core/testing/index.ts'
-import { hdmiLead, inBay, lead, mic, micLead, pack, screen, tank, tapLead, wiredCamera, wiredRig } from '../core/testing/wired.ts'
+import {
+  hdmiLead,
+  inBay,
+  lead,
+  mic,
+  micLead,
+  pack,
+  screen,
+  tank,
+  tapLead,
+  wiredCamera,
+  wiredRig,
+} from '../core/testing/wired.ts'
 
 const SCREENS = 5
 const MICS = 3
@@ -18,11 +30,17 @@ const out = (id: string, connector: Socket['connector'], y: number, carries: Soc
   carries,
 })
 
-/** A rig of twelve devices on a bar: a battery with a tap for each, screens in a chain, mics into a mixer, and leads of four lengths. */
+/**
+ * A rig of twelve devices on a bar: a battery with a tap for each, screens in a chain, mics into a mixer, and leads of
+ * four lengths.
+ */
 export const wiringBench = () => {
   const bar = tinyPart({
     id: 'bar',
-    mounts: [plug('foot', 'thread-1/4'), ...Array.from({ length: 12 }, (_, i) => socket(`hole-${i}`, 'thread-1/4', [30 * i - 165, 20, 0]))],
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      ...Array.from({ length: 12 }, (_, i) => socket(`hole-${i}`, 'thread-1/4', [30 * i - 165, 20, 0])),
+    ],
   })
   const screens = Array.from({ length: SCREENS }, (_, i) =>
     screen(`screen-${i}`, { sockets: [...(screen().sockets ?? []), out('on', 'hdmi-a', 15, ['picture'])] }),
@@ -41,7 +59,10 @@ export const wiringBench = () => {
     }),
   )
   const source = tank('tank', {
-    sockets: Array.from({ length: SCREENS + PASSERS }, (_, i) => ({ ...out(`tap-${i}`, 'd-tap', 2 + i * 2, ['power']), watts: 90 })),
+    sockets: Array.from({ length: SCREENS + PASSERS }, (_, i) => ({
+      ...out(`tap-${i}`, 'd-tap', 2 + i * 2, ['power']),
+      watts: 90,
+    })),
   })
   const lengths = [200, 300, 450, 700]
   const shop: Part[] = lengths.flatMap((lengthMm) => [
@@ -53,7 +74,11 @@ export const wiringBench = () => {
   const devices = [...screens, ...mics, ...mixers, source]
   const { rig, shelf } = wiredRig(
     [pack(), bar, ...devices],
-    [inBay(), on('bar', 'foot', 'camera', 'hole'), ...devices.map((part, i) => on(part.id, 'foot', 'bar', `hole-${i}`))],
+    [
+      inBay(),
+      on('bar', 'foot', 'camera', 'hole'),
+      ...devices.map((part, i) => on(part.id, 'foot', 'bar', `hole-${i}`)),
+    ],
     [],
     { extra: shop, owned: { 'hdmi-300': 2, 'jack-300': 1, 'tap-450': 2 } },
   )
@@ -65,5 +90,10 @@ export const wiringBench = () => {
     if (!setup) throw new Error('a set-up')
     return placeSetup(anew, setup, catalogue)
   }
-  return { assembly, stock, devices: devices.length, demands: demandsOf(assembly(), runsOf(assembly(), new Map())).length }
+  return {
+    assembly,
+    stock,
+    devices: devices.length,
+    demands: demandsOf(assembly(), runsOf(assembly(), new Map())).length,
+  }
 }

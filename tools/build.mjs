@@ -21,7 +21,8 @@ const filesUnder = (path) =>
 const sourceStamp = () => {
   const hash = createHash('sha256')
   for (const source of SOURCES)
-    for (const file of filesUnder(join(root, source)).sort()) if (!file.endsWith('.test.ts')) hash.update(file).update(readFileSync(file))
+    for (const file of filesUnder(join(root, source)).sort())
+      if (!file.endsWith('.test.ts')) hash.update(file).update(readFileSync(file))
   return hash.digest('hex')
 }
 
@@ -63,12 +64,19 @@ export const buildAll = async ({ force = false } = {}) => {
   if (!force && isBuilt(stamp)) return false
   const since = Date.now()
   say('Building ...')
-  const web = spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
-    cwd: join(root, 'web'),
-    encoding: 'utf8',
-  })
+  const web = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+    {
+      cwd: join(root, 'web'),
+      encoding: 'utf8',
+    },
+  )
   if (web.status !== 0) throw new Stop(`The web app does not build:\n${web.stdout}${web.stderr}`)
-  await bundleFor({ main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') }, join(root, 'server/dist'))
+  await bundleFor(
+    { main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') },
+    join(root, 'server/dist'),
+  )
   mkdirSync(dirname(stampFile), { recursive: true })
   writeFileSync(stampFile, stamp)
   say(`  done in ${seconds(since)}`)

@@ -1,6 +1,17 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash, randomBytes } from 'node:crypto'
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, statfsSync, statSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statfsSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
@@ -40,21 +51,26 @@ const databaseUser = (dir) => {
   if (!everyoneMayPass(dirname(dir), statSync)) return { name: 'root' }
   const found = spawnSync('id', ['-u', 'nobody'], { encoding: 'utf8' })
   const group = spawnSync('id', ['-g', 'nobody'], { encoding: 'utf8' })
-  return found.status === 0 ? { name: 'nobody', uid: Number(found.stdout), gid: Number(group.stdout) } : { name: 'root' }
+  return found.status === 0
+    ? { name: 'nobody', uid: Number(found.stdout), gid: Number(group.stdout) }
+    : { name: 'root' }
 }
 
 const lastLines = (file, count = 12) =>
   existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-count).join('\n') : '(no log was written)'
 
 /**
- * Throws away what a killed preparation left. Its program may be at work still, for nobody told it to end: it is ended first, the script before
+ * Throws away what a killed preparation left. Its program may be at work still, for nobody told it to end: it is ended
+ * first, the script before
  * the database that the script has started, else the folder would fill again while it is emptied.
  */
 export const clearPreparation = async (aside) => {
   for (let left = startedWith(`--datadir=${aside}`); left.length > 0; left = startedWith(`--datadir=${aside}`))
     for (const pid of left)
       if (!(await endProcess(pid, STOP_WITHIN_MS)))
-        throw new Stop(`A preparation left at work on ${aside} (process ${pid}) does not end. End it by hand, then start again.`)
+        throw new Stop(
+          `A preparation left at work on ${aside} (process ${pid}) does not end. End it by hand, then start again.`,
+        )
   rmSync(aside, { recursive: true, force: true, maxRetries: 5, retryDelay: 100 })
 }
 
@@ -87,21 +103,30 @@ const install = async (dir, data, user) => {
   })
   if (made.code === 0) return renameSync(aside, data)
   rmSync(aside, { recursive: true, force: true })
-  throw new Stop(`The database folder ${data} could not be prepared:\n${made.output.trim().split('\n').slice(-8).join('\n')}`)
+  throw new Stop(
+    `The database folder ${data} could not be prepared:\n${made.output.trim().split('\n').slice(-8).join('\n')}`,
+  )
 }
 
-/** A folder that was copied or brought back by somebody else belongs to them; the database has to be able to write in it. */
+/**
+ * A folder that was copied or brought back by somebody else belongs to them; the database has to be able to write in
+ * it.
+ */
 const giveTo = (user, dir, data) => {
   if (!user?.uid || (statSync(data).uid === user.uid && statSync(dir).uid === user.uid)) return
   const done = spawnSync('chown', ['-R', `${user.uid}:${user.gid}`, dir], { encoding: 'utf8' })
   if (done.status !== 0) throw new Stop(`${dir} can't be given to the database's user:\n${done.stderr}`)
 }
 
-/** The password of the program's own database user; one that was lost or cut is made anew and set at the next start of the database. */
+/**
+ * The password of the program's own database user; one that was lost or cut is made anew and set at the next start of
+ * the database.
+ */
 const secretOf = (dir) => {
   const file = join(dir, 'secret.json')
   const known = readState(file)
-  if (typeof known?.user === 'string' && typeof known.password === 'string' && /^[0-9a-f]{48}$/.test(known.password)) return known
+  if (typeof known?.user === 'string' && typeof known.password === 'string' && /^[0-9a-f]{48}$/.test(known.password))
+    return known
   const secret = { user: 'zucchini', password: randomBytes(24).toString('hex') }
   writeWholeSync(file, JSON.stringify(secret), 0o600)
   return secret
@@ -110,7 +135,9 @@ const secretOf = (dir) => {
 const configure = (dir, data, port, secret, user, databases) => {
   const plain = join(dir, 'db.sock')
   const socket =
-    plain.length <= SOCKET_PATH_MAX ? plain : join(tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
+    plain.length <= SOCKET_PATH_MAX
+      ? plain
+      : join(tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
   const sql = databases
     .map(
       (name) =>
@@ -152,13 +179,18 @@ const configure = (dir, data, port, secret, user, databases) => {
 /** Does this process serve this very folder, and not another one, such as the one this folder was copied from? */
 const serves = (dir, pid) => alive(pid) && commandOf(pid).includes(`--defaults-file=${join(dir, 'my.cnf')}`)
 
-/** Ends a database whose starter is gone: found by the files it left in this folder, and only if it really serves this folder. */
+/**
+ * Ends a database whose starter is gone: found by the files it left in this folder, and only if it really serves this
+ * folder.
+ */
 const endOrphan = async (dir) => {
   const written = existsSync(join(dir, 'db.pid')) ? Number(readFileSync(join(dir, 'db.pid'), 'utf8').trim()) : NaN
   const pids = new Set([readState(join(dir, 'running.json'))?.pid, written].filter((pid) => Number.isInteger(pid)))
   for (const pid of pids)
     if (serves(dir, pid) && !(await endProcess(pid, STOP_WITHIN_MS)))
-      throw new Stop(`A database left running on ${dir} (process ${pid}) does not end. End it by hand, then start again.`)
+      throw new Stop(
+        `A database left running on ${dir} (process ${pid}) does not end. End it by hand, then start again.`,
+      )
   rmSync(join(dir, 'running.json'), { force: true })
 }
 
@@ -168,10 +200,12 @@ const damaged = (dir, help) =>
   )
 
 /**
- * Runs a private MariaDB on loopback whose files all live in `dir`. One that was left running there by a start that is gone is ended first;
+ * Runs a private MariaDB on loopback whose files all live in `dir`. One that was left running there by a start that is
+ * gone is ended first;
  * one that serves another folder is never touched.
  * @param help said with the log's last lines when it will not come up, such as how to bring a backup back
- * @returns {Promise<{ url(name: string): string, pid: number, port: number, stop(): Promise<void>, kill(): void, watch(told: (what: string) => void): void }>}
+ * @returns {Promise<{ url(name: string): string, pid: number, port: number, stop(): Promise<void>, kill(): void,
+ * watch(told: (what: string) => void): void }>}
  * @throws {Stop} with the log's last lines when it will not come up.
  */
 export const runDatabase = async ({ dir, wishedPort = 0, databases, help = '', started = () => undefined }) => {

@@ -12,14 +12,21 @@ const placeOf = (dir) => {
 }
 
 /**
- * Locks a data folder for this process: nobody else starts on it meanwhile. A lock whose process is gone, or that came along with a copy of
+ * Locks a data folder for this process: nobody else starts on it meanwhile. A lock whose process is gone, or that came
+ * along with a copy of
  * the folder, counts for nothing.
  * @throws {Stop} naming the address of the program that runs on the folder already
  */
 export const lockFolder = (dir) => {
   mkdirSync(dir, { recursive: true })
   const path = join(dir, 'lock.json')
-  const mine = { pid: process.pid, born: bornAt(process.pid), place: placeOf(dir), folder: realpathSync(dir), token: randomUUID() }
+  const mine = {
+    pid: process.pid,
+    born: bornAt(process.pid),
+    place: placeOf(dir),
+    folder: realpathSync(dir),
+    token: randomUUID(),
+  }
   const draft = `${path}.${mine.token}`
   for (let tries = 0; ; tries++) {
     writeFileSync(draft, JSON.stringify(mine), { flush: true })

@@ -37,12 +37,18 @@ export const ensureProgram = (program, packages) => {
   if (found) return found
   const wanted = packages.join(' ')
   if (!isRoot())
-    throw new Stop(`${program} is missing and only root can install it. Run: sudo apt-get install --no-install-recommends ${wanted}`)
+    throw new Stop(
+      `${program} is missing and only root can install it. Run: sudo apt-get install --no-install-recommends ${wanted}`,
+    )
   const since = Date.now()
   say(`Installing ${wanted} ...`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   const install = () =>
-    spawnSync('apt-get', ['install', '-y', '-q', '--no-install-recommends', ...packages], { env, encoding: 'utf8', maxBuffer: 1 << 26 })
+    spawnSync('apt-get', ['install', '-y', '-q', '--no-install-recommends', ...packages], {
+      env,
+      encoding: 'utf8',
+      maxBuffer: 1 << 26,
+    })
   let done = install()
   if (done.status !== 0) {
     spawnSync('apt-get', ['update', '-q'], { env, stdio: 'ignore' })
@@ -50,7 +56,11 @@ export const ensureProgram = (program, packages) => {
   }
   const path = onPath(program)
   if (!path) {
-    const last = `${done.stdout ?? ''}${done.stderr ?? ''}${done.error?.message ?? ''}`.trim().split('\n').slice(-6).join('\n')
+    const last = `${done.stdout ?? ''}${done.stderr ?? ''}${done.error?.message ?? ''}`
+      .trim()
+      .split('\n')
+      .slice(-6)
+      .join('\n')
     throw new Stop(`${wanted} could not be installed. The installer's last words:\n${last}`)
   }
   say(`  done in ${seconds(since)}`)
@@ -89,6 +99,7 @@ export const canWrite = (path) => {
 
 /** Can a user who is neither owner nor group of them walk through every folder above `path`? */
 export const everyoneMayPass = (path, stat) => {
-  for (let dir = path; dir !== '/'; dir = dir.slice(0, dir.lastIndexOf('/')) || '/') if (!(stat(dir).mode & 0o001)) return false
+  for (let dir = path; dir !== '/'; dir = dir.slice(0, dir.lastIndexOf('/')) || '/')
+    if (!(stat(dir).mode & 0o001)) return false
   return true
 }

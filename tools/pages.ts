@@ -21,7 +21,9 @@ const ofFamily = (family: Family): readonly string[] =>
     .filter((check) => check.family === family)
     .map((check) => {
       const { speaks, silent, cannotTell } = check.messages
-      const options = Object.entries(check.defaults as Record<string, unknown>).map(([key, value]) => `\`${key}\` = ${String(value)}`)
+      const options = Object.entries(check.defaults as Record<string, unknown>).map(
+        ([key, value]) => `\`${key}\` = ${String(value)}`,
+      )
       return [
         `## ${check.title}\n`,
         `\`${check.id}\` · usually a **${check.level}**\n`,
@@ -54,4 +56,5 @@ export const standardsPage = (): string =>
   ].join('\n')
 
 /** JSON Schema (draft 2020-12) of the rig file, from the Zod schema the program itself reads with. */
-export const rigSchemaText = (): string => `${JSON.stringify(z.toJSONSchema(rigFileSchema, { io: 'input' }), null, 2)}\n`
+export const rigSchemaText = (): string =>
+  `${JSON.stringify(z.toJSONSchema(rigFileSchema, { io: 'input' }), null, 2)}\n`

@@ -40,7 +40,8 @@ export const startedWith = (said) =>
     .filter((pid) => pid !== process.pid && commandOf(pid).some((word) => word.includes(said)))
 
 /** Is it the very process that was written down, and not another one under its number? */
-export const isStill = ({ pid, born }) => alive(pid) && (born === undefined || bornAt(pid) === undefined || bornAt(pid) === born)
+export const isStill = ({ pid, born }) =>
+  alive(pid) && (born === undefined || bornAt(pid) === undefined || bornAt(pid) === born)
 
 /** Asks a process to end, waits, and ends it if it will not. @returns whether it is gone */
 export const endProcess = async (pid, withinMs) => {

@@ -1,4 +1,5 @@
-// npm start: everything from a bare checkout to a page you can open. Options: --fresh, --dev, --port N, --host H, --restore FILE.
+// npm start: everything from a bare checkout to a page you can open. Options: --fresh, --dev, --port N, --host H,
+// --restore FILE.
 import { spawn } from 'node:child_process'
 import { existsSync, readdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
@@ -12,7 +13,10 @@ import { fail, say, seconds, Stop } from './say.mjs'
 
 const DEFAULT_PORT = 4310
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1'])
-/** Room that is asked for, bytes: packages and the build where they are missing, an empty database, or just room to work. */
+/**
+ * Room that is asked for, bytes: packages and the build where they are missing, an empty database, or just room to
+ * work.
+ */
 const ROOM = { packages: 900e6, build: 60e6, newDatabase: 250e6, work: 60e6 }
 
 const readOptions = (words) => {
@@ -29,12 +33,14 @@ const readOptions = (words) => {
     else if (words[i] === '--port') options.port = Number(words[++i])
     else if (words[i] === '--host') options.host = words[++i] ?? ''
     else if (words[i] === '--restore') options.restore = resolve(words[++i] ?? '')
-    else throw new Stop(`"${words[i]}" is not an option here. Known: --fresh, --dev, --port N, --host H, --restore FILE.`)
+    else
+      throw new Stop(`"${words[i]}" is not an option here. Known: --fresh, --dev, --port N, --host H, --restore FILE.`)
   }
   if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535)
     throw new Stop('The port must be a whole number from 1 to 65535, such as --port 4310.')
   if (options.restore && !existsSync(options.restore)) throw new Stop(`There is no backup ${options.restore}.`)
-  if (options.restore && options.fresh) throw new Stop('--fresh and --restore do not go together: one loads the demo, the other a backup.')
+  if (options.restore && options.fresh)
+    throw new Stop('--fresh and --restore do not go together: one loads the demo, the other a backup.')
   if (!LOOPBACK.has(options.host) && (process.env.ZUCCHINI_PASSPHRASE ?? '').length < 12)
     throw new Stop(
       `Listening on ${options.host} lets other machines in. Set ZUCCHINI_PASSPHRASE to at least 12 characters first, or leave --host out.`,
@@ -44,7 +50,9 @@ const readOptions = (words) => {
 
 /** The newest dated backup, for who has to bring one back. */
 const newestBackup = (dir) => {
-  const names = existsSync(dir) ? readdirSync(dir).filter((name) => /^zucchini-\d{4}-\d\d-\d\d(-\d+)?\.jsonl?$/.test(name)) : []
+  const names = existsSync(dir)
+    ? readdirSync(dir).filter((name) => /^zucchini-\d{4}-\d\d-\d\d(-\d+)?\.jsonl?$/.test(name))
+    : []
   return names.sort().at(-1)
 }
 
@@ -62,7 +70,9 @@ const end = async (code) => {
   if (ending) return
   ending = true
   say('\nStopping ...')
-  await Promise.all(started.children.map((child) => (child.exitCode === null ? endProcess(child.pid, 20_000) : undefined)))
+  await Promise.all(
+    started.children.map((child) => (child.exitCode === null ? endProcess(child.pid, 20_000) : undefined)),
+  )
   if (started.database) await started.database.stop()
   else if (started.databasePid) await endProcess(started.databasePid, 30_000)
   started.lock?.release()
@@ -135,7 +145,11 @@ const run = async () => {
     ? ['--import', 'tsx', join(root, 'server/main.ts')]
     : ['--enable-source-maps', join(root, 'server/dist/main.js')]
   if (ending) return
-  const server = spawn(process.execPath, program, { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'], detached: true })
+  const server = spawn(process.execPath, program, {
+    env,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    detached: true,
+  })
   started.children.push(server)
   server.once('exit', (code) => void end(code ?? 1))
   server.on('message', (message) => {

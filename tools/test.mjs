@@ -18,7 +18,11 @@ const bin = (path) => join(root, 'node_modules', path)
 
 const run = (args, env = {}) =>
   new Promise((resolve) => {
-    const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    })
     let output = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk))
     child.once('close', (code) => resolve({ code, output }))
@@ -88,7 +92,12 @@ const unitTests = (name, args, env, scratch) => {
 
 /** One of two halves of what has neither page nor database. */
 const core = (half, scratch) => () =>
-  unitTests(`unit and property: core and demo, half ${half}`, ['--selectProjects', 'core', '--runInBand', `--shard=${half}/2`], {}, scratch)
+  unitTests(
+    `unit and property: core and demo, half ${half}`,
+    ['--selectProjects', 'core', '--runInBand', `--shard=${half}/2`],
+    {},
+    scratch,
+  )
 
 /** Unit tests of one or more projects, in a process of their own. */
 const unit = (projects, database, scratch) => () =>
@@ -104,7 +113,14 @@ const browser = (half, database, scratch) => async () => {
   const file = join(scratch, `playwright-${half}.json`)
   await counted(
     `browser, half ${half}`,
-    [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e/playwright.config.ts', `--shard=${half}/2`, '--reporter=json,line'],
+    [
+      bin('@playwright/test/cli.js'),
+      'test',
+      '-c',
+      'e2e/playwright.config.ts',
+      `--shard=${half}/2`,
+      '--reporter=json,line',
+    ],
     {
       E2E_DATABASE_URL: database.url(`zucchini_e2e_${half}`),
       PLAYWRIGHT_JSON_OUTPUT_NAME: file,
@@ -128,7 +144,12 @@ const trials = async () => {
 const tasksOf = (database, scratch) => [
   ...(wanted('browser') ? [browser(1, database, scratch), browser(2, database, scratch)] : []),
   ...(wanted('unit')
-    ? [unit(['server'], database, scratch), unit(['web', 'tools'], database, scratch), core(1, scratch), core(2, scratch)]
+    ? [
+        unit(['server'], database, scratch),
+        unit(['web', 'tools'], database, scratch),
+        core(1, scratch),
+        core(2, scratch),
+      ]
     : []),
   ...(wanted('lint')
     ? [
@@ -144,7 +165,9 @@ const tasksOf = (database, scratch) => [
         () => single('types: core', [bin('typescript-native/bin/tsc'), '-p', 'core/tsconfig.json']),
       ]
     : []),
-  ...(wanted('lint') ? [() => single('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])] : []),
+  ...(wanted('lint')
+    ? [() => single('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])]
+    : []),
 ]
 
 const workOff = async (tasks) => {

@@ -1,4 +1,5 @@
-// npm run trials: what is promised, tried at length: random rigs and parts, kills at random moments, full disks. Seeded; the seed is printed.
+// npm run trials: what is promised, tried at length: random rigs and parts, kills at random moments, full disks.
+// Seeded; the seed is printed.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { buildAll, root } from './build.mjs'
@@ -50,7 +51,11 @@ const random = () =>
         '--testPathPatterns',
         'finite|adopt|guarded|ground|properties|sun|run-down|engine|incremental',
       ],
-      { cwd: root, env: { ...process.env, TRIALS: String(RANDOM_TIMES), TRIAL_SEED: String(seed) }, stdio: ['ignore', 'pipe', 'pipe'] },
+      {
+        cwd: root,
+        env: { ...process.env, TRIALS: String(RANDOM_TIMES), TRIAL_SEED: String(seed) },
+        stdio: ['ignore', 'pipe', 'pipe'],
+      },
     )
     let output = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk))
@@ -76,7 +81,8 @@ const main = async () => {
   if (!short) await random()
   await processes()
   say('The slowest trials:')
-  for (const { name, ms } of times.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST)) say(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${name}`)
+  for (const { name, ms } of times.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST))
+    say(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${name}`)
   say(`All of it took ${seconds(since)}.`)
   say(`${tally.held} held, ${tally.broken} broken`)
   process.exit(tally.broken === 0 ? 0 : 1)

@@ -10,7 +10,10 @@ const flushFolder = (dir) => {
   }
 }
 
-/** Writes a file so that it stands there whole or as it was before: under another name, flushed, renamed, the folder flushed. */
+/**
+ * Writes a file so that it stands there whole or as it was before: under another name, flushed, renamed, the folder
+ * flushed.
+ */
 export const writeWholeSync = (path, text, mode = 0o644) => {
   const half = `${path}.${process.pid}.part`
   const file = openSync(half, 'w', mode)

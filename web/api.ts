@@ -117,7 +117,12 @@ export interface RehearsalFrame {
   readonly over: boolean
   readonly paused: boolean
   readonly speed: number
-  readonly phase: { readonly name: string; readonly kind: string; readonly minutes: number; readonly mains: boolean } | null
+  readonly phase: {
+    readonly name: string
+    readonly kind: string
+    readonly minutes: number
+    readonly mains: boolean
+  } | null
   readonly packs: readonly {
     readonly id: string
     readonly name: string
@@ -126,14 +131,23 @@ export interface RehearsalFrame {
     readonly volts: number | null
     readonly watts: number
   }[]
-  readonly pieces: readonly { readonly id: string; readonly name: string; readonly watts: number; readonly dark: boolean }[]
+  readonly pieces: readonly {
+    readonly id: string
+    readonly name: string
+    readonly watts: number
+    readonly dark: boolean
+  }[]
   readonly swaps: number
   readonly usedWh: number
   readonly outWh: number
   readonly lostWh: number
   readonly storedWh: number
   readonly wallWh: number
-  readonly disturbance: { readonly celsius: number; readonly turnedUp: readonly string[]; readonly forgotten: readonly string[] }
+  readonly disturbance: {
+    readonly celsius: number
+    readonly turnedUp: readonly string[]
+    readonly forgotten: readonly string[]
+  }
   readonly events: readonly { readonly second: number; readonly what: string; readonly name: string }[]
   /** Which beginning of the day this is; points for the chart that are new. */
   readonly run: number
@@ -164,7 +178,11 @@ export class ApiRefusal extends Error {
 }
 
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  send<T>(method, path, body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+  send<T>(
+    method,
+    path,
+    body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
+  )
 
 /** Where this browser's clock hangs: what counts as today is the operator's day. */
 const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
@@ -211,17 +229,22 @@ const id = encodeURIComponent
 export const api = {
   catalogue: () => call<{ parts: Part[]; own: string[]; gone: Part[] }>('GET', '/catalogue'),
   partTag: (part: string) => call<{ tag: string }>('GET', `/catalogue/${id(part)}/tag`),
-  savePart: (part: Part, was: string | null) => call<{ tag: string }>('PUT', `/catalogue/${id(part.id)}`, { part, was }),
+  savePart: (part: Part, was: string | null) =>
+    call<{ tag: string }>('PUT', `/catalogue/${id(part.id)}`, { part, was }),
   removePart: (part: string, was: string) => call<void>('DELETE', `/catalogue/${id(part)}?was=${id(was)}`),
   bringPartBack: (part: string) => call<void>('POST', `/catalogue/${id(part)}/bring-back`),
   operator: () => call<OperatorAnswer>('GET', '/operator'),
   setOperator: (arm: Operator) => call<OperatorAnswer>('PUT', '/operator', arm),
   setLimit: (check: string, option: string, value: number | null) =>
-    call<OperatorAnswer>('PUT', `/operator/limits/${encodeURIComponent(check)}/${encodeURIComponent(option)}`, { value }),
+    call<OperatorAnswer>('PUT', `/operator/limits/${encodeURIComponent(check)}/${encodeURIComponent(option)}`, {
+      value,
+    }),
   forgetOperator: () => call<OperatorAnswer>('DELETE', '/operator'),
-  setOwned: (part: string, was: number, pieces: number) => call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
+  setOwned: (part: string, was: number, pieces: number) =>
+    call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
   pieces: () => call<{ today: string; pieces: SavedPiece[] }>('GET', '/locker/pieces'),
-  savePiece: (piece: LockerPiece, base: number) => call<SavedPiece>('PUT', `/locker/pieces/${id(piece.id)}`, { base, piece }),
+  savePiece: (piece: LockerPiece, base: number) =>
+    call<SavedPiece>('PUT', `/locker/pieces/${id(piece.id)}`, { base, piece }),
   removePiece: (piece: string, base: number) => call<void>('DELETE', `/locker/pieces/${id(piece)}?base=${base}`),
   weighPiece: (piece: string, base: number) => call<SavedPiece>('POST', `/locker/pieces/${id(piece)}/weigh`, { base }),
   readTable: (file: Blob, dry: boolean, currency: string) =>
@@ -234,8 +257,10 @@ export const api = {
   addPrice: (price: Omit<Price, 'source'>) => call<PriceOverview>('POST', '/prices', price),
   removePrice: (price: string) => call<PriceOverview>('DELETE', `/prices/${id(price)}`),
   addRate: (rate: Rate) => call<PriceOverview>('POST', '/prices/rates', rate),
-  reckon: (reckoning: Pick<PriceOverview, 'home' | 'rules' | 'feed'>) => call<PriceOverview>('PUT', '/prices/reckoning', reckoning),
-  watchPrice: (part: string, belowMinor: number | null) => call<PriceOverview>('PUT', `/prices/watches/${id(part)}`, { belowMinor }),
+  reckon: (reckoning: Pick<PriceOverview, 'home' | 'rules' | 'feed'>) =>
+    call<PriceOverview>('PUT', '/prices/reckoning', reckoning),
+  watchPrice: (part: string, belowMinor: number | null) =>
+    call<PriceOverview>('PUT', `/prices/watches/${id(part)}`, { belowMinor }),
   restore: (file: Blob, dry: boolean) =>
     sendFile<{ rows: Record<string, number>; safetyCopy: string | null }>(
       `/restore?dry=${dry ? 'yes' : 'no'}&replace=yes`,
@@ -255,13 +280,15 @@ export const api = {
       'GET',
       `/rigs/${id(rig)}/revisions${before === undefined ? '' : `?before=${before}`}`,
     ),
-  revision: (rig: string, revision: number) => call<HistoryEntry & { rig: Rig }>('GET', `/rigs/${id(rig)}/revisions/${revision}`),
+  revision: (rig: string, revision: number) =>
+    call<HistoryEntry & { rig: Rig }>('GET', `/rigs/${id(rig)}/revisions/${revision}`),
   nameRevision: (rig: string, revision: number, name: string | null) =>
     call<void>('PUT', `/rigs/${id(rig)}/revisions/${revision}/name`, { name }),
   readFile: (text: string, dry: boolean) => call<FileAnswer>('POST', '/rig-files', { text, dry }),
   rehearse: (rig: Rig, setup: string, speed: number) =>
     call<{ id: string; frame: RehearsalFrame }>('POST', '/rehearsals', { rig, setup, speed }),
-  changeRehearsal: (rehearsal: string, change: RehearsalChange) => call<RehearsalFrame>('POST', `/rehearsals/${id(rehearsal)}`, change),
+  changeRehearsal: (rehearsal: string, change: RehearsalChange) =>
+    call<RehearsalFrame>('POST', `/rehearsals/${id(rehearsal)}`, change),
   stopRehearsal: (rehearsal: string) => call<void>('DELETE', `/rehearsals/${id(rehearsal)}`),
   putBack: (rig: string) => call<SavedRig>('POST', `/rigs/${id(rig)}/put-back`),
 }

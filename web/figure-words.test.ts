@@ -21,7 +21,9 @@ test('each figure has words for its value, its formula and its limit, with nothi
       const words = [figureTitles[id], valueWords(found, style), formulaWords(found, style), boundWords(found, style)]
       for (const text of [
         ...words,
-        ...found.terms.map((term) => `${term.name} ${inUnit(term.value, term.unit, style)} ${sourceWords(term, style)}`),
+        ...found.terms.map(
+          (term) => `${term.name} ${inUnit(term.value, term.unit, style)} ${sourceWords(term, style)}`,
+        ),
       ])
         expect([id, text]).toEqual([id, expect.not.stringMatching(/NaN|undefined|Infinity/)])
     }
@@ -47,10 +49,12 @@ test('even bands are a plus and minus, others from to; what is unknown is at lea
 
 test('where a term comes from', () => {
   const term = { name: 'a', value: 100, unit: 'g' as const }
-  expect(sourceWords({ ...term, error: 1, source: { kind: 'weighed', on: '2026-11-20' } }, style)).toBe('weighed on 2026-11-20 (± 1 g)')
-  expect(sourceWords({ ...term, unit: 'money', error: 150, source: { kind: 'seen', on: '2026-11-02', points: 1 } }, style)).toBe(
-    'seen on 2026-11-02, 1 price (± €1.50)',
+  expect(sourceWords({ ...term, error: 1, source: { kind: 'weighed', on: '2026-11-20' } }, style)).toBe(
+    'weighed on 2026-11-20 (± 1 g)',
   )
+  expect(
+    sourceWords({ ...term, unit: 'money', error: 150, source: { kind: 'seen', on: '2026-11-02', points: 1 } }, style),
+  ).toBe('seen on 2026-11-02, 1 price (± €1.50)')
   expect(sourceWords({ ...term, source: { kind: 'unknown' } }, style)).toContain('nobody knows it')
   expect(sourceWords(term, style)).toBe('')
 })

@@ -1,5 +1,16 @@
 import type { FigureId, Input, Reckoning, Term, Unit } from '@zucchini/core/assess'
-import { degrees, grams, holdWords, hours, hoursMinutes, millimetres, money, type Style, wattHours, watts } from './wording.ts'
+import {
+  degrees,
+  grams,
+  holdWords,
+  hours,
+  hoursMinutes,
+  millimetres,
+  money,
+  type Style,
+  wattHours,
+  watts,
+} from './wording.ts'
 
 export const figureTitles: Readonly<Record<FigureId, string>> = {
   'in-hand': 'In the hand',
@@ -39,7 +50,8 @@ export const formulaWords = (reckoning: Reckoning, style: Style): string => {
       `the sum of ${count(n(reckoning, 'buy'), 'price')}; ${count(n(reckoning, 'owned'), 'piece')} owned${n(reckoning, 'boxed') > 0 ? `, ${n(reckoning, 'boxed')} in the box of another` : ''}`,
     runs: () =>
       `until the first piece goes dark: ${wattHours(n(reckoning, 'wattHours'))} on the rig, ${watts(n(reckoning, 'watts'))} drawn`,
-    hangs: () => `atan ( ${mm('aheadMm')} ${n(reckoning, 'aheadMm') < 0 ? 'behind' : 'ahead'} ÷ ${mm('underMm')} below the hand )`,
+    hangs: () =>
+      `atan ( ${mm('aheadMm')} ${n(reckoning, 'aheadMm') < 0 ? 'behind' : 'ahead'} ÷ ${mm('underMm')} below the hand )`,
     tall: () => `${mm('above')} over the optical axis + ${mm('below')} under it`,
     'set-up': () =>
       `${count(n(reckoning, 'joints'), 'joint')} by their standards${n(reckoning, 'leads') > 0 ? ` and ${count(n(reckoning, 'leads'), 'lead')} of ${n(reckoning, 'lead')} s` : ''}`,
@@ -60,7 +72,11 @@ export const sourceWords = ({ source, error, unit, lever }: Term, style: Style):
   const words = (given: Input['source']): string => {
     if (given.kind === 'weighed') return `weighed on ${given.on}`
     if (given.kind === 'seen') return `seen on ${given.on}, ${count(given.points, 'price')}`
-    return { datasheet: 'as its maker states it', typed: 'typed in', unknown: 'nobody knows it: in the sum as nothing' }[given.kind]
+    return {
+      datasheet: 'as its maker states it',
+      typed: 'typed in',
+      unknown: 'nobody knows it: in the sum as nothing',
+    }[given.kind]
   }
   return source ? `${words(source)}${off}` : ''
 }

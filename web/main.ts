@@ -8,7 +8,8 @@ import './style.css'
 const pinia = createPinia()
 const app = createApp(App).use(pinia).use(router)
 
-// Whatever slips past every screen's own words is told, not swallowed: errors outside any screen, pages that don't load, promises nobody waits for.
+// Whatever slips past every screen's own words is told, not swallowed: errors outside any screen, pages that don't
+// load, promises nobody waits for.
 const note = (error: unknown) => {
   console.error(error)
   useTroubles(pinia).note(error)

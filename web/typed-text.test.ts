@@ -13,9 +13,13 @@ test('what is being typed stays while the page is drawn anew around it', async (
   const place = page.get('input[list="towns"]')
   ;(place.element as HTMLInputElement).value = 'Tall'
   await place.trigger('input')
-  await page.setProps({ brief: { ...emptyBrief, about: 'changed elsewhere', light: { ...emptyBrief.light, date: '2026-12-01' } } })
+  await page.setProps({
+    brief: { ...emptyBrief, about: 'changed elsewhere', light: { ...emptyBrief.light, date: '2026-12-01' } },
+  })
   expect((place.element as HTMLInputElement).value).toBe('Tall')
-  await page.setProps({ brief: { ...emptyBrief, light: { ...emptyBrief.light, place: { ...emptyBrief.light.place, name: 'Oslo' } } } })
+  await page.setProps({
+    brief: { ...emptyBrief, light: { ...emptyBrief.light, place: { ...emptyBrief.light.place, name: 'Oslo' } } },
+  })
   expect((place.element as HTMLInputElement).value).toBe('Oslo')
 })
 
@@ -23,6 +27,8 @@ test('what is being typed stays while the page is drawn anew around it', async (
 test.each(templates)('%s: fields that are read when they are left are bound as properties', (file) => {
   const text = readFileSync(join(import.meta.dirname, file), 'utf8')
   const tags = text.match(/<(?:input|textarea)\b(?:[^>"]|"[^"]*")*>/g) ?? []
-  const plain = tags.filter((tag) => /\s:value="/.test(tag) && tag.includes('@change') && !/type="(?:range|checkbox|radio)"/.test(tag))
+  const plain = tags.filter(
+    (tag) => /\s:value="/.test(tag) && tag.includes('@change') && !/type="(?:range|checkbox|radio)"/.test(tag),
+  )
   expect(plain).toEqual([])
 })

@@ -1,4 +1,16 @@
-import { degrees, figure, fill, grams, headline, holdWords, hoursMinutes, millimetres, money, refusal, signed } from './wording.ts'
+import {
+  degrees,
+  figure,
+  fill,
+  grams,
+  headline,
+  holdWords,
+  hoursMinutes,
+  millimetres,
+  money,
+  refusal,
+  signed,
+} from './wording.ts'
 
 const style = { currency: 'EUR', units: 'metric' as const }
 
@@ -21,18 +33,15 @@ test.each([
 })
 
 test('a number takes its unit from the end of its name', () => {
-  expect(['massG', 'twistNm', 'offMm', 'tiltDeg', 'overMinor', 'count'].map((name) => figure(name, 12, style))).toEqual([
-    '12 g',
-    '12.00 N m',
-    '12 mm',
-    '12.0°',
-    '€0.12',
-    '12',
-  ])
+  expect(['massG', 'twistNm', 'offMm', 'tiltDeg', 'overMinor', 'count'].map((name) => figure(name, 12, style))).toEqual(
+    ['12 g', '12.00 N m', '12 mm', '12.0°', '€0.12', '12'],
+  )
 })
 
 test('messages are filled with names and measured numbers; what is missing stays visible', () => {
-  expect(fill('{part} weighs {massG}, not {otherG}.', { massG: 1200 }, { part: 'Cage' }, style)).toBe('Cage weighs 1,200 g, not {otherG}.')
+  expect(fill('{part} weighs {massG}, not {otherG}.', { massG: 1200 }, { part: 'Cage' }, style)).toBe(
+    'Cage weighs 1,200 g, not {otherG}.',
+  )
 })
 
 test('a name is never read as a pattern', () => {

@@ -18,7 +18,9 @@ const formatOf = (key: string, locale: string, options: Intl.NumberFormatOptions
   return known
 }
 const number = (value: number, digits: number): string =>
-  formatOf(String(digits), 'en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(value).replace('-', '−')
+  formatOf(String(digits), 'en', { minimumFractionDigits: digits, maximumFractionDigits: digits })
+    .format(value)
+    .replace('-', '−')
 
 const G_PER_OZ = 28.349523125
 const MM_PER_IN = 25.4
@@ -37,26 +39,32 @@ export const partGrams = (part: Pick<Part, 'massG' | 'unknown'>, units: Units = 
   isUnknown(part, 'massG') ? '? g' : grams(part.massG, units)
 
 /** What a part usually costs, or that nobody knows it. */
-export const partPrice = (part: Pick<Part, 'price'>, currency: string): string => (isPriced(part) ? money(part.price.usual, currency) : '?')
+export const partPrice = (part: Pick<Part, 'price'>, currency: string): string =>
+  isPriced(part) ? money(part.price.usual, currency) : '?'
 
 /** A sum that leaves something out says so. */
 export const atLeast = (words: string, partial: boolean): string => (partial ? `≥ ${words}` : words)
 
 /** A length with its unit; tenths below 10 mm. */
 export const millimetres = (value: number, units: Units = 'metric'): string =>
-  units === 'metric' ? `${number(value, Math.abs(value) < 10 && value % 1 !== 0 ? 1 : 0)} mm` : `${number(value / MM_PER_IN, 2)} in`
+  units === 'metric'
+    ? `${number(value, Math.abs(value) < 10 && value % 1 !== 0 ? 1 : 0)} mm`
+    : `${number(value / MM_PER_IN, 2)} in`
 
 export const degrees = (value: number): string => `${number(value, 1)}°`
 
 /** With a sign that is always there: "+64 g", "−22 mm", "0". */
-export const signed = (value: number, write: (value: number) => string): string => (value > 0 ? `+${write(value)}` : write(value))
+export const signed = (value: number, write: (value: number) => string): string =>
+  value > 0 ? `+${write(value)}` : write(value)
 
 /** A span in words: "2.5 min", "long" without an end. */
-export const minutes = (value: number): string => (Number.isFinite(value) ? `${number(value, value < 10 ? 1 : 0)} min` : 'long')
+export const minutes = (value: number): string =>
+  Number.isFinite(value) ? `${number(value, value < 10 ? 1 : 0)} min` : 'long'
 
 /** Watts, tenths below 100: "6.5 W". */
 export const watts = (value: number): string => `${number(value, Math.abs(value) < 100 && value % 1 !== 0 ? 1 : 0)} W`
-export const wattHours = (value: number): string => `${number(value, Math.abs(value) < 100 && value % 1 !== 0 ? 1 : 0)} Wh`
+export const wattHours = (value: number): string =>
+  `${number(value, Math.abs(value) < 100 && value % 1 !== 0 ? 1 : 0)} Wh`
 export const volts = (value: number): string => `${number(value, value % 1 === 0 ? 0 : 1)} V`
 /** A span of volts: "11 to 16.8 V", or "5 V" when both ends are the same. */
 export const voltSpan = ({ min, max }: { readonly min: number; readonly max: number }): string =>
@@ -102,7 +110,9 @@ const endings: readonly (readonly [RegExp, (value: number, style: Style) => stri
 export const figure = (name: string, value: number, style: Style): string =>
   endings.find(([ending]) => ending.test(name))?.[1](value, style) ?? number(value, 0)
 
-/** Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should. */
+/**
+ * Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should.
+ */
 export const fill = (
   text: string,
   numbers: Readonly<Record<string, number>>,
@@ -168,7 +178,8 @@ export const saveWords = {
 const waits: Readonly<Record<string, string>> = {
   'database-down': 'Storage is down. Your edit is kept in this browser and goes on by itself when storage is back.',
   'disk-full': 'The disk is full. Your edit is kept in this browser and is stored by itself once there is room.',
-  'no-connection': 'The program does not answer. Your edit is kept in this browser and goes on by itself when it is back.',
+  'no-connection':
+    'The program does not answer. Your edit is kept in this browser and goes on by itself when it is back.',
 }
 export const waitingWords = (code: string): string =>
   waits[code] ?? 'Something went wrong on the way. Your edit is kept in this browser and is tried again by itself.'
@@ -186,7 +197,11 @@ const MOST_MENDS = 3
 /** What had to be mended to open a rig. */
 export const mendedWords = {
   mended: (issues: readonly Issue[], changed: boolean): string => {
-    const said = [...new Set(issues.map(({ code, names }) => mends[code]?.(names ?? {}) ?? `something did not hold together (${code})`))]
+    const said = [
+      ...new Set(
+        issues.map(({ code, names }) => mends[code]?.(names ?? {}) ?? `something did not hold together (${code})`),
+      ),
+    ]
     const list = said.slice(0, MOST_MENDS).join('; ')
     const more = said.length > MOST_MENDS ? `; and ${said.length - MOST_MENDS} more` : ''
     return `Opened with a mend: ${list}${more}. ${changed ? 'The rig as it was stays in the history.' : 'Nothing of the rig was changed.'}`

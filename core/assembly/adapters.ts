@@ -24,22 +24,38 @@ export interface Chain {
 export const LONGEST_CHAIN = 3
 
 /** Pieces lying free in the locker cost nothing. */
-const priceOf = (part: Part, owned: ReadonlyMap<string, number>): number => ((owned.get(part.id) ?? 0) > 0 ? 0 : part.price.usual)
+const priceOf = (part: Part, owned: ReadonlyMap<string, number>): number =>
+  (owned.get(part.id) ?? 0) > 0 ? 0 : part.price.usual
 
 /** So many grams, millimetres, minor units and loose joints weigh as much as each other when chains are compared. */
 const WORTH = { massG: 10, heightMm: 5, priceMinor: 100, loose: 0.1 } as const
 const burden = (chain: Chain): number =>
-  chain.massG / WORTH.massG + chain.heightMm / WORTH.heightMm + chain.priceMinor / WORTH.priceMinor + chain.loose / WORTH.loose
+  chain.massG / WORTH.massG +
+  chain.heightMm / WORTH.heightMm +
+  chain.priceMinor / WORTH.priceMinor +
+  chain.loose / WORTH.loose
 
 const ids = (chain: Chain): string => chain.links.map((link) => `${link.part.id}/${link.offers}`).join(' ')
 
-/** What can be had without buying comes first, then the least grams, height, money and play together; ids settle the rest. */
+/**
+ * What can be had without buying comes first, then the least grams, height, money and play together; ids settle the
+ * rest.
+ */
 const byBurden = (a: Chain, b: Chain): number =>
   Number(a.priceMinor > 0) - Number(b.priceMinor > 0) || burden(a) - burden(b) || (ids(a) < ids(b) ? -1 : 1)
 
 /** Two open ends with the same key go together with the same things. */
 const endKey = ({ mount }: MountEnd): string =>
-  [mount.standard, mount.side, mount.family, mount.lengthMm, mount.spacingMm, mount.slotMm, mount.antiTwist, mount.screws].join()
+  [
+    mount.standard,
+    mount.side,
+    mount.family,
+    mount.lengthMm,
+    mount.spacingMm,
+    mount.slotMm,
+    mount.antiTwist,
+    mount.screws,
+  ].join()
 
 /** Of the chains that end alike only the best few can be part of a best chain. */
 const KEPT_ALIKE = 3
@@ -85,8 +101,10 @@ const oneMore = ({ end, chain }: Reach, catalogue: Catalogue, owned: ReadonlyMap
   })
 
 /**
- * Adapters that join two ends that do not go together by themselves: the shortest chains only, at most three parts. What the locker
- * has comes first, then the least added grams, height, money and play taken together, then ids, so that the answer is always the same.
+ * Adapters that join two ends that do not go together by themselves: the shortest chains only, at most three parts.
+ * What the locker
+ * has comes first, then the least added grams, height, money and play taken together, then ids, so that the answer is
+ * always the same.
  * @returns an empty list when no chain is known.
  */
 export const adapterChains = (

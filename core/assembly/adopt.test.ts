@@ -60,7 +60,9 @@ test('a part nobody knows holds nothing against what sits on it', () => {
 })
 
 test('whatever parts are missing, a rig of the demo can be placed and judged', () => {
-  const used = [...new Set([first, second].flatMap(({ kit, brief }) => [...kit, ...brief.lenses].map(({ partId }) => partId)))]
+  const used = [
+    ...new Set([first, second].flatMap(({ kit, brief }) => [...kit, ...brief.lenses].map(({ partId }) => partId))),
+  ]
   fc.assert(
     fc.property(fc.constantFrom(first, second), fc.subarray(used, { minLength: 1 }), fc.nat(4), (rig, missing, n) => {
       const lost = new Set(missing)
@@ -73,7 +75,9 @@ test('whatever parts are missing, a rig of the demo can be placed and judged', (
       const { findings, failed } = evaluate(taken.rig, setup, { catalogue: taken.catalogue, owned: new Map() })
       expect([
         ...failed,
-        ...findings.filter(({ message }) => message === 'fact-failed' || message === 'rule-failed').map(({ names }) => names),
+        ...findings
+          .filter(({ message }) => message === 'fact-failed' || message === 'rule-failed')
+          .map(({ names }) => names),
       ]).toEqual([])
     }),
     { numRuns: trialRuns(25), seed: trialSeed },
@@ -88,11 +92,19 @@ test('what names something that is not there comes off; nothing else does', () =
     setups: [
       {
         ...setup,
-        joints: [...setup.joints, { guest: 'nobody', guestMount: 'x', host: 'camera', hostMount: 'y', slideMm: 0, turnDeg: 0 }],
+        joints: [
+          ...setup.joints,
+          { guest: 'nobody', guestMount: 'x', host: 'camera', hostMount: 'y', slideMm: 0, turnDeg: 0 },
+        ],
         poses: [...setup.poses, { instance: 'camera', hinge: 'none', position: 'gone' }],
         links: [
           ...setup.links,
-          { cable: 'camera', from: { instance: 'camera', socket: 'x' }, to: { instance: 'camera', socket: 'y' }, through: [] },
+          {
+            cable: 'camera',
+            from: { instance: 'camera', socket: 'x' },
+            to: { instance: 'camera', socket: 'y' },
+            through: [],
+          },
         ],
       },
       ...others,
@@ -131,5 +143,8 @@ test('joints in a ring are opened', () => {
 
 test('a kit without a camera can not be taken up, and says why', () => {
   const outcome = adoptRig({ ...second, kit: second.kit.filter(({ id }) => id !== 'camera') }, catalogue)
-  expect(outcome).toMatchObject({ ok: false, issues: expect.arrayContaining([expect.objectContaining({ code: 'root-missing' })]) })
+  expect(outcome).toMatchObject({
+    ok: false,
+    issues: expect.arrayContaining([expect.objectContaining({ code: 'root-missing' })]),
+  })
 })

@@ -1,4 +1,12 @@
-import { type Catalogue, type Mount, mountOf, type Part, type Socket, unknownStandard, withPlaceholders } from '../catalogue/index.ts'
+import {
+  type Catalogue,
+  type Mount,
+  mountOf,
+  type Part,
+  type Socket,
+  unknownStandard,
+  withPlaceholders,
+} from '../catalogue/index.ts'
 import { good, type Issue, type Outcome } from '../kernel/index.ts'
 import type { Joint, Link, Rig, Setup } from './rig.ts'
 import { soundnessIssues } from './soundness.ts'
@@ -29,11 +37,21 @@ const blockMounts = (partId: string, rig: Rig, catalogue: Catalogue): readonly M
   }
   const found = new Map<string, Mount>()
   const note = (id: string, side: Mount['side'], up: 1 | -1) => {
-    if (!found.has(id)) found.set(id, { id, standard: unknownStandard.id, side, at: [0, up * HALF_MM, 0], out: [0, up, 0], up: [0, 0, -1] })
+    if (!found.has(id))
+      found.set(id, {
+        id,
+        standard: unknownStandard.id,
+        side,
+        at: [0, up * HALF_MM, 0],
+        out: [0, up, 0],
+        up: [0, 0, -1],
+      })
   }
   for (const joint of jointsOf(rig)) {
-    if (partOf.get(joint.guest) === partId) note(joint.guestMount, opposite[sideOf(joint.host, joint.hostMount) ?? 'holds'], -1)
-    if (partOf.get(joint.host) === partId) note(joint.hostMount, opposite[sideOf(joint.guest, joint.guestMount) ?? 'sits'], 1)
+    if (partOf.get(joint.guest) === partId)
+      note(joint.guestMount, opposite[sideOf(joint.host, joint.hostMount) ?? 'holds'], -1)
+    if (partOf.get(joint.host) === partId)
+      note(joint.hostMount, opposite[sideOf(joint.guest, joint.guestMount) ?? 'sits'], 1)
   }
   return [...found.values()]
 }
@@ -60,7 +78,10 @@ const blockSockets = (partId: string, rig: Rig, catalogue: Catalogue): readonly 
   return [...found.values()]
 }
 
-/** A plain block for a part that is no longer known, with just the points, sockets and hinges the rig uses of it, so that all else stays where it is. */
+/**
+ * A plain block for a part that is no longer known, with just the points, sockets and hinges the rig uses of it, so
+ * that all else stays where it is.
+ */
 export const placeholderFor = (partId: string, rig: Rig, catalogue: Catalogue): Part => {
   const instances = new Set(rig.kit.filter((instance) => instance.partId === partId).map(({ id }) => id))
   const poses = rig.setups.flatMap((setup) => setup.poses).filter((pose) => instances.has(pose.instance))
@@ -122,9 +143,12 @@ const mendSetup = (setup: Setup, partOf: ReadonlyMap<string, Part>, camera: stri
     return part !== undefined && mountOf(part, mount) !== undefined
   }
   const meet = (joint: Joint) => has(joint.guest, joint.guestMount) && has(joint.host, joint.hostMount)
-  const joints = withoutRings(firstOfEach(setup.joints, ({ guest }) => guest).filter((joint) => joint.guest !== root && meet(joint)))
+  const joints = withoutRings(
+    firstOfEach(setup.joints, ({ guest }) => guest).filter((joint) => joint.guest !== root && meet(joint)),
+  )
   const on = new Set([root, ...joints.map(({ guest }) => guest)])
-  const reaches = ({ instance, socket }: Link['from']) => partOf.get(instance)?.sockets?.some(({ id }) => id === socket) ?? false
+  const reaches = ({ instance, socket }: Link['from']) =>
+    partOf.get(instance)?.sockets?.some(({ id }) => id === socket) ?? false
   return {
     ...setup,
     root,
@@ -153,16 +177,22 @@ const mend = (rig: Rig, catalogue: Catalogue): Rig => {
   const camera = kit.find(({ id }) => partOf.get(id)?.role === 'camera')?.id
   return {
     ...rig,
-    brief: { ...rig.brief, lenses: rig.brief.lenses.filter(({ partId }) => catalogue.parts.get(partId)?.role === 'lens') },
+    brief: {
+      ...rig.brief,
+      lenses: rig.brief.lenses.filter(({ partId }) => catalogue.parts.get(partId)?.role === 'lens'),
+    },
     kit: [...kit],
     setups: firstOfEach(rig.setups, ({ id }) => id).map((setup) => mendSetup(setup, partOf, camera)),
   }
 }
 
 /**
- * Takes a rig up from wherever it comes: server, undo, a draft, another window, a file, a backup. A part nobody knows gets a placeholder, and
- * what names something that is not there comes off or is unplugged, so that the rig can always be placed. The rig given is not touched.
- * @returns the rig with what was mended, or the issues that nothing can be made of, such as a kit without any piece to hang the rest on
+ * Takes a rig up from wherever it comes: server, undo, a draft, another window, a file, a backup. A part nobody knows
+ * gets a placeholder, and
+ * what names something that is not there comes off or is unplugged, so that the rig can always be placed. The rig given
+ * is not touched.
+ * @returns the rig with what was mended, or the issues that nothing can be made of, such as a kit without any piece to
+ * hang the rest on
  */
 export const adoptRig = (rig: Rig, catalogue: Catalogue): Outcome<Adopted> => {
   const found = soundnessIssues(rig, catalogue)

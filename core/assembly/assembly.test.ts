@@ -1,8 +1,7 @@
 import fc from 'fast-check'
-import { adapterChains } from './adapters.ts'
-import { catalogueOf, mate } from '../catalogue/index.ts'
+import { type catalogueOf } from '../catalogue/index.ts'
 import { lengthOf, subtract, type Vec3 } from '../kernel/index.ts'
-import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import {
   carriedBy,
   type Command,
@@ -27,7 +26,8 @@ import {
 
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
-const place = (rig: Rig, shelf: { catalogue: ReturnType<typeof catalogueOf> }) => placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+const place = (rig: Rig, shelf: { catalogue: ReturnType<typeof catalogueOf> }) =>
+  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
 const near = (a: Vec3 | undefined, b: Vec3) => expect(lengthOf(subtract(a ?? [9e9, 0, 0], b))).toBeLessThan(1e-9)
 
 test('a cube on the top hole stands on the camera, its middle 10 mm higher', () => {
@@ -39,7 +39,10 @@ test('a cube on the top hole stands on the camera, its middle 10 mm higher', () 
 })
 
 test('a stack of cubes grows by 20 mm each', () => {
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('two', 'foot', 'one', 'top'), on('one', 'foot', 'camera', 'hole')])
+  const { rig, shelf } = tinyRig(
+    [cube('one'), cube('two')],
+    [on('two', 'foot', 'one', 'top'), on('one', 'foot', 'camera', 'hole')],
+  )
   near(place(rig, shelf).byInstance.get('two')?.centre, [0, 70, 0])
 })
 
@@ -47,7 +50,8 @@ test('a clamp slides along the rail of its host, and turns about the joint', () 
   const clamp = tinyPart({ id: 'clamp', centre: [5, 10, 0], mounts: [plug('foot', 'nato', { lengthMm: 20 })] })
   const { rig, shelf } = tinyRig([clamp], [on('clamp', 'foot', 'camera', 'rail', { slideMm: 7 })])
   const piece = place(rig, shelf).byInstance.get('clamp')
-  // The rail faces left, so the clamp's height points left and what was ahead of it points up: its right then points back.
+  // The rail faces left, so the clamp's height points left and what was ahead of it points up: its right then points
+  // back.
   near(piece?.centre, [-60, 0, 7 + 5])
   expect(wayName(slideWay(piece as never) as Vec3)).toBe('back')
   const turned = tinyRig([clamp], [on('clamp', 'foot', 'camera', 'rail', { slideMm: 7, turnDeg: 180 })])
@@ -66,7 +70,10 @@ test('when the slot is in the guest, sliding moves the guest the other way', () 
 })
 
 test('pieces that did not change are the same objects after an edit', () => {
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'camera', 'pinned')])
+  const { rig, shelf } = tinyRig(
+    [cube('one'), cube('two')],
+    [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'camera', 'pinned')],
+  )
   const edited = edit(rig, [{ do: 'set', setup: 'main', instance: 'two', turnDeg: 90 }], shelf.catalogue)
   const [before, after] = [place(rig, shelf), place((edited as { value: Rig }).value, shelf)]
   expect(after.byInstance.get('one')).toBe(before.byInstance.get('one'))
@@ -79,7 +86,10 @@ test('what hangs on a piece is carried by it and comes off with it', () => {
     [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top'), on('three', 'foot', 'camera', 'pinned')],
   )
   const assembly = place(rig, shelf)
-  expect(carriedBy(assembly, assembly.byInstance.get('one') as never).map(({ instance }) => instance.id)).toEqual(['one', 'two'])
+  expect(carriedBy(assembly, assembly.byInstance.get('one') as never).map(({ instance }) => instance.id)).toEqual([
+    'one',
+    'two',
+  ])
   const off = edit(rig, [{ do: 'take-off', setup: 'main', instance: 'one' }], shelf.catalogue)
   expect(off.ok && off.value.setups[0]?.joints.map(({ guest }) => guest)).toEqual(['three'])
   expect(off.ok && place(off.value, shelf).loose.map(({ instance }) => instance.id)).toEqual(['one', 'two'])
@@ -97,23 +107,27 @@ test('points: taken, blocked by a sharer, or open; a rail stays open while there
   const clamp = tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm: 30 })] })
   const { rig, shelf } = tinyRig(
     [two, cube('one'), clamp],
-    [on('two-holes', 'foot', 'camera', 'hole'), on('one', 'foot', 'two-holes', 'a'), on('clamp', 'foot', 'camera', 'rail')],
+    [
+      on('two-holes', 'foot', 'camera', 'hole'),
+      on('one', 'foot', 'two-holes', 'a'),
+      on('clamp', 'foot', 'camera', 'rail'),
+    ],
   )
   const open = new Map(pointsOf(place(rig, shelf)).map((p) => [`${p.piece.instance.id}/${p.mount.id}`, p.open]))
-  expect(['camera/hole', 'two-holes/a', 'two-holes/b', 'camera/rail', 'camera/shoe'].map((key) => open.get(key))).toEqual([
-    false,
-    false,
-    false,
-    true,
-    true,
-  ])
+  expect(
+    ['camera/hole', 'two-holes/a', 'two-holes/b', 'camera/rail', 'camera/shoe'].map((key) => open.get(key)),
+  ).toEqual([false, false, false, true, true])
 })
 
 test('a part is never hung up by the mount that is there to carry something', () => {
-  const arm = tinyPart({ id: 'arm', mounts: [plug('foot', 'shoe-cold'), { ...plug('stud', 'thread-1/4'), carries: true }] })
+  const arm = tinyPart({
+    id: 'arm',
+    mounts: [plug('foot', 'shoe-cold'), { ...plug('stud', 'thread-1/4'), carries: true }],
+  })
   const { rig, shelf } = tinyRig([], [], { extra: [arm] })
   const points = pointsOf(place(rig, shelf))
-  const at = (id: string) => seatingsAt(points.find(({ mount }) => mount.id === id) as never, { id: 'arm', partId: 'arm' }, arm).length
+  const at = (id: string) =>
+    seatingsAt(points.find(({ mount }) => mount.id === id) as never, { id: 'arm', partId: 'arm' }, arm).length
   expect([at('hole'), at('shoe')]).toEqual([0, 2])
 })
 
@@ -128,7 +142,9 @@ test.each<[string, (rig: Rig) => Rig, string]>([
     'a ring of joints',
     (rig) => ({
       ...rig,
-      setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'two', 'top'), on('two', 'foot', 'one', 'top')] }],
+      setups: [
+        { ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'two', 'top'), on('two', 'foot', 'one', 'top')] },
+      ],
     }),
     'joints-in-a-ring',
   ],
@@ -136,7 +152,12 @@ test.each<[string, (rig: Rig) => Rig, string]>([
     'a piece in two places',
     (rig) => ({
       ...rig,
-      setups: [{ ...(rig.setups[0] as Setup), joints: [on('one', 'foot', 'camera', 'hole'), on('one', 'foot', 'camera', 'pinned')] }],
+      setups: [
+        {
+          ...(rig.setups[0] as Setup),
+          joints: [on('one', 'foot', 'camera', 'hole'), on('one', 'foot', 'camera', 'pinned')],
+        },
+      ],
     }),
     'sits-twice',
   ],
@@ -155,7 +176,11 @@ test.each<[string, (rig: Rig) => Rig, string]>([
     (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), joints: [on('camera', 'hole', 'one', 'foot')] }] }),
     'root-is-guest',
   ],
-  ['no camera', (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), root: 'gone', joints: [] }] }), 'root-missing'],
+  [
+    'no camera',
+    (rig) => ({ ...rig, setups: [{ ...(rig.setups[0] as Setup), root: 'gone', joints: [] }] }),
+    'root-missing',
+  ],
 ])('unsound: %s', (_, spoil, code) => {
   const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole')])
   expect(soundnessIssues(rig, shelf.catalogue)).toEqual([])
@@ -174,7 +199,10 @@ test('edits are all or none and leave the rig they were given alone', () => {
     shelf.catalogue,
   )
   expect(result).toMatchObject({ ok: false, issues: [{ code: 'root-stays' }] })
-  expect(edit(rig, [{ do: 'drop-setup', setup: 'main' }], shelf.catalogue)).toMatchObject({ ok: false, issues: [{ code: 'last-setup' }] })
+  expect(edit(rig, [{ do: 'drop-setup', setup: 'main' }], shelf.catalogue)).toMatchObject({
+    ok: false,
+    issues: [{ code: 'last-setup' }],
+  })
   expect(edit(rig, [{ do: 'note', instance: 'nobody', notes: 'x' }], shelf.catalogue)).toMatchObject({
     ok: false,
     issues: [{ code: 'instance-unknown' }],
@@ -210,11 +238,18 @@ test('the small edits do what they say', () => {
 test('a swap keeps neighbours on the like mounts and takes off what finds no place', () => {
   const bare = tinyPart({ id: 'bare', mounts: [plug('screw', 'thread-1/4')] })
   const other = cube('other', { mounts: [plug('base', 'thread-1/4'), socket('crown', 'thread-1/4', [0, 30, 0])] })
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], {
-    extra: [bare, other],
-  })
+  const { rig, shelf } = tinyRig(
+    [cube('one'), cube('two')],
+    [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
+    {
+      extra: [bare, other],
+    },
+  )
   const kept = edit(rig, swapCommands(rig, 'one', other, shelf.catalogue), shelf.catalogue)
-  expect(kept.ok && kept.value.setups[0]?.joints).toEqual([on('one', 'base', 'camera', 'hole'), on('two', 'foot', 'one', 'crown')])
+  expect(kept.ok && kept.value.setups[0]?.joints).toEqual([
+    on('one', 'base', 'camera', 'hole'),
+    on('two', 'foot', 'one', 'crown'),
+  ])
   const lost = edit(rig, swapCommands(rig, 'one', bare, shelf.catalogue), shelf.catalogue)
   expect(lost.ok && lost.value.setups[0]?.joints).toEqual([on('one', 'screw', 'camera', 'hole')])
 })
@@ -222,35 +257,6 @@ test('a swap keeps neighbours on the like mounts and takes off what finds no pla
 test('ids of new pieces are free', () => {
   const { rig } = tinyRig([cube('one')], [])
   expect([freshId(rig, 'two'), freshId(rig, 'one'), freshId(rig, 'one', ['one-2'])]).toEqual(['two', 'one-2', 'one-3'])
-})
-
-describe('adapters', () => {
-  const riser = tinyPart({ id: 'riser', massG: 24, mounts: [plug('below', 'thread-1/4'), socket('above', 'thread-3/8-pin', [0, 20, 0])] })
-  const heavy = tinyPart({ ...riser, id: 'heavy', massG: 60 })
-  const shoeHole = tinyPart({ id: 'shoe-hole', massG: 12, mounts: [plug('below', 'shoe-cold'), socket('above', 'thread-1/4', [0, 20, 0])] })
-  const handle = { part: tinyPart({ id: 'handle', role: 'top-handle' }), mount: plug('foot', 'thread-3/8-pin') }
-  const hole = { part: tinyCamera, mount: socket('hole', 'thread-1/4', [0, 40, 0]) }
-  const shoe = { part: tinyCamera, mount: socket('shoe', 'shoe-cold', [0, 40, 0]) }
-  const names = (chains: ReturnType<typeof adapterChains>) => chains.map(({ links }) => links.map(({ part }) => part.id).join('+'))
-
-  test('the lighter comes first, the owned before that', () => {
-    const catalogue = catalogueOf([riser, heavy, shoeHole])
-    expect(names(adapterChains(hole, handle, catalogue, new Map()))).toEqual(['riser', 'heavy'])
-    expect(names(adapterChains(hole, handle, catalogue, new Map([['heavy', 1]])))).toEqual(['heavy', 'riser'])
-  })
-  test('two in a row when one will not do; none when nothing will', () => {
-    expect(names(adapterChains(shoe, handle, catalogueOf([riser, shoeHole]), new Map()))).toEqual(['shoe-hole+riser'])
-    expect(adapterChains(shoe, handle, catalogueOf([riser]), new Map())).toEqual([])
-  })
-  test('every link of a chain mates with the next', () => {
-    for (const { links } of adapterChains(shoe, handle, catalogueOf([riser, heavy, shoeHole]), new Map())) {
-      const ends = links.flatMap(({ part, sitsBy, offers }) =>
-        [sitsBy, offers].map((id) => ({ part, mount: part.mounts.find((mount) => mount.id === id) as never })),
-      )
-      const chain = [shoe, ...ends, handle]
-      for (let i = 0; i < chain.length; i += 2) expect(mate(chain[i] as never, chain[i + 1] as never).ok).toBe(true)
-    }
-  })
 })
 
 test('history walks back and forth without limit; a new step ends the way forward', () => {
@@ -271,7 +277,11 @@ describe('properties of random edits', () => {
   const guest = fc.constantFrom('a', 'b', 'c', 'd')
   const command: fc.Arbitrary<Command> = fc.oneof(
     fc
-      .tuple(guest, fc.constantFrom('camera/hole', 'camera/pinned', 'a/top', 'b/top', 'c/top'), fc.integer({ min: -180, max: 180 }))
+      .tuple(
+        guest,
+        fc.constantFrom('camera/hole', 'camera/pinned', 'a/top', 'b/top', 'c/top'),
+        fc.integer({ min: -180, max: 180 }),
+      )
       .map(([id, at, turnDeg]): Command => {
         const [host = '', hostMount = ''] = at.split('/')
         return { do: 'place', setup: 'main', joint: on(id, 'foot', host, hostMount, { turnDeg }) }
@@ -330,64 +340,4 @@ test.each([
   ['an empty name', { name: '  ' }],
 ])('the rig schema refuses %s', (_, change) => {
   expect(rigSchema.safeParse({ ...newRig('one', 'One', 'tiny-camera'), ...change }).success).toBe(false)
-})
-
-test('the best chain is the best of all chains, tried one by one', () => {
-  const ends = ['thread-1/4', 'thread-3/8', 'thread-1/4-pin', 'thread-3/8-pin', 'shoe-cold', 'nato'] as const
-  const end = fc.constantFrom(...ends)
-  const joiner = fc.record({ below: end, above: end, massG: fc.integer({ min: 1, max: 60 }), price: fc.integer({ min: 1, max: 20 }) })
-  const burdenOf = (parts: readonly ReturnType<typeof tinyPart>[], loose: number) =>
-    parts.reduce((sum, part) => sum + part.massG / 10 + 20 / 5 + part.price.usual / 100, 0) + loose / 0.1
-  fc.assert(
-    fc.property(fc.array(joiner, { minLength: 1, maxLength: 7 }), end, end, (list, from, to) => {
-      const more = (standard: string) =>
-        standard === 'nato' ? { lengthMm: 40, travel: { along: [0, 0, 1] as const, minMm: 0, maxMm: 0, stepMm: 1 } } : {}
-      const parts = list.map(({ below, above, massG, price }, i) =>
-        tinyPart({
-          id: `joiner-${i}`,
-          massG,
-          price: { low: price * 100, usual: price * 100, high: price * 100 },
-          mounts: [plug('below', below, more(below)), socket('above', above, [0, 20, 0], [0, 1, 0], more(above))],
-        }),
-      )
-      const host = { part: tinyCamera, mount: socket('host', from, [0, 40, 0], [0, 1, 0], more(from)) }
-      const guest = { part: tinyPart({ id: 'guest' }), mount: plug('foot', to, more(to)) }
-      let shortest = Infinity
-      let least = Infinity
-      const walk = (at: typeof host, used: readonly (typeof host.part)[], loose: number) => {
-        if (used.length > 0) {
-          const last = mate(at, guest)
-          if (last.ok && used.length <= shortest) {
-            const burden = burdenOf(used, loose + (last.value.holdsTwist ? 0 : 1))
-            least = used.length < shortest ? burden : Math.min(least, burden)
-            shortest = used.length
-          }
-        }
-        if (used.length === 3) return
-        for (const part of parts) {
-          const [below, above] = part.mounts
-          if (used.includes(part) || !below || !above) continue
-          // An adapter may be turned over: either end may be the one it sits by.
-          for (const [by, offer] of [
-            [below, above],
-            [above, below],
-          ] as const) {
-            const made = mate(at, { part, mount: by })
-            if (made.ok) walk({ part, mount: offer }, [...used, part], loose + (made.value.holdsTwist ? 0 : 1))
-          }
-        }
-      }
-      walk(host, [], 0)
-      const [chain] = adapterChains(host, guest, catalogueOf(parts), new Map())
-      expect(chain?.links.length ?? Infinity).toBe(shortest)
-      if (chain)
-        expect(
-          burdenOf(
-            chain.links.map(({ part }) => part),
-            chain.loose,
-          ),
-        ).toBeCloseTo(least, 6)
-    }),
-    { numRuns: 150 },
-  )
 })

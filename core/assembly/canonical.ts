@@ -2,8 +2,10 @@ import type { Catalogue, Part } from '../catalogue/index.ts'
 import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
 
 /**
- * What a rig is does not hang on the order in which it was put together, nor on the names of its pieces. Here everything gets an order that comes
- * from the rig itself: by host, point, slide, turn and part. Pieces that are the same in all of these are the same to everyone.
+ * What a rig is does not hang on the order in which it was put together, nor on the names of its pieces. Here
+ * everything gets an order that comes
+ * from the rig itself: by host, point, slide, turn and part. Pieces that are the same in all of these are the same to
+ * everyone.
  */
 type Key = readonly (string | number)[]
 
@@ -26,13 +28,26 @@ export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonl
 const instanceKey = ({ partId, status, health = 1, tier }: Instance): Key => [partId, status, health, tier ?? '']
 
 /** The guests of one host, by the order of its points, then by how they sit. */
-export const guestsInOrder = (joints: readonly Joint[], host: Part, partOf: (instance: string) => Instance | undefined): readonly Joint[] =>
+export const guestsInOrder = (
+  joints: readonly Joint[],
+  host: Part,
+  partOf: (instance: string) => Instance | undefined,
+): readonly Joint[] =>
   inOrder(joints, ({ guest, guestMount, hostMount, slideMm, turnDeg }) => {
     const instance = partOf(guest)
-    return [host.mounts.findIndex(({ id }) => id === hostMount), slideMm, turnDeg, guestMount, ...(instance ? instanceKey(instance) : [])]
+    return [
+      host.mounts.findIndex(({ id }) => id === hostMount),
+      slideMm,
+      turnDeg,
+      guestMount,
+      ...(instance ? instanceKey(instance) : []),
+    ]
   })
 
-/** The rig and its set-up with every list in the order that its placed pieces give. @param placed ids, hosts before guests */
+/**
+ * The rig and its set-up with every list in the order that its placed pieces give. @param placed ids, hosts before
+ * guests
+ */
 export const canonical = (
   rig: Rig,
   setup: Setup,
@@ -65,7 +80,11 @@ export const canonical = (
   return {
     rig: {
       ...rig,
-      kit: inOrder(rig.kit, (instance) => [place(instance.id), cables.get(instance.id) ?? links.length, ...instanceKey(instance)]),
+      kit: inOrder(rig.kit, (instance) => [
+        place(instance.id),
+        cables.get(instance.id) ?? links.length,
+        ...instanceKey(instance),
+      ]),
     },
     setup: {
       ...setup,

@@ -42,7 +42,12 @@ export const commandSchema = z.discriminatedUnion('do', [
   /** Without a tier it is found anew from what hangs on the piece. */
   z.strictObject({ do: z.literal('tier'), instance: idSchema, tier: instanceSchema.shape.tier }),
   /** When a set-up has to work and how much it is used; without a month: whenever. */
-  z.strictObject({ do: z.literal('need'), ...inSetup, neededBy: setupSchema.shape.neededBy, weight: setupSchema.shape.weight }),
+  z.strictObject({
+    do: z.literal('need'),
+    ...inSetup,
+    neededBy: setupSchema.shape.neededBy,
+    weight: setupSchema.shape.weight,
+  }),
   z.strictObject({ do: z.literal('brief'), brief: briefSchema }),
   z.strictObject({ do: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.strictObject({ do: z.literal('copy-setup'), ...inSetup, id: idSchema, name: z.string().min(1).max(40) }),
@@ -69,7 +74,8 @@ const withSetup = (rig: Rig, id: string, change: (setup: Setup) => Setup): Outco
 }
 
 const withInstance = (rig: Rig, id: string, change: (instance: Instance) => Instance): Outcome<Rig> => {
-  if (!rig.kit.some((instance) => instance.id === id)) return bad('instance-unknown', 'instance', { names: { instance: id } })
+  if (!rig.kit.some((instance) => instance.id === id))
+    return bad('instance-unknown', 'instance', { names: { instance: id } })
   return good({ ...rig, kit: rig.kit.map((instance) => (instance.id === id ? change(instance) : instance)) })
 }
 
@@ -89,7 +95,8 @@ const without = (joints: readonly Joint[], instance: string): Joint[] => {
 /** Links that are led only through what is there. */
 const unheld = (links: readonly Link[], there: (id: string) => boolean): readonly Link[] =>
   links.map((link) => (link.through.every(there) ? link : { ...link, through: link.through.filter(there) }))
-const sameLinks = (a: readonly Link[], b: readonly Link[]): boolean => a.length === b.length && a.every((link, i) => link === b[i])
+const sameLinks = (a: readonly Link[], b: readonly Link[]): boolean =>
+  a.length === b.length && a.every((link, i) => link === b[i])
 
 /** A set-up without some pieces: their joints, all that hung on them, and every brace to what came off. */
 const stripped = (setup: Setup, instance: string): Setup => {
@@ -113,11 +120,14 @@ const stripped = (setup: Setup, instance: string): Setup => {
 const forgotten = (setup: Setup, instance: string): Setup => {
   const poses = setup.poses.filter((pose) => pose.instance !== instance)
   const links = unheld(
-    setup.links.filter((link) => link.cable !== instance && link.from.instance !== instance && link.to.instance !== instance),
+    setup.links.filter(
+      (link) => link.cable !== instance && link.from.instance !== instance && link.to.instance !== instance,
+    ),
     (id) => id !== instance,
   )
   const braces = setup.braces.filter((brace) => brace.guest !== instance && brace.host !== instance)
-  const same = poses.length === setup.poses.length && braces.length === setup.braces.length && sameLinks(setup.links, links)
+  const same =
+    poses.length === setup.poses.length && braces.length === setup.braces.length && sameLinks(setup.links, links)
   return same ? setup : { ...setup, poses, braces, links }
 }
 
@@ -161,13 +171,17 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
         }),
       )
     case 'note':
-      return withInstance(rig, command.instance, ({ notes: _, ...rest }) => (command.notes ? { ...rest, notes: command.notes } : rest))
+      return withInstance(rig, command.instance, ({ notes: _, ...rest }) =>
+        command.notes ? { ...rest, notes: command.notes } : rest,
+      )
     case 'status':
       return withInstance(rig, command.instance, (instance) => ({ ...instance, status: command.status }))
     case 'health':
       return withInstance(rig, command.instance, (instance) => ({ ...instance, health: command.health }))
     case 'tier':
-      return withInstance(rig, command.instance, ({ tier: _, ...rest }) => (command.tier ? { ...rest, tier: command.tier } : rest))
+      return withInstance(rig, command.instance, ({ tier: _, ...rest }) =>
+        command.tier ? { ...rest, tier: command.tier } : rest,
+      )
     case 'need':
       return withSetup(rig, command.setup, ({ neededBy: _, ...rest }) => ({
         ...rest,
@@ -196,7 +210,10 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       const { instance, hinge, position } = command
       return withSetup(rig, command.setup, (setup) => ({
         ...setup,
-        poses: [...setup.poses.filter((pose) => pose.instance !== instance || pose.hinge !== hinge), { instance, hinge, position }],
+        poses: [
+          ...setup.poses.filter((pose) => pose.instance !== instance || pose.hinge !== hinge),
+          { instance, hinge, position },
+        ],
       }))
     }
     case 'link':
@@ -205,14 +222,20 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
         links: [...setup.links.filter((link) => link.cable !== command.link.cable), command.link],
       }))
     case 'unlink':
-      return withSetup(rig, command.setup, (setup) => ({ ...setup, links: setup.links.filter((link) => link.cable !== command.cable) }))
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        links: setup.links.filter((link) => link.cable !== command.cable),
+      }))
     case 'brace':
       return withSetup(rig, command.setup, (setup) => ({
         ...setup,
         braces: [...setup.braces.filter((brace) => !sameEnds(brace, command.joint)), command.joint],
       }))
     case 'unbrace':
-      return withSetup(rig, command.setup, (setup) => ({ ...setup, braces: setup.braces.filter((brace) => !sameEnds(brace, command)) }))
+      return withSetup(rig, command.setup, (setup) => ({
+        ...setup,
+        braces: setup.braces.filter((brace) => !sameEnds(brace, command)),
+      }))
     case 'drop-setup':
       return rig.setups.length > 1
         ? good({ ...rig, setups: rig.setups.filter((setup) => setup.id !== command.setup) })
@@ -221,7 +244,8 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
 }
 
 /**
- * Carries out edits one after the other, all or none. The rig given is not touched; branches that did not change stay the same objects.
+ * Carries out edits one after the other, all or none. The rig given is not touched; branches that did not change stay
+ * the same objects.
  * @returns the new rig, or why the edits can't be done (`instance-unknown`, `joints-in-a-ring`, ...).
  */
 export const edit = (seen: Rig, commands: readonly Command[], catalogue: Catalogue): Outcome<Rig> => {

@@ -14,7 +14,12 @@ const done = (...commands: Parameters<typeof edit>[1]) => {
 test('a rig of version 4 knew no lenses, no exposure and no monthly money: it comes out with the usual ones', () => {
   const { light: _, lenses: __, fieldsMm: ___, monthlyMinor: ____, ...before } = rig.brief
   const lifted = rigSchema.safeParse(liftRig({ ...rig, version: 4, brief: before }))
-  expect(lifted.success && lifted.data.brief).toMatchObject({ light: emptyBrief.light, lenses: [], fieldsMm: [], monthlyMinor: 0 })
+  expect(lifted.success && lifted.data.brief).toMatchObject({
+    light: emptyBrief.light,
+    lenses: [],
+    fieldsMm: [],
+    monthlyMinor: 0,
+  })
   // What it knew stays.
   expect(lifted.success && lifted.data.kit).toEqual(rig.kit)
 })
@@ -30,7 +35,9 @@ test('a word on a piece, and its being taken back, change nothing else', () => {
 test('the month a set-up is needed by is set, kept when its weight changes with it, and taken away', () => {
   const needed = done({ do: 'need', setup: 'main', neededBy: '2026-12', weight: 40 })
   expect(needed.setups[0]).toMatchObject({ neededBy: '2026-12', weight: 40 })
-  expect(done({ do: 'need', setup: 'main', neededBy: '2026-12' }, { do: 'need', setup: 'main' }).setups[0]).toEqual(rig.setups[0])
+  expect(done({ do: 'need', setup: 'main', neededBy: '2026-12' }, { do: 'need', setup: 'main' }).setups[0]).toEqual(
+    rig.setups[0],
+  )
   expect(rigSchema.safeParse({ ...rig, setups: [{ ...rig.setups[0], neededBy: '2026-13' }] }).success).toBe(false)
 })
 
@@ -38,5 +45,7 @@ test('a lens kit names lenses that are known', () => {
   const withKit = (partId: string) => ({ ...rig, brief: { ...rig.brief, lenses: [{ partId, share: 50 }] } })
   expect(soundnessIssues(withKit('lens'), shelf.catalogue)).toEqual([])
   for (const wrong of ['unheard-of', 'cube'])
-    expect(soundnessIssues(withKit(wrong), shelf.catalogue)).toMatchObject([{ code: 'lens-unknown', path: 'brief.lenses[0]' }])
+    expect(soundnessIssues(withKit(wrong), shelf.catalogue)).toMatchObject([
+      { code: 'lens-unknown', path: 'brief.lenses[0]' },
+    ])
 })

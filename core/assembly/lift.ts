@@ -33,20 +33,26 @@ const lifts: Readonly<Record<number, (rig: Raw) => Raw>> = {
     ...rig,
     version: 4,
     brief: isRaw(rig['brief']) ? { phases: [], codec: '', ...rig['brief'] } : rig['brief'],
-    setups: each(rig['setups'], (setup) => ({ ...setup, links: each(setup['links'], (link) => ({ through: [], ...link })) })),
+    setups: each(rig['setups'], (setup) => ({
+      ...setup,
+      links: each(setup['links'], (link) => ({ through: [], ...link })),
+    })),
   }),
   // The brief knew no lens kit, no exposure and no monthly money.
   4: (rig) => ({
     ...rig,
     version: 5,
-    brief: isRaw(rig['brief']) ? { light: lightOf4, lenses: [], fieldsMm: [], monthlyMinor: 0, ...rig['brief'] } : rig['brief'],
+    brief: isRaw(rig['brief'])
+      ? { light: lightOf4, lenses: [], fieldsMm: [], monthlyMinor: 0, ...rig['brief'] }
+      : rig['brief'],
   }),
   // The day knew a latitude and went by the sun: that is a place on the meridian of Greenwich.
   5: (rig) => ({ ...rig, version: 6, brief: isRaw(rig['brief']) ? placed(rig['brief']) : rig['brief'] }),
 }
 
 /**
- * Brings a rig written by an older version of the program up to the present one; anything else comes back as it is, for the schema to judge.
+ * Brings a rig written by an older version of the program up to the present one; anything else comes back as it is, for
+ * the schema to judge.
  * @example a version 1 set-up comes out level, with no braces, no poses and no leads
  */
 export const liftRig = (rig: unknown): unknown => {

@@ -2,7 +2,13 @@ import type { Part } from '../catalogue/index.ts'
 import { tinyCamera, tinyPart, tinyRig, on, plug } from '../testing/index.ts'
 import { type Command, edit, emptySetup, liftRig, rigSchema, soundnessIssues } from './index.ts'
 
-const out = { id: 'hdmi', connector: 'hdmi-a' as const, direction: 'out' as const, at: [0, 0, 30] as const, out: [0, 0, 1] as const }
+const out = {
+  id: 'hdmi',
+  connector: 'hdmi-a' as const,
+  direction: 'out' as const,
+  at: [0, 0, 30] as const,
+  out: [0, 0, 1] as const,
+}
 const screen = tinyPart({
   id: 'screen',
   role: 'monitor',
@@ -20,8 +26,15 @@ const lead: Part = tinyPart({
     carries: ['picture'],
   },
 })
-const { rig, shelf } = tinyRig([screen, lead], [on('screen', 'foot', 'camera', 'hole')], { extra: [{ ...tinyCamera, sockets: [out] }] })
-const link = { cable: 'lead', from: { instance: 'camera', socket: 'hdmi' }, to: { instance: 'screen', socket: 'in' }, through: [] }
+const { rig, shelf } = tinyRig([screen, lead], [on('screen', 'foot', 'camera', 'hole')], {
+  extra: [{ ...tinyCamera, sockets: [out] }],
+})
+const link = {
+  cable: 'lead',
+  from: { instance: 'camera', socket: 'hdmi' },
+  to: { instance: 'screen', socket: 'in' },
+  through: [],
+}
 const wire: Command = { do: 'link', setup: 'main', link }
 const links = (...commands: Command[]) => {
   const edited = edit(rig, commands, shelf.catalogue)
@@ -33,14 +46,24 @@ test('a lead joins two sockets, once; it comes off by itself or with what it was
   expect(links(wire, { do: 'unlink', setup: 'main', cable: 'lead' })).toEqual([])
   expect(links(wire, { do: 'take-off', setup: 'main', instance: 'screen' })).toEqual([])
   expect(links(wire, { do: 'discard', instance: 'lead' })).toEqual([])
-  expect(links(wire, { do: 'take-off', setup: 'main', instance: 'screen' }, { do: 'discard', instance: 'screen' })).toEqual([])
+  expect(
+    links(wire, { do: 'take-off', setup: 'main', instance: 'screen' }, { do: 'discard', instance: 'screen' }),
+  ).toEqual([])
 })
 
 test.each<[string, Command, string]>([
   ['a lead that is none', { ...wire, link: { ...link, cable: 'screen' } }, 'cable-unknown'],
   ['a lead nobody has', { ...wire, link: { ...link, cable: 'ghost' } }, 'cable-unknown'],
-  ['a socket that is not there', { ...wire, link: { ...link, to: { instance: 'screen', socket: 'nose' } } }, 'socket-unknown'],
-  ['a piece that is not there', { ...wire, link: { ...link, from: { instance: 'ghost', socket: 'hdmi' } } }, 'socket-unknown'],
+  [
+    'a socket that is not there',
+    { ...wire, link: { ...link, to: { instance: 'screen', socket: 'nose' } } },
+    'socket-unknown',
+  ],
+  [
+    'a piece that is not there',
+    { ...wire, link: { ...link, from: { instance: 'ghost', socket: 'hdmi' } } },
+    'socket-unknown',
+  ],
 ])('refused: %s', (_, command, code) => expect(links(command)).toContain(code))
 
 test('one lead in two places is unsound', () => {

@@ -1,4 +1,13 @@
-import { type Catalogue, type Mate, mate, type MateCode, mountOf, type Mount, type Part, type Solid } from '../catalogue/index.ts'
+import {
+  type Catalogue,
+  type Mate,
+  mate,
+  type MateCode,
+  mountOf,
+  type Mount,
+  type Part,
+  type Solid,
+} from '../catalogue/index.ts'
 import {
   add,
   type Bounds,
@@ -34,7 +43,10 @@ export interface PlacedSolid {
   readonly bounds: Bounds
 }
 
-/** Of a piece of the kit, what has to do with where it sits and what it does there; what somebody wrote beside it has not. */
+/**
+ * Of a piece of the kit, what has to do with where it sits and what it does there; what somebody wrote beside it has
+ * not.
+ */
 export type Seated = Pick<Instance, 'id' | 'partId' | 'health'>
 
 /** A piece where it really is, and by which joint. */
@@ -61,7 +73,8 @@ export interface Brace {
 }
 
 /**
- * One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. All lists, those of `rig` and `setup`
+ * One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. All
+ * lists, those of `rig` and `setup`
  * too, are in the rig's own order, whatever order they were stored in.
  */
 export interface Assembly {
@@ -76,7 +89,10 @@ export interface Assembly {
 const mountFrame = (mount: Mount, slideMm: number): Frame =>
   facing(mount.travel ? add(mount.at, scale(mount.travel.along, slideMm)) : mount.at, mount.out, mount.up)
 
-/** Where a guest's own frame lands in its host's frame. The slide runs along whichever of the two mounts can travel, the host's first. */
+/**
+ * Where a guest's own frame lands in its host's frame. The slide runs along whichever of the two mounts can travel, the
+ * host's first.
+ */
 export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number, turnDeg: number): Frame => {
   const hostSlides = hostMount.travel !== undefined
   const host = mountFrame(hostMount, hostSlides ? slideMm : 0)
@@ -86,7 +102,14 @@ export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number,
 
 const seatedKey = ({ id, partId, health }: Seated): string => `${id} ${partId} ${health ?? ''}`
 
-const put = (instance: Seated, part: Part, frame: Frame, joint?: Joint, host?: PlacedPart, mated?: Outcome<Mate, MateCode>): PlacedPart => {
+const put = (
+  instance: Seated,
+  part: Part,
+  frame: Frame,
+  joint?: Joint,
+  host?: PlacedPart,
+  mated?: Outcome<Mate, MateCode>,
+): PlacedPart => {
   const solids = part.solids.map((solid): PlacedSolid => {
     const shape = placeShape(solid, frame)
     return { solid, shape, bounds: boundsOf(shape) }
@@ -108,7 +131,9 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(guest.part, joint.guestMount)
   if (!hostMount || !guestMount)
-    throw new RangeError(`Brace ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
+    throw new RangeError(
+      `Brace ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`,
+    )
   const there = point(host.frame, mountFrame(hostMount, hostMount.travel ? joint.slideMm : 0).at)
   const here = point(guest.frame, mountFrame(guestMount, hostMount.travel ? 0 : joint.slideMm).at)
   return {
@@ -120,7 +145,10 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
   }
 }
 
-/** Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is not worked out again. */
+/**
+ * Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is
+ * not worked out again.
+ */
 export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart =>
   seatsOf(host, joint)(part, seatedKey(instance), () => seated(host, joint, instance, part))
 
@@ -130,9 +158,18 @@ const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): P
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(part, joint.guestMount)
   if (!hostMount || !guestMount)
-    throw new RangeError(`Joint ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`)
+    throw new RangeError(
+      `Joint ${joint.guest} on ${joint.host} names a mount its part does not have; check soundness first`,
+    )
   const frame = compose(host.frame, jointFrame(hostMount, guestMount, joint.slideMm, joint.turnDeg))
-  return put(instance, part, frame, joint, host, mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }))
+  return put(
+    instance,
+    part,
+    frame,
+    joint,
+    host,
+    mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }),
+  )
 }
 /** The camera as each orientation holds it: upright is a quarter turn about the optical axis, right side up. */
 const rootFrames: Readonly<Record<Orientation, Frame>> = { level: identity, upright: turnAboutZ(90) }
@@ -152,7 +189,8 @@ export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?
   const look = (id: string): { instance: Instance; part: Part } => {
     const instance = instances.get(id)
     const part = instance && catalogue.parts.get(instance.partId)
-    if (!instance || !part) throw new RangeError(`"${id}" is not a piece of this rig with a known part; check soundness first`)
+    if (!instance || !part)
+      throw new RangeError(`"${id}" is not a piece of this rig with a known part; check soundness first`)
     return { instance, part: setup.poses.length > 0 ? posedPart(part, hingeDegrees(part, id, setup)) : part }
   }
   const guests = new Map<string, Joint[]>()
@@ -162,7 +200,9 @@ export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?
     else guests.set(joint.host, [joint])
   }
   const root = look(setup.root)
-  const placed: PlacedPart[] = [at ? put(root.instance, root.part, at) : rootOf(root.instance, root.part, setup.orientation)]
+  const placed: PlacedPart[] = [
+    at ? put(root.instance, root.part, at) : rootOf(root.instance, root.part, setup.orientation),
+  ]
   for (const host of placed)
     for (const joint of guestsInOrder(guests.get(host.instance.id) ?? [], host.part, (id) => instances.get(id))) {
       const { instance, part } = look(joint.guest)

@@ -55,7 +55,8 @@ export const pointsOf = (assembly: Assembly): readonly Point[] => {
       const taken = takers.get(key) ?? nobody
       const blocked = shares.some((other) => takers.has(other))
       const used = railUsed.get(key)
-      const open = !blocked && (taken.length === 0 || (isRail(mount) && (mount.lengthMm ?? 0) - (used ?? 0) >= MIN_CLAMP_MM))
+      const open =
+        !blocked && (taken.length === 0 || (isRail(mount) && (mount.lengthMm ?? 0) - (used ?? 0) >= MIN_CLAMP_MM))
       return { piece, mount, at, out, taken, open }
     }),
   )

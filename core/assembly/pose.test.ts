@@ -31,10 +31,17 @@ const posedAs = (...commands: Command[]) => {
   if (!setup) throw new Error('a set-up')
   return { rig: edited.value, setup, placed: placeSetup(edited.value, setup, tiny.shelf.catalogue) }
 }
-const pose = (hinge: string, position: string): Command => ({ do: 'pose', setup: 'main', instance: 'arm', hinge, position })
+const pose = (hinge: string, position: string): Command => ({
+  do: 'pose',
+  setup: 'main',
+  instance: 'arm',
+  hinge,
+  position,
+})
 
 test('the mass goes along: both halves of a straight arm turned by its foot, one of them by its middle', () => {
-  // Its centre half way up at 20 mm, each link half of it. The foot turns all to the front and back; the middle only the upper half.
+  // Its centre half way up at 20 mm, each link half of it. The foot turns all to the front and back; the middle only
+  // the upper half.
   const straight = { ...arm, centre: [0, 20, 0] as const }
   near(posedPart(straight, [90, 0]).centre, [0, 0, 20])
   near(posedPart(straight, [0, 90]).centre, [0, 15, 5])
@@ -54,7 +61,13 @@ test('the upper joint takes the tip along: 20 mm up, 20 mm back', () => {
 })
 
 test('a socket that the hinge names goes along', () => {
-  const socket = { id: 'port', connector: 'usb-c' as const, direction: 'in' as const, at: [0, 40, 0] as const, out: [0, 1, 0] as const }
+  const socket = {
+    id: 'port',
+    connector: 'usb-c' as const,
+    direction: 'in' as const,
+    at: [0, 40, 0] as const,
+    out: [0, 1, 0] as const,
+  }
   const hinges = (arm.hinges ?? []).map((hinge) => ({ ...hinge, mounts: [...hinge.mounts, 'port'] }))
   const [moved] = posedPart({ ...arm, sockets: [socket], hinges }, [0, 90]).sockets ?? []
   near(moved?.at, [0, 20, 20])
@@ -91,7 +104,10 @@ test('upright the camera lies on its left side: what was right is up, and all it
 })
 
 test('a brace goes with the pieces it holds, and names pieces that are on the rig', () => {
-  const stay = tinyPart({ id: 'stay', mounts: [plug('foot', 'thread-1/4'), plug('hand', 'thread-1/4', { at: [25, 0, 0] })] })
+  const stay = tinyPart({
+    id: 'stay',
+    mounts: [plug('foot', 'thread-1/4'), plug('hand', 'thread-1/4', { at: [25, 0, 0] })],
+  })
   const { rig, shelf } = tinyRig([stay], [on('stay', 'foot', 'camera', 'hole')])
   const brace: Command = { do: 'brace', setup: 'main', joint: on('stay', 'hand', 'camera', 'pinned') }
   const braced = edit(rig, [brace, brace], shelf.catalogue)

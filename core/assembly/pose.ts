@@ -15,7 +15,10 @@ import {
 } from '../kernel/index.ts'
 import type { Setup } from './rig.ts'
 
-/** How far each hinge of a piece is turned in a set-up, degrees, in the order of the part's hinges; hinges at rest give 0. */
+/**
+ * How far each hinge of a piece is turned in a set-up, degrees, in the order of the part's hinges; hinges at rest give
+ * 0.
+ */
 export const hingeDegrees = (part: Part, instance: string, setup: Setup): readonly number[] =>
   (part.hinges ?? []).map((hinge) => {
     const pose = setup.poses.find((candidate) => candidate.instance === instance && candidate.hinge === hinge.id)
@@ -25,7 +28,8 @@ export const hingeDegrees = (part: Part, instance: string, setup: Setup): readon
 const posed = perKey<Part, Part>('posed part')
 
 /**
- * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts and sockets that a hinge names go along; grips and screens stay. A part at rest is the same object, and so is
+ * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts and sockets that a hinge
+ * names go along; grips and screens stay. A part at rest is the same object, and so is
  * the same part in the same pose. Hinges that move the same thing are nested: the later rides on the earlier.
  */
 export const posedPart = (part: Part, degrees: readonly number[]): Part => {

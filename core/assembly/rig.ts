@@ -18,7 +18,9 @@ export const instanceSchema = z.strictObject({
   health: z.number().min(0.2).max(1).optional(),
 })
 
-/** `guest` sits on `host`: their two mounts face each other, shifted along the travel and turned about the joint's axis. */
+/**
+ * `guest` sits on `host`: their two mounts face each other, shifted along the travel and turned about the joint's axis.
+ */
 export const jointSchema = z.strictObject({
   guest: idSchema,
   guestMount: idSchema,
@@ -39,7 +41,12 @@ export const poseSchema = z.strictObject({ instance: idSchema, hinge: idSchema, 
 const socketRef = z.strictObject({ instance: idSchema, socket: idSchema })
 
 /** A cable of the kit between two sockets, held on its way by some of the placed pieces. */
-export const linkSchema = z.strictObject({ cable: idSchema, from: socketRef, to: socketRef, through: z.array(idSchema).max(8).readonly() })
+export const linkSchema = z.strictObject({
+  cable: idSchema,
+  from: socketRef,
+  to: socketRef,
+  through: z.array(idSchema).max(8).readonly(),
+})
 
 export const setupSchema = z.strictObject({
   id: idSchema,
@@ -48,7 +55,10 @@ export const setupSchema = z.strictObject({
   orientation: z.enum(orientations),
   /** The most this set-up may weigh in the hand or on its stand, g; 0: the brief's own cap. */
   capG: z.number().min(0).max(60_000),
-  /** The month it has to work by, `YYYY-MM`, and how much it is used against the others; for the plan of what to buy when. */
+  /**
+   * The month it has to work by, `YYYY-MM`, and how much it is used against the others; for the plan of what to buy
+   * when.
+   */
   neededBy: z
     .string()
     .regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'use a month such as 2026-11')
@@ -57,7 +67,9 @@ export const setupSchema = z.strictObject({
   /** The instance everything else hangs on: the camera. */
   root: idSchema,
   joints: z.array(jointSchema).max(200).readonly(),
-  /** Second holds between pieces that already sit somewhere: they place nothing, they keep it from turning or sagging. */
+  /**
+   * Second holds between pieces that already sit somewhere: they place nothing, they keep it from turning or sagging.
+   */
   braces: z.array(jointSchema).max(60).readonly(),
   poses: z.array(poseSchema).max(200).readonly(),
   /** Leads between sockets, from where it comes to where it goes. */

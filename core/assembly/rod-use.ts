@@ -4,10 +4,18 @@ import type { Assembly, PlacedPart } from './place.ts'
 
 /** The rails of a part that are rods with room to slide on. */
 export const rodRails = (part: Part) =>
-  part.mounts.filter(({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standardOf(standard).kind === 'rods')
+  part.mounts.filter(
+    ({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standardOf(standard).kind === 'rods',
+  )
 
-/** How much of a pair of rods is used, from its clamped end to the far side of the last clamp, and how long it is, mm; undefined for what are no rods. */
-export const rodUse = (assembly: Assembly, rods: PlacedPart): { readonly longMm: number; readonly usedMm: number } | undefined => {
+/**
+ * How much of a pair of rods is used, from its clamped end to the far side of the last clamp, and how long it is, mm;
+ * undefined for what are no rods.
+ */
+export const rodUse = (
+  assembly: Assembly,
+  rods: PlacedPart,
+): { readonly longMm: number; readonly usedMm: number } | undefined => {
   const [rail] = rodRails(rods.part)
   const own = mountOf(rods.part, rods.joint?.guestMount ?? '')
   if (!rail?.lengthMm || !rail.travel || !own) return undefined

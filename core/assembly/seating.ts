@@ -11,7 +11,8 @@ export interface Seating {
   readonly piece: PlacedPart
 }
 
-const turnsOf = (stepDeg: number): readonly number[] => (stepDeg >= 360 ? [0] : stepDeg > 90 ? [0, 180] : [0, 180, 90, -90])
+const turnsOf = (stepDeg: number): readonly number[] =>
+  stepDeg >= 360 ? [0] : stepDeg > 90 ? [0, 180] : [0, 180, 90, -90]
 
 /** The middle of a travel, on its step. */
 export const middleOf = (travel: Mount['travel']): number =>
@@ -26,7 +27,14 @@ export const seatingsAt = (point: Point, instance: Seated, part: Part): readonly
     if (!mated.ok) return []
     return turnsOf(mated.value.turnStepDeg).map((turnDeg): Seating => {
       const slideMm = middleOf(point.mount.travel ?? mount.travel)
-      const joint = { guest: instance.id, guestMount: mount.id, host: point.piece.instance.id, hostMount: point.mount.id, slideMm, turnDeg }
+      const joint = {
+        guest: instance.id,
+        guestMount: mount.id,
+        host: point.piece.instance.id,
+        hostMount: point.mount.id,
+        slideMm,
+        turnDeg,
+      }
       return { joint, piece: seat(point.piece, joint, instance, part) }
     })
   })
@@ -61,7 +69,8 @@ const ways: readonly (readonly [string, Vec3])[] = [
 ]
 
 /** The operator's word for a direction: forward, back, left, right, up or down, whichever is nearest. */
-export const wayName = (way: Vec3): string => ways.reduce((best, next) => (dot(next[1], way) > dot(best[1], way) ? next : best))[0]
+export const wayName = (way: Vec3): string =>
+  ways.reduce((best, next) => (dot(next[1], way) > dot(best[1], way) ? next : best))[0]
 
 const matching = (from: Part, to: Part, id: string): Mount | undefined => {
   const old = from.mounts.find((mount) => mount.id === id)
@@ -117,7 +126,8 @@ const replugged = (setup: Setup, instance: string, from: Part, to: Part): Link[]
 }
 
 /**
- * The edits that put another part in the place of a piece, in every set-up: joints move to the like mounts of the new part,
+ * The edits that put another part in the place of a piece, in every set-up: joints move to the like mounts of the new
+ * part,
  * and leads to its like sockets; what finds no place comes off.
  */
 export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Catalogue): readonly Command[] => {
@@ -132,6 +142,8 @@ export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Ca
         .filter((joint) => !lost.includes(joint.guest) && !lost.includes(joint.host))
         .map((joint): Command => ({ do: 'place', setup, joint })),
     ),
-    ...rig.setups.flatMap((setup) => replugged(setup, instance, from, to).map((link): Command => ({ do: 'link', setup: setup.id, link }))),
+    ...rig.setups.flatMap((setup) =>
+      replugged(setup, instance, from, to).map((link): Command => ({ do: 'link', setup: setup.id, link })),
+    ),
   ]
 }

@@ -22,7 +22,8 @@ export const socketsOf = ({ placed }: Assembly): readonly SocketHere[] =>
 const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
 
 /** Where a plug stands in a socket: its z points out of the piece, its x across and its y along the plug's height. */
-export const plugFrame = ({ piece, socket }: SocketHere): Frame => compose(piece.frame, facing(socket.at, socket.out, heightOf(socket.out)))
+export const plugFrame = ({ piece, socket }: SocketHere): Frame =>
+  compose(piece.frame, facing(socket.at, socket.out, heightOf(socket.out)))
 
 const ways: Readonly<Record<Exclude<PlugAngle, 'swivel'>, Vec3>> = {
   straight: [0, 0, 1],

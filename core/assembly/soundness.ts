@@ -7,7 +7,8 @@ const repeated = (ids: readonly string[]): string[] => [...new Set(ids.filter((i
 const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue): Issue[] => {
   const issues: Issue[] = []
   const partOf = new Map(rig.kit.map((instance) => [instance.id, catalogue.parts.get(instance.partId)]))
-  if (!partOf.has(setup.root)) issues.push({ code: 'root-missing', path: `${path}.root`, names: { instance: setup.root } })
+  if (!partOf.has(setup.root))
+    issues.push({ code: 'root-missing', path: `${path}.root`, names: { instance: setup.root } })
   for (const guest of repeated(setup.joints.map((joint) => joint.guest)))
     issues.push({ code: 'sits-twice', path: `${path}.joints`, names: { instance: guest } })
   setup.joints.forEach((joint, i) => {
@@ -31,8 +32,10 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
       [brace.guest, brace.guestMount, 'guest'],
     ] as const) {
       const part = partOf.get(instance)
-      if (!jointed.has(instance) || !part) issues.push({ code: 'brace-loose', path: `${at}.${end}`, names: { instance } })
-      else if (!mountOf(part, mount)) issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
+      if (!jointed.has(instance) || !part)
+        issues.push({ code: 'brace-loose', path: `${at}.${end}`, names: { instance } })
+      else if (!mountOf(part, mount))
+        issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
     }
   })
   setup.poses.forEach((pose, i) => {
@@ -44,14 +47,16 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
   for (const cable of repeated(cables)) issues.push({ code: 'cable-twice', path: `${path}.links`, names: { cable } })
   setup.links.forEach((link, i) => {
     const at = `${path}.links[${i}]`
-    if (!partOf.get(link.cable)?.cable) issues.push({ code: 'cable-unknown', path: `${at}.cable`, names: { cable: link.cable } })
+    if (!partOf.get(link.cable)?.cable)
+      issues.push({ code: 'cable-unknown', path: `${at}.cable`, names: { cable: link.cable } })
     for (const end of ['from', 'to'] as const) {
       const { instance, socket } = link[end]
       if (!partOf.get(instance)?.sockets?.some(({ id }) => id === socket))
         issues.push({ code: 'socket-unknown', path: `${at}.${end}`, names: { instance, socket } })
     }
     for (const instance of link.through)
-      if (!partOf.get(instance)?.holdsCable) issues.push({ code: 'holds-no-cable', path: `${at}.through`, names: { instance } })
+      if (!partOf.get(instance)?.holdsCable)
+        issues.push({ code: 'holds-no-cable', path: `${at}.through`, names: { instance } })
   })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
   for (const guest of hostOf.keys()) {
@@ -68,17 +73,30 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
 }
 
 /**
- * What the schema can't see: ids that name nothing, pieces that sit twice, rings of joints, parts the catalogue doesn't know.
+ * What the schema can't see: ids that name nothing, pieces that sit twice, rings of joints, parts the catalogue doesn't
+ * know.
  * @returns an empty list for a rig that can be placed.
  */
 export const soundnessIssues = (rig: Rig, catalogue: Catalogue): readonly Issue[] => [
-  ...repeated(rig.kit.map((instance) => instance.id)).map((id) => ({ code: 'id-repeated', path: 'kit', names: { id } })),
-  ...repeated(rig.setups.map((setup) => setup.id)).map((id) => ({ code: 'id-repeated', path: 'setups', names: { id } })),
+  ...repeated(rig.kit.map((instance) => instance.id)).map((id) => ({
+    code: 'id-repeated',
+    path: 'kit',
+    names: { id },
+  })),
+  ...repeated(rig.setups.map((setup) => setup.id)).map((id) => ({
+    code: 'id-repeated',
+    path: 'setups',
+    names: { id },
+  })),
   ...rig.kit.flatMap((instance, i): Issue[] =>
-    catalogue.parts.has(instance.partId) ? [] : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: instance.partId } }],
+    catalogue.parts.has(instance.partId)
+      ? []
+      : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: instance.partId } }],
   ),
   ...rig.brief.lenses.flatMap(({ partId }, i): Issue[] =>
-    catalogue.parts.get(partId)?.role === 'lens' ? [] : [{ code: 'lens-unknown', path: `brief.lenses[${i}]`, names: { part: partId } }],
+    catalogue.parts.get(partId)?.role === 'lens'
+      ? []
+      : [{ code: 'lens-unknown', path: `brief.lenses[${i}]`, names: { part: partId } }],
   ),
   ...rig.setups.flatMap((setup, i) => setupIssues(rig, setup, `setups[${i}]`, catalogue)),
 ]

@@ -101,11 +101,15 @@ describe('fits here', () => {
     expect(found.fits.at(-1)?.effect.gained.stop).toBe(1)
   })
   test('an idle piece of the kit is put on itself, not bought again', () => {
-    expect(found.fits[0]?.commands).toEqual([{ do: 'place', setup: 'main', joint: expect.objectContaining({ guest: 'idle' }) }])
+    expect(found.fits[0]?.commands).toEqual([
+      { do: 'place', setup: 'main', joint: expect.objectContaining({ guest: 'idle' }) },
+    ])
     expect(found.fits[0]?.effect.toBuyMinor).toBe(0)
   })
   test('what does not go on says why, and putting it on all the same shows the stop', () => {
-    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).find(({ part }) => part.id === 'handle')
+    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).find(
+      ({ part }) => part.id === 'handle',
+    )
     expect(misfit?.issue).toMatchObject({ code: 'standards-differ', names: { a: '1/4" hole', b: 'pinned 3/8" screw' } })
     const forced = edit(setting.rig, misfit?.commands ?? [], setting.shelf.catalogue)
     expect(forced.ok && evaluate(forced.value, 'main', setting.shelf).findings[0]?.check).toBe('mount-mismatch')
@@ -120,7 +124,9 @@ describe('fits here', () => {
     const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, shelf).find(({ part }) => part.id === 'handle')
     expect(misfit?.bridge?.adapters.map(({ id }) => id)).toEqual(['bridge'])
     const built = edit(setting.rig, misfit?.bridge?.commands ?? [], shelf.catalogue)
-    expect(built.ok && evaluate(built.value, 'main', shelf).findings.map(({ check }) => check)).not.toContain('mount-mismatch')
+    expect(built.ok && evaluate(built.value, 'main', shelf).findings.map(({ check }) => check)).not.toContain(
+      'mount-mismatch',
+    )
   })
   test('a second piece of what already sits there is offered on top of the first', () => {
     const cheap = found.fits.find(({ part }) => part.id === 'cheap')
@@ -129,7 +135,9 @@ describe('fits here', () => {
     const top = evaluate(tower.value, 'main', setting.shelf).points.find(
       ({ piece, mount }) => piece.part.id === 'cheap' && mount.id === 'top',
     )
-    expect(fitsHere(tower.value, 'main', top as never, setting.shelf).fits.map(({ part }) => part.id)).toContain('cheap')
+    expect(fitsHere(tower.value, 'main', top as never, setting.shelf).fits.map(({ part }) => part.id)).toContain(
+      'cheap',
+    )
   })
   test('in steps of one the last step has them all, in the same order, and the first has what is at hand', () => {
     const steps = [...fitsInSteps(setting.rig, 'main', at('hole') as never, setting.shelf, undefined, 1)]
@@ -138,15 +146,21 @@ describe('fits here', () => {
     expect(steps.map(({ fits, pending }) => fits.length + pending)).toEqual(steps.map(() => found.fits.length))
   })
   test('asking twice gives the same answer', () => {
-    expect(JSON.stringify(fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).fits)).toBe(JSON.stringify(found.fits))
+    expect(JSON.stringify(fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).fits)).toBe(
+      JSON.stringify(found.fits),
+    )
   })
 })
 
 test('swaps keep their neighbours; parts that would lose one are left out', () => {
   const flat = tinyPart({ id: 'flat', mounts: [plug('foot', 'thread-1/4')] })
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')], {
-    extra: [flat, cube('three', { massG: 40 })],
-  })
+  const { rig, shelf } = tinyRig(
+    [cube('one'), cube('two')],
+    [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
+    {
+      extra: [flat, cube('three', { massG: 40 })],
+    },
+  )
   const swaps = swapsFor(rig, 'main', 'one', shelf)
   expect(swaps.map(({ part }) => part.id)).toEqual(['three', 'two'])
   expect(swaps[0]?.effect.massG).toBe(-60)

@@ -36,7 +36,11 @@ const compare = (before: Assessment, after: Assessment): Effect => {
 }
 
 /** The effect of some edits on a set-up, or why they can't be done. */
-export const effectOf = (rig: Rig, commands: readonly Command[], before: Assessment): Effect | { readonly issues: readonly Issue[] } => {
+export const effectOf = (
+  rig: Rig,
+  commands: readonly Command[],
+  before: Assessment,
+): Effect | { readonly issues: readonly Issue[] } => {
   const edited = edit(rig, commands, before.facts.shelf.catalogue)
   return edited.ok ? compare(before, tryOut(edited.value, before)) : { issues: edited.issues }
 }

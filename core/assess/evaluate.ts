@@ -1,5 +1,14 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
-import { type Hang, holdMinutes, inHand, isPosture, type Mass, type Posture, type Steadiness, steadinessOf } from '../balance/index.ts'
+import {
+  type Hang,
+  holdMinutes,
+  inHand,
+  isPosture,
+  type Mass,
+  type Posture,
+  type Steadiness,
+  steadinessOf,
+} from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
 import {
   blankWhereFailed,
@@ -52,7 +61,12 @@ const steadiness = (facts: Facts): Steadiness | undefined => {
   if (!camera || !postureOf(facts.assembly)) return undefined
   const { bearings } = facts.ground
   const palm = bearings.reduce<Vec3>((sum, { at, share }) => add(sum, scale(at, share)), zero)
-  return steadinessOf(facts.assembly.placed.filter(inHand), bearings.length > 0 ? palm : facts.mass.centre, camera, facts.leadWeights)
+  return steadinessOf(
+    facts.assembly.placed.filter(inHand),
+    bearings.length > 0 ? palm : facts.mass.centre,
+    camera,
+    facts.leadWeights,
+  )
 }
 
 const holding = (facts: Facts): number | undefined => {
@@ -69,7 +83,8 @@ const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
 }
 
 /**
- * Places a set-up once. Figures and findings are worked out once, when they are first looked at. A rule or a figure that fails is told as a finding;
+ * Places a set-up once. Figures and findings are worked out once, when they are first looked at. A rule or a figure
+ * that fails is told as a finding;
  * all else goes on.
  * @param before an earlier assessment of the same set-up: what did not change since stands as it was worked out then
  * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
@@ -80,14 +95,22 @@ export const evaluate = (rig: Rig, setupId: string, given: Shelf, before?: Asses
   )
 
 /**
- * What an edit would make of a set-up, beside what it is: only what the edit reaches is worked out, and nothing of it stays.
+ * What an edit would make of a set-up, beside what it is: only what the edit reaches is worked out, and nothing of it
+ * stays.
  * @param rig the rig with the edit
  * @param before the set-up without it
  */
 export const tryOut = (rig: Rig, before: Assessment): Assessment =>
-  assessed(rig, before.setupId, before.facts.shelf, (assembly, shelf) => factsAfter(before.strict, assembly, shelf, true))
+  assessed(rig, before.setupId, before.facts.shelf, (assembly, shelf) =>
+    factsAfter(before.strict, assembly, shelf, true),
+  )
 
-const assessed = (rig: Rig, setupId: string, given: Shelf, factsFor: (assembly: Assembly, shelf: Shelf) => Facts): Assessment => {
+const assessed = (
+  rig: Rig,
+  setupId: string,
+  given: Shelf,
+  factsFor: (assembly: Assembly, shelf: Shelf) => Facts,
+): Assessment => {
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
   const shelf = shelfFor(rig, given)

@@ -58,7 +58,13 @@ const harm = ({ gained, lost }: Effect): number =>
   (gained.stop - lost.stop) * HARM.stop + (gained.risk - lost.risk) * HARM.risk + (gained.hint - lost.hint) * HARM.hint
 
 const candidateOf = (part: Part, from: Fit['from'], rig: Rig, idle: Instance | undefined): Candidate => {
-  if (idle) return { part, instance: idle, from, first: idle.status === 'in' ? [] : [{ do: 'status', instance: idle.id, status: 'in' }] }
+  if (idle)
+    return {
+      part,
+      instance: idle,
+      from,
+      first: idle.status === 'in' ? [] : [{ do: 'status', instance: idle.id, status: 'in' }],
+    }
   const instance: Instance = { id: freshId(rig, part.id), partId: part.id, status: 'in' }
   return { part, instance, from, first: [{ do: 'add', instance }] }
 }
@@ -66,7 +72,8 @@ const candidateOf = (part: Part, from: Fit['from'], rig: Rig, idle: Instance | u
 /** Where a part would come from: the kit, the locker's spare pieces, or a shop. */
 const origins = ({ assembly, facts }: Assessment): ((part: Part) => Fit['from']) => {
   const idle = new Set(assembly.loose.map(({ part }) => part.id))
-  return (part) => (idle.has(part.id) ? 'kit' : facts.shelf.owned.has(part.id) && spareOwned(facts, part) ? 'owned' : 'catalogue')
+  return (part) =>
+    idle.has(part.id) ? 'kit' : facts.shelf.owned.has(part.id) && spareOwned(facts, part) ? 'owned' : 'catalogue'
 }
 
 const idleOf = ({ assembly }: Assessment, part: Part): Instance | undefined =>
@@ -98,7 +105,14 @@ export const byHarm = (a: Fit, b: Fit): number =>
   (a.part.id < b.part.id ? -1 : 1)
 
 /** The way a part sits on the point that runs into least, and what it would change. */
-const fitOf = (candidate: Candidate, rig: Rig, setupId: string, point: Point, shelf: Shelf, before: Assessment): Fit | undefined => {
+const fitOf = (
+  candidate: Candidate,
+  rig: Rig,
+  setupId: string,
+  point: Point,
+  shelf: Shelf,
+  before: Assessment,
+): Fit | undefined => {
   const { placed } = before.assembly
   let best: Joint | undefined
   let least = Infinity
@@ -117,7 +131,8 @@ const fitOf = (candidate: Candidate, rig: Rig, setupId: string, point: Point, sh
 export const FITS_AT_ONCE = 8
 
 /**
- * Which parts go on an open point, each with what it would change, in steps: what is at hand and what is cheap is tried out first,
+ * Which parts go on an open point, each with what it would change, in steps: what is at hand and what is cheap is tried
+ * out first,
  * so that the first answer comes at once however large the catalogue is; the last step has them all.
  * Within a step: kit and locker first, then by harm done, money and grams.
  */
@@ -137,7 +152,17 @@ export function* fitsInSteps(
   for (let from = 0; from === 0 || from < candidates.length; from += atOnce) {
     const more = candidates
       .slice(from, from + atOnce)
-      .flatMap((next) => fitOf(candidateOf(next.part, next.from, rig, idleOf(before, next.part)), rig, setupId, point, shelf, before) ?? [])
+      .flatMap(
+        (next) =>
+          fitOf(
+            candidateOf(next.part, next.from, rig, idleOf(before, next.part)),
+            rig,
+            setupId,
+            point,
+            shelf,
+            before,
+          ) ?? [],
+      )
     fits = [...fits, ...more].sort(byHarm)
     yield { fits, pending: Math.max(0, candidates.length - from - atOnce), outOf }
   }
@@ -165,8 +190,18 @@ export const misfitsHere = (rig: Rig, setupId: string, point: Point, given: Shel
     .map((misfit) => withBridge(misfit, rig, setupId, point, shelf, bridges))
 }
 
-/** Adds the best chain of adapters to a misfit. Parts with like mounts take like chains, so each kind is looked for once. */
-const withBridge = (misfit: Misfit, rig: Rig, setup: string, point: Point, shelf: Shelf, known: Map<string, readonly Chain[]>): Misfit => {
+/**
+ * Adds the best chain of adapters to a misfit. Parts with like mounts take like chains, so each kind is looked for
+ * once.
+ */
+const withBridge = (
+  misfit: Misfit,
+  rig: Rig,
+  setup: string,
+  point: Point,
+  shelf: Shelf,
+  known: Map<string, readonly Chain[]>,
+): Misfit => {
   const placed = misfit.commands.find((command) => command.do === 'place')
   const mount = placed?.do === 'place' ? misfit.part.mounts.find(({ id }) => id === placed.joint.guestMount) : undefined
   if (placed?.do !== 'place' || !mount) return misfit

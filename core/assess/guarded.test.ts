@@ -17,7 +17,9 @@ test('whatever won’t go on, for whatever reason, and is put on all the same le
       .flatMap((point) => misfitsHere(firstMark, id, point, shelf))
       .map((misfit) => [misfit.issue.code, misfit]),
   )
-  expect([...oneOfEach.keys()]).toEqual(expect.arrayContaining(['ring-size-differs', 'standards-differ', 'filter-size-differs']))
+  expect([...oneOfEach.keys()]).toEqual(
+    expect.arrayContaining(['ring-size-differs', 'standards-differ', 'filter-size-differs']),
+  )
   for (const [code, misfit] of oneOfEach) {
     const edited = edit(firstMark, misfit.commands, shelf.catalogue)
     if (!edited.ok) throw new Error(`${code}: ${edited.issues[0]?.code ?? ''}`)

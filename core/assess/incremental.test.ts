@@ -47,7 +47,8 @@ test('the money of the brief asks only money anew', () => {
   const richer = edited(secondMark, [{ do: 'brief', brief: { ...secondMark.brief, budgetMinor: 100_000 } }])
   const after = evaluate(richer, before.setupId, shelf, before)
   const { evaluator } = momentOf(after.strict)
-  for (const name of askedIn(after)) expect([name, evaluator.leavesOf(name).has('brief.budgetMinor')]).toEqual([name, true])
+  for (const name of askedIn(after))
+    expect([name, evaluator.leavesOf(name).has('brief.budgetMinor')]).toEqual([name, true])
   expect(askedIn(after).length).toBeLessThanOrEqual(5)
 })
 
@@ -70,7 +71,8 @@ test('a try leaves what it was tried on untouched', () => {
   const before = first()
   const asked = askedIn(before).length
   const kept = saidBy(before)
-  void tryOut(edited(secondMark, [{ do: 'set', setup: before.setupId, instance: 'handle', slideMm: 3 }]), before).findings
+  void tryOut(edited(secondMark, [{ do: 'set', setup: before.setupId, instance: 'handle', slideMm: 3 }]), before)
+    .findings
   expect([saidBy(before), askedIn(before).length]).toEqual([kept, asked])
 })
 
@@ -88,7 +90,9 @@ test('a rule that tries out an edit while it judges tries it on the whole rig', 
   const before = evaluate(secondMark, 'crossing', shelf)
   void before.findings
   const after = evaluate(secondMark, 'crossing', around, before)
-  expect(after.findings.filter(({ check }) => check === 'duplicate-owned').map(({ message }) => message)).toEqual(['owned'])
+  expect(after.findings.filter(({ check }) => check === 'duplicate-owned').map(({ message }) => message)).toEqual([
+    'owned',
+  ])
   expect(saidBy(after)).toEqual(saidPlainly(plain(secondMark, 'crossing', around)))
   // Nothing of it hangs on a note.
   const noted = edited(secondMark, [{ do: 'note', instance: 'handle', notes: 'by the door' }])
@@ -126,7 +130,14 @@ const commandsOf = ({ what, which, value }: Step, rig: Rig, now: Assessment): re
     const piece = pick(placed.filter((one) => travelOf(one)))
     const travel = piece && travelOf(piece)
     return piece && travel
-      ? [{ do: 'set', setup, instance: piece.instance.id, slideMm: travel.minMm + (value % (travel.maxMm - travel.minMm + 1)) }]
+      ? [
+          {
+            do: 'set',
+            setup,
+            instance: piece.instance.id,
+            slideMm: travel.minMm + (value % (travel.maxMm - travel.minMm + 1)),
+          },
+        ]
       : []
   }
   const any = pick(rig.kit)
@@ -137,12 +148,14 @@ const commandsOf = ({ what, which, value }: Step, rig: Rig, now: Assessment): re
   }
   if (what === 'budget') return [{ do: 'brief', brief: { ...rig.brief, budgetMinor: value * 1000 } }]
   if (what === 'cold') return [{ do: 'brief', brief: { ...rig.brief, conditions: value % 2 ? ['cold'] : ['sun'] } }]
-  if (what === 'hours') return [{ do: 'brief', brief: { ...rig.brief, hoursRolling: (value % 5) + 1, hoursOnLocation: 8, phases: [] } }]
+  if (what === 'hours')
+    return [{ do: 'brief', brief: { ...rig.brief, hoursRolling: (value % 5) + 1, hoursOnLocation: 8, phases: [] } }]
   if (what === 'take-off') {
     const piece = pick(placed.filter((one) => one.joint && !placed.some(({ host }) => host === one)))
     return piece ? [{ do: 'take-off', setup, instance: piece.instance.id }] : []
   }
-  if (what === 'support') return [{ do: 'change-setup', setup, support: supports[value % supports.length] ?? 'hand-low' }]
+  if (what === 'support')
+    return [{ do: 'change-setup', setup, support: supports[value % supports.length] ?? 'hand-low' }]
   if (what === 'place') {
     const point = pick(now.points)
     const fit = point && pick(fitsHere(rig, setup, point, shelf, now).fits.slice(0, 6))

@@ -8,7 +8,19 @@ const tenths = (value: number): number => Math.round(value * 10) / 10
 /** The leads of a set-up as CSV: ends, lengths and what each passes. */
 export const leadsCsv = ({ facts }: Assessment): string =>
   writeCsv(
-    ['lead', 'from', 'from socket', 'to', 'to socket', 'carries', 'needed (mm)', 'reaches (mm)', 'over (mm)', 'mass (g)', 'held by'],
+    [
+      'lead',
+      'from',
+      'from socket',
+      'to',
+      'to socket',
+      'carries',
+      'needed (mm)',
+      'reaches (mm)',
+      'over (mm)',
+      'mass (g)',
+      'held by',
+    ],
     facts.leads.map(({ part, from, to, cable, needMm, reachMm, spareMm, held }) => [
       part.name,
       from.piece.part.name,
@@ -24,10 +36,22 @@ export const leadsCsv = ({ facts }: Assessment): string =>
     ]),
   )
 
-/** What draws and what gives in a set-up as CSV: watts, volts, hours, and when each is dark or empty with everything on. */
+/**
+ * What draws and what gives in a set-up as CSV: watts, volts, hours, and when each is dark or empty with everything on.
+ */
 export const powerCsv = ({ facts }: Assessment): string =>
   writeCsv(
-    ['piece', 'is', 'recording (W)', 'waiting (W)', 'holds (Wh)', 'usable now (Wh)', 'lowest (V)', 'highest (V)', 'ends after (min)'],
+    [
+      'piece',
+      'is',
+      'recording (W)',
+      'waiting (W)',
+      'holds (Wh)',
+      'usable now (Wh)',
+      'lowest (V)',
+      'highest (V)',
+      'ends after (min)',
+    ],
     [
       ...facts.network.cells.map((cell) => [
         cell.name,

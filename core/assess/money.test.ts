@@ -2,7 +2,12 @@ import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
 import { boxesFor, insteadOf, moneyOf, shoppingCsv } from './index.ts'
 
 const cube = (id: string, usual: number, more = {}) =>
-  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), plug('pin', 'thread-1/4-pin')], price: { low: usual, usual, high: usual }, ...more })
+  tinyPart({
+    id,
+    mounts: [plug('foot', 'thread-1/4'), plug('pin', 'thread-1/4-pin')],
+    price: { low: usual, usual, high: usual },
+    ...more,
+  })
 
 const kit = (...ids: string[]) => ids.map((id) => ({ id, partId: id, status: 'in' as const }))
 
@@ -11,7 +16,10 @@ test('what meets a need and what carries it must be bought first; the rest after
     id: 'arm',
     role: 'arm',
     price: { low: 1, usual: 500, high: 900 },
-    mounts: [plug('foot', 'thread-1/4'), { ...plug('stud', 'shoe-cold'), side: 'holds', at: [0, 20, 0], out: [0, 1, 0] }],
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      { ...plug('stud', 'shoe-cold'), side: 'holds', at: [0, 20, 0], out: [0, 1, 0] },
+    ],
   })
   const mic = tinyPart({
     id: 'mic',
@@ -105,9 +113,13 @@ test('a box that stands in for two things to buy: what it saves, what is used of
   const box = cube('box', 6500, { role: 'cage', provides: ['cage'], includes: ['handle', 'strap'] })
   const dear = cube('dear', 9000, { role: 'cage', provides: ['cage'], includes: ['handle'] })
   const strap = tinyPart({ id: 'strap', role: 'strap' })
-  const { rig, shelf } = tinyRig([cage, handle], [on('cage', 'pin', 'camera', 'pinned'), on('handle', 'foot', 'camera', 'hole')], {
-    extra: [box, dear, strap],
-  })
+  const { rig, shelf } = tinyRig(
+    [cage, handle],
+    [on('cage', 'pin', 'camera', 'pinned'), on('handle', 'foot', 'camera', 'hole')],
+    {
+      extra: [box, dear, strap],
+    },
+  )
   // 50.00 and 30.00 singly; 65.00 and 90.00 in a box.
   expect(
     boxesFor(rig, shelf).map(({ part, instance, savesMinor, used, unused }) => [
@@ -140,7 +152,9 @@ test('a piece nobody has priced is in the list, the plan and the table as unknow
 })
 
 test('camera and lenses in or out change bill, chance, list and plan alike', () => {
-  const { rig, shelf } = tinyRig([cube('a', 6000)], [on('a', 'foot', 'camera', 'hole')], { brief: { budgetMinor: 90_000 } })
+  const { rig, shelf } = tinyRig([cube('a', 6000)], [on('a', 'foot', 'camera', 'hole')], {
+    brief: { budgetMinor: 90_000 },
+  })
   const unowned = { ...shelf, owned: new Map<string, number>() }
   const [whole, without] = [moneyOf(rig, unowned, '2026-11'), moneyOf(rig, unowned, '2026-11', false)]
   expect([whole.cost.usual, without.cost.usual]).toEqual([7000, 6000])

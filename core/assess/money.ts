@@ -1,4 +1,12 @@
-import { type Assembly, type Command, edit, placeSetup, type PlacedPart, type Rig, swapCommands } from '../assembly/index.ts'
+import {
+  type Assembly,
+  type Command,
+  edit,
+  placeSetup,
+  type PlacedPart,
+  type Rig,
+  swapCommands,
+} from '../assembly/index.ts'
 import { needsOf } from '../brief/index.ts'
 import { mate, mountOf, offeredParts, type Part } from '../catalogue/index.ts'
 import { lossesOf, type Shelf, shelfFor } from '../checks/index.ts'
@@ -45,7 +53,8 @@ export interface MoneyPicture {
   readonly places: ReadonlyMap<string, PlacedPart>
 }
 
-const assembliesOf = (rig: Rig, shelf: Shelf): readonly Assembly[] => rig.setups.map((setup) => placeSetup(rig, setup, shelf.catalogue))
+const assembliesOf = (rig: Rig, shelf: Shelf): readonly Assembly[] =>
+  rig.setups.map((setup) => placeSetup(rig, setup, shelf.catalogue))
 
 /** Pieces kept in view but not in the plan, with what they would cost. */
 const consideredLines = (rig: Rig, shelf: Shelf): readonly CostLine[] =>
@@ -54,9 +63,13 @@ const consideredLines = (rig: Rig, shelf: Shelf): readonly CostLine[] =>
     return status === 'considered' && part ? [{ instance: id, part, owned: false, ...part.price }] : []
   })
 
-/** Which set-ups do not work without a piece: those that have it on, or plugged in; spare packs and cards belong to all. */
+/**
+ * Which set-ups do not work without a piece: those that have it on, or plugged in; spare packs and cards belong to all.
+ */
 const setupsOf = (instance: string, assemblies: readonly Assembly[]): readonly string[] => {
-  const on = assemblies.filter(({ byInstance, setup }) => byInstance.has(instance) || setup.links.some(({ cable }) => cable === instance))
+  const on = assemblies.filter(
+    ({ byInstance, setup }) => byInstance.has(instance) || setup.links.some(({ cable }) => cable === instance),
+  )
   return (on.length > 0 ? on : assemblies).map(({ setup }) => setup.id)
 }
 
@@ -85,7 +98,8 @@ export const moneyOf = (rig: Rig, given: Shelf, from: string, withBody = true): 
   const setups = rig.setups.map(({ id, weight, neededBy }) => ({ id, weight: weight ?? 10, neededBy }))
   const plan = buyPlan(pieces, setups, rig.brief.budgetMinor, rig.brief.monthlyMinor, from)
   const places = new Map<string, PlacedPart>()
-  for (const { placed } of assemblies) for (const piece of placed) if (!places.has(piece.instance.id)) places.set(piece.instance.id, piece)
+  for (const { placed } of assemblies)
+    for (const piece of placed) if (!places.has(piece.instance.id)) places.set(piece.instance.id, piece)
   return {
     cost,
     bill: { low: billOf(cost.low, rules), usual: billOf(cost.usual, rules), high: billOf(cost.high, rules) },
@@ -102,7 +116,10 @@ export const moneyOf = (rig: Rig, given: Shelf, from: string, withBody = true): 
   }
 }
 
-/** Parts that go where a piece of a rig sits and cost less or weigh less: those that lose nothing first, then the most saved. */
+/**
+ * Parts that go where a piece of a rig sits and cost less or weigh less: those that lose nothing first, then the most
+ * saved.
+ */
 export const insteadOf = (rig: Rig, piece: PlacedPart, given: Shelf, most = 4): readonly Instead[] => {
   const shelf = shelfFor(rig, given)
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
@@ -128,7 +145,9 @@ export const insteadOf = (rig: Rig, piece: PlacedPart, given: Shelf, most = 4): 
       .filter(({ savesMinor, savesG }) => savesMinor > 0 || savesG > 0)
       .sort(
         (a, b) =>
-          Number(a.losses.length > 0) - Number(b.losses.length > 0) || b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1),
+          Number(a.losses.length > 0) - Number(b.losses.length > 0) ||
+          b.savesMinor - a.savesMinor ||
+          (a.part.id < b.part.id ? -1 : 1),
       )
       .slice(0, most)
   )
@@ -147,7 +166,10 @@ export interface Box {
   readonly unused: readonly Part[]
 }
 
-/** Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the rest counted once. */
+/**
+ * Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the
+ * rest counted once.
+ */
 export const boxesFor = (rig: Rig, given: Shelf): readonly Box[] => {
   const shelf = shelfFor(rig, given)
   const now = costOf(rig, shelf.catalogue, shelf.owned)
@@ -155,10 +177,18 @@ export const boxesFor = (rig: Rig, given: Shelf): readonly Box[] => {
   return boxes
     .flatMap((part): Box[] =>
       now.lines
-        .filter((line) => !line.owned && line.part.id !== part.id && line.part.role === part.role && lossesOf(line.part, part).length === 0)
+        .filter(
+          (line) =>
+            !line.owned &&
+            line.part.id !== part.id &&
+            line.part.role === part.role &&
+            lossesOf(line.part, part).length === 0,
+        )
         .flatMap(({ instance }): Box[] => {
           const commands = swapCommands(rig, instance, part, shelf.catalogue)
-          const edited = commands.some((command) => command.do === 'take-off') ? undefined : edit(rig, commands, shelf.catalogue)
+          const edited = commands.some((command) => command.do === 'take-off')
+            ? undefined
+            : edit(rig, commands, shelf.catalogue)
           if (!edited?.ok) return []
           const then = costOf(edited.value, shelf.catalogue, shelf.owned)
           const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)

@@ -2,7 +2,8 @@ import { on, plug, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
 import { inBay, pack, wiredRig } from '../testing/wired.ts'
 import { costOrigin, evaluate, hoursOrigin, massOrigin, momentOrigin, tiltOrigin } from './index.ts'
 
-const cube = (id: string, massG: number, more = {}) => tinyPart({ id, massG, mounts: [plug('foot', 'thread-1/4')], ...more })
+const cube = (id: string, massG: number, more = {}) =>
+  tinyPart({ id, massG, mounts: [plug('foot', 'thread-1/4')], ...more })
 const rigOf = (parts: ReturnType<typeof cube>[], more: object = {}) => {
   const places = ['hole', 'pinned', 'shoe']
   const { rig, shelf } = tinyRig(
@@ -31,11 +32,15 @@ test('how far off the hang is for a block of 600 g 100 mm ahead, known to 3 %, u
   const ahead = cube('ahead', 600, { centre: [0, -40, -100] })
   const handle = cube('handle', 1e-9, { centre: [0, 60, 0], grips: [{ kind: 'top', at: [0, 60, 37.5] }] })
   const found = tiltOrigin(rigOf([ahead, handle]))
-  // The centre lies 37.5 mm ahead, 75 mm ahead of the palm and 100 under it. 18 g at 62.5 mm from it and 30 g at 37.5 mm, of 1,600 g, move it
+  // The centre lies 37.5 mm ahead, 75 mm ahead of the palm and 100 under it. 18 g at 62.5 mm from it and 30 g at 37.5
+  // mm, of 1,600 g, move it
   // by the root of 0.703^2 + 0.703^2 = 0.994 mm; across the line from palm to centre: x 100 / (75^2 + 100^2).
   const moved = Math.hypot((18 * 62.5) / 1600, (30 * 37.5) / 1600)
   expect(found?.value).toBeCloseTo((Math.atan2(75, 100) * 180) / Math.PI, 6)
-  expect((found?.high ?? 0) - (found?.value ?? 0)).toBeCloseTo((((100 * moved) / (75 ** 2 + 100 ** 2)) * 180) / Math.PI, 6)
+  expect((found?.high ?? 0) - (found?.value ?? 0)).toBeCloseTo(
+    (((100 * moved) / (75 ** 2 + 100 ** 2)) * 180) / Math.PI,
+    6,
+  )
 })
 
 test('a bill carries each price: seen on a day, by the catalogue, typed, or unknown', () => {

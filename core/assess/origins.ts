@@ -35,18 +35,27 @@ export interface Origin {
   readonly inputs: readonly Input[]
 }
 
-/** Makers round masses, and leave caps and screws out: a part weighs what its datasheet says to about this much. A guess of ours. */
+/**
+ * Makers round masses, and leave caps and screws out: a part weighs what its datasheet says to about this much. A guess
+ * of ours.
+ */
 export const DATASHEET_ERROR = 0.03
 /** What somebody typed in was looked up or estimated. A guess of ours. */
 export const TYPED_ERROR = 0.05
 
 /** Where the mass of a part comes from, and how far it may be off, g. */
-export const massInput = (instance: string, part: Part, { weighed, typed }: Pick<Shelf, 'weighed' | 'typed'>): Input => {
+export const massInput = (
+  instance: string,
+  part: Part,
+  { weighed, typed }: Pick<Shelf, 'weighed' | 'typed'>,
+): Input => {
   const of = (source: Source, error: number): Input => ({ instance, name: part.name, value: part.massG, error, source })
   if (isUnknown(part, 'massG')) return of({ kind: 'unknown' }, 0)
   const on = weighed?.get(part.id)
   if (on !== undefined) return of({ kind: 'weighed', on }, SCALE_STEP_G)
-  return typed?.has(part.id) ? of({ kind: 'typed' }, part.massG * TYPED_ERROR) : of({ kind: 'datasheet' }, part.massG * DATASHEET_ERROR)
+  return typed?.has(part.id)
+    ? of({ kind: 'typed' }, part.massG * TYPED_ERROR)
+    : of({ kind: 'datasheet' }, part.massG * DATASHEET_ERROR)
 }
 
 /** Errors that have nothing to do with each other add up as the root of their squares (Gauss). */
@@ -59,7 +68,9 @@ interface Weighed {
 const weights = ({ facts, assembly }: Assessment): readonly Weighed[] => {
   const { shelf } = facts
   return [
-    ...assembly.placed.filter(inHand).map((piece) => ({ input: massInput(piece.instance.id, piece.part, shelf), at: piece.centre })),
+    ...assembly.placed
+      .filter(inHand)
+      .map((piece) => ({ input: massInput(piece.instance.id, piece.part, shelf), at: piece.centre })),
     ...facts.leads.map(({ link, part, middle }) => ({ input: massInput(link.cable, part, shelf), at: middle })),
   ]
 }
@@ -72,11 +83,18 @@ export const massOrigin = (assessment: Assessment): Origin => {
   const inputs = weights(assessment).map(({ input }) => input)
   const value = assessment.mass.inHandG
   const error = together(inputs.map((input) => input.error))
-  return { value, low: value - error, high: value + error, unknown: inputs.some(({ source }) => source.kind === 'unknown'), inputs }
+  return {
+    value,
+    low: value - error,
+    high: value + error,
+    unknown: inputs.some(({ source }) => source.kind === 'unknown'),
+    inputs,
+  }
 }
 
 /**
- * The tilt of the hanging rig, with the masses it is made of: an error e of a piece at r moves the centre by `e (r - c) / M`.
+ * The tilt of the hanging rig, with the masses it is made of: an error e of a piece at r moves the centre by `e (r - c)
+ * / M`.
  * @returns undefined where nothing hangs
  */
 export const tiltOrigin = (assessment: Assessment): Origin | undefined => {
@@ -118,7 +136,10 @@ export const costOrigin = ({ facts }: Assessment): Origin => {
   return { value: cost.usual, low: cost.low, high: cost.high, unknown: cost.unpriced.length > 0, inputs }
 }
 
-/** Makers state the charge of packs within so much, and age takes the rest; an own health figure is trusted like a weighing. A guess of ours. */
+/**
+ * Makers state the charge of packs within so much, and age takes the rest; an own health figure is trusted like a
+ * weighing. A guess of ours.
+ */
 export const CHARGE_ERROR = 0.05
 /** What a device draws depends on what it does: a stated figure holds within so much. A guess of ours. */
 export const DRAW_ERROR = 0.1
@@ -128,7 +149,8 @@ const firstDark = (network: Network): number =>
   runDown(network, drawIn('roll')).events.find(({ what }) => what === 'dark')?.minute ?? Infinity
 
 /**
- * How long everything rolls until the first piece goes dark, with the charge of every pack and the draw of every piece it hangs on. What each of
+ * How long everything rolls until the first piece goes dark, with the charge of every pack and the draw of every piece
+ * it hangs on. What each of
  * them may be off is tried out one after the other.
  * @example 18 Wh (5 %) under 6 W (10 %): 180 min, 161 to 199
  */
@@ -164,7 +186,9 @@ export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
       ...network,
       cells: network.cells.map((cell) => (cell.id === instance ? { ...cell, usableWh: now } : cell)),
       nodes: network.nodes.map((node) =>
-        node.id === instance ? { ...node, drawW: now, standbyW: Math.min(now, node.standbyW), fullW: Math.max(now, node.fullW) } : node,
+        node.id === instance
+          ? { ...node, drawW: now, standbyW: Math.min(now, node.standbyW), fullW: Math.max(now, node.fullW) }
+          : node,
       ),
     })
   })
@@ -173,7 +197,8 @@ export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
 }
 
 /**
- * The moment of what is in the hand about a line across the rig at some place, N m, with the masses it is made of: an error e of a piece d ahead
+ * The moment of what is in the hand about a line across the rig at some place, N m, with the masses it is made of: an
+ * error e of a piece d ahead
  * of the line is `g e d`. @param atZ where the line runs, mm along the rig
  * @example 1 kg (3 %) 80 mm ahead of a pad: 0.78 N m, within 0.02
  */

@@ -74,7 +74,11 @@ test('what wiring and fits here say of money is what the bill then says', () => 
   const plan = wiringFor(rig, 'slip', demo, true)
   const wired = edit(rig, plan.commands, demo.catalogue)
   if (!wired.ok) throw new Error(wired.issues[0]?.code)
-  expect(plan.leads.filter(({ priceMinor }) => priceMinor > 0).every(({ partId, priceMinor }) => priceMinor === price(partId))).toBe(true)
+  expect(
+    plan.leads
+      .filter(({ priceMinor }) => priceMinor > 0)
+      .every(({ partId, priceMinor }) => priceMinor === price(partId)),
+  ).toBe(true)
   const point = before.points[0]
   if (!point) throw new Error('there is an open point')
   const bought = fitsHere(rig, setup, point, demo).fits.filter(({ from }) => from === 'catalogue')

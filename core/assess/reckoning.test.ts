@@ -5,7 +5,9 @@ import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
 import { evaluate, figureIds, reckoningOf } from './index.ts'
 
 const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
-const all = demoRigs.flatMap((rig) => rig.setups.map(({ id }) => [`${rig.id} ${id}`, evaluate(rig, id, shelf)] as const))
+const all = demoRigs.flatMap((rig) =>
+  rig.setups.map(({ id }) => [`${rig.id} ${id}`, evaluate(rig, id, shelf)] as const),
+)
 
 test.each(all)('%s: every figure is what its terms and the rest come to', (_, assessment) => {
   const sumOf = (id: (typeof figureIds)[number]) => {
@@ -18,7 +20,11 @@ test.each(all)('%s: every figure is what its terms and the rest come to', (_, as
   }
   // The parts of the way from palm to centre add up to that way.
   const hangs = reckoningOf(assessment, 'hangs')
-  if (hangs) expect(hangs.terms.reduce((sum, { value }) => sum + value, hangs.rest.value)).toBeCloseTo(hangs.numbers['aheadMm'] ?? NaN, 6)
+  if (hangs)
+    expect(hangs.terms.reduce((sum, { value }) => sum + value, hangs.rest.value)).toBeCloseTo(
+      hangs.numbers['aheadMm'] ?? NaN,
+      6,
+    )
   for (const id of figureIds) {
     const found = reckoningOf(assessment, id)
     if (found) expect([id, found.low <= found.value, found.value <= found.high]).toEqual([id, true, true])
@@ -26,7 +32,12 @@ test.each(all)('%s: every figure is what its terms and the rest come to', (_, as
 })
 
 const block = tinyPart({ id: 'block', massG: 500, centre: [0, 0, -60], mounts: [plug('foot', 'thread-1/4')] })
-const handle = tinyPart({ id: 'handle', massG: 1e-9, grips: [{ kind: 'top', at: [0, 60, 0] }], mounts: [plug('foot', 'thread-1/4')] })
+const handle = tinyPart({
+  id: 'handle',
+  massG: 1e-9,
+  grips: [{ kind: 'top', at: [0, 60, 0] }],
+  mounts: [plug('foot', 'thread-1/4')],
+})
 
 test('a rig of three by hand: what hangs ahead is named first, with its part of the way', () => {
   const { rig, shelf: around } = tinyRig(
@@ -47,7 +58,14 @@ test('a rig of three by hand: what hangs ahead is named first, with its part of 
   })
   const held = reckoningOf(assessment, 'held')
   // 1.5 kg at 120 mm and 3.5 kg of arm half way, of 60 N m.
-  expect(held?.numbers).toMatchObject({ momentNm: expect.closeTo((1.5 * 0.12 + 3.5 * 0.06) * 9.80665, 6), strengthNm: 60 })
-  const standing = evaluate({ ...rig, setups: rig.setups.map((setup) => ({ ...setup, support: 'tripod' as const })) }, 'main', around)
+  expect(held?.numbers).toMatchObject({
+    momentNm: expect.closeTo((1.5 * 0.12 + 3.5 * 0.06) * 9.80665, 6),
+    strengthNm: 60,
+  })
+  const standing = evaluate(
+    { ...rig, setups: rig.setups.map((setup) => ({ ...setup, support: 'tripod' as const })) },
+    'main',
+    around,
+  )
   expect([reckoningOf(standing, 'held'), reckoningOf(standing, 'in-hand')?.bound]).toEqual([undefined, undefined])
 })

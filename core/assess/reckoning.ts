@@ -28,7 +28,10 @@ export interface Bound {
   readonly check?: string
 }
 
-/** How a figure is reckoned: its value with its band, the numbers of its formula, what it is made of, and what weighs most in it. */
+/**
+ * How a figure is reckoned: its value with its band, the numbers of its formula, what it is made of, and what weighs
+ * most in it.
+ */
 export interface Reckoning {
   readonly id: FigureId
   readonly value: number
@@ -51,7 +54,10 @@ const MOST_TERMS = 5
 const listed = (terms: readonly Term[]): Pick<Reckoning, 'terms' | 'rest'> => {
   const sorted = [...terms].sort((a, b) => Math.abs(b.value) - Math.abs(a.value))
   const left = sorted.slice(MOST_TERMS)
-  return { terms: sorted.slice(0, MOST_TERMS), rest: { count: left.length, value: left.reduce((sum, { value }) => sum + value, 0) } }
+  return {
+    terms: sorted.slice(0, MOST_TERMS),
+    rest: { count: left.length, value: left.reduce((sum, { value }) => sum + value, 0) },
+  }
 }
 const termOf =
   (unit: Unit) =>
@@ -75,7 +81,17 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
     const { value, low, high, unknown, inputs } = massOrigin(assessment)
     const pieces = assessment.assembly.placed.length
     const numbers = { pieces, leads: assessment.facts.leads.length }
-    return { id: 'in-hand', unit: 'g', value, low, high, unknown, numbers, ...listed(inputs.map(termOf('g'))), bound: capG(assessment) }
+    return {
+      id: 'in-hand',
+      unit: 'g',
+      value,
+      low,
+      high,
+      unknown,
+      numbers,
+      ...listed(inputs.map(termOf('g'))),
+      bound: capG(assessment),
+    }
   },
   'to-buy': (assessment) => {
     const { value, low, high, unknown, inputs } = costOrigin(assessment)
@@ -130,7 +146,9 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
       lever: { massG, aheadMm: hang.grip[2] - z },
     })
     const moments = [
-      ...assessment.assembly.placed.filter(inHand).map(({ part: { name, massG }, centre }) => part(name, massG, centre[2])),
+      ...assessment.assembly.placed
+        .filter(inHand)
+        .map(({ part: { name, massG }, centre }) => part(name, massG, centre[2])),
       ...assessment.facts.leads.map(({ part: { name, massG }, middle }) => part(name, massG, middle[2])),
     ]
     const numbers = { aheadMm: hang.aheadMm, underMm: hang.underMm, pieces: origin.inputs.length }
@@ -176,7 +194,8 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
     const joints = placed.flatMap((piece): Term[] =>
       piece.mate?.ok ? [{ name: piece.part.name, value: joint(piece.mate.value.standard), unit: 's' }] : [],
     )
-    const leads: readonly Term[] = setup.links.length > 0 ? [{ name: 'leads', value: setup.links.length * lead, unit: 's' }] : []
+    const leads: readonly Term[] =
+      setup.links.length > 0 ? [{ name: 'leads', value: setup.links.length * lead, unit: 's' }] : []
     const value = assessment.setupSeconds
     return {
       id: 'set-up',

@@ -1,6 +1,14 @@
 import { dayOf, type Phase, temperatureOf } from '../brief/index.ts'
 import { marginsOf } from '../checks/index.ts'
-import { type Bays, batteryKind, DEPTH, type Network, type Rehearsal, startRehearsal, usableWh } from '../power/index.ts'
+import {
+  type Bays,
+  batteryKind,
+  DEPTH,
+  type Network,
+  type Rehearsal,
+  startRehearsal,
+  usableWh,
+} from '../power/index.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** All that is needed to play the day of a set-up. */
@@ -38,9 +46,20 @@ export const stageOf = ({ assembly, facts }: Assessment): Stage => {
     if (!store || instance.status !== 'in') return []
     const health = healthOf(instance.id)
     const kind = batteryKind(part) ?? part.id
-    return [{ id: instance.id, kind, capacityWh: store.capacityWh, health, usableWh: usableWh(store.capacityWh, celsius, health) }]
+    return [
+      {
+        id: instance.id,
+        kind,
+        capacityWh: store.capacityWh,
+        health,
+        usableWh: usableWh(store.capacityWh, celsius, health),
+      },
+    ]
   })
-  const named = [...assembly.placed, ...assembly.loose].map(({ instance, part }) => ({ id: instance.id, name: part.name }))
+  const named = [...assembly.placed, ...assembly.loose].map(({ instance, part }) => ({
+    id: instance.id,
+    name: part.name,
+  }))
   return {
     network: facts.network,
     phases: dayOf(brief),

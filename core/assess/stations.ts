@@ -15,14 +15,17 @@ export interface StationState {
 const stationOfFinding = (finding: Finding, facts: Facts): Station => {
   if (finding.station) return finding.station
   const first = finding.parts[0] ?? ''
-  const part = facts.assembly.byInstance.get(first)?.part ?? facts.assembly.loose.find(({ instance }) => instance.id === first)?.part
+  const part =
+    facts.assembly.byInstance.get(first)?.part ??
+    facts.assembly.loose.find(({ instance }) => instance.id === first)?.part
   return part ? roles[part.role].station : 'proof'
 }
 
 /** What works on the rig without sitting on a mount: leads between sockets, cards in their slots. */
 const offTheJoints = (facts: Facts, station: Station): readonly string[] => {
   if (station === 'cables') return facts.leads.map(({ link }) => link.cable)
-  if (station === 'media') return facts.recordings.flatMap(({ media }) => media.filter(({ onRig }) => !onRig).map(({ id }) => id))
+  if (station === 'media')
+    return facts.recordings.flatMap(({ media }) => media.filter(({ onRig }) => !onRig).map(({ id }) => id))
   return []
 }
 
@@ -33,7 +36,9 @@ export const stationsOf = (facts: Facts, findings: readonly Finding[]): readonly
     return {
       station,
       instances: [
-        ...facts.assembly.placed.filter((piece) => roles[piece.part.role].station === station).map((piece) => piece.instance.id),
+        ...facts.assembly.placed
+          .filter((piece) => roles[piece.part.role].station === station)
+          .map((piece) => piece.instance.id),
         ...offTheJoints(facts, station),
       ],
       openNeeds: facts.unmet.filter((need) => stationOfNeed(need) === station),

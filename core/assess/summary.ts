@@ -20,7 +20,10 @@ export const summarySchema = z.object({
   unweighed: z.boolean(),
   unpriced: z.boolean(),
   toBuyMinor: z.number(),
-  /** How far into the day the batteries get, minutes, and whether that is enough; null: nothing draws power, or no hours are asked for. */
+  /**
+   * How far into the day the batteries get, minutes, and whether that is enough; null: nothing draws power, or no hours
+   * are asked for.
+   */
   runs: z.object({ lastsMin: z.number(), enough: z.boolean() }).nullable(),
   counts: z.object({ stop: z.int(), risk: z.int(), hint: z.int() }),
   /** How many things had to be mended or stood in for to open it. */
@@ -40,8 +43,14 @@ export const summaryOf = (given: Rig, shelf: Shelf): RigSummary => {
   const all = rig.setups.map(({ id }) => evaluate(rig, id, { ...shelf, catalogue }))
   const [first] = all
   if (!first) throw new RangeError('a rig has at least one set-up')
-  const most = (level: Level) => Math.max(...all.map(({ findings }) => findings.filter((finding) => finding.level === level).length))
-  const fit = fitTo(extentOfRig('side', first.assembly), CARD_WIDTH, CARD_HEIGHT, { left: PAD, right: PAD, top: PAD, bottom: PAD })
+  const most = (level: Level) =>
+    Math.max(...all.map(({ findings }) => findings.filter((finding) => finding.level === level).length))
+  const fit = fitTo(extentOfRig('side', first.assembly), CARD_WIDTH, CARD_HEIGHT, {
+    left: PAD,
+    right: PAD,
+    top: PAD,
+    bottom: PAD,
+  })
   const { day, network } = first.facts
   const asked = day.minutes > 0 && network.nodes.some(({ drawW }) => drawW > 0)
   const lastsMin = Math.min(day.failsAtMin, day.minutes)
@@ -55,6 +64,11 @@ export const summaryOf = (given: Rig, shelf: Shelf): RigSummary => {
     runs: asked ? { lastsMin, enough: lastsMin >= day.minutes } : null,
     counts: Object.fromEntries(levels.map((level) => [level, most(level)])) as Record<Level, number>,
     mended: mended.length,
-    strokes: strokesOf('side', first.assembly, fit).map(({ key, instance, look, outline }) => ({ key, instance, look, outline })),
+    strokes: strokesOf('side', first.assembly, fit).map(({ key, instance, look, outline }) => ({
+      key,
+      instance,
+      look,
+      outline,
+    })),
   }
 }

@@ -10,7 +10,10 @@ const hostPoint = ({ host, joint }: PlacedPart): MountEnd | undefined => {
   return host && mount && { part: host.part, mount }
 }
 
-/** Parts of the same role that could take a piece's place, each with what it would change; what loses a neighbour is left out. */
+/**
+ * Parts of the same role that could take a piece's place, each with what it would change; what loses a neighbour is
+ * left out.
+ */
 export const swapsFor = (rig: Rig, setupId: string, instance: string, given: Shelf): readonly Fit[] => {
   const before = evaluate(rig, setupId, given)
   const { shelf } = before.facts
@@ -18,13 +21,17 @@ export const swapsFor = (rig: Rig, setupId: string, instance: string, given: She
   if (!piece) return []
   // Of a part nobody knows any more not even the role is known: then whatever goes on its point is a choice.
   const point = shelf.catalogue.gone.get(piece.part.id) === 'placeholder' ? hostPoint(piece) : undefined
-  const sameKind = point ? partnersOf(point.part, point.mount, shelf.catalogue) : (shelf.catalogue.byRole.get(piece.part.role) ?? [])
+  const sameKind = point
+    ? partnersOf(point.part, point.mount, shelf.catalogue)
+    : (shelf.catalogue.byRole.get(piece.part.role) ?? [])
   const others = sameKind.filter((part) => part.id !== piece.part.id)
   const fits = others.flatMap((part): Fit[] => {
     const commands: readonly Command[] = swapCommands(rig, instance, part, shelf.catalogue)
     if (commands.some((command) => command.do === 'take-off')) return []
     const effect = effectOf(rig, commands, before)
-    return 'issues' in effect ? [] : [{ part, from: spareOwned(before.facts, part) ? 'owned' : 'catalogue', commands, effect }]
+    return 'issues' in effect
+      ? []
+      : [{ part, from: spareOwned(before.facts, part) ? 'owned' : 'catalogue', commands, effect }]
   })
   return fits.sort(byHarm)
 }

@@ -1,8 +1,12 @@
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { variantsOf } from './index.ts'
 
-const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
-const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')])
+const cube = (id: string) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
+const { rig, shelf } = tinyRig(
+  [cube('one'), cube('two')],
+  [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
+)
 
 test('the set-up in hand, itself without each end, and the bare camera', () => {
   const found = variantsOf(rig, 'main', shelf)

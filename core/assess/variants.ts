@@ -15,17 +15,24 @@ export interface Variant {
   readonly holdMinutes: number | undefined
 }
 
-const point = (id: string, name: string, kind: Variant['kind'], { mass, steadiness, holdMinutes }: Assessment): Variant[] =>
-  steadiness ? [{ id, name, kind, massG: mass.inHandG, yawShake: steadiness.yaw, holdMinutes }] : []
+const point = (
+  id: string,
+  name: string,
+  kind: Variant['kind'],
+  { mass, steadiness, holdMinutes }: Assessment,
+): Variant[] => (steadiness ? [{ id, name, kind, massG: mass.inHandG, yawShake: steadiness.yaw, holdMinutes }] : [])
 
 /** The set-up with its camera alone, held the same way. */
 const bared = (rig: Rig, setup: Setup): Rig => ({
   ...rig,
-  setups: rig.setups.map((own) => (own.id === setup.id ? { ...own, joints: [], braces: [], poses: [], links: [] } : own)),
+  setups: rig.setups.map((own) =>
+    own.id === setup.id ? { ...own, joints: [], braces: [], poses: [], links: [] } : own,
+  ),
 })
 
 /**
- * Light against steady over the rig's variants: the set-up in hand, the other set-ups that are carried, the one in hand without each
+ * Light against steady over the rig's variants: the set-up in hand, the other set-ups that are carried, the one in hand
+ * without each
  * part that ends a branch, and the bare camera. Set-ups on a stand have no shake of the hand and are left out.
  */
 export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Variant[] => {
@@ -40,7 +47,9 @@ export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Va
       .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, shelf))),
     ...ends.flatMap((piece) => {
       const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], shelf.catalogue)
-      return off.ok ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', tryOut(off.value, now)) : []
+      return off.ok
+        ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', tryOut(off.value, now))
+        : []
     }),
     ...point('bare', 'bare camera', 'bare', tryOut(bared(rig, setup), now)),
   ]

@@ -51,7 +51,9 @@ test('what goes into a free socket, the best first; a taken one takes nothing', 
 
 test('the lists of leads and power as tables with units', () => {
   const leads = leadsCsv(evaluate(secondMark, 'crossing', shelf)).split('\r\n')
-  expect(leads[0]).toBe('lead,from,from socket,to,to socket,carries,needed (mm),reaches (mm),over (mm),mass (g),held by')
+  expect(leads[0]).toBe(
+    'lead,from,from socket,to,to socket,carries,needed (mm),reaches (mm),over (mm),mass (g),held by',
+  )
   expect(leads).toHaveLength(3 + 2)
   expect(leads[1]).toContain('"Reedsmith thin HDMI lead, 35 cm, swivel ends",Calabash H1 hybrid body,HDMI out,')
   const power = powerCsv(evaluate(secondMark, 'crossing', shelf)).split('\r\n')

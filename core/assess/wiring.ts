@@ -80,7 +80,9 @@ const proposalOf = (rig: Rig, setup: string, plan: Plan): Proposal => ({
  */
 export const wiringFor = (rig: Rig, setupId: string, shelf: Shelf, anew = false): Proposal => {
   const setup = setupOf(rig, setupId)
-  const first: readonly Command[] = anew ? (setup?.links ?? []).map(({ cable }) => ({ do: 'unlink', setup: setupId, cable })) : []
+  const first: readonly Command[] = anew
+    ? (setup?.links ?? []).map(({ cable }) => ({ do: 'unlink', setup: setupId, cable }))
+    : []
   const edited = edit(rig, first, shelf.catalogue)
   const bare = edited.ok ? edited.value : rig
   const { facts, assembly } = evaluate(bare, setupId, shelf)
@@ -115,27 +117,37 @@ const counted = ({ findings }: Assessment): Record<Level, number> => ({
 /** The schools of powering the camera side by side: hours, grams, money, and what the checks say of each. */
 export const schoolLines = (rig: Rig, setupId: string, shelf: Shelf): readonly SchoolLine[] => {
   const before = evaluate(rig, setupId, shelf)
-  return schoolsOf(before.assembly, stockOf(before.facts)).map(({ school, why, commands, plan, rig: wired }): SchoolLine => {
-    const after = wired && tryOut(wired, before)
-    const camera = after?.assembly.setup.root ?? ''
-    return {
-      school,
-      why,
-      commands,
-      leads: plan.leads.length,
-      cameraMin: after?.facts.runDown.nodeMin.get(camera) ?? 0,
-      failsAtMin: after?.facts.day.failsAtMin ?? 0,
-      massG: after ? after.mass.inHandG - before.mass.inHandG : 0,
-      toBuyMinor: after ? after.cost.usual - before.cost.usual : 0,
-      doorOpen: after?.assembly.placed.some(({ part, host }) => host?.instance.id === camera && part.power?.doorOpen) ?? false,
-      findings: after ? counted(after) : { stop: 0, risk: 0, hint: 0 },
-      now: why === undefined && commands.length === 0,
-    }
-  })
+  return schoolsOf(before.assembly, stockOf(before.facts)).map(
+    ({ school, why, commands, plan, rig: wired }): SchoolLine => {
+      const after = wired && tryOut(wired, before)
+      const camera = after?.assembly.setup.root ?? ''
+      return {
+        school,
+        why,
+        commands,
+        leads: plan.leads.length,
+        cameraMin: after?.facts.runDown.nodeMin.get(camera) ?? 0,
+        failsAtMin: after?.facts.day.failsAtMin ?? 0,
+        massG: after ? after.mass.inHandG - before.mass.inHandG : 0,
+        toBuyMinor: after ? after.cost.usual - before.cost.usual : 0,
+        doorOpen:
+          after?.assembly.placed.some(({ part, host }) => host?.instance.id === camera && part.power?.doorOpen) ??
+          false,
+        findings: after ? counted(after) : { stop: 0, risk: 0, hint: 0 },
+        now: why === undefined && commands.length === 0,
+      }
+    },
+  )
 }
 
 /** What can be plugged into a socket: for each other socket that is free, the leads that would do, the best first. */
-export const plugsFor = (rig: Rig, setupId: string, instance: string, socketId: string, shelf: Shelf): readonly LeadLine[] => {
+export const plugsFor = (
+  rig: Rig,
+  setupId: string,
+  instance: string,
+  socketId: string,
+  shelf: Shelf,
+): readonly LeadLine[] => {
   const { assembly, facts } = evaluate(rig, setupId, shelf)
   const stock = stockOf(facts)
   const sockets = socketsOf(assembly)

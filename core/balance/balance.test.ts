@@ -4,7 +4,8 @@ import { boundsOf, emptyBounds, unite } from '../kernel/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { centreOfMass, groundOf, hangCure, hangOf, hangsOf, jointLoadOf, massOf } from './index.ts'
 
-const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>, setup = 0) => placeSetup(rig, rig.setups[setup] as Setup, shelf.catalogue)
+const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>, setup = 0) =>
+  placeSetup(rig, rig.setups[setup] as Setup, shelf.catalogue)
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
 
@@ -77,23 +78,33 @@ test('0.5 kg carried 20 mm off the screw: 0.098 N m', () => {
 test('the centre of mass of any pile lies within the box around it, and masses add', () => {
   const massG = fc.integer({ min: 1, max: 3000 })
   fc.assert(
-    fc.property(fc.array(fc.tuple(massG, fc.integer({ min: -180, max: 180 })), { minLength: 1, maxLength: 8 }), (list) => {
-      const parts = list.map(([mass], i) => cube(`c${i}`, { massG: mass }))
-      const joints = list.map(([, turnDeg], i) =>
-        on(`c${i}`, 'foot', i === 0 ? 'camera' : `c${i - 1}`, i === 0 ? 'hole' : 'top', { turnDeg }),
-      )
-      const assembly = assembled(tinyRig(parts, joints))
-      const { totalG, centre } = massOf(assembly)
-      const box = assembly.placed.flatMap(({ solids }) => solids).reduce((all, { shape }) => unite(all, boundsOf(shape)), emptyBounds)
-      expect(totalG).toBe(1000 + list.reduce((sum, [mass]) => sum + mass, 0))
-      return centre.every((value, i) => value >= (box.min[i] ?? 0) - 1e-9 && value <= (box.max[i] ?? 0) + 1e-9)
-    }),
+    fc.property(
+      fc.array(fc.tuple(massG, fc.integer({ min: -180, max: 180 })), { minLength: 1, maxLength: 8 }),
+      (list) => {
+        const parts = list.map(([mass], i) => cube(`c${i}`, { massG: mass }))
+        const joints = list.map(([, turnDeg], i) =>
+          on(`c${i}`, 'foot', i === 0 ? 'camera' : `c${i - 1}`, i === 0 ? 'hole' : 'top', { turnDeg }),
+        )
+        const assembly = assembled(tinyRig(parts, joints))
+        const { totalG, centre } = massOf(assembly)
+        const box = assembly.placed
+          .flatMap(({ solids }) => solids)
+          .reduce((all, { shape }) => unite(all, boundsOf(shape)), emptyBounds)
+        expect(totalG).toBe(1000 + list.reduce((sum, [mass]) => sum + mass, 0))
+        return centre.every((value, i) => value >= (box.min[i] ?? 0) - 1e-9 && value <= (box.max[i] ?? 0) + 1e-9)
+      },
+    ),
   )
 })
 
 test('of two top handles both are told, the one by which it hangs best first, whatever their order', () => {
   const bar = (id: string, palmBackMm: number) =>
-    tinyPart({ id, massG: 1e-9, grips: [{ kind: 'top', at: [0, 60, palmBackMm] }], mounts: [plug('foot', 'thread-1/4')] })
+    tinyPart({
+      id,
+      massG: 1e-9,
+      grips: [{ kind: 'top', at: [0, 60, palmBackMm] }],
+      mounts: [plug('foot', 'thread-1/4')],
+    })
   const joints = [on('far', 'foot', 'camera', 'hole'), on('near', 'foot', 'camera', 'pinned')]
   const tilts = (order: typeof joints) => {
     const assembly = assembled(tinyRig([bar('far', 20), bar('near', 10)], order))
@@ -103,7 +114,8 @@ test('of two top handles both are told, the one by which it hangs best first, wh
       rollDeg.toFixed(2),
     ])
   }
-  // 100 mm under the palms; near lies 25 mm to the right as well: 5.71 and 14.04 degrees together are more than the 11.31 of the other.
+  // 100 mm under the palms; near lies 25 mm to the right as well: 5.71 and 14.04 degrees together are more than the
+  // 11.31 of the other.
   expect(tilts(joints)).toEqual([
     ['far', '11.31', '0.00'],
     ['near', '5.71', '-14.04'],

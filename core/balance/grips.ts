@@ -32,16 +32,22 @@ const PALM_IN_MM = 12
 export const camerasOwnGrip = ({ placed: [camera] }: Assembly): Grip | undefined => {
   if (!camera) return undefined
   const body = camera.part.solids.filter(({ matter }) => matter === 'body')
-  const moulded = body.filter(({ look, centre }) => look === 'grip' && centre[0] > 0).sort((a, b) => b.centre[0] - a.centre[0])[0]
+  const moulded = body
+    .filter(({ look, centre }) => look === 'grip' && centre[0] > 0)
+    .sort((a, b) => b.centre[0] - a.centre[0])[0]
   const [largest] = body.sort((a, b) => volumeOf(b) - volumeOf(a))
   const solid = moulded ?? largest
   if (!solid) return undefined
   const half = solid.kind === 'box' ? solid.size[0] / 2 : solid.radius
-  const at: Vec3 = moulded ? moulded.centre : [solid.centre[0] + Math.max(0, half - PALM_IN_MM), solid.centre[1], solid.centre[2]]
+  const at: Vec3 = moulded
+    ? moulded.centre
+    : [solid.centre[0] + Math.max(0, half - PALM_IN_MM), solid.centre[1], solid.centre[2]]
   return { piece: camera, kind: 'body', at: point(camera.frame, at), axis: undefined }
 }
 
-/** Left before right; one over or behind the other by height, then by depth, so that the order in the kit says nothing. */
+/**
+ * Left before right; one over or behind the other by height, then by depth, so that the order in the kit says nothing.
+ */
 const fromLeft = (a: Grip, b: Grip): number => a.at[0] - b.at[0] || a.at[1] - b.at[1] || a.at[2] - b.at[2]
 
 const farthestApart = (grips: readonly Grip[]): readonly [Grip, Grip] | undefined => {
@@ -57,9 +63,13 @@ const farthestApart = (grips: readonly Grip[]): readonly [Grip, Grip] | undefine
   return best
 }
 
-const handles = (assembly: Assembly): readonly Grip[] => gripsOf(assembly).filter(({ kind }) => kind === 'top' || kind === 'side')
+const handles = (assembly: Assembly): readonly Grip[] =>
+  gripsOf(assembly).filter(({ kind }) => kind === 'top' || kind === 'side')
 
-/** What two hands hold, from the left: the two handles that stand farthest apart, or the one there is and the camera's own grip. */
+/**
+ * What two hands hold, from the left: the two handles that stand farthest apart, or the one there is and the camera's
+ * own grip.
+ */
 export const handsOf = (assembly: Assembly): readonly Grip[] => {
   const known = handles(assembly)
   const pair = farthestApart(known)
@@ -81,7 +91,8 @@ export interface TwoHands {
 export const ONE_PALM_MM = 20
 
 /**
- * The part of two bearings that the second takes: forces are upright, so only level levers count (`share = d . (c - p1) / |d|^2` on the
+ * The part of two bearings that the second takes: forces are upright, so only level levers count (`share = d . (c - p1)
+ * / |d|^2` on the
  * level plane). Clamped to 0..1, a half when they stand one over the other.
  * @example palms at 0 and 100 mm, the centre at 90 mm, however high: 0.9
  */

@@ -5,10 +5,17 @@ import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/inde
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { groundOf, type JointLoad, jointLoadOf, type LeadWeight, massOf, secondShare, wristNm } from './index.ts'
 
-const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>) => placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>) =>
+  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
 const at = (assembly: Assembly, id: string) => assembly.byInstance.get(id) as PlacedPart
 const loadOf = (assembly: Assembly, id: string, leads: readonly LeadWeight[] = []): JointLoad =>
-  jointLoadOf(assembly, groundOf(assembly, massOf(assembly, leads), leads), leads, assembly.braces, at(assembly, id)) as JointLoad
+  jointLoadOf(
+    assembly,
+    groundOf(assembly, massOf(assembly, leads), leads),
+    leads,
+    assembly.braces,
+    at(assembly, id),
+  ) as JointLoad
 
 /** A handle of next to no mass whose palm lies where it is said, from the camera's middle. */
 const grip = (id: string, kind: 'top' | 'side' | 'shoulder', palm: Vec3, massG = 1e-9) =>
@@ -32,10 +39,15 @@ const inTwoHands = (left: Vec3, right: Vec3, centre: Vec3 = [0, 0, 0]) =>
   )
 
 test('two hands share by level levers: a slanted line between them makes no difference', () => {
-  // 100 mm apart on the level and 100 mm in height, the centre 90 mm from the left one: 10 : 90, as when both are level.
+  // 100 mm apart on the level and 100 mm in height, the centre 90 mm from the left one: 10 : 90, as when both are
+  // level.
   expect(secondShare([-90, 0, 0], [10, 0, 0], [0, 0, 0])).toBeCloseTo(0.9, 12)
   expect(secondShare([-90, -50, 0], [10, 50, 0], [0, 400, 0])).toBeCloseTo(0.9, 12)
-  const { bearings } = groundOf(inTwoHands([-90, -50, 0], [10, 50, 0]), massOf(inTwoHands([-90, -50, 0], [10, 50, 0])), [])
+  const { bearings } = groundOf(
+    inTwoHands([-90, -50, 0], [10, 50, 0]),
+    massOf(inTwoHands([-90, -50, 0], [10, 50, 0])),
+    [],
+  )
   expect(bearings.map(({ share }) => share)).toEqual([expect.closeTo(0.1, 6), expect.closeTo(0.9, 6)])
 })
 
@@ -59,13 +71,17 @@ test('palms one over the other share alike and hold the rest with the wrists', (
 test('a handle that is held carries the rig by its joint; a cube on the camera carries itself', () => {
   const assembly = assembled(
     tinyRig(
-      [grip('handle', 'top', [0, 100, 0], 150), tinyPart({ id: 'cube', massG: 400, mounts: [plug('foot', 'thread-1/4')] })],
+      [
+        grip('handle', 'top', [0, 100, 0], 150),
+        tinyPart({ id: 'cube', massG: 400, mounts: [plug('foot', 'thread-1/4')] }),
+      ],
       [on('handle', 'foot', 'camera', 'hole'), on('cube', 'foot', 'camera', 'pinned')],
     ),
   )
   expect(loadOf(assembly, 'handle')).toMatchObject({ far: 'host', massG: expect.closeTo(1400, 9) })
   expect(loadOf(assembly, 'cube')).toMatchObject({ far: 'guest', massG: 400 })
-  // The camera hangs 40 mm under its hole; the cube's centre lies 25 mm beside it: 400 x 25 g mm bend the handle's joint.
+  // The camera hangs 40 mm under its hole; the cube's centre lies 25 mm beside it: 400 x 25 g mm bend the handle's
+  // joint.
   expect(loadOf(assembly, 'handle').momentNm).toBeCloseTo((GRAVITY * 400 * 25) / 1e6, 9)
 })
 
@@ -91,7 +107,10 @@ test('a second screw 40 mm away takes half of what hangs between, all of what ha
 
 test('a lead hangs half on either of the pieces it joins', () => {
   const assembly = assembled(
-    tinyRig([tinyPart({ id: 'cube', massG: 100, mounts: [plug('foot', 'thread-1/4')] })], [on('cube', 'foot', 'camera', 'hole')]),
+    tinyRig(
+      [tinyPart({ id: 'cube', massG: 100, mounts: [plug('foot', 'thread-1/4')] })],
+      [on('cube', 'foot', 'camera', 'hole')],
+    ),
   )
   const lead: LeadWeight = { massG: 60, at: [30, 50, 0], ends: [at(assembly, 'camera'), at(assembly, 'cube')] }
   const load = loadOf(assembly, 'cube', [lead])
@@ -131,7 +150,11 @@ const wilds = fc.array(
     massG: fc.integer({ min: 1, max: 2000 }),
     on: fc.nat(7),
     turnDeg: fc.integer({ min: -180, max: 180 }),
-    centre: fc.tuple(fc.integer({ min: -40, max: 40 }), fc.integer({ min: -40, max: 40 }), fc.integer({ min: -40, max: 40 })),
+    centre: fc.tuple(
+      fc.integer({ min: -40, max: 40 }),
+      fc.integer({ min: -40, max: 40 }),
+      fc.integer({ min: -40, max: 40 }),
+    ),
   }),
   { minLength: 2, maxLength: 8 },
 )
@@ -149,22 +172,32 @@ const wildRig = (list: readonly Wild[], palmOn: number, times = 1, raiseMm = 0) 
       grips: i === palmOn ? [{ kind: 'side', at: [0, 30, 0] }] : [],
       mounts: [
         plug('foot', 'thread-1/4'),
-        ...SIDES.map((side, n) => socket(`s${n}`, 'thread-1/4', side, n === 0 ? [0, 1, 0] : n === 1 ? [1, 0, 0] : [0, 0, 1])),
+        ...SIDES.map((side, n) =>
+          socket(`s${n}`, 'thread-1/4', side, n === 0 ? [0, 1, 0] : n === 1 ? [1, 0, 0] : [0, 0, 1]),
+        ),
       ],
     }),
   )
   const joints = list.map(({ on: host, turnDeg }, i) =>
-    i === 0 ? on('c0', 'foot', 'camera', 'hole', { turnDeg }) : on(`c${i}`, 'foot', `c${host % i}`, `s${(i * 7 + host) % 3}`, { turnDeg }),
+    i === 0
+      ? on('c0', 'foot', 'camera', 'hole', { turnDeg })
+      : on(`c${i}`, 'foot', `c${host % i}`, `s${(i * 7 + host) % 3}`, { turnDeg }),
   )
-  return assembled(tinyRig(parts, joints, { extra: [{ ...tinyCamera, massG: tinyCamera.massG * times, centre: [0, raiseMm, 0] }] }))
+  return assembled(
+    tinyRig(parts, joints, { extra: [{ ...tinyCamera, massG: tinyCamera.massG * times, centre: [0, raiseMm, 0] }] }),
+  )
 }
 const random = (numRuns: number) => ({ numRuns: trialRuns(numRuns), seed: trialSeed })
 
 /**
- * The same loads found another way: hang the tree of joints up by the piece that is held, and add up from the leaves what each joint
+ * The same loads found another way: hang the tree of joints up by the piece that is held, and add up from the leaves
+ * what each joint
  * has below it.
  */
-const oracle = (assembly: Assembly, heldId: string): Map<string, { readonly massG: number; readonly x: number; readonly z: number }> => {
+const oracle = (
+  assembly: Assembly,
+  heldId: string,
+): Map<string, { readonly massG: number; readonly x: number; readonly z: number }> => {
   const near = new Map<string, { readonly other: string; readonly guest: string }[]>()
   for (const { host, instance } of assembly.placed)
     if (host)
@@ -228,7 +261,11 @@ test('twice the mass doubles every load and moment; a weightless piece changes n
 })
 
 test('what two hands carry makes the whole, and forces and moments cancel, wherever the palms are', () => {
-  const place = fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 }))
+  const place = fc.tuple(
+    fc.integer({ min: -200, max: 200 }),
+    fc.integer({ min: -200, max: 200 }),
+    fc.integer({ min: -200, max: 200 }),
+  )
   fc.assert(
     fc.property(place, place, (left, right) => {
       const assembly = inTwoHands(left, right)
@@ -237,8 +274,10 @@ test('what two hands carry makes the whole, and forces and moments cancel, where
       const held = ground.bearings.reduce((sum, { share }) => sum + share, 0)
       expect(held).toBeCloseTo(1, 9)
       const moment = (axis: 0 | 2) =>
-        ground.bearings.reduce((sum, { at: palm, share }) => sum - share * ground.massG * palm[axis], mass.centre[axis] * ground.massG) -
-        ground.left[axis]
+        ground.bearings.reduce(
+          (sum, { at: palm, share }) => sum - share * ground.massG * palm[axis],
+          mass.centre[axis] * ground.massG,
+        ) - ground.left[axis]
       expect([moment(0), moment(2)]).toEqual([expect.closeTo(0, 3), expect.closeTo(0, 3)])
     }),
     random(100),

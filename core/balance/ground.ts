@@ -1,5 +1,17 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { add, cross, direction, dot, GRAVITY, lengthOf, point, scale, subtract, type Vec3, zero } from '../kernel/index.ts'
+import {
+  add,
+  cross,
+  direction,
+  dot,
+  GRAVITY,
+  lengthOf,
+  point,
+  scale,
+  subtract,
+  type Vec3,
+  zero,
+} from '../kernel/index.ts'
 import { camerasOwnGrip, type Grip, gripsOf, handsOf, ONE_PALM_MM, secondShare } from './grips.ts'
 import { hangOf } from './hang.ts'
 import { inHand, type Mass, type Weight } from './mass.ts'
@@ -15,14 +27,18 @@ export interface Bearing {
 }
 
 /**
- * What bears a set-up: one hand, two, a pad and a hand, a stand, the knees. Forces of bearings that stand apart follow from the lever
+ * What bears a set-up: one hand, two, a pad and a hand, a stand, the knees. Forces of bearings that stand apart follow
+ * from the lever
  * rule over the level plane; what they leave is a moment that the bearings have to hold besides.
  */
 export interface Ground {
   readonly bearings: readonly Bearing[]
   /** What is borne, g: with a stand all that stands on the ground, else what is in the hand. */
   readonly massG: number
-  /** First moment that the bearings' forces leave over, g mm: the mass times the way from where they act together to the centre. */
+  /**
+   * First moment that the bearings' forces leave over, g mm: the mass times the way from where they act together to the
+   * centre.
+   */
   readonly left: Vec3
 }
 
@@ -51,7 +67,8 @@ const onPad = (assembly: Assembly, kind: 'shoulder' | 'chest', centre: Vec3): re
   const pad = grips.find((grip) => grip.kind === kind)
   if (!pad) return onHands(assembly, centre)
   const ahead = [...grips, ...[camerasOwnGrip(assembly)].flatMap((grip) => grip ?? [])].filter(
-    (grip) => (grip.kind === 'side' || grip.kind === 'top' || grip.kind === 'body') && pad.at[2] - grip.at[2] > ONE_PALM_MM,
+    (grip) =>
+      (grip.kind === 'side' || grip.kind === 'top' || grip.kind === 'body') && pad.at[2] - grip.at[2] > ONE_PALM_MM,
   )
   const near = (grip: Grip) => lengthOf(subtract(grip.at, pad.at))
   const hand = ahead.sort((a, b) => near(a) - near(b))[0]
@@ -62,7 +79,10 @@ const onPad = (assembly: Assembly, kind: 'shoulder' | 'chest', centre: Vec3): re
 /** The piece of a stand that touches the ground: the one farthest down the chain of joints. */
 const footOf = (assembly: Assembly): PlacedPart | undefined => {
   const stands = assembly.placed.filter((piece) => !inHand(piece))
-  return stands.find((piece) => piece.part.under?.kind === 'legs') ?? stands.find((piece) => !stands.some(({ host }) => host === piece))
+  return (
+    stands.find((piece) => piece.part.under?.kind === 'legs') ??
+    stands.find((piece) => !stands.some(({ host }) => host === piece))
+  )
 }
 
 /** Without a stand in the kit the rig is borne by what lies lowest: there the plate goes. */
@@ -96,7 +116,10 @@ export interface LeadWeight extends Weight {
 }
 
 /** Mass and first moment about the origin of some pieces, with their part of the leads, g and g mm. */
-const momentOf = (pieces: readonly PlacedPart[], leads: readonly LeadWeight[]): { readonly massG: number; readonly first: Vec3 } => {
+const momentOf = (
+  pieces: readonly PlacedPart[],
+  leads: readonly LeadWeight[],
+): { readonly massG: number; readonly first: Vec3 } => {
   const within = new Set(pieces)
   let massG = 0
   let first: Vec3 = zero
@@ -125,8 +148,12 @@ export const groundOf = (assembly: Assembly, mass: Mass, leads: readonly LeadWei
 
 const newtonMetres = (gmm: number): number => (gmm * GRAVITY) / 1e6
 
-/** The moment a bearing has to hold besides its part of the weight, N m: about the level axis through it. Hands: the wrist's. */
-export const wristNm = ({ left }: Ground, { share }: Bearing): number => newtonMetres(Math.hypot(left[0], left[2]) * share)
+/**
+ * The moment a bearing has to hold besides its part of the weight, N m: about the level axis through it. Hands: the
+ * wrist's.
+ */
+export const wristNm = ({ left }: Ground, { share }: Bearing): number =>
+  newtonMetres(Math.hypot(left[0], left[2]) * share)
 
 /** What passes through the joint of a piece. */
 export interface JointLoad {
@@ -138,8 +165,10 @@ export interface JointLoad {
   /** Bending moment when the rig is level, N m: `g |first|` over the level plane. */
   readonly momentNm: number
   /**
-   * The moment that tries to turn the joint about its screw, N m. In the hand the rig is swung until its weight pulls square to the screw,
-   * the worst attitude, which a tilting head reaches as well; what stands under the rig itself stays level. A clamp turns about the rod it runs along.
+   * The moment that tries to turn the joint about its screw, N m. In the hand the rig is swung until its weight pulls
+   * square to the screw,
+   * the worst attitude, which a tilting head reaches as well; what stands under the rig itself stays level. A clamp
+   * turns about the rod it runs along.
    */
   readonly twistNm: number
   /** How many holds share it: the joint and the braces across the same cut. */
@@ -169,11 +198,14 @@ const partOfJoint = (face: Vec3, at: Vec3, braces: readonly Vec3[]): number => {
 }
 
 /**
- * The load of a joint is what lies on the side away from what bears the rig: cut the tree at the joint and take all forces on the
- * guest's side, its weight down and its bearings up (statics of a rigid body). Which side is taken changes only the sign.
+ * The load of a joint is what lies on the side away from what bears the rig: cut the tree at the joint and take all
+ * forces on the
+ * guest's side, its weight down and its bearings up (statics of a rigid body). Which side is taken changes only the
+ * sign.
  * @param braces the second holds that fit: those between both sides share the load
  * @returns undefined for a piece that sits on nothing
- * @example a camera and cage of 1,000 g standing on a 300 g head: its joint carries 1,000 g, though the head is the guest
+ * @example a camera and cage of 1,000 g standing on a 300 g head: its joint carries 1,000 g, though the head is the
+ * guest
  */
 export const jointLoadOf = (
   assembly: Assembly,
@@ -192,7 +224,10 @@ export const jointLoadOf = (
   let net = subtract(first, scale(face, massG))
   for (const bearing of ground.bearings.filter((other) => ridesOn(other.piece, piece))) {
     netG -= bearing.share * ground.massG
-    net = subtract(net, add(scale(subtract(bearing.at, face), bearing.share * ground.massG), scale(ground.left, bearing.share)))
+    net = subtract(
+      net,
+      add(scale(subtract(bearing.at, face), bearing.share * ground.massG), scale(ground.left, bearing.share)),
+    )
   }
   const across = braces.filter(({ guest, host: other }) => ridesOn(guest, piece) !== ridesOn(other, piece))
   const places = across.flatMap((brace): Vec3[] => {

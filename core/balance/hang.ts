@@ -22,7 +22,8 @@ const UPRIGHT = 0.5
 const degrees = (radians: number): number => (radians * 180) / Math.PI
 
 /**
- * Tilt and roll of the rig hung from each of its top handles: `tilt = atan2(dz, dy)`, `roll = atan2(dx, dy)` with `dy` the
+ * Tilt and roll of the rig hung from each of its top handles: `tilt = atan2(dz, dy)`, `roll = atan2(dx, dy)` with `dy`
+ * the
  * height of the palm over the centre of mass (statics: the centre comes to rest under the hand).
  * @returns the one that is nearest to level first; nothing without a top handle.
  * @example centre 100 mm under and 10 mm ahead of the palm: tilt 5.71 degrees, nose down
@@ -63,7 +64,8 @@ export interface Cure {
 }
 
 /**
- * The slide of a single piece that brings the rig nearest to level. Moving the piece and all it carries (mass m of M) by s
+ * The slide of a single piece that brings the rig nearest to level. Moving the piece and all it carries (mass m of M)
+ * by s
  * shifts the centre by `s m / M`; if the palm rides along it shifts by s as well. Clamped to the travel, on its step.
  * @returns undefined when nothing that can slide helps by at least half a degree; else the best, the handle preferred.
  */
@@ -83,7 +85,9 @@ export const hangCure = (assembly: Assembly, mass: Mass, hang: Hang): Cure | und
     const stepped = Math.round((wanted - travel.minMm) / travel.stepMm) * travel.stepMm + travel.minMm
     const slideMm = Math.min(travel.maxMm, Math.max(travel.minMm, stepped))
     const aheadMm = hang.aheadMm - gain * (slideMm - piece.joint.slideMm)
-    return [{ piece, slideMm, byMm: slideMm - piece.joint.slideMm, tiltDeg: degrees(Math.atan2(aheadMm, hang.underMm)) }]
+    return [
+      { piece, slideMm, byMm: slideMm - piece.joint.slideMm, tiltDeg: degrees(Math.atan2(aheadMm, hang.underMm)) },
+    ]
   })
   const before = Math.abs(hang.tiltDeg)
   const helpful = cures.filter((cure) => before - Math.abs(cure.tiltDeg) >= 0.5)

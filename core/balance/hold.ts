@@ -9,7 +9,9 @@ export interface Operator {
 
 export const averageOperator: Operator = { strengthNm: 60, armMassG: 3500 }
 
-/** How far in front of the shoulder the hand holds the rig, mm, how many arms share it, and how much of it they bear. */
+/**
+ * How far in front of the shoulder the hand holds the rig, mm, how many arms share it, and how much of it they bear.
+ */
 export const postures = {
   'hand-low': { reachMm: 120, arms: 1, share: 1 },
   'two-hand': { reachMm: 320, arms: 2, share: 1 },
@@ -35,7 +37,10 @@ export const LONG_MIN = 60
 /** Shoulder moment of one arm, N m: its part of the rig at the hand, its own mass half way. */
 export const shoulderNm = (rigG: number, posture: Posture, operator: Operator = averageOperator): number => {
   const { reachMm, arms, share } = postures[posture]
-  return (((rigG * share) / 1000 / arms) * GRAVITY * reachMm) / 1000 + ((operator.armMassG / 1000) * GRAVITY * (reachMm / 2)) / 1000
+  return (
+    (((rigG * share) / 1000 / arms) * GRAVITY * reachMm) / 1000 +
+    ((operator.armMassG / 1000) * GRAVITY * (reachMm / 2)) / 1000
+  )
 }
 
 const measuredMinutes = (f: number): number => -1.5 + 2.1 / f - 0.6 / f ** 2 + 0.1 / f ** 3
@@ -43,8 +48,10 @@ const measuredMinutes = (f: number): number => -1.5 + 2.1 / f - 0.6 / f ** 2 + 0
 const LOW_POWER = Math.log(LONG_MIN / measuredMinutes(LONG_SHARE)) / Math.log(LONG_SHARE / HOUR_SHARE)
 
 /**
- * How long a share `f` of full strength can be held, minutes (Rohmert 1960): `-1.5 + 2.1/f - 0.6/f^2 + 0.1/f^3`; below 15 % on through the
- * hour at 7.9 % (Bjorksten and Jonsson 1977). Nothing to hold: Infinity. At full strength or more: 0. An estimate, not medical advice.
+ * How long a share `f` of full strength can be held, minutes (Rohmert 1960): `-1.5 + 2.1/f - 0.6/f^2 + 0.1/f^3`; below
+ * 15 % on through the
+ * hour at 7.9 % (Bjorksten and Jonsson 1977). Nothing to hold: Infinity. At full strength or more: 0. An estimate, not
+ * medical advice.
  * @example half of full strength: 1.1 minutes; 7.9 %: 60
  */
 export const rohmertMinutes = (f: number): number => {

@@ -15,10 +15,14 @@ const axes: readonly Vec3[] = [
   [0, 0, 1],
 ]
 
-/** Moment of a solid of unit mass about an axis through its own middle, mm^2 (solid box and solid cylinder, any textbook of mechanics). */
+/**
+ * Moment of a solid of unit mass about an axis through its own middle, mm^2 (solid box and solid cylinder, any textbook
+ * of mechanics).
+ */
 const ownMoment = (shape: Placed, axis: Vec3): number => {
   if (shape.kind === 'box') {
-    // A box is three thin rods' worth of spread: about an axis a, the sum over edges e of |e|^2 - (e.a)^2, thirds of the half edges squared.
+    // A box is three thin rods' worth of spread: about an axis a, the sum over edges e of |e|^2 - (e.a)^2, thirds of
+    // the half edges squared.
     return shape.edges.reduce((sum, edge) => sum + (dot(edge, edge) - dot(edge, axis) ** 2) / 3, 0)
   }
   const half = lengthOf(shape.half)
@@ -29,8 +33,10 @@ const ownMoment = (shape: Placed, axis: Vec3): number => {
 }
 
 /**
- * Inertia of pieces about a point. Each part's mass is spread over its solids by volume, then carried to the point by the
- * parallel-axis theorem; the part's own centre of mass stands in for the middle of its solids. Leads count as points half way along.
+ * Inertia of pieces about a point. Each part's mass is spread over its solids by volume, then carried to the point by
+ * the
+ * parallel-axis theorem; the part's own centre of mass stands in for the middle of its solids. Leads count as points
+ * half way along.
  * @example 100 g in a 20 mm cube about its middle: 6,667 g mm^2 about every axis
  */
 export const inertiaOf = (pieces: readonly PlacedPart[], about: Vec3, leads: readonly Weight[] = []): Inertia => {
@@ -68,11 +74,18 @@ export interface Steadiness {
 }
 
 /**
- * Angular shake of the rig against its bare camera, both held at the same palm: `I_bare / I_rig` for each axis, and `m_bare / m_rig` for
- * shifts. The same disturbance turns a body by less the more inertia it has (Newton, Euler). Held alike, only what was added counts: a part
+ * Angular shake of the rig against its bare camera, both held at the same palm: `I_bare / I_rig` for each axis, and
+ * `m_bare / m_rig` for
+ * shifts. The same disturbance turns a body by less the more inertia it has (Newton, Euler). Held alike, only what was
+ * added counts: a part
  * of no mass changes nothing, wherever it is held by.
  */
-export const steadinessOf = (rig: readonly PlacedPart[], palm: Vec3, camera: PlacedPart, leads: readonly Weight[] = []): Steadiness => {
+export const steadinessOf = (
+  rig: readonly PlacedPart[],
+  palm: Vec3,
+  camera: PlacedPart,
+  leads: readonly Weight[] = [],
+): Steadiness => {
   const bare = inertiaOf([camera], palm)
   const all = inertiaOf(rig, palm, leads)
   const ratio = (a: number, b: number): number => (b > 0 ? a / b : 1)

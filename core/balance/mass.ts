@@ -18,7 +18,10 @@ export interface Mass {
   readonly totalG: number
   /** Without tripod, head, gimbal or slider. */
   readonly inHandG: number
-  /** What is in the hand and of no known mass, leads too: the figures are *at least* what they say, and the centre is that of the rest. */
+  /**
+   * What is in the hand and of no known mass, leads too: the figures are *at least* what they say, and the centre is
+   * that of the rest.
+   */
   readonly unknown: readonly Unweighed[]
   /** Centre of mass of what is in the hand, mm in the rig's frame. */
   readonly centre: Vec3
@@ -48,7 +51,10 @@ export interface LeadMass extends Weight {
 }
 
 /** The same with leads. */
-export const centreWith = (pieces: readonly PlacedPart[], leads: readonly Weight[]): { readonly massG: number; readonly centre: Vec3 } => {
+export const centreWith = (
+  pieces: readonly PlacedPart[],
+  leads: readonly Weight[],
+): { readonly massG: number; readonly centre: Vec3 } => {
   const held = centreOfMass(pieces)
   const massG = leads.reduce((sum, lead) => sum + lead.massG, held.massG)
   const moment = leads.reduce((sum, lead) => add(sum, scale(lead.at, lead.massG)), scale(held.centre, held.massG))

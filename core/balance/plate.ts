@@ -15,7 +15,10 @@ export interface OnPlate {
   readonly aboveMm: number
   /** How far it lies off the middle, whichever way, mm. */
   readonly offMm: number
-  /** The greatest moment on the head while it tilts, N m: `m g sqrt(h^2 + d^2)`, d the way its centre lies ahead of or behind the axis. */
+  /**
+   * The greatest moment on the head while it tilts, N m: `m g sqrt(h^2 + d^2)`, d the way its centre lies ahead of or
+   * behind the axis.
+   */
   readonly momentNm: number
   /** The slide of the plate that brings the centre nearest over the clamp; undefined when it can't slide. */
   readonly slide: { readonly slideMm: number; readonly byMm: number; readonly leavesMm: number } | undefined
@@ -26,7 +29,8 @@ const standUnder = (assembly: Assembly): PlacedPart | undefined =>
   assembly.placed.find((piece) => piece.mate?.ok && !inHand(piece) && piece.host !== undefined && inHand(piece.host))
 
 /**
- * Where the centre of mass lies over the plate of a stand. Sliding the stand under the rig by s moves the clamp, not the centre.
+ * Where the centre of mass lies over the plate of a stand. Sliding the stand under the rig by s moves the clamp, not
+ * the centre.
  * @returns undefined when the rig stands on nothing.
  * @example 2 kg whose centre stands 80 mm over and 60 mm ahead of the clamp: 2 x 9.80665 x 0.1 = 1.96 N m
  */
@@ -61,7 +65,10 @@ const slideTo = (stand: PlacedPart, off: Vec3): OnPlate['slide'] => {
 }
 
 /** How far a centre lies beyond what each arm of a gimbal can take up, mm; all zero when it can be balanced. */
-export const beyondGimbal = (assembly: Assembly, mass: Mass): { readonly piece: PlacedPart; readonly beyondMm: Vec3 } | undefined => {
+export const beyondGimbal = (
+  assembly: Assembly,
+  mass: Mass,
+): { readonly piece: PlacedPart; readonly beyondMm: Vec3 } | undefined => {
   const piece = assembly.placed.find(({ part }) => part.under?.kind === 'gimbal')
   const under = piece?.part.under
   if (!piece || under?.kind !== 'gimbal') return undefined

@@ -10,7 +10,9 @@ export interface Shoulder {
   /** Moment about the pad, N m; positive: the front wants down. */
   readonly momentNm: number
   readonly aheadMm: number
-  /** From the pad back to where a counterweight could hang: the rig's rear end, or 150 mm when nothing reaches that far. */
+  /**
+   * From the pad back to where a counterweight could hang: the rig's rear end, or 150 mm when nothing reaches that far.
+   */
   readonly behindMm: number
   /** Grams there that would level it; 0 when it is not front-heavy. */
   readonly counterweightG: number
@@ -23,7 +25,8 @@ export interface Shoulder {
 const TAIL_MM = 150
 
 /**
- * The lever rule about the shoulder pad: `moment = m g d`, counterweight `= moment / (g d')`, hand load `= moment / (g reach)`.
+ * The lever rule about the shoulder pad: `moment = m g d`, counterweight `= moment / (g d')`, hand load `= moment / (g
+ * reach)`.
  * @returns undefined when no piece has a shoulder grip.
  * @example 3 kg with its centre 80 mm ahead of the pad: 2.35 N m, or 1,600 g hung 150 mm behind it
  */

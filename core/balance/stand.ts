@@ -1,5 +1,16 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { add, boundsOf, cross, perThing, type Placed, type Point2, convexHull, scale, unit, type Vec3 } from '../kernel/index.ts'
+import {
+  add,
+  boundsOf,
+  cross,
+  perThing,
+  type Placed,
+  type Point2,
+  convexHull,
+  scale,
+  unit,
+  type Vec3,
+} from '../kernel/index.ts'
 import { inHand, type Mass } from './mass.ts'
 
 /** How the rig stands when it is put down on a table. */
@@ -17,7 +28,9 @@ const footprint = perThing('footprint', (shape: Placed): readonly Point2[] => {
     return [-1, 1]
       .flatMap((a) =>
         [-1, 1].flatMap((b) =>
-          [-1, 1].map((c) => add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c))),
+          [-1, 1].map((c) =>
+            add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)),
+          ),
         ),
       )
       .filter((p) => p[1] <= boundsOf(shape).min[1] + TOUCH_MM)
@@ -28,7 +41,10 @@ const footprint = perThing('footprint', (shape: Placed): readonly Point2[] => {
     const other = cross(axis, side)
     return Array.from({ length: 16 }, (_, i) => {
       const angle = (i / 16) * 2 * Math.PI
-      const p = add(shape.centre, add(scale(side, shape.radius * Math.cos(angle)), scale(other, shape.radius * Math.sin(angle))))
+      const p = add(
+        shape.centre,
+        add(scale(side, shape.radius * Math.cos(angle)), scale(other, shape.radius * Math.sin(angle))),
+      )
       return [p[0], p[2]] as const
     })
   }
@@ -61,5 +77,8 @@ export const standOf = (assembly: Assembly, mass: Mass): Stand => {
       .map(({ shape }) => ({ piece, shape })),
   )
   const outline = convexHull(touching.flatMap(({ shape }) => footprint(shape)))
-  return { marginMm: marginIn(outline, [mass.centre[0], mass.centre[2]]), on: [...new Set(touching.map(({ piece }) => piece))] }
+  return {
+    marginMm: marginIn(outline, [mass.centre[0], mass.centre[2]]),
+    on: [...new Set(touching.map(({ piece }) => piece))],
+  }
 }

@@ -89,13 +89,18 @@ const standing: Readonly<Record<Station, readonly [Verdict, string]>> = {
 const changes: Readonly<Partial<Record<Condition, Readonly<Partial<Record<Station, readonly [Verdict, string]>>>>>> = {
   cold: { power: ['worth it', 'packs give about 20 % less at freezing point'] },
   spray: { cables: ['worth it', 'every open socket door lets water in'] },
-  interviews: { base: ['worth it', 'hand to tripod in seconds'], sound: ['worth it', 'a receiver for the person speaking'] },
+  interviews: {
+    base: ['worth it', 'hand to tripod in seconds'],
+    sound: ['worth it', 'a receiver for the person speaking'],
+  },
 }
 
 /** What each station deserves, in working order. */
 export const adviceFor = (brief: Brief): readonly Advice[] =>
   (Object.keys(standing) as Station[]).map((station) => {
-    const changed = brief.conditions.map((condition) => changes[condition]?.[station]).find((entry) => entry !== undefined)
+    const changed = brief.conditions
+      .map((condition) => changes[condition]?.[station])
+      .find((entry) => entry !== undefined)
     const [verdict, reason] = changed ?? starting[brief.kind][station] ?? standing[station]
     return { station, verdict, reason }
   })

@@ -21,7 +21,9 @@ test('the operator has the last word, both ways', () => {
 
 test('what the camera gives is not lacking', () => {
   const needs = needsOf({ ...brief, wishes: { xlr: 'want' } })
-  expect(unmet(needs, [tinyPart({ id: 'c', provides: ['xlr'] })]).map(({ capability }) => capability)).toEqual(['scratch-sound'])
+  expect(unmet(needs, [tinyPart({ id: 'c', provides: ['xlr'] })]).map(({ capability }) => capability)).toEqual([
+    'scratch-sound',
+  ])
 })
 
 test('every kind of shoot has a word for every station', () => {

@@ -5,7 +5,17 @@ import { capabilityIds, idSchema } from '../catalogue/index.ts'
 export const shootKinds = ['desk', 'promo', 'run-and-gun', 'event', 'upright', 'narrative', 'gimbal'] as const
 export type ShootKind = (typeof shootKinds)[number]
 
-export const conditionIds = ['sun', 'spray', 'cold', 'dark', 'wind', 'running', 'interviews', 'flight', 'overhead'] as const
+export const conditionIds = [
+  'sun',
+  'spray',
+  'cold',
+  'dark',
+  'wind',
+  'running',
+  'interviews',
+  'flight',
+  'overhead',
+] as const
 export type Condition = (typeof conditionIds)[number]
 
 const hours = z.number().min(0).max(24)
@@ -65,7 +75,10 @@ export const lightSchema = z.strictObject({
   aspect: z.enum(aspectIds),
   /** Other pictures that are cut from the same take. */
   also: z.array(z.enum(aspectIds)).max(aspectIds.length).readonly(),
-  /** When the first part of the day begins, minutes after midnight by the clocks of the place, and on which day of which year it is. */
+  /**
+   * When the first part of the day begins, minutes after midnight by the clocks of the place, and on which day of which
+   * year it is.
+   */
   startMin: z.int().min(0).max(1439),
   date: z.iso.date(),
   place: placeSchema,
@@ -128,7 +141,17 @@ export const emptyBrief: Brief = {
   wideMm: 0,
   phases: [],
   codec: '',
-  light: { fps: 25, shutterDeg: 180, stop: 2.8, iso: 0, aspect: '16:9', also: [], startMin: 540, date: '2026-06-21', place: nowhere },
+  light: {
+    fps: 25,
+    shutterDeg: 180,
+    stop: 2.8,
+    iso: 0,
+    aspect: '16:9',
+    also: [],
+    startMin: 540,
+    date: '2026-06-21',
+    place: nowhere,
+  },
   lenses: [],
   fieldsMm: [],
   wishes: {},
@@ -148,7 +171,8 @@ export const dayOf = (brief: Pick<Brief, 'phases' | 'hoursOnLocation' | 'hoursRo
   const [all, roll] = [brief.hoursOnLocation * MINUTES, brief.hoursRolling * MINUTES]
   const setup = Math.min(SETUP_MIN, all - roll)
   const standby = all - roll - setup
-  const phase = (name: string, kind: PhaseKind, minutes: number): Phase[] => (minutes > 0 ? [{ name, kind, minutes, mains: false }] : [])
+  const phase = (name: string, kind: PhaseKind, minutes: number): Phase[] =>
+    minutes > 0 ? [{ name, kind, minutes, mains: false }] : []
   return [
     ...phase('set-up', 'setup', setup),
     ...Array.from({ length: TURNS }, (_, i) => [

@@ -13,7 +13,10 @@ export interface PhaseLight {
   readonly scenes: readonly Scene[]
   /** Did the operator name the scene? */
   readonly named: boolean
-  /** A scene in the sun was named for a part that begins after sunset or ends before sunrise: what the hour gives is taken instead. */
+  /**
+   * A scene in the sun was named for a part that begins after sunset or ends before sunrise: what the hour gives is
+   * taken instead.
+   */
   readonly refused: 'sun-is-down' | undefined
   /** Where the sun is seen in the middle of it, degrees; and its bearing from north over east. */
   readonly sunDeg: number
@@ -39,7 +42,8 @@ const twilightEv = (sunDeg: number): number => {
 }
 
 /**
- * EV of a scene with the sun where it is: in the sun and under cloud it dims as the sun sinks, down to dusk, and after sunset to night; dusk dims
+ * EV of a scene with the sun where it is: in the sun and under cloud it dims as the sun sinks, down to dusk, and after
+ * sunset to night; dusk dims
  * likewise; indoors and in a lit street it is what it is.
  * @param sunDeg the sun's true height
  */
@@ -55,20 +59,27 @@ export const evAt = (scene: Scene, sunDeg: number): number => {
 const LOOK_MIN = 5
 
 /**
- * The light of the day, part by part: the scene the operator names, or else what hour and conditions suggest from moment to moment, dimmed by a
+ * The light of the day, part by part: the scene the operator names, or else what hour and conditions suggest from
+ * moment to moment, dimmed by a
  * low sun. Parts in which the camera is off are left out.
  */
 export const dayLight = (brief: Brief): readonly PhaseLight[] => {
   // All that it hangs on is read here: whoever asks hangs on it as well.
   const { light, phases, hoursOnLocation, hoursRolling, conditions } = brief
   const hours = `${hoursOnLocation} ${hoursRolling} ${conditions.join()}`
-  return daysOf(light, phases)(light, hours, () => workedOut({ light, phases, hoursOnLocation, hoursRolling, conditions }))
+  return daysOf(light, phases)(light, hours, () =>
+    workedOut({ light, phases, hoursOnLocation, hoursRolling, conditions }),
+  )
 }
 
 /** The light of a day, once worked out: every rig with this brief asks for it again. */
-const daysOf = perPair('days', (_: Brief['light'], __: Brief['phases']) => perKey<Brief['light'], readonly PhaseLight[]>('light of a day'))
+const daysOf = perPair('days', (_: Brief['light'], __: Brief['phases']) =>
+  perKey<Brief['light'], readonly PhaseLight[]>('light of a day'),
+)
 
-const workedOut = (brief: Pick<Brief, 'light' | 'phases' | 'hoursOnLocation' | 'hoursRolling' | 'conditions'>): readonly PhaseLight[] => {
+const workedOut = (
+  brief: Pick<Brief, 'light' | 'phases' | 'hoursOnLocation' | 'hoursRolling' | 'conditions'>,
+): readonly PhaseLight[] => {
   const { startMin, date, place } = brief.light
   const sunOf = (minute: number) => sunAt(instantOf(date, minute, place.zone), place)
   let at = startMin
@@ -109,8 +120,13 @@ export const filmedLight = (brief: Brief): readonly PhaseLight[] => {
   return filmed.length > 0 ? filmed : all
 }
 
-/** The range of scene light to film in, EV at ISO 100; night is in it when the brief says dark; overcast when nothing is known. */
-export const lightOf = (brief: Brief): { readonly lowEv: number; readonly highEv: number; readonly scenes: readonly Scene[] } => {
+/**
+ * The range of scene light to film in, EV at ISO 100; night is in it when the brief says dark; overcast when nothing is
+ * known.
+ */
+export const lightOf = (
+  brief: Brief,
+): { readonly lowEv: number; readonly highEv: number; readonly scenes: readonly Scene[] } => {
   const filmed = filmedLight(brief)
   const night: readonly Scene[] = brief.conditions.includes('dark') ? ['night'] : []
   const scenes = [...new Set([...filmed.flatMap((part) => part.scenes), ...night])]

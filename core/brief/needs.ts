@@ -50,7 +50,10 @@ const byKind: Readonly<Record<ShootKind, Wants>> = {
 }
 
 const byCondition: Readonly<Record<Condition, Wants>> = {
-  sun: { 'sun-view': 'a dim screen is a mirror in low sun', nd: 'water in sun is eight stops too bright for an open iris' },
+  sun: {
+    'sun-view': 'a dim screen is a mirror in low sun',
+    nd: 'water in sun is eight stops too bright for an open iris',
+  },
   spray: {},
   cold: {},
   dark: {},

@@ -23,7 +23,9 @@ import {
 
 const town = (name: string): Place => towns.find((place) => place.name === name) as Place
 const clockAt = (minute: number | undefined): string =>
-  minute === undefined ? '-' : `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute) % 60).padStart(2, '0')}`
+  minute === undefined
+    ? '-'
+    : `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute) % 60).padStart(2, '0')}`
 
 test('clocks of a place: winter and summer time, the day that has 23 hours, the other side of the earth', () => {
   expect(instantOf('2026-11-17', 720, 'Europe/Berlin')).toBe(Date.UTC(2026, 10, 17, 11))
@@ -49,7 +51,12 @@ test.each([
 })
 
 test('beyond the polar circle there is a summer without sunset and a winter without sunrise, but with a twilight', () => {
-  expect(sunTimesOf('2026-06-21', town('Tromso'))).toEqual({ dawn: undefined, rise: undefined, set: undefined, dusk: undefined })
+  expect(sunTimesOf('2026-06-21', town('Tromso'))).toEqual({
+    dawn: undefined,
+    rise: undefined,
+    set: undefined,
+    dusk: undefined,
+  })
   const winter = sunTimesOf('2026-12-21', town('Tromso'))
   expect([winter.rise, winter.set]).toEqual([undefined, undefined])
   expect((winter.dusk ?? 0) - (winter.dawn ?? 0)).toBeGreaterThan(120)
@@ -74,7 +81,9 @@ test('an independent almanac agrees to 0.3 degrees anywhere, at any time of twen
         // Both directions as unit vectors, so that the bearing of a sun overhead does not count.
         const between =
           Math.sin(ours.apparentDeg * rad) * Math.sin(theirs.altitude * rad) +
-          Math.cos(ours.apparentDeg * rad) * Math.cos(theirs.altitude * rad) * Math.cos((ours.azimuthDeg - theirs.azimuth) * rad)
+          Math.cos(ours.apparentDeg * rad) *
+            Math.cos(theirs.altitude * rad) *
+            Math.cos((ours.azimuthDeg - theirs.azimuth) * rad)
         // Under the horizon it goes on lifting the sun by half a degree, where nobody sees it.
         expect(Math.acos(Math.min(1, between)) / rad).toBeLessThan(ours.trueDeg > -1 ? 0.3 : 0.6)
       },
@@ -131,7 +140,12 @@ test('the day by its parts: named scenes, suggested ones, and nothing for a came
   const day = brief({
     conditions: ['sun'],
     light: { ...emptyBrief.light, startMin: 720 },
-    phases: [part('setting up', 'setup', 60), part('lunch', 'off', 60), part('office', 'roll', 60, 'indoor'), part('yard', 'roll', 600)],
+    phases: [
+      part('setting up', 'setup', 60),
+      part('lunch', 'off', 60),
+      part('office', 'roll', 60, 'indoor'),
+      part('yard', 'roll', 600),
+    ],
   })
   expect(dayLight(day).map(({ phase, scene, named, fromMin }) => [phase.name, scene, named, fromMin])).toEqual([
     ['setting up', 'sun', false, 720],
@@ -141,7 +155,10 @@ test('the day by its parts: named scenes, suggested ones, and nothing for a came
   ])
   const yard = dayLight(day)[2]
   expect(yard?.scenes).toEqual(['sun', 'dusk', 'night'])
-  expect(yard?.brightEv).toBeCloseTo(15 - lowSunStops(sunAt(Date.UTC(2026, 5, 21, 15), { latitudeDeg: 50, longitudeDeg: 0 }).trueDeg), 9)
+  expect(yard?.brightEv).toBeCloseTo(
+    15 - lowSunStops(sunAt(Date.UTC(2026, 5, 21, 15), { latitudeDeg: 50, longitudeDeg: 0 }).trueDeg),
+    9,
+  )
   expect(yard?.darkEv).toBe(5)
   expect(filmedLight(day).map(({ phase }) => phase.name)).toEqual(['office', 'yard'])
   expect(lightOf(day)).toMatchObject({ lowEv: 5, scenes: ['indoor', 'sun', 'dusk', 'night'] })
@@ -149,7 +166,9 @@ test('the day by its parts: named scenes, suggested ones, and nothing for a came
 
 test('sun is refused for a part at night, and what the hour gives is taken; across sunset it stands', () => {
   const named = (startMin: number) =>
-    dayLight(brief({ conditions: ['sun'], phases: [part('x', 'roll', 120, 'sun')], light: { ...emptyBrief.light, startMin } }))[0]
+    dayLight(
+      brief({ conditions: ['sun'], phases: [part('x', 'roll', 120, 'sun')], light: { ...emptyBrief.light, startMin } }),
+    )[0]
   expect(named(1320)).toMatchObject({ refused: 'sun-is-down', scene: 'night', named: false, brightEv: 5 })
   expect(named(1160)).toMatchObject({ refused: undefined, scene: 'sun', named: true })
   expect(named(1160)?.darkEv).toBeLessThan(9)
@@ -166,5 +185,9 @@ test('when nobody says: shade without sun, water with spray, dusk and night by t
 })
 
 test('a day without hours is overcast', () => {
-  expect(lightOf(brief({ hoursOnLocation: 0, hoursRolling: 0 }))).toEqual({ lowEv: 12, highEv: 12, scenes: ['overcast'] })
+  expect(lightOf(brief({ hoursOnLocation: 0, hoursRolling: 0 }))).toEqual({
+    lowEv: 12,
+    highEv: 12,
+    scenes: ['overcast'],
+  })
 })

@@ -15,7 +15,8 @@ export interface Whereabouts {
 }
 
 /**
- * The moment at which clocks of a zone show a time of day, ms since 1970 in UTC; minutes over 1,440 run into the next day. In the hour that
+ * The moment at which clocks of a zone show a time of day, ms since 1970 in UTC; minutes over 1,440 run into the next
+ * day. In the hour that
  * is skipped in spring it is the moment an hour before; in the one that comes twice in autumn the first.
  * @example 2026-11-17, 12:00, Europe/Berlin: 11:00 UTC
  */
@@ -25,7 +26,10 @@ export const instantOf = (date: string, minute: number, zone: string): number =>
   return asUtc - offset(asUtc - offset(asUtc))
 }
 
-/** Where the sun stands, degrees: its true height, the height at which the air lets it appear, and its bearing from north over east. */
+/**
+ * Where the sun stands, degrees: its true height, the height at which the air lets it appear, and its bearing from
+ * north over east.
+ */
 export interface SunPosition {
   readonly trueDeg: number
   readonly apparentDeg: number
@@ -35,17 +39,23 @@ export interface SunPosition {
 const turn = (deg: number): number => ((deg % 360) + 360) % 360
 
 /**
- * What the air lifts a low sun by, degrees, for its true height (Saemundsson 1986): `1.02 / tan(h + 10.3 / (h + 5.11))` minutes of arc; nothing
+ * What the air lifts a low sun by, degrees, for its true height (Saemundsson 1986): `1.02 / tan(h + 10.3 / (h + 5.11))`
+ * minutes of arc; nothing
  * once it is well under the horizon. @example on the horizon: 0.48
  */
 export const refractionDeg = (trueDeg: number): number =>
   trueDeg < -1 ? 0 : 1.02 / 60 / Math.tan((trueDeg + 10.3 / (trueDeg + 5.11)) * RAD)
 
 /**
- * Position of the sun by the low-precision formulas of the Astronomical Almanac (U.S. Naval Observatory): mean longitude and anomaly,
- * ecliptic longitude, right ascension and declination, sidereal time. Good to 0.02 degrees from 1950 to 2050; the equation of time is in it.
+ * Position of the sun by the low-precision formulas of the Astronomical Almanac (U.S. Naval Observatory): mean
+ * longitude and anomaly,
+ * ecliptic longitude, right ascension and declination, sidereal time. Good to 0.02 degrees from 1950 to 2050; the
+ * equation of time is in it.
  */
-export const sunAt = (atMs: number, { latitudeDeg, longitudeDeg }: Pick<Whereabouts, 'latitudeDeg' | 'longitudeDeg'>): SunPosition => {
+export const sunAt = (
+  atMs: number,
+  { latitudeDeg, longitudeDeg }: Pick<Whereabouts, 'latitudeDeg' | 'longitudeDeg'>,
+): SunPosition => {
   // Days since noon of 1 January 2000, universal time.
   const days = atMs / DAY_MS - 10_957.5
   const anomaly = turn(357.529 + 0.98560028 * days) * RAD
@@ -66,7 +76,10 @@ export const sunAt = (atMs: number, { latitudeDeg, longitudeDeg }: Pick<Whereabo
   }
 }
 
-/** The sun's upper edge touches the horizon when its middle stands here: 34' of refraction and 16' of its own radius. Degrees */
+/**
+ * The sun's upper edge touches the horizon when its middle stands here: 34' of refraction and 16' of its own radius.
+ * Degrees
+ */
 export const RISE_DEG = -0.833
 /** Below this the last of the day is gone: the end of civil twilight. Degrees */
 export const NIGHT_DEG = -6
@@ -110,7 +123,8 @@ export const sunTimesOf = (date: string, where: Whereabouts): SunTimes => {
 }
 
 /** Air masses the light comes through (Kasten and Young 1989): 1 overhead, about 38 at the horizon. */
-export const airMass = (altitudeDeg: number): number => 1 / (Math.sin(altitudeDeg * RAD) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364)
+export const airMass = (altitudeDeg: number): number =>
+  1 / (Math.sin(altitudeDeg * RAD) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364)
 
 /** What a clear sky takes of the light for each air mass, as an optical depth for the eye. */
 const CLEAR_AIR = 0.21
@@ -122,13 +136,16 @@ const TABLE_SUN_DEG = 45
  * @example 10 degrees: 5.6 air masses, 1.27 stops
  */
 export const lowSunStops = (altitudeDeg: number): number =>
-  altitudeDeg >= TABLE_SUN_DEG ? 0 : (CLEAR_AIR * (airMass(Math.max(0, altitudeDeg)) - airMass(TABLE_SUN_DEG))) / Math.LN2
+  altitudeDeg >= TABLE_SUN_DEG
+    ? 0
+    : (CLEAR_AIR * (airMass(Math.max(0, altitudeDeg)) - airMass(TABLE_SUN_DEG))) / Math.LN2
 
 /** Light under a closed sky, klx on the level (Krochmann and Seidl 1974): `0.3 + 21 sin h`. */
 const overcastKlx = (altitudeDeg: number): number => 0.3 + 21 * Math.sin(Math.max(0, altitudeDeg) * RAD)
 
 /**
- * Stops by which a closed sky is darker than the tables', whose sun stands at 45 degrees behind the cloud; 0 for a higher one.
+ * Stops by which a closed sky is darker than the tables', whose sun stands at 45 degrees behind the cloud; 0 for a
+ * higher one.
  * @example 10 degrees: 15.1 klx against 3.9, 1.94 stops
  */
 export const lowCloudStops = (altitudeDeg: number): number =>

@@ -4,7 +4,8 @@ import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { hdmiLead, link, screen, wiredRig } from '../testing/wired.ts'
 import { changeoverOf } from './index.ts'
 
-const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
+const cube = (id: string) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
 const pinned = tinyPart({ id: 'pinned', mounts: [plug('foot', 'thread-1/4-pin')] })
 const parts = [cube('a'), cube('b'), pinned]
 
@@ -37,7 +38,9 @@ test('put on: hosts before guests; a pinned foot wants a hex key and 40 s', () =
 
 test('a moved piece is undone and done; a turned one only set', () => {
   expect(between([a], [on('a', 'foot', 'camera', 'pinned')]).seconds).toBe(50)
-  expect(between([a], [{ ...a, turnDeg: 90 }]).steps.map(({ do: what, seconds }) => [what, seconds])).toEqual([['slide', 4]])
+  expect(between([a], [{ ...a, turnDeg: 90 }]).steps.map(({ do: what, seconds }) => [what, seconds])).toEqual([
+    ['slide', 4],
+  ])
 })
 
 test('going there takes as long as coming back', () => {
@@ -53,7 +56,8 @@ test('leads come out first and go in last, 8 s each; one that stays between its 
   )
   const [setup] = tiny.rig.setups
   if (!setup) throw new Error('a set-up')
-  const place = (links: Setup['links'], joints = setup.joints) => placeSetup(tiny.rig, { ...setup, links, joints }, tiny.shelf.catalogue)
+  const place = (links: Setup['links'], joints = setup.joints) =>
+    placeSetup(tiny.rig, { ...setup, links, joints }, tiny.shelf.catalogue)
   expect(changeoverOf(place(setup.links), place(setup.links)).seconds).toBe(0)
   const bare = changeoverOf(place(setup.links), place([], []))
   expect(bare.steps.map(({ do: what, instance }) => `${what} ${instance}`)).toEqual(['unplug hdmi', 'undo screen'])

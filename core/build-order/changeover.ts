@@ -49,7 +49,8 @@ const leadsAt =
         tool: 'fingers',
       }))
 
-const sameSeat = (a: Joint, b: Joint): boolean => a.host === b.host && a.hostMount === b.hostMount && a.guestMount === b.guestMount
+const sameSeat = (a: Joint, b: Joint): boolean =>
+  a.host === b.host && a.hostMount === b.hostMount && a.guestMount === b.guestMount
 const sameSetting = (a: Joint, b: Joint): boolean => a.slideMm === b.slideMm && a.turnDeg === b.turnDeg
 
 const stepAt =
@@ -66,7 +67,8 @@ const stepAt =
   }
 
 /**
- * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts first), moved to
+ * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts
+ * first), moved to
  * another mount, or only slid or turned. Seconds are those of each joint's standard; a moved piece is undone and done.
  */
 export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPace): Changeover => {

@@ -4,7 +4,18 @@ import type { Part } from '../catalogue/index.ts'
 import type { Bounds, Vec3 } from '../kernel/index.ts'
 import { on, plug, type TinyRig, tinyPart } from '../testing/index.ts'
 import { hdmiLead, lead, link, mic, micLead, screen, tank, wiredRig } from '../testing/wired.ts'
-import { connectOrder, distance, KnownRoutes, LOOP_MM, pathTo, picturesOf, type Run, routeOf, runsOf, soundsOf } from './index.ts'
+import {
+  connectOrder,
+  distance,
+  KnownRoutes,
+  LOOP_MM,
+  pathTo,
+  picturesOf,
+  type Run,
+  routeOf,
+  runsOf,
+  soundsOf,
+} from './index.ts'
 
 const runsFor = ({ rig, shelf }: TinyRig) => {
   const [setup] = rig.setups
@@ -49,7 +60,8 @@ test('with nothing in the way a cable runs straight', () => {
 })
 
 test('round a wide wall a cable goes over its edges, as a string would be pulled tight', () => {
-  // A plate from y = -100 to 10, 20 thick in x: with 4 mm of cable the string lies 3 mm off it, over the two upper edges.
+  // A plate from y = -100 to 10, 20 thick in x: with 4 mm of cable the string lies 3 mm off it, over the two upper
+  // edges.
   const wall: Bounds = { min: [-10, -100, -500], max: [10, 10, 500] }
   const { points, lengthMm, clear } = routeOf(
     [
@@ -101,23 +113,33 @@ test('a way is never shorter than the straight line, and one more clamp never ma
     fc.property(anywhere, anywhere, anywhere, boxes, (from, via, to, list) => {
       const walls = list.map(({ at, half }) => box(at, half))
       expect(routeOf([from, to], walls, 4).lengthMm).toBeGreaterThanOrEqual(distance(from, to) - 1e-6)
-      expect(routeOf([from, via, to], walls, 4).lengthMm).toBeGreaterThanOrEqual(distance(from, via) + distance(via, to) - 1e-6)
+      expect(routeOf([from, via, to], walls, 4).lengthMm).toBeGreaterThanOrEqual(
+        distance(from, via) + distance(via, to) - 1e-6,
+      )
     }),
   )
 })
 
 test('a way that is remembered is the way that would be found anew, whatever came and went meanwhile', () => {
   fc.assert(
-    fc.property(anywhere, anywhere, boxes, fc.array(fc.integer({ min: 0, max: 127 }), { maxLength: 6 }), (from, to, list, masks) => {
-      const walls = list.map(({ at, half }) => box(at, half))
-      // Pieces of two boxes each come and go.
-      const pieces = walls.flatMap((wall, i) => (i % 2 ? [] : [[wall, ...walls.slice(i + 1, i + 2)]]))
-      const known = new KnownRoutes()
-      for (const mask of masks) {
-        const there = pieces.filter((_, i) => (mask >> i) % 2 === 1)
-        expect(known.routeOf([from, to], there, new Set(there.flat()), 4)).toEqual(routeOf([from, to], there.flat(), 4))
-      }
-    }),
+    fc.property(
+      anywhere,
+      anywhere,
+      boxes,
+      fc.array(fc.integer({ min: 0, max: 127 }), { maxLength: 6 }),
+      (from, to, list, masks) => {
+        const walls = list.map(({ at, half }) => box(at, half))
+        // Pieces of two boxes each come and go.
+        const pieces = walls.flatMap((wall, i) => (i % 2 ? [] : [[wall, ...walls.slice(i + 1, i + 2)]]))
+        const known = new KnownRoutes()
+        for (const mask of masks) {
+          const there = pieces.filter((_, i) => (mask >> i) % 2 === 1)
+          expect(known.routeOf([from, to], there, new Set(there.flat()), 4)).toEqual(
+            routeOf([from, to], there.flat(), 4),
+          )
+        }
+      },
+    ),
   )
 })
 
@@ -152,7 +174,9 @@ test('angled plugs need 12 mm in front of a socket and send the cable their way'
   // Half the 12 mm out, then 0.6 of the 24 mm body upwards.
   expect(up.from.exit[0]).toBeCloseTo(-56, 9)
   expect(up.from.exit[1]).toBeCloseTo(-25 + 14.4, 9)
-  expect(only(runsFor(withScreen({ a: { connector: 'hdmi-a', angle: 'down' } })).runs).from.turnsDeg).toBeGreaterThan(120)
+  expect(only(runsFor(withScreen({ a: { connector: 'hdmi-a', angle: 'down' } })).runs).from.turnsDeg).toBeGreaterThan(
+    120,
+  )
   expect(only(runsFor(withScreen({ a: { connector: 'hdmi-a', angle: 'swivel' } })).runs).from.turnsDeg).toBe(0)
 })
 
@@ -160,7 +184,10 @@ test('an arm between the two ends wants a loop, a spring lead stretches, a flipp
   const arm = tinyPart({
     id: 'arm',
     role: 'arm',
-    mounts: [plug('foot', 'thread-1/4'), { ...plug('top', 'thread-1/4'), at: [0, 20, 0], side: 'holds', out: [0, 1, 0] }],
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      { ...plug('top', 'thread-1/4'), at: [0, 20, 0], side: 'holds', out: [0, 1, 0] },
+    ],
   })
   const onArm = wiredRig(
     [arm, screen(), hdmiLead('hdmi', { coil: true, lengthMm: 100 })],
@@ -180,7 +207,12 @@ test('an arm between the two ends wants a loop, a spring lead stretches, a flipp
 })
 
 test('a clamp on the way is gone through, and where it holds is measured from both ends', () => {
-  const clamp = tinyPart({ id: 'clip', role: 'cable-clamp', mounts: [plug('foot', 'thread-1/4')], holdsCable: { at: [0, 30, 0] } })
+  const clamp = tinyPart({
+    id: 'clip',
+    role: 'cable-clamp',
+    mounts: [plug('foot', 'thread-1/4')],
+    holdsCable: { at: [0, 30, 0] },
+  })
   const run = only(runsFor(withScreen({}, {}, ['clip'], [clamp])).runs)
   // The clip stands on the pinned hole at 25, 40, 0: it holds the lead at 25, 70, 0.
   expect(run.points).toContainEqual([25, 70, 0])
@@ -211,7 +243,9 @@ test('pictures are followed to the camera; what all on the way pass is what arri
       [link('hdmi', 'camera/hdmi', 'loop/in'), link('next', 'loop/on', 'far/in')],
     ),
   )
-  expect(picturesOf(assembly, runs).map(({ sink, format, given, delayMs }) => [sink.instance.id, format, given, delayMs])).toEqual([
+  expect(
+    picturesOf(assembly, runs).map(({ sink, format, given, delayMs }) => [sink.instance.id, format, given, delayMs]),
+  ).toEqual([
     ['loop', 'uhd30', 'uhd30', 40],
     ['far', 'hd60', 'uhd30', 60],
   ])
@@ -238,14 +272,14 @@ test('connecting: power, control, sound, camera on, screens on, and the picture 
     wiredRig(
       [screen(), mic(), hdmiLead(), micLead(), lead('dc', 'dc-5.5x2.1', 'dc-5.5x2.1', { carries: ['power'] })],
       [on('screen', 'foot', 'camera', 'hole'), on('mic', 'foot', 'camera', 'shoe')],
-      [link('hdmi', 'camera/hdmi', 'screen/in'), link('jack', 'mic/out', 'camera/mic'), link('dc', 'screen/dc', 'screen/dc')],
+      [
+        link('hdmi', 'camera/hdmi', 'screen/in'),
+        link('jack', 'mic/out', 'camera/mic'),
+        link('dc', 'screen/dc', 'screen/dc'),
+      ],
     ),
   )
-  expect(connectOrder(runs, 'camera', ['screen']).map((step) => step.run?.link.cable ?? `${step.do} ${step.piece ?? ''}`)).toEqual([
-    'dc',
-    'jack',
-    'switch-on camera',
-    'switch-on screen',
-    'hdmi',
-  ])
+  expect(
+    connectOrder(runs, 'camera', ['screen']).map((step) => step.run?.link.cable ?? `${step.do} ${step.piece ?? ''}`),
+  ).toEqual(['dc', 'jack', 'switch-on camera', 'switch-on screen', 'hdmi'])
 })

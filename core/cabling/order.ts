@@ -20,13 +20,26 @@ const stageOf = ({ cable }: Run): ConnectStage => {
 }
 
 /**
- * The order in which leads go in: power leads, the camera on, what shows its picture on, sound and control, and the picture
- * leads last, so that a difference in charge between two pieces goes through the power leads and not through a picture socket.
+ * The order in which leads go in: power leads, the camera on, what shows its picture on, sound and control, and the
+ * picture
+ * leads last, so that a difference in charge between two pieces goes through the power leads and not through a picture
+ * socket.
  * @param camera the camera; @param screens the pieces that take a picture and are switched on by hand
  */
-export const connectOrder = (runs: readonly Run[], camera: string, screens: readonly string[]): readonly ConnectStep[] => {
+export const connectOrder = (
+  runs: readonly Run[],
+  camera: string,
+  screens: readonly string[],
+): readonly ConnectStep[] => {
   const plugs = (stage: ConnectStage): ConnectStep[] =>
     runs.filter((run) => stageOf(run) === stage).map((run) => ({ do: 'plug', stage, run, piece: undefined }))
   const on = (piece: string): ConnectStep => ({ do: 'switch-on', stage: 'power', run: undefined, piece })
-  return [...plugs('power'), ...plugs('control'), ...plugs('sound'), on(camera), ...screens.map(on), ...plugs('picture')]
+  return [
+    ...plugs('power'),
+    ...plugs('control'),
+    ...plugs('sound'),
+    on(camera),
+    ...screens.map(on),
+    ...plugs('picture'),
+  ]
 }

@@ -3,12 +3,18 @@ import { type Carried, type PictureFormat, pictureFormats, type Socket } from '.
 import type { Run } from './runs.ts'
 
 /** Does something of this kind leave, or enter, by this socket? */
-export const gives = (socket: Socket, what: Carried): boolean => socket.direction !== 'in' && (socket.carries?.includes(what) ?? false)
-export const takes = (socket: Socket, what: Carried): boolean => socket.direction !== 'out' && (socket.carries?.includes(what) ?? false)
+export const gives = (socket: Socket, what: Carried): boolean =>
+  socket.direction !== 'in' && (socket.carries?.includes(what) ?? false)
+export const takes = (socket: Socket, what: Carried): boolean =>
+  socket.direction !== 'out' && (socket.carries?.includes(what) ?? false)
 
 /** A lead that takes a signal from one piece to the next. */
 export const passes = (run: Run, what: Carried): boolean =>
-  run.from.fits && run.to.fits && run.cable.carries.includes(what) && gives(run.from.socket, what) && takes(run.to.socket, what)
+  run.from.fits &&
+  run.to.fits &&
+  run.cable.carries.includes(what) &&
+  gives(run.from.socket, what) &&
+  takes(run.to.socket, what)
 
 /** A piece that wants a signal, and the way it comes. */
 export interface SignalPath {
@@ -61,7 +67,10 @@ export const picturesOf = (assembly: Assembly, runs: readonly Run[]): readonly P
     for (const run of path.runs) {
       const of = (socket: Socket) => socket.formats ?? pictureFormats
       common = common.filter(
-        (format) => of(run.from.socket).includes(format) && of(run.to.socket).includes(format) && upTo(run.cable.upTo).includes(format),
+        (format) =>
+          of(run.from.socket).includes(format) &&
+          of(run.to.socket).includes(format) &&
+          upTo(run.cable.upTo).includes(format),
       )
     }
     const first = path.runs[0]?.from.socket.formats
@@ -69,7 +78,10 @@ export const picturesOf = (assembly: Assembly, runs: readonly Run[]): readonly P
       ...path,
       format: path.runs.length > 0 ? heaviest(common) : undefined,
       given: first && heaviest(first),
-      delayMs: path.runs.reduce((sum, run) => sum + (run.to.piece === sink ? 0 : (run.to.piece.part.delayMs ?? 0)), sink.part.delayMs ?? 0),
+      delayMs: path.runs.reduce(
+        (sum, run) => sum + (run.to.piece === sink ? 0 : (run.to.piece.part.delayMs ?? 0)),
+        sink.part.delayMs ?? 0,
+      ),
     }
   })
 }
@@ -83,7 +95,9 @@ export interface SoundSource extends SocketHere {
 export const soundsOf = (assembly: Assembly, runs: readonly Run[]): readonly SoundSource[] =>
   assembly.placed.flatMap((piece) =>
     (piece.part.sockets ?? [])
-      .filter((socket) => gives(socket, 'sound') && !socket.phones && !takes(socket, 'picture') && !gives(socket, 'picture'))
+      .filter(
+        (socket) => gives(socket, 'sound') && !socket.phones && !takes(socket, 'picture') && !gives(socket, 'picture'),
+      )
       .map((socket): SoundSource => ({
         piece,
         socket,

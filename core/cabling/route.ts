@@ -93,7 +93,10 @@ const firstOf = (walls: readonly Wall[], from: Vec3, to: Vec3): Wall | undefined
   return found
 }
 
-/** The way round some walls, from one point to another: over the edge of whatever stands first in the way, again and again. */
+/**
+ * The way round some walls, from one point to another: over the edge of whatever stands first in the way, again and
+ * again.
+ */
 const cornersBetween = (walls: readonly Wall[], from: Vec3, to: Vec3): Corner[] => {
   const corners: Corner[] = []
   let here = from
@@ -160,7 +163,8 @@ interface Trail {
   readonly route: Route
 }
 
-const touches = (way: readonly Vec3[], box: Bounds): boolean => way.slice(1).some((to, i) => entryOf(way[i] ?? to, to, box) !== undefined)
+const touches = (way: readonly Vec3[], box: Bounds): boolean =>
+  way.slice(1).some((to, i) => entryOf(way[i] ?? to, to, box) !== undefined)
 
 /** What stands in the way of a cable, if it does not hold an end or a clamp of it. */
 const tightOf = (box: Bounds, stops: readonly Vec3[], off: number): Bounds | undefined => {
@@ -189,7 +193,8 @@ const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): 
 }
 
 /**
- * The way of a cable past boxes: straight where it can, round the nearest edges where it can't, pulled tight. Only what stood in the
+ * The way of a cable past boxes: straight where it can, round the nearest edges where it can't, pulled tight. Only what
+ * stood in the
  * way of an earlier try is gone round. It is short, not proved shortest; never shorter than the straight line.
  * @param stops points it goes through, two at least
  * @example past a 20 mm cube halfway between two points 100 mm apart: over its nearest edges, a little over 100 mm
@@ -201,8 +206,10 @@ export const routeOf = (stops: readonly Vec3[], boxes: readonly Bounds[], thickM
 const MOST_TRAILS = 4
 
 /**
- * Ways that were found before. A way stays what it was as long as all it went round is still there and nothing new stands in any of
- * its tries, so that a rig with one more piece need not lay all its cables anew. The answer is that of `routeOf`; a way that lies as one that
+ * Ways that were found before. A way stays what it was as long as all it went round is still there and nothing new
+ * stands in any of
+ * its tries, so that a rig with one more piece need not lay all its cables anew. The answer is that of `routeOf`; a way
+ * that lies as one that
  * is kept is the same object.
  */
 export class KnownRoutes {
@@ -215,7 +222,8 @@ export class KnownRoutes {
     const known = this.#trails.get(key) ?? []
     const standing = known.find(
       (trail) =>
-        trail.heeded.every((box) => there.has(box)) && walls.every((boxes) => trail.passed.has(boxes) || clears(trail, boxes, stops, off)),
+        trail.heeded.every((box) => there.has(box)) &&
+        walls.every((boxes) => trail.passed.has(boxes) || clears(trail, boxes, stops, off)),
     )
     if (standing) return standing.route
     const found = follow(stops, [...there], off)

@@ -1,6 +1,36 @@
-import { type Assembly, cableWay, type Link, pathToRoot, type PlacedPart, socketAt, type SocketHere } from '../assembly/index.ts'
-import { BEND, type Cable, type CableEnd, connectors, FLAT_PLUG_MM, goesIn, type Part, type Role } from '../catalogue/index.ts'
-import { add, type Bounds, direction, dot, numberOf, perKey, perThing, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
+import {
+  type Assembly,
+  cableWay,
+  type Link,
+  pathToRoot,
+  type PlacedPart,
+  socketAt,
+  type SocketHere,
+} from '../assembly/index.ts'
+import {
+  BEND,
+  type Cable,
+  type CableEnd,
+  connectors,
+  FLAT_PLUG_MM,
+  goesIn,
+  type Part,
+  type Role,
+} from '../catalogue/index.ts'
+import {
+  add,
+  type Bounds,
+  direction,
+  dot,
+  numberOf,
+  perKey,
+  perThing,
+  point,
+  scale,
+  subtract,
+  unit,
+  type Vec3,
+} from '../kernel/index.ts'
 import { distance, KnownRoutes, type Route } from './route.ts'
 
 /** Slack for each thing between the two ends that moves: a hinge, an arm, a ball joint. mm */
@@ -21,7 +51,10 @@ export interface RunEnd extends SocketHere {
   /** Where the plug sits, and where the cable leaves it. */
   readonly at: Vec3
   readonly exit: Vec3
-  /** Angle between the way the cable leaves an angled plug and the way it has to go, degrees; 0 for a swivel, and for a straight plug, whose bend is in its room. */
+  /**
+   * Angle between the way the cable leaves an angled plug and the way it has to go, degrees; 0 for a swivel, and for a
+   * straight plug, whose bend is in its room.
+   */
   readonly turnsDeg: number
   /** What the plug and its bend need in front of the socket, mm. */
   readonly roomMm: number
@@ -52,7 +85,10 @@ export interface Run {
   readonly flipped: boolean
 }
 
-/** Room in front of a socket for a plug at the end of a cable. @example straight HDMI A on 4 mm: 24 + 5 x 4 = 44 mm; angled: 12 mm */
+/**
+ * Room in front of a socket for a plug at the end of a cable. @example straight HDMI A on 4 mm: 24 + 5 x 4 = 44 mm;
+ * angled: 12 mm
+ */
 export const plugRoomMm = (plug: CableEnd, thickMm: number): number =>
   plug.angle === 'straight' ? connectors[plug.connector].bodyMm + BEND * thickMm : FLAT_PLUG_MM
 
@@ -131,7 +167,9 @@ interface Plugged {
 const pluggedIn = (from: SocketHere, to: SocketHere, cable: Cable, through: readonly PlacedPart[]): Plugged => {
   const flipped = isFlipped(cable, from, to)
   const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
-  const holds = through.flatMap((piece) => (piece.part.holdsCable ? [point(piece.frame, piece.part.holdsCable.at)] : []))
+  const holds = through.flatMap((piece) =>
+    piece.part.holdsCable ? [point(piece.frame, piece.part.holdsCable.at)] : [],
+  )
   const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? socketPoint(to))
   const toExit = exitOf(to, last, cable.thickMm, holds.at(-1) ?? socketPoint(from))
   return { from, to, cable, flipped, stops: [fromExit, ...holds, toExit] }
@@ -196,7 +234,9 @@ const heldBy = (run: Pick<Run, 'points' | 'pathMm'>, through: readonly PlacedPar
     if (!at) return []
     const until = run.points.findIndex((corner) => distance(corner, at) < 1e-6)
     if (until < 0) return []
-    const fromMm = run.points.slice(1, until + 1).reduce((sum, corner, i) => sum + distance(run.points[i] ?? corner, corner), 0)
+    const fromMm = run.points
+      .slice(1, until + 1)
+      .reduce((sum, corner, i) => sum + distance(run.points[i] ?? corner, corner), 0)
     return [{ piece, fromMm, toMm: run.pathMm - fromMm }]
   })
 
@@ -204,7 +244,8 @@ const pluggedLeads = perKey<Link, Plugged>('leads in their sockets')
 const laidLeads = perKey<Link, Run>('leads laid')
 
 /**
- * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out: see `loose-lead`. A lead
+ * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out:
+ * see `loose-lead`. A lead
  * that lies as it lay before, between the same pieces, is the same lead.
  * @param cables the parts of the linked cables, by instance
  */

@@ -3,7 +3,10 @@ import { join } from 'node:path'
 import { plug, socket, tinyPart } from '../testing/index.ts'
 import { catalogueOf, endName, isStandard, mate, partSchema, standardOf, standards } from './index.ts'
 
-const end = (mount: ReturnType<typeof plug>, more = {}) => ({ part: tinyPart({ id: `p-${mount.id}`, mounts: [mount], ...more }), mount })
+const end = (mount: ReturnType<typeof plug>, more = {}) => ({
+  part: tinyPart({ id: `p-${mount.id}`, mounts: [mount], ...more }),
+  mount,
+})
 
 test('the list of standards holds to the directory and to the docs', () => {
   const files = readdirSync(join(import.meta.dirname, 'interfaces'))
@@ -46,13 +49,19 @@ test('it makes no difference which end is already on the rig', () => {
 })
 
 test('two plugs or two sockets never go together', () => {
-  expect(mate(end(plug('a', 'thread-1/4')), end(plug('b', 'thread-1/4')))).toMatchObject({ ok: false, issues: [{ code: 'same-gender' }] })
+  expect(mate(end(plug('a', 'thread-1/4')), end(plug('b', 'thread-1/4')))).toMatchObject({
+    ok: false,
+    issues: [{ code: 'same-gender' }],
+  })
 })
 
 test('a body seat goes only on the bodies its part was made for', () => {
   const camera = end(socket('seat', 'body', [0, 0, 0], [0, -1, 0], { family: 'tiny' }))
   expect(mate(camera, end(plug('seat', 'body'), { fits: ['other', 'tiny'] })).ok).toBe(true)
-  expect(mate(camera, end(plug('seat', 'body'), { fits: ['other'] }))).toMatchObject({ ok: false, issues: [{ code: 'body-unfit' }] })
+  expect(mate(camera, end(plug('seat', 'body'), { fits: ['other'] }))).toMatchObject({
+    ok: false,
+    issues: [{ code: 'body-unfit' }],
+  })
 })
 
 test('the weaker rating of the two ends counts', () => {
@@ -72,7 +81,10 @@ test.each([
   ['a mass of less than nothing', { massG: -1 }],
   ['a mass that is no number', { massG: Number.NaN }],
   ['a price that falls', { price: { low: 3, usual: 2, high: 4 } }],
-  ['a solid as large as a house', { solids: [{ kind: 'box', centre: [0, 0, 0], size: [10, 10, 99999], matter: 'body' }] }],
+  [
+    'a solid as large as a house',
+    { solids: [{ kind: 'box', centre: [0, 0, 0], size: [10, 10, 99999], matter: 'body' }] },
+  ],
   ['a direction that is none', { mounts: [{ ...plug('foot', 'thread-1/4'), out: [0, 0, 0] }] }],
   ['a field nobody knows', { colour: 'red' }],
   ['no solid at all', { solids: [] }],

@@ -7,7 +7,10 @@ export interface Catalogue {
   readonly byRole: ReadonlyMap<Role, readonly Part[]>
   /** The parts that have a mount of this standard. */
   readonly byStandard: ReadonlyMap<string, readonly Part[]>
-  /** Parts that are still known because rigs use them, and are no longer offered; those nobody knows anything of are placeholders. */
+  /**
+   * Parts that are still known because rigs use them, and are no longer offered; those nobody knows anything of are
+   * placeholders.
+   */
   readonly gone: ReadonlyMap<string, 'taken-out' | 'placeholder'>
 }
 
@@ -49,6 +52,7 @@ export const withPlaceholders = (catalogue: Catalogue, placeholders: readonly Pa
       }
 
 /** The parts that are offered: all that are known but those that are gone. */
-export const offeredParts = ({ parts, gone }: Catalogue): Part[] => [...parts.values()].filter(({ id }) => !gone.has(id))
+export const offeredParts = ({ parts, gone }: Catalogue): Part[] =>
+  [...parts.values()].filter(({ id }) => !gone.has(id))
 
 export const mountOf = (part: Part, id: string): Mount | undefined => part.mounts.find((mount) => mount.id === id)

@@ -18,7 +18,14 @@ export interface Connector {
 /** A cable bends without harm within this many times its own thickness (makers' usual figure for flexing leads). */
 export const BEND = 5
 
-const of = (title: string, bodyMm: number, wideMm: number, tallMm: number, cableMm: number, shape?: string): Connector => ({
+const of = (
+  title: string,
+  bodyMm: number,
+  wideMm: number,
+  tallMm: number,
+  cableMm: number,
+  shape?: string,
+): Connector => ({
   title,
   bodyMm,
   wideMm,
@@ -52,10 +59,16 @@ export const connectors = {
 export type ConnectorId = keyof typeof connectors
 export const connectorIds = Object.keys(connectors) as [ConnectorId, ...ConnectorId[]]
 
-/** What a straight plug and the bend of its cable need in front of a socket, mm: body + 5 x cable. @example HDMI A: 24 + 5 x 4 = 44 */
+/**
+ * What a straight plug and the bend of its cable need in front of a socket, mm: body + 5 x cable. @example HDMI A: 24 +
+ * 5 x 4 = 44
+ */
 export const straightPlugMm = (id: ConnectorId): number => connectors[id].bodyMm + BEND * connectors[id].cableMm
 
-/** Does a plug go into a socket at all? A TRS plug goes into a TRRS socket, a 2.1 mm one over a 2.5 mm pin: it goes in, and works badly or not. */
+/**
+ * Does a plug go into a socket at all? A TRS plug goes into a TRRS socket, a 2.1 mm one over a 2.5 mm pin: it goes in,
+ * and works badly or not.
+ */
 export const goesIn = (plug: ConnectorId, socket: ConnectorId): boolean => {
   const [a, b]: Connector[] = [connectors[plug], connectors[socket]]
   return plug === socket || (a?.shape !== undefined && a.shape === b?.shape)

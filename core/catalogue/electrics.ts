@@ -68,7 +68,9 @@ export const cableSchema = z.strictObject({
 export const mediaSchema = z.strictObject({
   /** The recordings it can make, the usual one first. */
   codecs: z
-    .array(z.strictObject({ id: z.string().max(30), title: z.string().max(60), mbps: z.number().positive().max(100_000) }))
+    .array(
+      z.strictObject({ id: z.string().max(30), title: z.string().max(60), mbps: z.number().positive().max(100_000) }),
+    )
     .min(1)
     .max(12)
     .readonly()

@@ -9,6 +9,7 @@ test.each([
   ['40.5', 40.5],
 ])('"%s" is a size', (typed, mm) => expect(diameterOf(typed)).toBe(mm))
 
-test.each(['large', '', '7 7', '77 mm wide', '-77', '4x5.65', 'NaN', undefined])('"%s" is none, and never NaN', (typed) =>
-  expect(diameterOf(typed)).toBeUndefined(),
+test.each(['large', '', '7 7', '77 mm wide', '-77', '4x5.65', 'NaN', undefined])(
+  '"%s" is none, and never NaN',
+  (typed) => expect(diameterOf(typed)).toBeUndefined(),
 )

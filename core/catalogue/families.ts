@@ -7,7 +7,13 @@ export const sameFamily =
   (socket: MountEnd, plug: MountEnd): readonly Issue<ObjectionCode>[] =>
     socket.mount.family !== undefined && socket.mount.family === plug.mount.family
       ? []
-      : [{ code, path: plug.mount.id, names: { holds: socket.mount.family ?? 'unknown', wants: plug.mount.family ?? 'unknown' } }]
+      : [
+          {
+            code,
+            path: plug.mount.id,
+            names: { holds: socket.mount.family ?? 'unknown', wants: plug.mount.family ?? 'unknown' },
+          },
+        ]
 
 /** Like `sameFamily`, but a family the socket lists as almost fitting goes in, with a fault. */
 export const familyOrAlmost =
@@ -19,7 +25,9 @@ export const familyOrAlmost =
 export const almostFault =
   (words: string) =>
   (socket: MountEnd, plug: MountEnd): string | undefined =>
-    socket.mount.family !== plug.mount.family && socket.mount.almost?.includes(plug.mount.family ?? '') ? words : undefined
+    socket.mount.family !== plug.mount.family && socket.mount.almost?.includes(plug.mount.family ?? '')
+      ? words
+      : undefined
 
 /**
  * A ring's size as people type it, mm; undefined when it can't be read as one. Never NaN.
@@ -27,7 +35,9 @@ export const almostFault =
  */
 export const diameterOf = (typed: string | undefined): number | undefined => {
   const [, figure] =
-    /^\s*(?:[Øøm]\s*)?(\d{1,3}(?:[.,]\d{1,2})?)\s*(?:mm)?\s*(?:x\s*[01](?:[.,]\d+)?\s*(?:mm)?)?\s*$/i.exec(typed ?? '') ?? []
+    /^\s*(?:[Øøm]\s*)?(\d{1,3}(?:[.,]\d{1,2})?)\s*(?:mm)?\s*(?:x\s*[01](?:[.,]\d+)?\s*(?:mm)?)?\s*$/i.exec(
+      typed ?? '',
+    ) ?? []
   return figure === undefined ? undefined : Number(figure.replace(',', '.'))
 }
 

@@ -12,5 +12,12 @@ export * from './part.ts'
 export * from './partners.ts'
 export * from './roles.ts'
 export { unknownStandard } from './unknown-standard.ts'
-export { type Glyph, type Kind, type MateCode, type MountEnd, type MountStandard, type ObjectionCode } from './standard.ts'
+export {
+  type Glyph,
+  type Kind,
+  type MateCode,
+  type MountEnd,
+  type MountStandard,
+  type ObjectionCode,
+} from './standard.ts'
 export * from './unknowns.ts'

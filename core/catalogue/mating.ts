@@ -10,7 +10,10 @@ export interface Mate {
   readonly standard: MountStandard
   readonly holdsTwist: boolean
   readonly turnStepDeg: number
-  /** What it carries, g: the lower of the two ends; and whose figure that is, a maker's rating of the part or the usual one of the standard. */
+  /**
+   * What it carries, g: the lower of the two ends; and whose figure that is, a maker's rating of the part or the usual
+   * one of the standard.
+   */
   readonly limitG: number
   readonly limitBy: 'maker' | 'usual'
   readonly mayLift: boolean
@@ -38,7 +41,8 @@ const limitOf = ({ mount }: MountEnd, standard: MountStandard, screws: number): 
     ? { limitG: (standard.limitG ?? Infinity) * (standard.kind === 'thread' ? screws : 1), limitBy: 'usual' }
     : { limitG: mount.limitG, limitBy: 'maker' }
 
-const lower = (a: Limit, b: Limit): Limit => (b.limitG < a.limitG || (b.limitG === a.limitG && b.limitBy === 'maker') ? b : a)
+const lower = (a: Limit, b: Limit): Limit =>
+  b.limitG < a.limitG || (b.limitG === a.limitG && b.limitBy === 'maker') ? b : a
 
 /**
  * Do two ends go together, whichever of them is already on the rig?
@@ -51,7 +55,8 @@ export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate, MateCode> => {
   const socketStandard = standardOf(socket.mount.standard)
   const standard = standardOf(plug.mount.standard)
   const taken = socketStandard.meetsAny ?? standard.meetsAny ?? false
-  if (!taken && !socketStandard.accepts.includes(standard.id)) return bad('standards-differ', b.mount.id, { names: namesOf(a, b) })
+  if (!taken && !socketStandard.accepts.includes(standard.id))
+    return bad('standards-differ', b.mount.id, { names: namesOf(a, b) })
   const objections = taken ? [] : socketStandard.objections(socket, plug)
   if (objections.length > 0) return { ok: false, issues: objections }
   const along = taken ? undefined : standard.along

@@ -25,7 +25,10 @@ export const opticsSchema = z.discriminatedUnion('kind', [
       /** How far the focus ring turns from stop to stop, degrees. */
       throwDeg: z.number().positive().max(720).optional(),
     })
-    .refine((o) => o.focalMinMm <= o.focalMaxMm, { path: ['focalMaxMm'], error: 'the long end can not be shorter than the short end' }),
+    .refine((o) => o.focalMinMm <= o.focalMaxMm, {
+      path: ['focalMaxMm'],
+      error: 'the long end can not be shorter than the short end',
+    }),
   z.strictObject({
     kind: z.literal('sensor'),
     wideMm: lengthMm,
@@ -51,7 +54,10 @@ export const opticsSchema = z.discriminatedUnion('kind', [
       minStops: stops,
       maxStops: stops,
     })
-    .refine((o) => o.minStops <= o.maxStops, { path: ['maxStops'], error: 'a filter can not take less at its most than at its least' }),
+    .refine((o) => o.minStops <= o.maxStops, {
+      path: ['maxStops'],
+      error: 'a filter can not take less at its most than at its least',
+    }),
   z
     .strictObject({
       kind: z.literal('support'),

@@ -15,15 +15,22 @@ const repeated = (ids: readonly string[]): string[] => [...new Set(ids.filter((i
 const mountIssues = (part: Part): Issue[] =>
   part.mounts.flatMap((mount, i): Issue[] => {
     const path = `mounts[${i}]`
-    if (!isStandard(mount.standard)) return [{ code: 'standard-unknown', path: `${path}.standard`, names: { standard: mount.standard } }]
+    if (!isStandard(mount.standard))
+      return [{ code: 'standard-unknown', path: `${path}.standard`, names: { standard: mount.standard } }]
     const issues: Issue[] = []
     if (standardOf(mount.standard).sized && mount.family !== undefined && diameterOf(mount.family) === undefined)
       issues.push({ code: 'no-size', path: `${path}.family`, names: { mount: mount.id, typed: mount.family } })
-    if (Math.abs(dot(mount.out, mount.up)) > UNIT) issues.push({ code: 'not-square', path: `${path}.up`, names: { mount: mount.id } })
+    if (Math.abs(dot(mount.out, mount.up)) > UNIT)
+      issues.push({ code: 'not-square', path: `${path}.up`, names: { mount: mount.id } })
     const offMm = Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))
     const allowedMm = standardOf(mount.standard).kind === 'rods' ? BETWEEN_RODS_MM : SURFACE_MM
     if (offMm > allowedMm)
-      issues.push({ code: 'off-the-skin', path: `${path}.at`, names: { mount: mount.id }, numbers: { offMm, allowedMm } })
+      issues.push({
+        code: 'off-the-skin',
+        path: `${path}.at`,
+        names: { mount: mount.id },
+        numbers: { offMm, allowedMm },
+      })
     for (const other of mount.shares ?? [])
       if (!part.mounts.some(({ id }) => id === other))
         issues.push({ code: 'shares-unknown', path: `${path}.shares`, names: { mount: other } })
@@ -43,7 +50,10 @@ const hingeIssues = (part: Part): Issue[] =>
     ]
   })
 
-/** An adapter stands a lens off by the difference of the two flange distances, so that only a longer one goes on a shorter. */
+/**
+ * An adapter stands a lens off by the difference of the two flange distances, so that only a longer one goes on a
+ * shorter.
+ */
 const adapterIssues = (part: Part): Issue[] => {
   if (part.role !== 'lens-adapter') return []
   const [rear, front] = (['sits', 'holds'] as const).map((side) =>
@@ -60,13 +70,18 @@ const adapterIssues = (part: Part): Issue[] => {
 }
 
 /**
- * What a part's schema can't see: unknown standards, ids used twice, mounts that hang in the air or lie crooked, hinges that move nothing, lens
+ * What a part's schema can't see: unknown standards, ids used twice, mounts that hang in the air or lie crooked, hinges
+ * that move nothing, lens
  * adapters that can not reach infinity.
  * @returns an empty list for a part that can be placed
  */
 export const partIssues = (part: Part): readonly Issue[] => [
   ...repeated(part.mounts.map(({ id }) => id)).map((id) => ({ code: 'id-repeated', path: 'mounts', names: { id } })),
-  ...repeated((part.sockets ?? []).map(({ id }) => id)).map((id) => ({ code: 'id-repeated', path: 'sockets', names: { id } })),
+  ...repeated((part.sockets ?? []).map(({ id }) => id)).map((id) => ({
+    code: 'id-repeated',
+    path: 'sockets',
+    names: { id },
+  })),
   ...(part.massG === 0 && !isUnknown(part, 'massG') ? [{ code: 'mass-missing', path: 'massG' }] : []),
   ...mountIssues(part),
   ...hingeIssues(part),

@@ -16,7 +16,9 @@ const unitVec = z
   .refine(([x, y, z]) => Math.abs(Math.hypot(x, y, z) - 1) < UNIT, 'must be a direction of length 1')
 
 /** Ids of parts, instances and mounts: short, lower-case, safe in an address. */
-export const idSchema = z.string().regex(/^[a-z0-9][a-z0-9.-]{0,63}$/, 'use lower-case letters, digits, dots and hyphens, 64 at most')
+export const idSchema = z
+  .string()
+  .regex(/^[a-z0-9][a-z0-9.-]{0,63}$/, 'use lower-case letters, digits, dots and hyphens, 64 at most')
 const text = (max: number) => z.string().max(max)
 
 const boxSchema = z.strictObject({
@@ -26,12 +28,22 @@ const boxSchema = z.strictObject({
   /** Directions of its width and height, for a box that is not square to the part. */
   axes: z.tuple([unitVec, unitVec]).readonly().optional(),
 })
-const cylinderSchema = z.strictObject({ kind: z.literal('cylinder'), centre: vec, axis: unitVec, radius: lengthMm, length: lengthMm })
+const cylinderSchema = z.strictObject({
+  kind: z.literal('cylinder'),
+  centre: vec,
+  axis: unitVec,
+  radius: lengthMm,
+  length: lengthMm,
+})
 
 /** How a solid is drawn; it changes nothing that is computed. */
 export const looks = ['plain', 'metal', 'grip', 'ribs', 'glass', 'screen', 'foam', 'knob', 'detail'] as const
 
-const drawn = { matter: z.enum(['body', 'soft']), look: z.enum(looks).optional(), roundMm: z.number().min(0).max(200).optional() }
+const drawn = {
+  matter: z.enum(['body', 'soft']),
+  look: z.enum(looks).optional(),
+  roundMm: z.number().min(0).max(200).optional(),
+}
 export const solidSchema = z.discriminatedUnion('kind', [boxSchema.extend(drawn), cylinderSchema.extend(drawn)])
 
 /** Space that must stay free for the part to work; `lost` says what is given up when it does not. */
@@ -52,13 +64,19 @@ export const roomSchema = z.strictObject({
   lost: text(120),
 })
 
-/** A place where the part itself bends: a screen on its hinge, an arm at its joint. It rests in the first position, at 0 degrees. */
+/**
+ * A place where the part itself bends: a screen on its hinge, an arm at its joint. It rests in the first position, at 0
+ * degrees.
+ */
 export const hingeSchema = z.strictObject({
   id: idSchema,
   label: text(60),
   at: vec,
   axis: unitVec,
-  /** Which solids, rooms (by index), mounts and sockets (by id) go along. A later hinge rides on an earlier one that moves the same things. */
+  /**
+   * Which solids, rooms (by index), mounts and sockets (by id) go along. A later hinge rides on an earlier one that
+   * moves the same things.
+   */
   solids: z.array(z.int().min(0).max(59)).max(60).readonly(),
   rooms: z.array(z.int().min(0).max(19)).max(20).readonly().optional(),
   mounts: z.array(idSchema).max(60).readonly(),
@@ -70,7 +88,10 @@ export const hingeSchema = z.strictObject({
     .refine((list) => list[0]?.deg === 0, 'the first position is the one the part is drawn in: 0 degrees'),
 })
 
-/** What only a stand has: how wide its feet are, or where its axes meet and how far its arms slide to bring a centre there. */
+/**
+ * What only a stand has: how wide its feet are, or where its axes meet and how far its arms slide to bring a centre
+ * there.
+ */
 export const underSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('legs'), feetMm: lengthMm }),
   z.strictObject({ kind: z.literal('gimbal'), at: vec, reachMm: z.tuple([mm, mm, mm]).readonly() }),
@@ -86,10 +107,15 @@ export const socketSchema = z.strictObject({
   label: text(60).optional(),
   /** What goes through it; several for USB-C and the like. */
   carries: z.array(z.enum(carried)).max(6).readonly().optional(),
-  /** For power: what a regulated outlet gives or an inlet bears, V; and the most it passes, W. An outlet without gives what its battery gives. */
+  /**
+   * For power: what a regulated outlet gives or an inlet bears, V; and the most it passes, W. An outlet without gives
+   * what its battery gives.
+   */
   volts: voltsSchema.optional(),
   watts: z.number().positive().max(2000).optional(),
-  /** An inlet that runs the part only while its own battery is in, and what it puts back into that battery at most, W. */
+  /**
+   * An inlet that runs the part only while its own battery is in, and what it puts back into that battery at most, W.
+   */
   needsPack: z.boolean().optional(),
   chargeW: z.number().positive().max(500).optional(),
   /** For pictures: what comes out, or what is taken in. */
@@ -116,7 +142,10 @@ export const mountSchema = z.strictObject({
   family: text(40).optional(),
   /** A lens mount: from the sensor to its face. */
   flangeMm: z.number().positive().max(120).optional(),
-  /** Outer diameter of a ring that something is clamped round, or of a driving gear; and which diameters a clamp closes on. */
+  /**
+   * Outer diameter of a ring that something is clamped round, or of a driving gear; and which diameters a clamp closes
+   * on.
+   */
   odMm: lengthMm.optional(),
   closesOn: z
     .strictObject({ minMm: lengthMm, maxMm: lengthMm })
@@ -162,7 +191,10 @@ export const partSchema = z.strictObject({
   maker: text(40),
   /** 0 when it stands among `unknown`. */
   massG: z.number().min(0).max(60_000),
-  /** Figures nobody has found out yet: everything made of them is told as *at least* or *at most*. A price of 0 is unknown likewise. */
+  /**
+   * Figures nobody has found out yet: everything made of them is told as *at least* or *at most*. A price of 0 is
+   * unknown likewise.
+   */
   unknown: z.array(z.enum(unknownFigures)).max(unknownFigures.length).readonly().optional(),
   centre: vec,
   solids: z.array(solidSchema).min(1).max(60).readonly(),

@@ -9,7 +9,19 @@ export interface MountEnd {
 
 /** The shapes an open point is drawn with. */
 export type Glyph =
-  'ring' | 'ring-pins' | 'shoe' | 'rail' | 'dovetail' | 'seat' | 'bayonet' | 'filter' | 'rods' | 'rosette' | 'brick' | 'pad' | 'gear'
+  | 'ring'
+  | 'ring-pins'
+  | 'shoe'
+  | 'rail'
+  | 'dovetail'
+  | 'seat'
+  | 'bayonet'
+  | 'filter'
+  | 'rods'
+  | 'rosette'
+  | 'brick'
+  | 'pad'
+  | 'gear'
 
 export type Kind =
   | 'thread'
@@ -28,7 +40,10 @@ export type Kind =
   | 'clamp'
   | 'gear'
 
-/** What a standard can hold against a socket and a plug of its own kind. Each has its words in every place that tells of it, held by type. */
+/**
+ * What a standard can hold against a socket and a plug of its own kind. Each has its words in every place that tells of
+ * it, held by type.
+ */
 export type ObjectionCode =
   | 'body-unfit'
   | 'clamp-size-differs'

@@ -1,6 +1,9 @@
 import { type MountStandard, noObjections } from './standard.ts'
 
-/** How a part nobody knows any more holds on: nothing is known of it, so nothing is held against it. Only placeholders have it. */
+/**
+ * How a part nobody knows any more holds on: nothing is known of it, so nothing is held against it. Only placeholders
+ * have it.
+ */
 export const unknownStandard: MountStandard = {
   id: 'unknown',
   title: 'unknown',

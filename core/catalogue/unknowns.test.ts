@@ -24,7 +24,11 @@ test('with an unweighed piece the rig weighs at least what the rest does, and no
   const { rig, shelf } = tinyRig([unweighed], [on('box', 'foot', 'camera', 'hole')], { brief: { inHandG: 1100 } })
   const { mass, findings } = evaluate(rig, 'main', shelf)
   expect([mass.inHandG, mass.unknown.map(({ part }) => part.id)]).toEqual([1000, ['box']])
-  expect(findings.find(({ check }) => check === 'over-mass')).toMatchObject({ message: 'unweighed', group: 'cannotTell', parts: ['box'] })
+  expect(findings.find(({ check }) => check === 'over-mass')).toMatchObject({
+    message: 'unweighed',
+    group: 'cannotTell',
+    parts: ['box'],
+  })
   const known = { ...shelf, catalogue: { ...shelf.catalogue, parts: new Map(shelf.catalogue.parts).set('box', box()) } }
   expect(evaluate(rig, 'main', known).findings.some(({ check }) => check === 'over-mass')).toBe(false)
 })

@@ -1,7 +1,8 @@
 import type { Part, UnknownFigure } from './part.ts'
 
 /** Is a figure of this part unknown? */
-export const isUnknown = (part: Pick<Part, 'unknown'>, figure: UnknownFigure): boolean => part.unknown?.includes(figure) ?? false
+export const isUnknown = (part: Pick<Part, 'unknown'>, figure: UnknownFigure): boolean =>
+  part.unknown?.includes(figure) ?? false
 
 /** A part of which a figure is not known any more. */
 export const nowUnknown = (part: Part, figure: UnknownFigure): Part =>

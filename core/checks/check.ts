@@ -21,8 +21,23 @@ export interface Remedy {
   readonly commands: readonly Command[]
 }
 
-/** What a way out does, in kinds: which of them are gentle and which cost something is decided by these, never by its words. */
-export const wayKinds = ['slide', 'turn', 'pose', 'move', 'swap', 'lead', 'add', 'brief', 'take-off', 'leave-out', 'other'] as const
+/**
+ * What a way out does, in kinds: which of them are gentle and which cost something is decided by these, never by its
+ * words.
+ */
+export const wayKinds = [
+  'slide',
+  'turn',
+  'pose',
+  'move',
+  'swap',
+  'lead',
+  'add',
+  'brief',
+  'take-off',
+  'leave-out',
+  'other',
+] as const
 export type WayKind = (typeof wayKinds)[number]
 
 /** The kind of a way out, by the edits it is made of. */
@@ -34,7 +49,9 @@ export const wayKindOf = (commands: readonly Command[]): WayKind => {
   if (does.has('place') || does.has('brace')) return 'move'
   if (does.has('pose')) return 'pose'
   if (does.has('set'))
-    return commands.some((command) => command.do === 'set' && command.turnDeg !== undefined && command.slideMm === undefined)
+    return commands.some(
+      (command) => command.do === 'set' && command.turnDeg !== undefined && command.slideMm === undefined,
+    )
       ? 'turn'
       : 'slide'
   if (does.has('take-off')) return 'take-off'
@@ -42,7 +59,9 @@ export const wayKindOf = (commands: readonly Command[]): WayKind => {
   return does.has('brief') ? 'brief' : 'other'
 }
 
-/** Something a check has to say about a set-up. `text` is a template over `numbers` (units by name ending) and `names`. */
+/**
+ * Something a check has to say about a set-up. `text` is a template over `numbers` (units by name ending) and `names`.
+ */
 export interface Finding {
   readonly check: string
   readonly family: Family
@@ -105,9 +124,13 @@ export interface CheckDefinition<S, O> {
 }
 
 const LONGEST_REASON = 160
-const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).slice(0, LONGEST_REASON)
+const reasonOf = (error: unknown): string =>
+  (error instanceof Error ? error.message : String(error)).slice(0, LONGEST_REASON)
 
-/** What is said when a rule, or a figure it reads, meets a state it can not judge: the rule is named, and everything else goes on. */
+/**
+ * What is said when a rule, or a figure it reads, meets a state it can not judge: the rule is named, and everything
+ * else goes on.
+ */
 const cannotJudge = (
   { id, title, family }: { readonly id: string; readonly title: string; readonly family: Family },
   error: unknown,
@@ -137,7 +160,10 @@ export interface Found {
 }
 
 /** A rule as the registry runs it; the kind of its subjects stays inside. */
-export interface Check extends Omit<CheckDefinition<never, never>, 'subjects' | 'judge' | 'remedies' | 'options' | 'defaults'> {
+export interface Check extends Omit<
+  CheckDefinition<never, never>,
+  'subjects' | 'judge' | 'remedies' | 'options' | 'defaults'
+> {
   readonly options: z.ZodType
   readonly defaults: unknown
   readonly judgements: (facts: Facts) => readonly Judgement[]
@@ -145,7 +171,10 @@ export interface Check extends Omit<CheckDefinition<never, never>, 'subjects' | 
   readonly run: (facts: Facts) => readonly Finding[]
 }
 
-/** Findings with the ways out of them, worked out when somebody looks: trying out edits is dear, and most findings are only counted. */
+/**
+ * Findings with the ways out of them, worked out when somebody looks: trying out edits is dear, and most findings are
+ * only counted.
+ */
 export const withCures = (found: readonly Found[], facts: Facts): readonly Finding[] =>
   found.map(({ finding, cures }) => {
     let made: readonly Remedy[] | undefined
@@ -162,7 +191,8 @@ export const noOptions = { options: z.object({}), defaults: {} }
 
 const messageOf = (check: { id: string; messages: Messages }, judgement: Judgement): string => {
   const text = check.messages[judgement.group][judgement.message]
-  if (text === undefined) throw new RangeError(`Check ${check.id} has no ${judgement.group} message "${judgement.message}"`)
+  if (text === undefined)
+    throw new RangeError(`Check ${check.id} has no ${judgement.group} message "${judgement.message}"`)
   return text
 }
 
@@ -179,20 +209,27 @@ const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => reado
   }
 }
 
-/** Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding that says so. */
+/**
+ * Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding
+ * that says so.
+ */
 export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
-  const optionsIn = ({ shelf }: Facts): O => optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
+  const optionsIn = ({ shelf }: Facts): O =>
+    optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
   // A rule that judges without options does not hang on the operator's.
   const judgedBy = (facts: Facts): O => (definition.judge.length < 3 ? definition.defaults : optionsIn(facts))
   const judged = (facts: Facts) => {
     const options = judgedBy(facts)
-    return definition.subjects(facts).map((subject) => ({ subject, judgement: definition.judge(subject, facts, options) }))
+    return definition
+      .subjects(facts)
+      .map((subject) => ({ subject, judgement: definition.judge(subject, facts, options) }))
   }
   const failed = (error: unknown): readonly Found[] => {
     const { remedies: cures, ...finding } = cannotJudge(definition, error)
     return [{ finding, cures: () => cures }]
   }
-  // The subject is looked up anew: it may be the figures themselves, and those of another moment would cure another rig.
+  // The subject is looked up anew: it may be the figures themselves, and those of another moment would cure another
+  // rig.
   const curesOf = (index: number, facts: Facts): readonly Remedy[] =>
     guarded(
       () => {

@@ -30,7 +30,10 @@ test.each(checks.map((check) => [check.id, check] as const))('%s is stated whole
 
 describe('the tester refuses', () => {
   const tiny = tinyRig([], [])
-  const shaped = (judge: () => { group: 'speaks' | 'silent'; message: string; numbers?: Record<string, number> }, more = {}) =>
+  const shaped = (
+    judge: () => { group: 'speaks' | 'silent'; message: string; numbers?: Record<string, number> },
+    more = {},
+  ) =>
     defineCheck({
       id: 'shaped',
       family: 'fit' as const,
@@ -52,8 +55,11 @@ describe('the tester refuses', () => {
   test('a message no case reaches', () =>
     expect(complaints(loud, { speaks: [asked], silent: [] })).toEqual(['no case reaches silent/calm']))
   test('a wrong number', () =>
-    expect(complaints(loud, { speaks: [{ ...asked, numbers: { sizeMm: 6 } }], silent: [] })[0]).toContain('sizeMm is 5, expected 6'))
-  test('a wrong level', () => expect(complaints(loud, { speaks: [{ ...asked, level: 'stop' }], silent: [] })[0]).toContain('is a risk'))
+    expect(complaints(loud, { speaks: [{ ...asked, numbers: { sizeMm: 6 } }], silent: [] })[0]).toContain(
+      'sizeMm is 5, expected 6',
+    ))
+  test('a wrong level', () =>
+    expect(complaints(loud, { speaks: [{ ...asked, level: 'stop' }], silent: [] })[0]).toContain('is a risk'))
   test('the same case twice', () =>
     expect(complaints(loud, { speaks: [asked, asked], silent: [] })).toContain('a: the same case stands here twice'))
   test('a limit no case meets', () =>
@@ -73,7 +79,9 @@ describe('the tester refuses', () => {
       )[0],
     ).toContain('leaves {sizeMm} empty'))
   test('a remedy that cures nothing', () => {
-    const idle = { remedies: () => [{ text: 'rename', numbers: {}, names: {}, commands: [{ do: 'rename' as const, name: 'x' }] }] }
+    const idle = {
+      remedies: () => [{ text: 'rename', numbers: {}, names: {}, commands: [{ do: 'rename' as const, name: 'x' }] }],
+    }
     expect(
       complaints(
         shaped(() => ({ group: 'speaks', message: 'loud', numbers: { sizeMm: 5 } }), idle),
@@ -82,7 +90,9 @@ describe('the tester refuses', () => {
     ).toContain('does not clear it')
   })
   test('a judgement of another kind', () =>
-    expect(complaints(loud, { speaks: [], silent: [{ ...asked, message: 'calm' }] })[0]).toContain('judged speaks/loud'))
+    expect(complaints(loud, { speaks: [], silent: [{ ...asked, message: 'calm' }] })[0]).toContain(
+      'judged speaks/loud',
+    ))
 })
 
 describe('a rule or a figure that throws takes nothing else with it', () => {
@@ -117,16 +127,29 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
       ['hint', 'rule-failed'],
       ['stop', 'loud'],
     ])
-    expect(check.run(facts())[1]).toMatchObject({ group: 'cannotTell', names: { rule: 'Broken on purpose', reason: 'planted' } })
+    expect(check.run(facts())[1]).toMatchObject({
+      group: 'cannotTell',
+      names: { rule: 'Broken on purpose', reason: 'planted' },
+    })
   })
   test('while it looks for its subjects, by an unknown message, or in its ways out', () => {
     const [none] = defineCheck({ ...base, subjects: fails, judge: fails }).run(facts())
     expect(none).toMatchObject({ check: 'broken', message: 'rule-failed' })
-    const [unknown] = defineCheck({ ...base, subjects: () => [1], judge: () => ({ group: 'speaks', message: 'unheard-of' }) }).run(facts())
-    expect(unknown).toMatchObject({ message: 'rule-failed', names: { reason: expect.stringContaining('unheard-of') as string } })
-    const [cured] = defineCheck({ ...base, subjects: () => [1], judge: () => ({ group: 'speaks', message: 'loud' }), remedies: fails }).run(
-      facts(),
-    )
+    const [unknown] = defineCheck({
+      ...base,
+      subjects: () => [1],
+      judge: () => ({ group: 'speaks', message: 'unheard-of' }),
+    }).run(facts())
+    expect(unknown).toMatchObject({
+      message: 'rule-failed',
+      names: { reason: expect.stringContaining('unheard-of') as string },
+    })
+    const [cured] = defineCheck({
+      ...base,
+      subjects: () => [1],
+      judge: () => ({ group: 'speaks', message: 'loud' }),
+      remedies: fails,
+    }).run(facts())
     expect(cured).toMatchObject({ message: 'loud', remedies: [] })
   })
   test('a figure that fails is told once, by its name, and reads as blank on screens', () => {

@@ -49,16 +49,23 @@ export const factsAfter = (facts: Facts, commands: readonly Command[]): Facts | 
 }
 
 /**
- * Ways to get a piece out of the way: the nearest slide, a turn, another point, coming off. The first slide and the first turn that
+ * Ways to get a piece out of the way: the nearest slide, a turn, another point, coming off. The first slide and the
+ * first turn that
  * clear the trouble without running into something are taken.
  */
-export const getOutOfTheWay = (facts: Facts, piece: PlacedPart, cleared: (after: Facts) => boolean): readonly Remedy[] => {
+export const getOutOfTheWay = (
+  facts: Facts,
+  piece: PlacedPart,
+  cleared: (after: Facts) => boolean,
+): readonly Remedy[] => {
   if (!piece.joint || !piece.host) return []
   const before = clashWith(piece, facts.assembly.placed)
   const good = ({ commands }: Remedy): boolean => {
     const after = factsAfter(facts, commands)
     const moved = after?.assembly.byInstance.get(piece.instance.id)
-    return after !== undefined && moved !== undefined && clashWith(moved, after.assembly.placed) <= before && cleared(after)
+    return (
+      after !== undefined && moved !== undefined && clashWith(moved, after.assembly.placed) <= before && cleared(after)
+    )
   }
   const first = (proposals: Iterable<Remedy>): Remedy[] => {
     for (const proposal of proposals) if (good(proposal)) return [proposal]
@@ -66,7 +73,12 @@ export const getOutOfTheWay = (facts: Facts, piece: PlacedPart, cleared: (after:
   }
   const mount = mountOf(piece.part, piece.joint.guestMount)
   const elsewhere =
-    mount && moveRemedy(facts, piece, (point) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok)
+    mount &&
+    moveRemedy(
+      facts,
+      piece,
+      (point) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
+    )
   return [
     ...first(slides(facts, piece)),
     ...first(turns(facts, piece)),
@@ -77,8 +89,15 @@ export const getOutOfTheWay = (facts: Facts, piece: PlacedPart, cleared: (after:
 
 const GENTLEST: readonly WayKind[] = ['slide', 'turn', 'move', 'take-off']
 
-/** The gentlest ways to part several pieces, whichever of them moves: one slide, one turn, one other point, one coming off. */
-export const oneOutOfTheWay = (facts: Facts, pieces: readonly PlacedPart[], cleared: (after: Facts) => boolean): readonly Remedy[] => {
+/**
+ * The gentlest ways to part several pieces, whichever of them moves: one slide, one turn, one other point, one coming
+ * off.
+ */
+export const oneOutOfTheWay = (
+  facts: Facts,
+  pieces: readonly PlacedPart[],
+  cleared: (after: Facts) => boolean,
+): readonly Remedy[] => {
   const all = pieces.flatMap((piece) => getOutOfTheWay(facts, piece, cleared))
   return GENTLEST.flatMap((way) => all.find(({ commands }) => wayKindOf(commands) === way) ?? [])
 }

@@ -12,7 +12,9 @@ export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }):
     ...noOptions,
     needs: ['entries'],
     messages: {
-      speaks: { shut: '{part} can not be slid on. It has no jaw that opens, and {first} and {second} shut both ends of its {railMm}.' },
+      speaks: {
+        shut: '{part} can not be slid on. It has no jaw that opens, and {first} and {second} shut both ends of its {railMm}.',
+      },
       silent: { open: '{part} slides on over an open end.' },
       cannotTell: {},
     },
@@ -33,7 +35,9 @@ export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }):
     },
     remedies: ({ piece, ends }, facts) => {
       const open = (after: typeof facts) =>
-        after.entries.every((entry) => entry.piece.instance.id !== piece.instance.id || !entry.ends[0] || !entry.ends[1])
+        after.entries.every(
+          (entry) => entry.piece.instance.id !== piece.instance.id || !entry.ends[0] || !entry.ends[1],
+        )
       const movable = ends.find((end) => end?.joint && end !== piece.host) ?? piece
       return getOutOfTheWay(facts, movable, open)
         .filter(({ commands }) => movable === piece || wayKindOf(commands) !== 'take-off')

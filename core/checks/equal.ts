@@ -10,7 +10,8 @@ const NEARLY = 0.95
 /** More grams than this share over the old part are a loss of their own. */
 const HEAVIER = 1.25
 
-const connectorsOf = (part: Part): readonly string[] => (part.sockets ?? []).map(({ connector, direction }) => `${connector} ${direction}`)
+const connectorsOf = (part: Part): readonly string[] =>
+  (part.sockets ?? []).map(({ connector, direction }) => `${connector} ${direction}`)
 
 /** Has every element of one list in it, as often as it stands there? */
 const covers = (list: readonly string[], wanted: readonly string[]): boolean => {
@@ -35,7 +36,10 @@ export const lossesOf = (from: Part, to: Part): readonly string[] => {
   if ((to.media?.stores?.gb ?? 0) < (from.media?.stores?.gb ?? 0) * NEARLY) losses.push('room to record')
   if ((to.media?.stores?.writeMBs ?? 0) < (from.media?.stores?.writeMBs ?? 0) * NEARLY) losses.push('writing speed')
   const [old, now] = [from.optics, to.optics]
-  if (old?.kind === 'screen' && (now?.kind !== 'screen' || now.nits < old.nits * NEARLY || now.wideMm < old.wideMm * NEARLY))
+  if (
+    old?.kind === 'screen' &&
+    (now?.kind !== 'screen' || now.nits < old.nits * NEARLY || now.wideMm < old.wideMm * NEARLY)
+  )
     losses.push('screen')
   if (
     old?.kind === 'filter' &&
@@ -56,7 +60,10 @@ export const lossesOf = (from: Part, to: Part): readonly string[] => {
 
 const rolesKnown = perKey<Catalogue, readonly Part[]>('parts that sit alike')
 
-/** All parts of a piece's role that go where it sits and give what it gives; worked out once for a catalogue, since every evaluation asks. */
+/**
+ * All parts of a piece's role that go where it sits and give what it gives; worked out once for a catalogue, since
+ * every evaluation asks.
+ */
 const rolesHere = (catalogue: Catalogue, piece: PlacedPart): readonly Part[] => {
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return []
@@ -79,7 +86,10 @@ export const cheaperHere = (facts: Facts, piece: PlacedPart): readonly Part[] =>
 
 const equals = perKey<Catalogue, Part | undefined>('cheapest equal')
 
-/** The cheapest part in the shops that does all a piece does and holds as well where it sits; the same for a catalogue, so worked out once. */
+/**
+ * The cheapest part in the shops that does all a piece does and holds as well where it sits; the same for a catalogue,
+ * so worked out once.
+ */
 export const cheapestEqual = ({ shelf: { catalogue } }: Facts, piece: PlacedPart): Part | undefined =>
   equals(
     catalogue,
@@ -87,7 +97,10 @@ export const cheapestEqual = ({ shelf: { catalogue } }: Facts, piece: PlacedPart
     () =>
       rolesHere(catalogue, piece)
         .filter(
-          (part) => comparedMinor(part) < piece.part.price.usual && lossesOf(piece.part, part).length === 0 && holdsAsWell(piece, part),
+          (part) =>
+            comparedMinor(part) < piece.part.price.usual &&
+            lossesOf(piece.part, part).length === 0 &&
+            holdsAsWell(piece, part),
         )
         .sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))[0],
   )
@@ -100,6 +113,10 @@ export const holdsAsWell = (piece: PlacedPart, part: Part): boolean => {
   const host = { part: piece.host.part, mount }
   return part.mounts.some((own) => {
     const made = mate(host, { part, mount: own })
-    return made.ok && (made.value.holdsTwist || !before.holdsTwist) && made.value.limitG >= Math.min(before.limitG, part.massG * 2)
+    return (
+      made.ok &&
+      (made.value.holdsTwist || !before.holdsTwist) &&
+      made.value.limitG >= Math.min(before.limitG, part.massG * 2)
+    )
   })
 }

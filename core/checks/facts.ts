@@ -109,13 +109,22 @@ import { type Demand, demandsOf } from '../wiring/index.ts'
 export interface Shelf {
   readonly catalogue: Catalogue
   readonly owned: ReadonlyMap<string, number>
-  /** What the price ledger says today, by part; and how bills are made up. Without them only the catalogue's prices count. */
+  /**
+   * What the price ledger says today, by part; and how bills are made up. Without them only the catalogue's prices
+   * count.
+   */
   readonly prices?: ReadonlyMap<string, PriceView>
   readonly rules?: BillRules
-  /** The currency that catalogue and ledger are kept in, and what others are worth in it. Without it they are the rig's own. */
+  /**
+   * The currency that catalogue and ledger are kept in, and what others are worth in it. Without it they are the rig's
+   * own.
+   */
   readonly home?: string
   readonly rates?: readonly Rate[]
-  /** The currency that all prices above were put into, tax in them; what they were made from; and whether no rate between the two is known. */
+  /**
+   * The currency that all prices above were put into, tax in them; what they were made from; and whether no rate
+   * between the two is known.
+   */
   readonly pricedIn?: { readonly currency: string; readonly kept: Shelf; readonly noRate: boolean }
   /** The parts whose mass was weighed, and on which day; and those whose figures the operator typed in. */
   readonly weighed?: ReadonlyMap<string, string>
@@ -155,7 +164,8 @@ interface Earlier {
 const makers = {
   points: (assembly: Assembly): readonly Point[] => pointsOf(assembly),
   /** The parts of the leads that are plugged in, by instance. */
-  cables: (assembly: Assembly, shelf: Shelf): ReadonlyMap<string, Part> => cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
+  cables: (assembly: Assembly, shelf: Shelf): ReadonlyMap<string, Part> =>
+    cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
   leads: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Run[] => runsOf(assembly, facts.cables),
   mass: (assembly: Assembly, _: Shelf, facts: Earlier): Mass =>
     massOf(
@@ -195,7 +205,12 @@ const makers = {
   pictures: (assembly: Assembly, _: Shelf, facts: Earlier): readonly PicturePath[] => picturesOf(assembly, facts.leads),
   sounds: (assembly: Assembly, _: Shelf, facts: Earlier): readonly SoundSource[] => soundsOf(assembly, facts.leads),
   recordings: (assembly: Assembly, { limits }: Shelf): readonly Recording[] =>
-    recordingsOf(assembly, minutesOf(dayOf(assembly.rig.brief), 'roll'), assembly.rig.brief.codec, marginsOf(limits).record),
+    recordingsOf(
+      assembly,
+      minutesOf(dayOf(assembly.rig.brief), 'roll'),
+      assembly.rig.brief.codec,
+      marginsOf(limits).record,
+    ),
   /** How it hangs from each top handle, the best first; and from that one. */
   hangs: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Hang[] => hangsOf(assembly, facts.mass),
   hang: (_: Assembly, __: Shelf, facts: Earlier): Hang | undefined => facts.hangs[0],
@@ -203,13 +218,15 @@ const makers = {
   /** The bill over what is still to buy, with sending and tax. */
   bill: (_: Assembly, shelf: Shelf, facts: Earlier): Bill => billOf(facts.cost.usual, shelf.rules ?? plainRules),
   /** How likely the bill stays within the brief's money; sending is taken as it is at usual prices. */
-  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): Chance => chanceOf(facts.cost, assembly.rig.brief.budgetMinor, shelf),
+  chance: (assembly: Assembly, shelf: Shelf, facts: Earlier): Chance =>
+    chanceOf(facts.cost, assembly.rig.brief.budgetMinor, shelf),
   clashes: (assembly: Assembly): readonly Clash[] => clashesOf(assembly),
   size: (assembly: Assembly): Size => sizeOf(assembly.placed.filter(inHand)),
   /** What the brief asks of this set-up: on a stand nobody wants a handle. */
   needs: (assembly: Assembly): readonly Need[] =>
     needsOf(assembly.rig.brief).filter(
-      ({ capability }) => isPosture(assembly.setup.support) || capabilities[capability].station !== 'grip' || capability === 'tether',
+      ({ capability }) =>
+        isPosture(assembly.setup.support) || capabilities[capability].station !== 'grip' || capability === 'tether',
     ),
   unmet: (assembly: Assembly, _: Shelf, facts: Earlier): readonly Need[] =>
     unmet(
@@ -219,21 +236,29 @@ const makers = {
   /** The first invasion of every room; hands are taken with gloves when the brief is cold. */
   invasions: (assembly: Assembly): readonly Invasion[] =>
     assembly.placed.flatMap((piece) =>
-      kindsOf(piece.part).flatMap((kind) => invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0)),
+      kindsOf(piece.part).flatMap((kind) =>
+        invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0),
+      ),
     ),
   /** Levers and knobs that a gloved hand can not reach; empty when it is warm. */
   gloved: (assembly: Assembly): readonly Invasion[] =>
-    gloveMm(assembly) > 0 ? assembly.placed.flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly))) : [],
+    gloveMm(assembly) > 0
+      ? assembly.placed.flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)))
+      : [],
   stand: (assembly: Assembly, _: Shelf, facts: Earlier): Stand => standOf(assembly, facts.mass),
   hands: (assembly: Assembly, _: Shelf, facts: Earlier): TwoHands | undefined => twoHandsOf(assembly, facts.mass),
   grips: (assembly: Assembly): readonly Grip[] => gripsOf(assembly),
   onPlate: (assembly: Assembly, _: Shelf, facts: Earlier): OnPlate | undefined => onPlateOf(assembly, facts.mass),
-  gimbal: (assembly: Assembly, _: Shelf, facts: Earlier): ReturnType<typeof beyondGimbal> => beyondGimbal(assembly, facts.mass),
+  gimbal: (assembly: Assembly, _: Shelf, facts: Earlier): ReturnType<typeof beyondGimbal> =>
+    beyondGimbal(assembly, facts.mass),
   shoulder: (assembly: Assembly, _: Shelf, facts: Earlier): Shoulder | undefined => shoulderOf(assembly, facts.mass),
   tip: (assembly: Assembly, _: Shelf, facts: Earlier): Tip | undefined => tipOf(assembly, facts.leadWeights),
   /** The lens on the camera and what stands before it. */
   front: (assembly: Assembly): Front | undefined => frontOf(assembly),
-  /** All pictures that are delivered from a take of this set-up, the chief one first, as the parts of the sensor they use. */
+  /**
+   * All pictures that are delivered from a take of this set-up, the chief one first, as the parts of the sensor they
+   * use.
+   */
   deliveries: (assembly: Assembly): readonly { readonly aspect: AspectId; readonly picture: Sensor }[] => {
     const sensor = sensorOf(assembly)
     return aspectsOf(assembly).flatMap((aspect) =>
@@ -243,11 +268,14 @@ const makers = {
   /** The part of the sensor that the chief picture uses, as this set-up holds the camera. */
   picture: (_: Assembly, __: Shelf, { deliveries: [chief] }: Earlier): Sensor | undefined => chief?.picture,
   /** From where on the front of the lens is clear of every picture that is delivered. */
-  clean: (_: Assembly, __: Shelf, { front, deliveries }: Earlier): Clean | undefined => front && cleanOfAll(front, deliveries),
+  clean: (_: Assembly, __: Shelf, { front, deliveries }: Earlier): Clean | undefined =>
+    front && cleanOfAll(front, deliveries),
   /** The lenses that come along on this camera: the brief's, or else those on the set-ups. */
   lensKit: (assembly: Assembly, shelf: Shelf): readonly LensFit[] => {
     const [camera] = assembly.placed
-    return camera ? lensFits(camera.part, lensUses(assembly, shelf), shelf.catalogue, atHand(assembly, shelf), deliveryOf(assembly)) : []
+    return camera
+      ? lensFits(camera.part, lensUses(assembly, shelf), shelf.catalogue, atHand(assembly, shelf), deliveryOf(assembly))
+      : []
   },
   light: (assembly: Assembly): LightPlan => lightPlan(assembly),
   /** Neutral density for the whole lens kit, variable or fixed, by the ways there are. */
@@ -256,7 +284,10 @@ const makers = {
     shelf: Shelf,
     facts: Earlier,
   ): readonly { readonly effect: 'variable-nd' | 'nd'; readonly ways: readonly EconomyWay[] }[] =>
-    (['variable-nd', 'nd'] as const).map((effect) => ({ effect, ways: economyOf(facts.lensKit, effect, shelf.catalogue, shelf.owned) })),
+    (['variable-nd', 'nd'] as const).map((effect) => ({
+      effect,
+      ways: economyOf(facts.lensKit, effect, shelf.catalogue, shelf.owned),
+    })),
   supports: (assembly: Assembly): readonly SupportReach[] => supportsOf(assembly),
   drives: (assembly: Assembly): readonly Drive[] => drivesOf(assembly),
   /** What the lens on the camera sees at its widest. */
@@ -285,7 +316,8 @@ export type Facts = { readonly assembly: Assembly; readonly shelf: Shelf } & {
 }
 
 /**
- * The pictures a take of this set-up is for. A camera is turned on its side for the upright ones of the brief; held level it takes the chief one
+ * The pictures a take of this set-up is for. A camera is turned on its side for the upright ones of the brief; held
+ * level it takes the chief one
  * and all that are cut from it.
  */
 const aspectsOf = ({ rig, setup }: Assembly): readonly AspectId[] => {
@@ -304,7 +336,10 @@ export const deliveryOf = (assembly: Assembly): Delivery => ({
 const cleanOfAll = (front: Front, deliveries: readonly { readonly picture: Sensor }[]): Clean | undefined =>
   deliveries
     .map(({ picture }) => cleanOf(front, picture))
-    .reduce<Clean | undefined>((worst, one) => (!worst || (one.fromMm ?? Infinity) > (worst.fromMm ?? Infinity) ? one : worst), undefined)
+    .reduce<Clean | undefined>(
+      (worst, one) => (!worst || (one.fromMm ?? Infinity) > (worst.fromMm ?? Infinity) ? one : worst),
+      undefined,
+    )
 
 /** What is owned, and what the kit brings anyway. */
 const atHand = ({ rig }: Assembly, { owned }: Shelf): ReadonlyMap<string, number> => {
@@ -368,7 +403,10 @@ const queries = queriesFor(
   Object.fromEntries(
     factNames.map((name) => {
       const make = told(name, makers[name] as Made[string])
-      return [name, { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts) } satisfies Question]
+      return [
+        name,
+        { about: about[name], answer: (facts) => make(facts.assembly, facts.shelf, facts) } satisfies Question,
+      ]
     }),
   ),
   (id) => rules.get(id),
@@ -413,20 +451,27 @@ const factsAt = (moment: Moment, assembly: Assembly, shelf: Shelf): Facts => {
 }
 
 /**
- * The same figures in the plainest way: each from all the pieces, with nothing taken over from anywhere. What tests hold the questions of a moment to.
+ * The same figures in the plainest way: each from all the pieces, with nothing taken over from anywhere. What tests
+ * hold the questions of a moment to.
  */
 export const plainFactsOf = (assembly: Assembly, shelf: Shelf): Facts => {
   const facts = { assembly, shelf } as Facts
   for (const name of factNames) {
     let made: { readonly value: unknown } | undefined
     const make = told(name, makers[name] as Made[string])
-    Object.defineProperty(facts, name, { enumerable: true, get: () => (made ??= { value: make(assembly, shelf, facts) }).value })
+    Object.defineProperty(facts, name, {
+      enumerable: true,
+      get: () => (made ??= { value: make(assembly, shelf, facts) }).value,
+    })
   }
   return facts
 }
 
-/** The figures of one placed set-up. Reading one that can't be worked out throws a `FactFailure`, again at each reading. */
-export const factsOf = (assembly: Assembly, shelf: Shelf): Facts => factsAt(firstMoment(queries, assembly, shelf), assembly, shelf)
+/**
+ * The figures of one placed set-up. Reading one that can't be worked out throws a `FactFailure`, again at each reading.
+ */
+export const factsOf = (assembly: Assembly, shelf: Shelf): Facts =>
+  factsAt(firstMoment(queries, assembly, shelf), assembly, shelf)
 
 /**
  * The figures after an edit: what it does not reach stands as it was worked out before.

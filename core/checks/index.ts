@@ -14,7 +14,16 @@ import { askable, type Facts, momentOf } from './facts.ts'
 export * from './check.ts'
 export { shelfFor } from './priced.ts'
 export { blankWhereFailed } from './shown-facts.ts'
-export { type FactName, factNames, type Facts, factsAfter, factsOf, momentOf, plainFactsOf, type Shelf } from './facts.ts'
+export {
+  type FactName,
+  factNames,
+  type Facts,
+  factsAfter,
+  factsOf,
+  momentOf,
+  plainFactsOf,
+  type Shelf,
+} from './facts.ts'
 export { FactFailure } from './failure.ts'
 export { type Limit, type Limits, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
 export { MARGINS, marginsOf } from './margins.ts'
@@ -36,8 +45,13 @@ const lists: Readonly<Record<Family, readonly Check[]>> = {
   need: needChecks,
 }
 
-/** Every check, in the order of their ids, whatever their family. A test holds this list to the directories and the docs. */
-export const checks: readonly Check[] = families.flatMap((family) => lists[family]).sort((a, b) => (a.id < b.id ? -1 : 1))
+/**
+ * Every check, in the order of their ids, whatever their family. A test holds this list to the directories and the
+ * docs.
+ */
+export const checks: readonly Check[] = families
+  .flatMap((family) => lists[family])
+  .sort((a, b) => (a.id < b.id ? -1 : 1))
 
 for (const { id, judgeAll, about } of checks) askable(id, { about, answer: judgeAll })
 
@@ -59,7 +73,8 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
 }
 
 /** What makes two findings of different assessments the same trouble. */
-export const findingKey = (finding: Finding): string => [finding.check, finding.level, finding.key, ...[...finding.parts].sort()].join(' ')
+export const findingKey = (finding: Finding): string =>
+  [finding.check, finding.level, finding.key, ...[...finding.parts].sort()].join(' ')
 
 /** The operator's own limits, checked against what the checks take. */
 export const limitsSchema = limitsSchemaFor(checks)

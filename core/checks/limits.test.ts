@@ -10,7 +10,9 @@ import { allLimits, checks, limitsSchema, marginLines, marginsOf, paceOf, second
 const bar = tinyPart({ id: 'bar', massG: 500, centre: [20, 10, 0], mounts: [plug('foot', 'thread-1/4')] })
 const tiny = tinyRig([bar], [on('bar', 'foot', 'camera', 'hole')])
 const said = (limits?: Record<string, Record<string, number>>) =>
-  evaluate(tiny.rig, 'main', { ...tiny.shelf, ...(limits ? { limits } : {}) }).findings.filter(({ check }) => check === 'single-screw')
+  evaluate(tiny.rig, 'main', { ...tiny.shelf, ...(limits ? { limits } : {}) }).findings.filter(
+    ({ check }) => check === 'single-screw',
+  )
 
 test('the operator’s own limit judges in place of the usual one, and is told in the words', () => {
   expect(said()[0]?.numbers).toMatchObject({ riskNm: 0.05, twistNm: expect.closeTo(0.5 * GRAVITY * 0.02, 9) })
@@ -50,19 +52,44 @@ test('own seconds count in the time to set up', () => {
   const quick = evaluate(tiny.rig, 'main', { ...tiny.shelf, limits: { seconds: { 'thread-1/4': 10 } } }).setupSeconds
   expect([usual, quick]).toEqual([25, 10])
   expect(paceOf({ seconds: { lead: 3 } }).lead).toBe(3)
-  expect(secondsOfWork({ seconds: { lead: 3 } }).find(({ option }) => option === 'lead')).toMatchObject({ usual: 8, own: 3 })
+  expect(secondsOfWork({ seconds: { lead: 3 } }).find(({ option }) => option === 'lead')).toMatchObject({
+    usual: 8,
+    own: 3,
+  })
 })
 
 test('own margins count in hours, in room on cards and in what a lead costs', () => {
-  const margins = { packDepthTimes: 0.8, converterTimes: 0.95, recordSpareTimes: 1.5, writeSpareTimes: 1.2, minuteMinor: 60 }
-  expect(marginsOf({ margins })).toEqual({ record: { spare: 1.5, write: 1.2 }, power: { depth: 0.8, converter: 0.95 }, minuteMinor: 60 })
-  expect(marginLines({ margins }).map(({ option, usual, own }) => [option, usual, own])).toContainEqual(['packDepthTimes', 0.9, 0.8])
+  const margins = {
+    packDepthTimes: 0.8,
+    converterTimes: 0.95,
+    recordSpareTimes: 1.5,
+    writeSpareTimes: 1.2,
+    minuteMinor: 60,
+  }
+  expect(marginsOf({ margins })).toEqual({
+    record: { spare: 1.5, write: 1.2 },
+    power: { depth: 0.8, converter: 0.95 },
+    minuteMinor: 60,
+  })
+  expect(marginLines({ margins }).map(({ option, usual, own }) => [option, usual, own])).toContainEqual([
+    'packDepthTimes',
+    0.9,
+    0.8,
+  ])
   const shelf = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
-  const [usual, mine] = [shelf, { ...shelf, limits: { margins } }].map((own) => evaluate(secondMark, 'crossing', own).facts)
+  const [usual, mine] = [shelf, { ...shelf, limits: { margins } }].map(
+    (own) => evaluate(secondMark, 'crossing', own).facts,
+  )
   const cell = usual?.network.cells[0]
   // 16 Wh at freezing: 16 x 0.9 x 0.8 and 16 x 0.8 x 0.8.
-  expect([cell?.usableWh, mine?.network.cells[0]?.usableWh]).toEqual([expect.closeTo(11.52, 9), expect.closeTo(10.24, 9)])
+  expect([cell?.usableWh, mine?.network.cells[0]?.usableWh]).toEqual([
+    expect.closeTo(11.52, 9),
+    expect.closeTo(10.24, 9),
+  ])
   expect((mine?.recordings[0]?.neededMin ?? 0) / (usual?.recordings[0]?.neededMin ?? 1)).toBeCloseTo(1.5 / 1.3, 12)
   // 8 s at 0.20 and at 0.60 a minute.
-  expect([usual && stockOf(usual).leadMinor, mine && stockOf(mine).leadMinor]).toEqual([expect.closeTo(8 / 3, 9), expect.closeTo(8, 9)])
+  expect([usual && stockOf(usual).leadMinor, mine && stockOf(mine).leadMinor]).toEqual([
+    expect.closeTo(8 / 3, 9),
+    expect.closeTo(8, 9),
+  ])
 })

@@ -64,7 +64,10 @@ export const marginLines = (own: Limits = {}): readonly Limit[] =>
   })
 
 /** Every limit that can be set, in the order of the checks. */
-export const limitsOf = (checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults'>[], own: Limits = {}): readonly Limit[] =>
+export const limitsOf = (
+  checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults'>[],
+  own: Limits = {},
+): readonly Limit[] =>
   checks.flatMap(({ id, title, source, defaults }) =>
     numbersOf(defaults).map(([option, usual]) => ({
       check: id,
@@ -86,7 +89,8 @@ export const optionsFor = <O>(id: string, options: z.ZodType<O>, defaults: O, ow
 }
 
 /**
- * The operator's limits as they are kept and as they travel in a rig file. An unknown check, an unknown option or a value that the check does not
+ * The operator's limits as they are kept and as they travel in a rig file. An unknown check, an unknown option or a
+ * value that the check does not
  * take is refused with its place.
  */
 export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 'defaults'>[]): z.ZodType<Limits> => {
@@ -94,7 +98,11 @@ export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 
   return z.record(z.string().max(60), z.record(z.string().max(40), z.number())).superRefine((limits, context) => {
     for (const [option, value] of Object.entries(limits[SECONDS] ?? {}))
       if (!usualSeconds.has(option) || !(value > 0 && value <= MOST_SECONDS))
-        context.addIssue({ code: 'custom', path: [SECONDS, option], message: 'a known kind of joint takes more than 0 and at most 900 s' })
+        context.addIssue({
+          code: 'custom',
+          path: [SECONDS, option],
+          message: 'a known kind of joint takes more than 0 and at most 900 s',
+        })
     for (const [option, value] of Object.entries(limits[MARGINS] ?? {})) {
       const margin = knownMargin(option)
       if (!margin || value < margin.least || value > margin.most)
@@ -108,7 +116,8 @@ export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 
       const check = byId.get(id)
       const known = new Map(numbersOf(check?.defaults))
       for (const option of Object.keys(own))
-        if (!known.has(option)) context.addIssue({ code: 'custom', path: [id, option], message: 'no check has a limit of this name' })
+        if (!known.has(option))
+          context.addIssue({ code: 'custom', path: [id, option], message: 'no check has a limit of this name' })
       const merged = check?.options.safeParse({ ...Object.fromEntries(known), ...own })
       for (const issue of merged?.success === false ? merged.error.issues : [])
         context.addIssue({ code: 'custom', path: [id, ...issue.path], message: issue.message })

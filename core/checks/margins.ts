@@ -31,7 +31,8 @@ const known = {
     usual: usualRecordMargins.write,
     least: 1,
     most: 4,
-    source: 'Workshop practice: speeds are stated for an empty, cool card; so much more keeps a fuller one from stopping.',
+    source:
+      'Workshop practice: speeds are stated for an empty, cool card; so much more keeps a fuller one from stopping.',
     guess: true,
   },
   packDepthTimes: {
@@ -39,7 +40,8 @@ const known = {
     usual: usualPowerMargins.depth,
     least: 0.3,
     most: 1,
-    source: 'Charge is rated down to the lowest volts a cell bears (IEC 61960); a camera switches off before, with about a tenth left in.',
+    source:
+      'Charge is rated down to the lowest volts a cell bears (IEC 61960); a camera switches off before, with about a tenth left in.',
     guess: false,
   },
   converterTimes: {
@@ -55,7 +57,8 @@ const known = {
     usual: MINUTE_MINOR,
     least: 0,
     most: 100_000,
-    source: 'A wish, no measurement: what you would pay for one minute less. The wiring plan sets it against money and grams.',
+    source:
+      'A wish, no measurement: what you would pay for one minute less. The wiring plan sets it against money and grams.',
     guess: false,
   },
 } as const satisfies Record<string, Known>

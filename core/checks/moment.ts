@@ -4,7 +4,9 @@ import { type Concern, concerns, concernsPart, type Part } from '../catalogue/in
 import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
 import type { Facts, Shelf } from './facts.ts'
 
-/** Objects whose fields are leaves of their own: a rule that reads the money of the brief does not hang on its hours. */
+/**
+ * Objects whose fields are leaves of their own: a rule that reads the money of the brief does not hang on its hours.
+ */
 const fielded = ['rig', 'setup', 'brief', 'shelf'] as const
 type Fielded = (typeof fielded)[number]
 
@@ -14,7 +16,12 @@ const nothing: ReadonlyMap<string, unknown> = new Map()
 const withoutNotes = ({ notes: _, ...rest }: Instance): Instance => rest
 
 /** Things that are made anew each time are taken for the old ones when they say the same. */
-const again = <T, K>(was: unknown, now: readonly T[], keyOf: (one: T) => K, same: (a: T, b: T) => boolean): readonly T[] => {
+const again = <T, K>(
+  was: unknown,
+  now: readonly T[],
+  keyOf: (one: T) => K,
+  same: (a: T, b: T) => boolean,
+): readonly T[] => {
   const old = new Map(((was ?? []) as readonly T[]).map((one) => [keyOf(one), one]))
   return now.map((one) => {
     const known = old.get(keyOf(one))
@@ -44,7 +51,10 @@ const concernLeaves = concerns.map((concern) => ({
   },
 }))
 
-/** What surrounds and makes up one placed set-up at one moment, as leaves. Lists of the very same things are the same list as before. */
+/**
+ * What surrounds and makes up one placed set-up at one moment, as leaves. Lists of the very same things are the same
+ * list as before.
+ */
 export class MomentLeaves {
   readonly #objects: Readonly<Record<Fielded, object>>
   readonly #lists = new Map<string, unknown>()
@@ -61,7 +71,9 @@ export class MomentLeaves {
     // The map says nothing that the list does not.
     this.#lists.set(
       'assembly.byInstance',
-      this.#lists.get('assembly.placed') === earlier.get('assembly.placed') ? earlier.get('assembly.byInstance') : byInstance,
+      this.#lists.get('assembly.placed') === earlier.get('assembly.placed')
+        ? earlier.get('assembly.byInstance')
+        : byInstance,
     )
     keep(
       'assembly.braces',
@@ -91,7 +103,8 @@ export class MomentLeaves {
     keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links']) })
     const partOf = (id: string) => shelf.catalogue?.parts.get(id)
     for (const { concern, leaf } of concernLeaves) {
-      const seen = (list: unknown) => ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
+      const seen = (list: unknown) =>
+        ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
       const pieces = seen(placed) as unknown as Assembly['placed']
       keep(leaf.placed, pieces)
       this.#lists.set(
@@ -126,7 +139,10 @@ interface Asking {
   readonly ask: Ask
 }
 
-/** A prototype of fields that ask for a leaf each time they are read. Queries read fields one by one; none may copy the object. */
+/**
+ * A prototype of fields that ask for a leaf each time they are read. Queries read fields one by one; none may copy the
+ * object.
+ */
 const fieldsOf = (of: string, names: readonly string[], elsewhere: Readonly<Record<string, string>> = {}): object =>
   Object.defineProperties(
     {},
@@ -190,14 +206,19 @@ const within = Object.fromEntries(
   ]),
 ) as unknown as Readonly<Record<Concern, Pick<typeof fields, 'assembly' | 'rig'>>>
 
-const asking = (ask: Ask, prototype: object, more: object = {}): object => Object.assign(Object.create(prototype) as object, { ask }, more)
+const asking = (ask: Ask, prototype: object, more: object = {}): object =>
+  Object.assign(Object.create(prototype) as object, { ask }, more)
 
 /** The figures as a query sees them: whatever it reads is noted. */
 const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Facts => {
   const lists = concern ? within[concern] : fields
   const rig = asking(ask, lists.rig, { brief: asking(ask, fields.brief) })
   const assembly = asking(ask, lists.assembly, { rig, setup: asking(ask, fields.setup) })
-  return Object.assign(Object.create(prototype) as object, { assembly, shelf: asking(ask, fields.shelf), ask }) as unknown as Facts
+  return Object.assign(Object.create(prototype) as object, {
+    assembly,
+    shelf: asking(ask, fields.shelf),
+    ask,
+  }) as unknown as Facts
 }
 
 /** A question about a moment, and the pieces it looks at; all of them when it names no concern. */
@@ -207,7 +228,10 @@ export interface Question {
 }
 
 /** Makes the queries of figures and rules from their makers: `fact mass`, `check over-mass`. */
-export const queriesFor = (facts: Readonly<Record<string, Question>>, rules: (id: string) => Question | undefined): Queries => {
+export const queriesFor = (
+  facts: Readonly<Record<string, Question>>,
+  rules: (id: string) => Question | undefined,
+): Queries => {
   const prototype = {}
   for (const name of Object.keys(facts))
     Object.defineProperty(prototype, name, {
@@ -250,7 +274,12 @@ export const firstMoment = (queries: Queries, assembly: Assembly, shelf: Shelf):
 }
 
 /** The moment after an edit, or one that is only tried. */
-export const nextMoment = ({ leaves: was, evaluator }: Moment, assembly: Assembly, shelf: Shelf, tried: boolean): Moment => {
+export const nextMoment = (
+  { leaves: was, evaluator }: Moment,
+  assembly: Assembly,
+  shelf: Shelf,
+  tried: boolean,
+): Moment => {
   const leaves = new MomentLeaves(assembly, shelf, was)
   return { leaves, evaluator: tried ? evaluator.fork(leaves.get) : evaluator.advance(leaves.get) }
 }

@@ -52,11 +52,15 @@ export const carried = ({ assembly }: Facts): boolean => isCarried(assembly.setu
 export const hangs = ({ assembly }: Facts): boolean => assembly.setup.support === 'hand-low'
 
 /** Does nothing sit on this piece? */
-export const isLeaf = (facts: Facts, piece: PlacedPart): boolean => !facts.assembly.placed.some(({ host }) => host === piece)
+export const isLeaf = (facts: Facts, piece: PlacedPart): boolean =>
+  !facts.assembly.placed.some(({ host }) => host === piece)
 
-const sitsOn = (piece: PlacedPart, point: Point): boolean => piece.host === point.piece && piece.joint?.hostMount === point.mount.id
+const sitsOn = (piece: PlacedPart, point: Point): boolean =>
+  piece.host === point.piece && piece.joint?.hostMount === point.mount.id
 
-/** Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none. */
+/**
+ * Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none.
+ */
 export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Point) => boolean): Remedy | undefined => {
   const { setup } = facts.assembly
   const others = facts.assembly.placed.filter((other) => !ridesOn(other, piece))
@@ -96,19 +100,35 @@ export const swapRemedy = (facts: Facts, piece: PlacedPart, to: Part): Remedy | 
   if (!now || now.joints.length < setup.joints.length) return undefined
   const placed = placeSetup(edited.value, now, facts.shelf.catalogue)
   const swapped = placed.byInstance.get(piece.instance.id)
-  if (!swapped || swapped.mate?.ok === false || clashWith(swapped, placed.placed) > clashWith(piece, facts.assembly.placed))
+  if (
+    !swapped ||
+    swapped.mate?.ok === false ||
+    clashWith(swapped, placed.placed) > clashWith(piece, facts.assembly.placed)
+  )
     return undefined
-  return { text: 'swap the {role} for {part}', numbers: {}, names: { role: roles[piece.part.role].title, part: to.name }, commands }
+  return {
+    text: 'swap the {role} for {part}',
+    numbers: {},
+    names: { role: roles[piece.part.role].title, part: to.name },
+    commands,
+  }
 }
 
-/** The first place a new part can go without touching anything: the edits that add it and seat it there. @param at the points that are looked at */
+/**
+ * The first place a new part can go without touching anything: the edits that add it and seat it there. @param at the
+ * points that are looked at
+ */
 export const addRemedy = (facts: Facts, part: Part, at: readonly Point[] = facts.points): Remedy | undefined => {
   const { rig, setup, placed } = facts.assembly
   const loose = facts.assembly.loose.find(({ instance }) => instance.partId === part.id)?.instance
   const instance = loose ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
   const add: Command[] = loose ? [{ do: 'status', instance: loose.id, status: 'in' }] : [{ do: 'add', instance }]
   for (const point of at) {
-    if (!point.open || !part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part, mount }).ok)) continue
+    if (
+      !point.open ||
+      !part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part, mount }).ok)
+    )
+      continue
     const seating = seatingsAt(point, instance, part).find((option) => clashWith(option.piece, placed) === 0)
     if (seating)
       return {
@@ -131,12 +151,18 @@ export const bagRemedy = (facts: Facts, parts: readonly Part[]): Remedy | undefi
         text: 'take {part} along',
         numbers: {},
         names: { part: parts.map(({ name }) => name).join(' and ') },
-        commands: parts.map((part, i) => ({ do: 'add', instance: { id: ids[i] ?? part.id, partId: part.id, status: 'in' } })),
+        commands: parts.map((part, i) => ({
+          do: 'add',
+          instance: { id: ids[i] ?? part.id, partId: part.id, status: 'in' },
+        })),
       }
 }
 
 /** Pieces of the kit, on the rig or in the bag, that a predicate picks. */
-export const kitThat = ({ assembly }: Facts, wanted: (part: Part) => boolean): readonly { readonly id: string; readonly part: Part }[] =>
+export const kitThat = (
+  { assembly }: Facts,
+  wanted: (part: Part) => boolean,
+): readonly { readonly id: string; readonly part: Part }[] =>
   piecesIn(assembly)
     .filter(({ part }) => wanted(part))
     .map(({ instance, part }) => ({ id: instance.id, part }))
@@ -176,7 +202,10 @@ export const dispensable = (facts: Facts): readonly PlacedPart[] => {
 }
 
 /** Maps a list only as far as it is read, since working out a proposal is dear. */
-export const eachOf = function* <T>(list: readonly T[], propose: (item: T) => Remedy | undefined): Generator<Remedy | undefined> {
+export const eachOf = function* <T>(
+  list: readonly T[],
+  propose: (item: T) => Remedy | undefined,
+): Generator<Remedy | undefined> {
   for (const item of list) yield propose(item)
 }
 
@@ -194,14 +223,19 @@ export const overLimit = ({ mate: made }: PlacedPart): { readonly message: 'over
   made?.ok && made.value.limitBy === 'maker' ? { message: 'over', level: 'stop' } : { message: 'usual', level: 'risk' }
 
 /** How a finding says it: what hangs from the joint, or stands on it. */
-export const loadWords = (piece: PlacedPart, { far }: JointLoad, support: Support): { readonly way: string; readonly what: string } => ({
+export const loadWords = (
+  piece: PlacedPart,
+  { far }: JointLoad,
+  support: Support,
+): { readonly way: string; readonly what: string } => ({
   way: isCarried(support) ? 'hang' : 'stand',
   what: far === 'guest' ? piece.part.name : 'the rest of the rig',
 })
 
 /** Is the rig used on the move? */
 export const onTheRun = ({ assembly }: Facts): boolean =>
-  assembly.setup.support !== 'tripod' && (assembly.rig.brief.kind === 'run-and-gun' || assembly.rig.brief.conditions.includes('running'))
+  assembly.setup.support !== 'tripod' &&
+  (assembly.rig.brief.kind === 'run-and-gun' || assembly.rig.brief.conditions.includes('running'))
 
 /** Parts that could take a piece's place, the readiest first. */
 export const rivals = (facts: Facts, piece: PlacedPart, wanted: (part: Part) => boolean): readonly Part[] =>

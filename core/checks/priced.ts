@@ -36,7 +36,8 @@ const viewIn = (view: PriceView, { factor = 0 }: PriceTerms): PriceView => {
 const pricedShelf = perKey<Shelf, Shelf>('priced shelf')
 
 /**
- * What surrounds a rig, with every price in the rig's own currency and with tax: catalogue, ledger, sending. Made once for a currency; asked
+ * What surrounds a rig, with every price in the rig's own currency and with tax: catalogue, ledger, sending. Made once
+ * for a currency; asked
  * again with what it gave, it gives the same. Without a rate nothing has a price, and `pricedIn.noRate` says why.
  */
 export const shelfFor = (rig: Rig, given: Shelf): Shelf => {
@@ -48,7 +49,9 @@ export const shelfFor = (rig: Rig, given: Shelf): Shelf => {
   return pricedShelf(shelf, currency, () => ({
     ...shelf,
     catalogue: partsIn(shelf.catalogue, terms),
-    ...(shelf.prices ? { prices: new Map([...shelf.prices].map(([id, view]) => [id, viewIn(view, terms)] as const)) } : {}),
+    ...(shelf.prices
+      ? { prices: new Map([...shelf.prices].map(([id, view]) => [id, viewIn(view, terms)] as const)) }
+      : {}),
     rules: rulesIn(currency, shelf),
     pricedIn: { currency, kept: shelf, noRate: terms.factor === undefined },
   }))

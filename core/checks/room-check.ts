@@ -13,7 +13,10 @@ interface RoomSubject {
 
 type Words = Pick<CheckDefinition<RoomSubject, object>, 'id' | 'family' | 'title' | 'why' | 'level' | 'source'>
 
-/** What the rules about one kind of room have in common: they differ in the room, the words, and how far the hand reaches. */
+/**
+ * What the rules about one kind of room have in common: they differ in the room, the words, and how far the hand
+ * reaches.
+ */
 export const roomCheck = (
   words: Words & {
     readonly kind: Room['kind']
@@ -24,7 +27,9 @@ export const roomCheck = (
 ): Check => {
   const { kind, among = (facts: Facts) => facts.invasions, needs = ['invasions'], when = () => true, ...fields } = words
   const found = (facts: Facts, { piece, index }: RoomSubject) =>
-    among(facts).find((one) => one.piece.instance.id === piece.instance.id && one.piece.part.rooms.indexOf(one.room) === index)
+    among(facts).find(
+      (one) => one.piece.instance.id === piece.instance.id && one.piece.part.rooms.indexOf(one.room) === index,
+    )
   return defineCheck<RoomSubject, object>({
     ...fields,
     ...noOptions,

@@ -12,7 +12,10 @@ const noFlow: Flow = {
   wallW: 0,
   lossW: 0,
 }
-/** What a screen shows in place of a figure that can't be worked out; those not named are an empty list or nothing at all. */
+/**
+ * What a screen shows in place of a figure that can't be worked out; those not named are an empty list or nothing at
+ * all.
+ */
 const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   cables: new Map(),
   mass: { totalG: 0, inHandG: 0, unknown: [], centre: zero },
@@ -36,7 +39,10 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
     phases: [],
   },
   ...Object.fromEntries(
-    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean', 'sight'] as const).map((name) => [name, undefined]),
+    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean', 'sight'] as const).map((name) => [
+      name,
+      undefined,
+    ]),
   ),
 }
 
@@ -45,7 +51,10 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
  * @param failed takes the names of the figures that failed, as they are read
  */
 export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => {
-  const shown = Object.assign(Object.create(shownFields) as object, { assembly: facts.assembly, shelf: facts.shelf }) as Facts
+  const shown = Object.assign(Object.create(shownFields) as object, {
+    assembly: facts.assembly,
+    shelf: facts.shelf,
+  }) as Facts
   sharingMoment(shown, facts)
   failures.set(shown, failed)
   return shown

@@ -63,7 +63,9 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
   const before = JSON.stringify(given.rig)
   freeze(given.rig)
   const facts = factsFor(given)
-  const judgement = check.judgements(facts).find((candidate) => candidate.group === group && candidate.message === given.message)
+  const judgement = check
+    .judgements(facts)
+    .find((candidate) => candidate.group === group && candidate.message === given.message)
   if (!judgement)
     return [
       `judged ${
@@ -79,7 +81,8 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
   const finding = check.run(facts).find(({ message }) => message === given.message)
   if (group === 'silent' ? finding !== undefined : finding === undefined)
     troubles.push(group === 'silent' ? 'a silent judgement became a finding' : 'no finding came of it')
-  if (finding && given.level && finding.level !== given.level) troubles.push(`is a ${finding.level}, expected a ${given.level}`)
+  if (finding && given.level && finding.level !== given.level)
+    troubles.push(`is a ${finding.level}, expected a ${given.level}`)
   if (finding && given.remedies !== undefined && finding.remedies.length !== given.remedies)
     troubles.push(`offers ${finding.remedies.length} remedies, expected ${given.remedies}`)
   for (const remedy of finding?.remedies ?? []) {
@@ -94,7 +97,8 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
 }
 
 /**
- * Everything wrong with a check or its cases: a wrong judgement, numbers, level or remedy; a changed rig; cases that repeat
+ * Everything wrong with a check or its cases: a wrong judgement, numbers, level or remedy; a changed rig; cases that
+ * repeat
  * each other; messages no case reaches; a limit that no case meets exactly. Empty when all is well.
  */
 export const complaints = (check: Check, cases: Cases): readonly string[] => {
@@ -109,7 +113,12 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
   )
   const seen = new Set<string>()
   for (const given of all) {
-    const key = JSON.stringify([given.rig, [...given.shelf.owned], [...given.shelf.catalogue.parts.values()], given.message])
+    const key = JSON.stringify([
+      given.rig,
+      [...given.shelf.owned],
+      [...given.shelf.catalogue.parts.values()],
+      given.message,
+    ])
     if (seen.has(key)) wrong.push(`${given.name}: the same case stands here twice`)
     seen.add(key)
   }
@@ -120,7 +129,10 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
   const meets = (given: Case) =>
     check
       .judgements(factsFor(given))
-      .some(({ numbers }) => limit && numbers && Math.abs((numbers[limit.measured] ?? NaN) - (numbers[limit.allowed] ?? NaN)) <= CLOSE)
+      .some(
+        ({ numbers }) =>
+          limit && numbers && Math.abs((numbers[limit.measured] ?? NaN) - (numbers[limit.allowed] ?? NaN)) <= CLOSE,
+      )
   if (limit && !all.some(meets)) wrong.push(`no case lies exactly at the limit (${limit.measured} = ${limit.allowed})`)
   const read = new Set<FactName>()
   for (const given of all) check.judgeAll(recorded(factsFor(given), read))

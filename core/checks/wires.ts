@@ -2,7 +2,16 @@ import { type PlacedPart, type SocketHere } from '../assembly/index.ts'
 import { gives, type Run, type RunEnd, takes } from '../cabling/index.ts'
 import { type Carried, connectors, mate, standardOf } from '../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../power/index.ts'
-import { type Candidate, type Demand, isTaken, type LeadOption, leadsBetween, othersFor, plugIn, type Stock } from '../wiring/index.ts'
+import {
+  type Candidate,
+  type Demand,
+  isTaken,
+  type LeadOption,
+  leadsBetween,
+  othersFor,
+  plugIn,
+  type Stock,
+} from '../wiring/index.ts'
 import type { Remedy } from './check.ts'
 import type { Facts } from './facts.ts'
 import { paceOf } from './limits.ts'
@@ -36,7 +45,11 @@ export const runNames = (run: Run): Record<string, string> => ({
   from: endName(run.from),
   to: endName(run.to),
 })
-export const runParts = (run: Run): readonly string[] => [run.link.cable, run.from.piece.instance.id, run.to.piece.instance.id]
+export const runParts = (run: Run): readonly string[] => [
+  run.link.cable,
+  run.from.piece.instance.id,
+  run.to.piece.instance.id,
+]
 
 const worded = (text: string, option: LeadOption, commands: Remedy['commands']): Remedy => ({
   text,
@@ -46,7 +59,11 @@ const worded = (text: string, option: LeadOption, commands: Remedy['commands']):
 })
 
 /** Other leads for the same two sockets, the best first. */
-export const swapLead = (facts: Facts, run: Run, wanted: (option: Candidate) => boolean = () => true): readonly Remedy[] => {
+export const swapLead = (
+  facts: Facts,
+  run: Run,
+  wanted: (option: Candidate) => boolean = () => true,
+): readonly Remedy[] => {
   const what = purposeOf(run)
   if (!what) return []
   const { rig, setup } = facts.assembly
@@ -85,12 +102,16 @@ export const joinRemedies = (facts: Facts, demand: Demand, most = 2): readonly R
   return options
     .sort((a, b) => a.cost - b.cost)
     .slice(0, most)
-    .map((option) => worded('plug in {part}: {from} to {to}', option, plugIn(assembly.rig, assembly.setup.id, option).commands))
+    .map((option) =>
+      worded('plug in {part}: {from} to {to}', option, plugIn(assembly.rig, assembly.setup.id, option).commands),
+    )
 }
 
 /** Batteries for a piece's own seat, those at hand first. */
 export const seatBattery = (facts: Facts, piece: PlacedPart, most = 2): readonly Remedy[] => {
-  const seats = facts.points.filter((point) => point.open && point.piece === piece && standardOf(point.mount.standard).kind === 'battery')
+  const seats = facts.points.filter(
+    (point) => point.open && point.piece === piece && standardOf(point.mount.standard).kind === 'battery',
+  )
   const fits = [...(facts.shelf.catalogue.byRole.get('battery') ?? [])]
     .filter((part) =>
       seats.some((seat) =>
@@ -132,4 +153,5 @@ export const endsOf = (run: Run): readonly (readonly [RunEnd, RunEnd])[] => [
 ]
 
 /** A battery of a kind, on the rig or in the bag. */
-export const batteryOf = (facts: Facts, kind: string) => batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)
+export const batteryOf = (facts: Facts, kind: string) =>
+  batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)

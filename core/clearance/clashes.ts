@@ -10,11 +10,17 @@ export interface Clash {
 }
 
 const measured = perPair('clash', (a: PlacedPart, b: PlacedPart): number =>
-  a.solids.reduce((deepest, { solid, shape, bounds }) => (solid.matter === 'soft' ? deepest : depthIn(shape, bounds, b, deepest)), 0),
+  a.solids.reduce(
+    (deepest, { solid, shape, bounds }) => (solid.matter === 'soft' ? deepest : depthIn(shape, bounds, b, deepest)),
+    0,
+  ),
 )
 
-/** How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch. */
-export const clashDepth = (a: PlacedPart, b: PlacedPart): number => (overlap(a.bounds, b.bounds, CLASH_MM) ? measured(a, b) : 0)
+/**
+ * How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch.
+ */
+export const clashDepth = (a: PlacedPart, b: PlacedPart): number =>
+  overlap(a.bounds, b.bounds, CLASH_MM) ? measured(a, b) : 0
 
 /** Does a piece run into any of the others? The sum of its depths, mm. */
 export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): number =>

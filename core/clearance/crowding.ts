@@ -32,7 +32,10 @@ export interface Crowd {
 /** The body of a straight plug in a socket, where the piece stands. */
 const plugIn = (piece: PlacedPart, socket: Socket): Plugged => {
   const { bodyMm, wideMm, tallMm } = connectors[socket.connector]
-  const plug = placeShape({ kind: 'box', centre: [0, 0, bodyMm / 2], size: [wideMm, tallMm, bodyMm] }, plugFrame({ piece, socket }))
+  const plug = placeShape(
+    { kind: 'box', centre: [0, 0, bodyMm / 2], size: [wideMm, tallMm, bodyMm] },
+    plugFrame({ piece, socket }),
+  )
   return { piece, socket, plug, bounds: boundsOf(plug) }
 }
 
@@ -63,6 +66,7 @@ export const crowdsOf = (assembly: Assembly): readonly Crowd[] => {
   const having = assembly.placed.filter(({ part }) => (part.sockets?.length ?? 0) > 0)
   for (const [i, first] of having.entries())
     for (const second of having.slice(i))
-      if (first === second || overlap(plugBounds(first), plugBounds(second), CLASH_MM)) all.push(...crowdsBetween(first, second))
+      if (first === second || overlap(plugBounds(first), plugBounds(second), CLASH_MM))
+        all.push(...crowdsBetween(first, second))
   return all
 }

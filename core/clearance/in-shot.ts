@@ -18,7 +18,8 @@ export interface Sight {
 const EDGE_MM = 0.5
 
 /**
- * The view of the lens on the camera at its shortest focal length: half angles `atan(wide / 2f)` and `atan(tall / 2f)` from the
+ * The view of the lens on the camera at its shortest focal length: half angles `atan(wide / 2f)` and `atan(tall / 2f)`
+ * from the
  * entrance pupil (pinhole model; distortion is not counted).
  * @param picture the part of the sensor that is used, mm; all of it when left out
  * @returns undefined when the sensor or the lens has no optical data.
@@ -36,7 +37,10 @@ export const sightOf = (assembly: Assembly, picture?: Picture): Sight | undefine
   return {
     lens,
     focalMm: glass.focalMinMm,
-    pyramid: { apex: point(frame, [0, 0, -glass.pupilMm]), edges: [edge(-1, -1), edge(1, -1), edge(1, 1), edge(-1, 1)] },
+    pyramid: {
+      apex: point(frame, [0, 0, -glass.pupilMm]),
+      edges: [edge(-1, -1), edge(1, -1), edge(1, 1), edge(-1, 1)],
+    },
   }
 }
 
@@ -48,7 +52,10 @@ export interface Intruder {
 
 /** Is a piece part of the light's own way: the lens, what it sits in, and what is screwed or clamped on its front? */
 export const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
-  ridesOn(piece, lens) || ridesOn(lens, piece) || piece.part.role === 'matte-box' || piece.host?.part.role === 'matte-box'
+  ridesOn(piece, lens) ||
+  ridesOn(lens, piece) ||
+  piece.part.role === 'matte-box' ||
+  piece.host?.part.role === 'matte-box'
 
 const remembered = perPairKey<PlacedPart, PlacedPart, number>('into the picture')
 
@@ -57,7 +64,10 @@ const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, picture: Picture | 
     Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))),
   )
 
-/** Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are vignetting, not this. */
+/**
+ * Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are
+ * vignetting, not this.
+ */
 export const inShotOf = (assembly: Assembly, picture?: Picture): readonly Intruder[] => {
   const sight = sightOf(assembly, picture)
   if (!sight) return []

@@ -42,7 +42,10 @@ const reachesOf = perThing('plug reaches of a piece', (piece: PlacedPart): reado
     const { wideMm, tallMm } = connectors[socket.connector]
     const lengthMm = straightPlugMm(socket.connector)
     const frame = plugFrame({ piece, socket })
-    return [socket, boundsOf(placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame))]
+    return [
+      socket,
+      boundsOf(placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame)),
+    ]
   }),
 )
 

@@ -35,7 +35,8 @@ const railOf = (piece: PlacedPart) => {
 }
 
 /**
- * The clamps of a rig that can't open, with both ends of their rails: an end is shut when something other than the clamped piece
+ * The clamps of a rig that can't open, with both ends of their rails: an end is shut when something other than the
+ * clamped piece
  * stands within one clamp's length beyond it.
  */
 export const entriesOf = (assembly: Assembly): readonly Entry[] =>
@@ -63,4 +64,5 @@ const sized = (along: Vec3, up: Vec3, takesMm: number): Vec3 => {
 }
 
 const sitsOnRail = (piece: PlacedPart, owner: PlacedPart, rail: string): boolean =>
-  (piece.host === owner && piece.joint?.hostMount === rail) || (owner.host === piece && owner.joint?.guestMount === rail)
+  (piece.host === owner && piece.joint?.hostMount === rail) ||
+  (owner.host === piece && owner.joint?.guestMount === rail)

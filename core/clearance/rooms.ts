@@ -40,7 +40,8 @@ const posed = (deg: number, shape: Placed): RoomPose => ({ deg, shape, bounds: b
 
 /** The poses of a room on its placed piece, in the order of the swing; a room without a hinge has one. */
 export const roomPoses = (piece: PlacedPart, room: Room, grownMm = 0): readonly RoomPose[] => {
-  const shape = grownMm > 0 ? (room.kind === 'hand' ? taller(room.shape, grownMm) : wider(room.shape, grownMm)) : room.shape
+  const shape =
+    grownMm > 0 ? (room.kind === 'hand' ? taller(room.shape, grownMm) : wider(room.shape, grownMm)) : room.shape
   const { hinge } = room
   if (!hinge) return [posed(0, placeShape(shape, piece.frame))]
   const poses: RoomPose[] = []
@@ -87,10 +88,16 @@ const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined
 }
 
 /**
- * The first invasion of each of a piece's rooms of one kind; a swing is followed until something solid stops it. Soft solids give way.
+ * The first invasion of each of a piece's rooms of one kind; a swing is followed until something solid stops it. Soft
+ * solids give way.
  * Answers are remembered for each pair of placed pieces, since an edit leaves most of them as they were.
  */
-export const invasionsOf = (assembly: Assembly, piece: PlacedPart, kind: Room['kind'], grownMm = 0): readonly Invasion[] =>
+export const invasionsOf = (
+  assembly: Assembly,
+  piece: PlacedPart,
+  kind: Room['kind'],
+  grownMm = 0,
+): readonly Invasion[] =>
   piece.part.rooms.flatMap((room, i): Invasion[] => {
     if (room.kind !== kind) return []
     const key = `${i} ${grownMm}`
@@ -103,10 +110,18 @@ export const invasionsOf = (assembly: Assembly, piece: PlacedPart, kind: Room['k
       if (by === piece) continue
       if (!overlap(swept, by.bounds, CLASH_MM)) continue
       const stop = stopOf(piece, by, key, () => firstStop(poses, by))
-      if (stop && (!worst || stop.pose < worst.pose || (stop.pose === worst.pose && stop.depthMm > worst.depthMm))) worst = { ...stop, by }
+      if (stop && (!worst || stop.pose < worst.pose || (stop.pose === worst.pose && stop.depthMm > worst.depthMm)))
+        worst = { ...stop, by }
     }
     if (!worst) return []
     return [
-      { piece, room, by: worst.by, freeDeg: poses[worst.pose - 1]?.deg ?? 0, fullDeg: room.hinge?.toDeg ?? 0, depthMm: worst.depthMm },
+      {
+        piece,
+        room,
+        by: worst.by,
+        freeDeg: poses[worst.pose - 1]?.deg ?? 0,
+        fullDeg: room.hinge?.toDeg ?? 0,
+        depthMm: worst.depthMm,
+      },
     ]
   })

@@ -43,7 +43,9 @@ export interface Watched {
   readonly aboveMm: number
   readonly aheadMm: number
   readonly besideMm: number
-  /** Of five lines of sight (middle and towards each corner), how many something solid cuts, and what cuts the first. */
+  /**
+   * Of five lines of sight (middle and towards each corner), how many something solid cuts, and what cuts the first.
+   */
   readonly hidden: number
   readonly by: PlacedPart | undefined
   /** Is its picture taller than wide, as the rig stands now? */
@@ -84,7 +86,10 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
     ].map(([x = 0, y = 0]) =>
       add(
         add(at, scale(out, OFF_GLASS_MM)),
-        add(scale(right, (x * TOWARDS_CORNER * optics.wideMm) / 2), scale(up, (y * TOWARDS_CORNER * optics.tallMm) / 2)),
+        add(
+          scale(right, (x * TOWARDS_CORNER * optics.wideMm) / 2),
+          scale(up, (y * TOWARDS_CORNER * optics.tallMm) / 2),
+        ),
       ),
     )
     const around = spots.map((spot) => between(spot, eye))
@@ -95,7 +100,10 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
           return (
             box !== undefined &&
             overlap(box, other.bounds) &&
-            other.solids.some(({ solid, shape, bounds }) => solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape))
+            other.solids.some(
+              ({ solid, shape, bounds }) =>
+                solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape),
+            )
           )
         }),
       )

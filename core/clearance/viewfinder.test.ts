@@ -25,10 +25,12 @@ const block = (centre: Vec3, size: Vec3): Part =>
 const screwed = on('block', 'foot', 'camera', 'hole')
 
 test('a wand above the lens, by hand', () => {
-  // The entrance pupil lies 50 mm before the sensor. At 25 mm the picture rises 15/25 of the depth: 60 mm at 100 mm ahead of it.
+  // The entrance pupil lies 50 mm before the sensor. At 25 mm the picture rises 15/25 of the depth: 60 mm at 100 mm
+  // ahead of it.
   const assembly = assemblyOf([block([0, 60, -150], [20, 20, 100])], [screwed])
   const [wand] = viewfinderOf(assembly, 25, whole)?.silhouettes ?? []
-  // Its front stands 150 mm ahead and begins 50 mm above the axis: 50 / 90 of the half height; its rear at 50 mm, 70 mm above: 70 / 30.
+  // Its front stands 150 mm ahead and begins 50 mm above the axis: 50 / 90 of the half height; its rear at 50 mm, 70 mm
+  // above: 70 / 30.
   const heights = wand?.outline.map(([, y]) => y) ?? []
   expect(Math.min(...heights)).toBeCloseTo(50 / 90, 9)
   expect(Math.max(...heights)).toBeCloseTo(70 / 30, 9)
@@ -51,7 +53,9 @@ test('a piece is drawn in the picture just when the solids say it stands in it',
         if (!sight || !shape) throw new Error('the lens sees')
         const into = reachInto(sight.pyramid, shape)
         fc.pre(Math.abs(into) > 1.5)
-        expect((viewfinderOf(assembly, 25, whole)?.silhouettes ?? []).some(({ piece }) => piece.instance.id === 'block')).toBe(into > 0)
+        expect(
+          (viewfinderOf(assembly, 25, whole)?.silhouettes ?? []).some(({ piece }) => piece.instance.id === 'block'),
+        ).toBe(into > 0)
       },
     ),
     { numRuns: 300 },

@@ -5,7 +5,9 @@ import { inTheWayOfLight, type Picture } from './in-shot.ts'
 /** A point in the picture: -1 to 1 from its left to its right edge, and from its lower to its upper. */
 export type InPicture = readonly [x: number, y: number]
 
-/** What a solid of the rig covers of the picture, seen from the entrance pupil: a convex outline that may run out of it. */
+/**
+ * What a solid of the rig covers of the picture, seen from the entrance pupil: a convex outline that may run out of it.
+ */
 export interface Silhouette {
   readonly piece: PlacedPart
   readonly outline: readonly InPicture[]
@@ -68,12 +70,18 @@ const touches = (outline: readonly InPicture[]): boolean => {
   )
 }
 
-/** The corners of a solid before a plane just ahead of the pupil; those behind are brought onto it along the solid's own edges. */
+/**
+ * The corners of a solid before a plane just ahead of the pupil; those behind are brought onto it along the solid's own
+ * edges.
+ */
 const ahead = (corners: readonly Vec3[]): readonly Vec3[] => {
   const before = corners.filter((p) => p[2] > NEAR_MM)
   if (before.length === corners.length || before.length === 0) return before
   const behind = corners.filter((p) => p[2] <= NEAR_MM)
-  return [...before, ...before.flatMap((p) => behind.map((q) => add(q, scale(subtract(p, q), (NEAR_MM - q[2]) / (p[2] - q[2])))))]
+  return [
+    ...before,
+    ...before.flatMap((p) => behind.map((q) => add(q, scale(subtract(p, q), (NEAR_MM - q[2]) / (p[2] - q[2]))))),
+  ]
 }
 
 /**
@@ -110,7 +118,9 @@ export const viewfinderOf = (assembly: Assembly, focalMm: number, picture: Pictu
     const [beside, above, depth] = seen(point(piece.frame, opening.at))
     if (depth <= NEAR_MM) return []
     const round = opening.clearMm !== undefined
-    const [w, h] = round ? [(opening.clearMm ?? 0) / 2, (opening.clearMm ?? 0) / 2] : [(opening.wideMm ?? 0) / 2, (opening.tallMm ?? 0) / 2]
+    const [w, h] = round
+      ? [(opening.clearMm ?? 0) / 2, (opening.clearMm ?? 0) / 2]
+      : [(opening.wideMm ?? 0) / 2, (opening.tallMm ?? 0) / 2]
     const at = (by: number): InPicture => [Math.max(0, (w + by) / depth / wide), Math.max(0, (h + by) / depth / tall)]
     return [{ piece, round, middle: project([beside, above, depth]), clear: at(-radius), dark: at(radius) }]
   })

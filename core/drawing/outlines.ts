@@ -1,6 +1,17 @@
 import type { Assembly, PlacedPart, PlacedSolid } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
-import { add, convexHull, cross, lengthOf, type Placed, type Point2, reach, scale, unit, type Vec3 } from '../kernel/index.ts'
+import {
+  add,
+  convexHull,
+  cross,
+  lengthOf,
+  type Placed,
+  type Point2,
+  reach,
+  scale,
+  unit,
+  type Vec3,
+} from '../kernel/index.ts'
 import { type Extent, type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
 
 /** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */
@@ -25,7 +36,9 @@ const at = (p: Point2): string => `${num(p[0])} ${num(p[1])}`
 const corners = (shape: Placed & { kind: 'box' }): Vec3[] =>
   [-1, 1].flatMap((a) =>
     [-1, 1].flatMap((b) =>
-      [-1, 1].map((c) => add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c))),
+      [-1, 1].map((c) =>
+        add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)),
+      ),
     ),
   )
 
@@ -82,7 +95,9 @@ const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fi
   const r = shape.radius
   if (look === 'ribs') {
     const count = Math.floor((half * 2 - 4) / RIB_MM)
-    return Array.from({ length: Math.max(0, count) }, (_, i) => tick(-half + 3.5 + i * RIB_MM, -r * 0.94, r * 0.94)).join('')
+    return Array.from({ length: Math.max(0, count) }, (_, i) =>
+      tick(-half + 3.5 + i * RIB_MM, -r * 0.94, r * 0.94),
+    ).join('')
   }
   if (look === 'grip')
     return [-0.55, -0.2, 0.2, 0.55]
@@ -157,7 +172,11 @@ export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, i
     const facing = Math.abs(nearness(view, axis))
     if (facing > 1 - SIDE_ON) {
       const centre = flat(view, shape.centre)
-      return { ...base, outline: circle(onSheet(fit, centre), shape.radius * fit.scale), detail: endOnLines(centre, shape, fit, look) }
+      return {
+        ...base,
+        outline: circle(onSheet(fit, centre), shape.radius * fit.scale),
+        detail: endOnLines(centre, shape, fit, look),
+      }
     }
     const round = look === 'foam' || look === 'grip' ? Math.min(shape.radius, lengthOf(shape.half)) * 0.9 : 1.2
     const outline = roundedPath(
@@ -167,7 +186,11 @@ export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, i
     return { ...base, outline, detail: facing < SIDE_ON ? sideOnLines(view, shape, fit, look) : '' }
   }
   const outline = silhouette(view, shape).map((p) => onSheet(fit, p))
-  return { ...base, outline: roundedPath(outline, (solid.roundMm ?? 1) * fit.scale), detail: boxLines(view, placed, outline, fit) }
+  return {
+    ...base,
+    outline: roundedPath(outline, (solid.roundMm ?? 1) * fit.scale),
+    detail: boxLines(view, placed, outline, fit),
+  }
 }
 
 /** Everything that is drawn of an assembly in one view, the farthest first. */

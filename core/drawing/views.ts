@@ -41,7 +41,10 @@ export interface Margins {
 
 const MOST_PX_PER_MM = 3
 
-/** The largest scale at which an extent fills a sheet inside its margins, centred. An empty sheet gives a tiny but usable scale. */
+/**
+ * The largest scale at which an extent fills a sheet inside its margins, centred. An empty sheet gives a tiny but
+ * usable scale.
+ */
 export const fitTo = (extent: Extent, width: number, height: number, margins: Margins): Fit => {
   const roomX = Math.max(20, width - margins.left - margins.right)
   const roomY = Math.max(20, height - margins.top - margins.bottom)

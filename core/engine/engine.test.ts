@@ -112,7 +112,8 @@ test.each([
   [null, {}, false],
 ])('%p and %p: the same %p', (a, b, expected) => expect(equalValues(a, b)).toBe(expected))
 
-// Random tables of queries over eight leaves: each sums, lists, counts, or refuses, over leaves and over queries before it.
+// Random tables of queries over eight leaves: each sums, lists, counts, or refuses, over leaves and over queries before
+// it.
 const LEAVES = 8
 const shapes = fc.array(
   fc.record({
@@ -125,7 +126,11 @@ const shapes = fc.array(
 type Shape = ReturnType<typeof shapes.generate>['value'][number]
 
 const numberOf = (value: unknown): number =>
-  Array.isArray(value) ? value.reduce((sum: number, one: unknown) => sum + numberOf(one), 0) : typeof value === 'number' ? value : 0
+  Array.isArray(value)
+    ? value.reduce((sum: number, one: unknown) => sum + numberOf(one), 0)
+    : typeof value === 'number'
+      ? value
+      : 0
 
 const tableOf =
   (all: readonly Shape[], hidden?: { at: number; read: () => number }): Queries =>
@@ -175,7 +180,10 @@ const answer = (evaluator: Evaluator, name: string): unknown => {
   }
 }
 
-/** Walks through edits, undos and forks; at each step some queries are asked in some order, and each must say what a new evaluator says. */
+/**
+ * Walks through edits, undos and forks; at each step some queries are asked in some order, and each must say what a new
+ * evaluator says.
+ */
 const walk = (
   queries: Queries,
   count: number,

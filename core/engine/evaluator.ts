@@ -33,7 +33,10 @@ interface Entry {
 /** What nobody looked at for so many moments is forgotten. */
 const KEPT_MOMENTS = 50
 
-/** How often queries were worked out, by name, since the evaluator began: what an edit costs is told in these, not in milliseconds. */
+/**
+ * How often queries were worked out, by name, since the evaluator began: what an edit costs is told in these, not in
+ * milliseconds.
+ */
 export type Counts = ReadonlyMap<string, number>
 
 /** A query that asks for itself, directly or by others. */
@@ -45,12 +48,14 @@ export class RingError extends Error {
   }
 }
 
-const same = (a: readonly unknown[], b: readonly unknown[]): boolean => a.length === b.length && a.every((one, i) => Object.is(one, b[i]))
+const same = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((one, i) => Object.is(one, b[i]))
 
 const isPlain = (value: object): boolean => Object.getPrototypeOf(value) === Object.prototype
 
 /**
- * Is a new value the same as an old one, so that the old object can stay? The same object; or lists and plain objects that hold the very same things;
+ * Is a new value the same as an old one, so that the old object can stay? The same object; or lists and plain objects
+ * that hold the very same things;
  * or maps and sets of the very same things in the same order. Never a tolerance: figures are compared bit by bit.
  */
 export const equalValues = (a: unknown, b: unknown): boolean => {
@@ -65,9 +70,12 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
 }
 
 /**
- * Answers queries and asks every question once. An entry keeps its value or error and all it read. In a later moment (`advance`) or beside
- * (`fork`) it stands again as soon as everything it read is what it was; only else it is worked out anew, and when the result is the same
- * the old object stays, so that whoever read it stands too (verify before recompute, equality cut-off, as demand-driven compilers do it).
+ * Answers queries and asks every question once. An entry keeps its value or error and all it read. In a later moment
+ * (`advance`) or beside
+ * (`fork`) it stands again as soon as everything it read is what it was; only else it is worked out anew, and when the
+ * result is the same
+ * the old object stays, so that whoever read it stands too (verify before recompute, equality cut-off, as demand-driven
+ * compilers do it).
  */
 export class Evaluator {
   readonly #queries: Queries
@@ -82,7 +90,13 @@ export class Evaluator {
   readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name) }
   #reads: Reads | undefined
 
-  private constructor(queries: Queries, leaves: Leaves, older: ReadonlyMap<string, Entry>, moment: number, parent?: Evaluator) {
+  private constructor(
+    queries: Queries,
+    leaves: Leaves,
+    older: ReadonlyMap<string, Entry>,
+    moment: number,
+    parent?: Evaluator,
+  ) {
     this.#queries = queries
     this.#leaves = leaves
     this.#older = older
@@ -95,7 +109,10 @@ export class Evaluator {
     return new Evaluator(queries, leaves, new Map(), 0)
   }
 
-  /** The same queries over the leaves of another moment: an edit, an undo, another price. This one can still be asked, about its own moment. */
+  /**
+   * The same queries over the leaves of another moment: an edit, an undo, another price. This one can still be asked,
+   * about its own moment.
+   */
   advance(leaves: Leaves): Evaluator {
     const known = new Map<string, Entry>()
     for (const [name, entry] of this.#older) if (entry.used > this.#moment - KEPT_MOMENTS) known.set(name, entry)
@@ -164,14 +181,18 @@ export class Evaluator {
     return entry
   }
 
-  /** Is everything an entry read what it was? Leaves first; then queries in the order they were asked, for a later one may hang on an earlier one. */
+  /**
+   * Is everything an entry read what it was? Leaves first; then queries in the order they were asked, for a later one
+   * may hang on an earlier one.
+   */
   #stands({ reads: { leaves, queries } }: Entry): boolean {
     for (const [name, saw] of leaves) if (!Object.is(this.#leaves(name), saw)) return false
     for (const [name, saw] of queries) {
       // What reads in a ring now did not before: then it does not stand.
       if (this.#running.has(name)) return false
       const entry = this.#entry(name)
-      if (entry !== saw && !(entry.error === undefined && saw.error === undefined && Object.is(entry.value, saw.value))) return false
+      if (entry !== saw && !(entry.error === undefined && saw.error === undefined && Object.is(entry.value, saw.value)))
+        return false
     }
     return true
   }

@@ -17,7 +17,12 @@ export const MOST_ROWS = 60_000
  * @returns `wrong-encoding` for anything else, since a guess would spoil names
  */
 export const decodeText = (bytes: Uint8Array): Outcome<string> => {
-  const wide = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : undefined
+  const wide =
+    bytes[0] === 0xff && bytes[1] === 0xfe
+      ? 'utf-16le'
+      : bytes[0] === 0xfe && bytes[1] === 0xff
+        ? 'utf-16be'
+        : undefined
   try {
     return good(new TextDecoder(wide ?? 'utf-8', { fatal: true }).decode(bytes))
   } catch {
@@ -55,7 +60,8 @@ export const unguarded = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ?
 export const isFormula = (cell: string): boolean => /^[=@\t\r]/.test(cell) || /^[+-][^\d.,]/.test(cell)
 
 /**
- * A figure as people write it: a point, or with semicolons between the cells also a comma before its decimals; groups of three by spaces or
+ * A figure as people write it: a point, or with semicolons between the cells also a comma before its decimals; groups
+ * of three by spaces or
  * the other sign. @returns undefined when it is none
  * @example "1.234,50" in a file with semicolons: 1234.5
  */
@@ -70,7 +76,10 @@ export const figureOf = (cell: string, delimiter: string): number | undefined =>
   return /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : undefined
 }
 
-/** Year, month and day of a text: `2026-11-25`, `25.11.2026`, or with slashes when only one of the two ways round is possible. */
+/**
+ * Year, month and day of a text: `2026-11-25`, `25.11.2026`, or with slashes when only one of the two ways round is
+ * possible.
+ */
 const partsOf = (text: string): readonly [string, string, string] | undefined => {
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text)
   if (iso) return [iso[1] ?? '', iso[2] ?? '', iso[3] ?? '']
@@ -83,7 +92,8 @@ const partsOf = (text: string): readonly [string, string, string] | undefined =>
 
 /**
  * A day as `2026-11-25`, or as spreadsheets write it.
- * @returns undefined when it is none, or could be two: 03/01/2025 is a day in March in one country and in January in another
+ * @returns undefined when it is none, or could be two: 03/01/2025 is a day in March in one country and in January in
+ * another
  */
 export const dayOf = (cell: string): string | undefined => {
   const parts = partsOf(cell.trim())

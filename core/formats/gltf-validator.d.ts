@@ -3,6 +3,10 @@ declare module 'gltf-validator' {
     data: Uint8Array,
     options?: { maxIssues?: number },
   ): Promise<{
-    issues: { numErrors: number; numWarnings: number; messages: { severity: number; code: string; message: string; pointer?: string }[] }
+    issues: {
+      numErrors: number
+      numWarnings: number
+      messages: { severity: number; code: string; message: string; pointer?: string }[]
+    }
   }>
 }

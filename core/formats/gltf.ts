@@ -59,7 +59,10 @@ const unitBar = (): Mesh => {
       const [c, s] = ring(i)
       positions.push(c, end / 2, s)
       normals.push(0, end, 0)
-      if (i < SIDES) indices.push(...(end === 1 ? [middle, middle + i + 2, middle + i + 1] : [middle, middle + i + 1, middle + i + 2]))
+      if (i < SIDES)
+        indices.push(
+          ...(end === 1 ? [middle, middle + i + 2, middle + i + 1] : [middle, middle + i + 1, middle + i + 2]),
+        )
     }
   }
   return { positions, normals, indices }
@@ -92,8 +95,11 @@ const spans = (positions: readonly number[]) => {
 
 /** The columns that carry a unit cube or bar to a placed shape, as glTF wants them: by columns, in metres. */
 const matrixOf = (shape: Placed): number[] => {
-  const [x, y, z]: readonly Vec3[] = shape.kind === 'box' ? shape.edges.map((edge) => scale(edge, 2)) : barAxes(shape.half, shape.radius)
-  return [x, y, z, shape.centre].flatMap((column, i) => [...scale(column ?? [0, 0, 0], METRE), i === 3 ? 1 : 0].map(tidy))
+  const [x, y, z]: readonly Vec3[] =
+    shape.kind === 'box' ? shape.edges.map((edge) => scale(edge, 2)) : barAxes(shape.half, shape.radius)
+  return [x, y, z, shape.centre].flatMap((column, i) =>
+    [...scale(column ?? [0, 0, 0], METRE), i === 3 ? 1 : 0].map(tidy),
+  )
 }
 
 const barAxes = (half: Vec3, radius: number): Vec3[] => {
@@ -106,7 +112,8 @@ const barAxes = (half: Vec3, radius: number): Vec3[] => {
 const tidy = (value: number): number => Math.round(value * 1e9) / 1e9 + 0
 
 /**
- * The placed assembly as glTF 2.0 (one file, its buffer inside): metres, y up, the lens looking along -z, one node a piece with its
+ * The placed assembly as glTF 2.0 (one file, its buffer inside): metres, y up, the lens looking along -z, one node a
+ * piece with its
  * solids as children, one material a look.
  * @returns the text of a `.gltf` file
  */
@@ -120,7 +127,12 @@ export const writeGltf = (assembly: Assembly): string => {
       target: VERTICES,
       ...spans(positions),
     },
-    { bytes: new Uint8Array(new Float32Array(normals).buffer), count: normals.length / 3, kind: 'VEC3', target: VERTICES },
+    {
+      bytes: new Uint8Array(new Float32Array(normals).buffer),
+      count: normals.length / 3,
+      kind: 'VEC3',
+      target: VERTICES,
+    },
     { bytes: new Uint8Array(new Uint16Array(indices).buffer), count: indices.length, kind: 'SCALAR', target: INDICES },
   ])
   let offset = 0
@@ -131,7 +143,9 @@ export const writeGltf = (assembly: Assembly): string => {
   })
   const buffer = new Uint8Array(offset)
   chunks.forEach(({ bytes }, i) => buffer.set(bytes, views[i]?.byteOffset))
-  const used = looks.filter((look) => assembly.placed.some(({ part }) => part.solids.some((solid) => (solid.look ?? 'plain') === look)))
+  const used = looks.filter((look) =>
+    assembly.placed.some(({ part }) => part.solids.some((solid) => (solid.look ?? 'plain') === look)),
+  )
   const meshes = used.flatMap((look, material) =>
     [0, 3].map((first, i) => ({
       name: `${i === 0 ? 'box' : 'bar'}, ${look}`,

@@ -8,7 +8,8 @@ import { dayOf, decodeText, figureOf, isFormula, readLockerCsv, readTable, ungua
 
 const today = '2026-11-25'
 const catalogue = catalogueOf(['calabash-85', 'typha-58-vintage', 'phragma-nd-82'].map((id) => tinyPart({ id })))
-const read = (text: string, taken: readonly string[] = []) => readLockerCsv(text, catalogue, today, new Set(taken), 'EUR')
+const read = (text: string, taken: readonly string[] = []) =>
+  readLockerCsv(text, catalogue, today, new Set(taken), 'EUR')
 
 test.each([
   ['1234.50', ',', 1234.5],
@@ -27,7 +28,9 @@ test.each([
   ['twelve', ',', undefined],
   ['1e3', ',', undefined],
   ['', ',', undefined],
-] as const)('the figure "%s" between "%s" is %s', (cell, delimiter, wanted) => expect(figureOf(cell, delimiter)).toBe(wanted))
+] as const)('the figure "%s" between "%s" is %s', (cell, delimiter, wanted) =>
+  expect(figureOf(cell, delimiter)).toBe(wanted),
+)
 
 test.each([
   ['2026-11-25', '2026-11-25'],
@@ -58,8 +61,10 @@ test('bytes: UTF-8 with and without its mark, UTF-16 both ways; anything else is
   expect(readTable('part,notes\na,"never closed\n')).toMatchObject({ ok: false, issues: [{ code: 'bad-quotes' }] })
 })
 
-// Written by a spreadsheet program from one sheet, with commas, with semicolons, as UTF-16 with tabs, and with a German one's figures.
-const spreadsheet = (name: string) => decodeText(readFileSync(join(import.meta.dirname, `fixtures/spreadsheet-${name}.csv`)))
+// Written by a spreadsheet program from one sheet, with commas, with semicolons, as UTF-16 with tabs, and with a German
+// one's figures.
+const spreadsheet = (name: string) =>
+  decodeText(readFileSync(join(import.meta.dirname, `fixtures/spreadsheet-${name}.csv`)))
 
 test.each(['comma', 'semicolon', 'utf16'])('a file a spreadsheet wrote is read as it was meant: %s', (name) => {
   const text = spreadsheet(name)
@@ -85,10 +90,12 @@ test.each(['comma', 'semicolon', 'utf16'])('a file a spreadsheet wrote is read a
 })
 
 test('decimal commas and days with points', () => {
-  expect(read('part;paid;measured (g);bought (YYYY-MM-DD)\r\ncalabash-85;1.234,50;371,5;01.03.2025\r\n')).toMatchObject({
-    ok: true,
-    pieces: [{ paidMinor: 123_450, measuredG: 371.5, boughtOn: '2025-03-01' }],
-  })
+  expect(read('part;paid;measured (g);bought (YYYY-MM-DD)\r\ncalabash-85;1.234,50;371,5;01.03.2025\r\n')).toMatchObject(
+    {
+      ok: true,
+      pieces: [{ paidMinor: 123_450, measuredG: 371.5, boughtOn: '2025-03-01' }],
+    },
+  )
 })
 
 test('a spreadsheet turned 1 March into 03/01/2025: it could be two days, so it is refused', () => {
@@ -119,7 +126,9 @@ const piece: fc.Arbitrary<LockerPiece> = fc
     }),
   )
   // A text of nothing but an apostrophe and a sign is read as guarded; nobody writes that.
-  .filter(({ place, notes }) => !/^'[=+\-@\t\r]/.test(place) && !/^'[=+\-@\t\r]/.test(notes) && !/\r/.test(place + notes))
+  .filter(
+    ({ place, notes }) => !/^'[=+\-@\t\r]/.test(place) && !/^'[=+\-@\t\r]/.test(notes) && !/\r/.test(place + notes),
+  )
 
 test('what is written comes back as it was, whatever is in its texts', () => {
   fc.assert(
@@ -127,7 +136,8 @@ test('what is written comes back as it was, whatever is in its texts', () => {
       const text = writeLockerCsv(pieces)
       // No cell starts as a formula does.
       const table = readTable(text)
-      if (table.ok) for (const { cells } of table.value.rows) for (const cell of cells) expect(/^[=@]/.test(cell)).toBe(false)
+      if (table.ok)
+        for (const { cells } of table.value.rows) for (const cell of cells) expect(/^[=@]/.test(cell)).toBe(false)
       expect(read(text)).toMatchObject({ ok: true, issues: [] })
       expect(read(text).pieces).toEqual(pieces)
     }),
@@ -135,7 +145,10 @@ test('what is written comes back as it was, whatever is in its texts', () => {
 })
 
 test('ids: given ones are kept, missing ones made anew beside those there are, twice is refused with both lines', () => {
-  expect(read('part\ncalabash-85\ncalabash-85\n', ['calabash-85-1']).pieces.map(({ id }) => id)).toEqual(['calabash-85-2', 'calabash-85-3'])
+  expect(read('part\ncalabash-85\ncalabash-85\n', ['calabash-85-1']).pieces.map(({ id }) => id)).toEqual([
+    'calabash-85-2',
+    'calabash-85-3',
+  ])
   expect(read('id,part\na,calabash-85\na,calabash-85\n')).toMatchObject({
     ok: false,
     issues: [{ line: 3, code: 'id-twice', names: { line: '2' } }],

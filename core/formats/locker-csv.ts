@@ -74,7 +74,11 @@ export const writeLockerCsv = (pieces: readonly LockerPiece[]): string =>
 /** Issues past this many are only counted. */
 export const MOST_ISSUES = 200
 
-const cellOf = (column: Column, raw: string, delimiter: string): { readonly value: unknown } | { readonly code: string } => {
+const cellOf = (
+  column: Column,
+  raw: string,
+  delimiter: string,
+): { readonly value: unknown } | { readonly code: string } => {
   const cell = unguarded(raw.trim())
   if (raw.trim() === cell && isFormula(cell)) return { code: 'formula' }
   if (cell === '') return { value: undefined }
@@ -104,7 +108,10 @@ const headerIssues = (table: Table): LineIssue[] =>
 
 const LOCKER_ID_DIGITS = 5
 
-/** The first free number after an id's beginning; where the last search ended is remembered, so that many pieces of one part cost one step each. */
+/**
+ * The first free number after an id's beginning; where the last search ended is remembered, so that many pieces of one
+ * part cost one step each.
+ */
 const freeId = (start: string, used: ReadonlySet<string>, nextOf: Map<string, number>): string => {
   const short = start.slice(0, 64 - 1 - LOCKER_ID_DIGITS)
   let n = nextOf.get(short) ?? 1
@@ -114,7 +121,8 @@ const freeId = (start: string, used: ReadonlySet<string>, nextOf: Map<string, nu
 }
 
 /**
- * Reads pieces from CSV, line by line, and says of every line what is wrong with it. A line without an id gets one of its part.
+ * Reads pieces from CSV, line by line, and says of every line what is wrong with it. A line without an id gets one of
+ * its part.
  * @param today days after it are refused
  * @param taken ids the locker has already: a line without an id never writes over them
  */
@@ -153,7 +161,8 @@ export const readLockerCsv = (
         const column = columns[i]
         if (!column) return
         const value = cellOf(column, cell, table.delimiter)
-        if ('code' in value) note(column.header, value.code, { cell: cell.slice(0, 40), words: column.words?.join(', ') ?? '' })
+        if ('code' in value)
+          note(column.header, value.code, { cell: cell.slice(0, 40), words: column.words?.join(', ') ?? '' })
         else if (value.value !== undefined) found[column.key] = value.value
       })
       const partId = typeof found['partId'] === 'string' ? found['partId'] : ''

@@ -88,10 +88,15 @@ test.each<[string, string, string, string]>([
 test('a file of the first version is brought up to date: level, nothing braced, nothing posed', () => {
   const first = spoilt((file) => {
     file.version = 1
-    const rig = file.rig as unknown as { version: number; brief: Record<string, unknown>; setups: Record<string, unknown>[] }
+    const rig = file.rig as unknown as {
+      version: number
+      brief: Record<string, unknown>
+      setups: Record<string, unknown>[]
+    }
     rig.version = 1
     delete rig.brief['wideMm']
-    for (const setup of rig.setups) for (const field of ['orientation', 'capG', 'braces', 'poses', 'links']) delete setup[field]
+    for (const setup of rig.setups)
+      for (const field of ['orientation', 'capG', 'braces', 'poses', 'links']) delete setup[field]
   })
   const report = readRigFile(first, catalogue)
   expect(report.issues).toEqual([])
@@ -110,5 +115,8 @@ test('what is older than any version ever written is refused, not guessed at', (
 })
 
 test('the longest file is named in the refusal', () => {
-  expect(readRigFile('x'.repeat(LONGEST_FILE + 1), catalogue).issues[0]?.numbers).toEqual({ count: LONGEST_FILE + 1, most: LONGEST_FILE })
+  expect(readRigFile('x'.repeat(LONGEST_FILE + 1), catalogue).issues[0]?.numbers).toEqual({
+    count: LONGEST_FILE + 1,
+    most: LONGEST_FILE,
+  })
 })

@@ -33,7 +33,8 @@ const sorted = (value: unknown): unknown => {
 }
 
 /**
- * Writes a rig as a file: keys sorted, parts by id, two spaces, one line feed at the end, so that equal rigs give equal bytes.
+ * Writes a rig as a file: keys sorted, parts by id, two spaces, one line feed at the end, so that equal rigs give equal
+ * bytes.
  * @param rig sound for this catalogue
  * @param limits the operator's own, so that whoever reads the file judges by the same
  */
@@ -67,7 +68,10 @@ const pathOf = (path: readonly PropertyKey[]): string =>
     .join('')
     .replace(/^\./, '')
 
-/** Brings a file of an older version up to the present one: its rig is lifted; parts have only ever gained optional fields. */
+/**
+ * Brings a file of an older version up to the present one: its rig is lifted; parts have only ever gained optional
+ * fields.
+ */
 const liftFile = (data: unknown): unknown => {
   const { version } = claimed(data)
   if (typeof version !== 'number' || version >= FILE_VERSION || version < 1) return data
@@ -82,19 +86,24 @@ const claimed = (data: unknown): { format: unknown; version: unknown } => {
 }
 
 /**
- * Reads a rig file against a catalogue. @returns a report with issues `file-too-long`, `not-json` (with the place), `not-a-rig-file`,
+ * Reads a rig file against a catalogue. @returns a report with issues `file-too-long`, `not-json` (with the place),
+ * `not-a-rig-file`,
  * `file-too-new`, `not-as-expected` (path and the schema's words), or those of an unsound rig.
  */
 export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
-  if (text.length > LONGEST_FILE) return refused([{ code: 'file-too-long', path: '', numbers: { count: text.length, most: LONGEST_FILE } }])
+  if (text.length > LONGEST_FILE)
+    return refused([{ code: 'file-too-long', path: '', numbers: { count: text.length, most: LONGEST_FILE } }])
   let data: unknown
   try {
     data = JSON.parse(text)
   } catch (error) {
-    return refused([{ code: 'not-json', path: '', names: { reason: error instanceof Error ? error.message.slice(0, 160) : '' } }])
+    return refused([
+      { code: 'not-json', path: '', names: { reason: error instanceof Error ? error.message.slice(0, 160) : '' } },
+    ])
   }
   const { format, version } = claimed(data)
-  if (format !== FILE_FORMAT) return refused([{ code: 'not-a-rig-file', path: 'format', names: { found: String(format).slice(0, 40) } }])
+  if (format !== FILE_FORMAT)
+    return refused([{ code: 'not-a-rig-file', path: 'format', names: { found: String(format).slice(0, 40) } }])
   if (typeof version === 'number' && version > FILE_VERSION)
     return refused([{ code: 'file-too-new', path: 'version', numbers: { version, known: FILE_VERSION } }])
   const parsed = rigFileSchema.safeParse(liftFile(data))

@@ -18,8 +18,10 @@ const sidesOf = ({ edges }: Pyramid): Vec3[] =>
 const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.map(unit) : [unit(shape.half)])
 
 /**
- * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to be clear of it;
- * zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses of edges); for cylinders
+ * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to
+ * be clear of it;
+ * zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses of edges); for
+ * cylinders
  * the radial directions towards each side and edge are tried as well.
  * @param enough an answer at or below this need not be the least: outside is outside
  */

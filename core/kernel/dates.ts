@@ -20,7 +20,9 @@ const dateOf = (days: number): string => {
   const sinceZero = days + 719_468
   const cycle = Math.floor(sinceZero / 146_097)
   const ofCycle = sinceZero - cycle * 146_097
-  const yearOf = Math.floor((ofCycle - Math.floor(ofCycle / 1460) + Math.floor(ofCycle / 36_524) - Math.floor(ofCycle / 146_096)) / 365)
+  const yearOf = Math.floor(
+    (ofCycle - Math.floor(ofCycle / 1460) + Math.floor(ofCycle / 36_524) - Math.floor(ofCycle / 146_096)) / 365,
+  )
   const ofYear = ofCycle - (365 * yearOf + Math.floor(yearOf / 4) - Math.floor(yearOf / 100))
   const fromMarch = Math.floor((5 * ofYear + 2) / 153)
   const day = ofYear - Math.floor((153 * fromMarch + 2) / 5) + 1

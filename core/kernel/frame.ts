@@ -1,6 +1,8 @@
 import { add, cross, dot, type Vec3, zero } from './vector.ts'
 
-/** A rigid frame: the columns `x`, `y`, `z` are its unit axes and `at` its origin, all in the parent's coordinates (mm). */
+/**
+ * A rigid frame: the columns `x`, `y`, `z` are its unit axes and `at` its origin, all in the parent's coordinates (mm).
+ */
 export interface Frame {
   readonly x: Vec3
   readonly y: Vec3
@@ -59,7 +61,11 @@ export const turnAbout = (axis: Vec3, degrees: number, at: Vec3): Frame => {
   const turned = (v: Vec3): Vec3 => {
     const side = cross(axis, v)
     const along = dot(axis, v) * (1 - c)
-    return [v[0] * c + side[0] * s + axis[0] * along, v[1] * c + side[1] * s + axis[1] * along, v[2] * c + side[2] * s + axis[2] * along]
+    return [
+      v[0] * c + side[0] * s + axis[0] * along,
+      v[1] * c + side[1] * s + axis[1] * along,
+      v[2] * c + side[2] * s + axis[2] * along,
+    ]
   }
   const [x, y, z] = [turned([1, 0, 0]), turned([0, 1, 0]), turned([0, 0, 1])]
   const moved = turned(at)

@@ -6,5 +6,7 @@ export const equalJson = (a: unknown, b: unknown): boolean => {
     return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, i) => equalJson(item, b[i]))
   const said = (object: object) => Object.entries(object).filter(([, value]) => value !== undefined)
   const [x, y] = [said(a), said(b)]
-  return x.length === y.length && x.every(([key, value]) => equalJson(value, (b as Readonly<Record<string, unknown>>)[key]))
+  return (
+    x.length === y.length && x.every(([key, value]) => equalJson(value, (b as Readonly<Record<string, unknown>>)[key]))
+  )
 }

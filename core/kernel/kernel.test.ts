@@ -21,7 +21,12 @@ test('a frame undone is no frame', () => {
 
 test('frames keep distances', () => {
   fc.assert(
-    fc.property(frame, vec, vec, (f, p, q) => Math.abs(lengthOf(subtract(point(f, p), point(f, q))) - lengthOf(subtract(p, q))) < 1e-6),
+    fc.property(
+      frame,
+      vec,
+      vec,
+      (f, p, q) => Math.abs(lengthOf(subtract(point(f, p), point(f, q))) - lengthOf(subtract(p, q))) < 1e-6,
+    ),
   )
 })
 
@@ -34,7 +39,13 @@ test('quarter turns are exact and four of them are none', () => {
 })
 
 const cube = (centre: Vec3, edge: number): Shape => ({ kind: 'box', centre, size: [edge, edge, edge] })
-const rod = (centre: Vec3, axis: Vec3, radius: number, length: number): Shape => ({ kind: 'cylinder', centre, axis, radius, length })
+const rod = (centre: Vec3, axis: Vec3, radius: number, length: number): Shape => ({
+  kind: 'cylinder',
+  centre,
+  axis,
+  radius,
+  length,
+})
 const put = (shape: Shape, f: Frame = identity): Placed => placeShape(shape, f)
 
 test('volumes', () => {
@@ -83,11 +94,16 @@ test('moving both shapes alike changes no depth of boxes, and the order never ma
       box,
       box,
       frame,
-      (a, b, f) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(a, f), put(b, f), -Infinity)) < 1e-6,
+      (a, b, f) =>
+        Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(a, f), put(b, f), -Infinity)) < 1e-6,
     ),
   )
   fc.assert(
-    fc.property(shape, shape, (a, b) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(b), put(a), -Infinity)) < 0.5),
+    fc.property(
+      shape,
+      shape,
+      (a, b) => Math.abs(penetration(put(a), put(b), -Infinity) - penetration(put(b), put(a), -Infinity)) < 0.5,
+    ),
   )
 })
 
@@ -96,7 +112,13 @@ test('shapes that share a point always press', () => {
 })
 
 test('shapes whose bounds are apart never press', () => {
-  fc.assert(fc.property(shape, shape, (a, b) => overlap(boundsOf(put(a)), boundsOf(put(b))) || penetration(put(a), put(b)) <= 1e-9))
+  fc.assert(
+    fc.property(
+      shape,
+      shape,
+      (a, b) => overlap(boundsOf(put(a)), boundsOf(put(b))) || penetration(put(a), put(b)) <= 1e-9,
+    ),
+  )
 })
 
 test('reach is the far side of the bounds', () => {
@@ -145,7 +167,10 @@ test('the hull of a square with a point inside is the square', () => {
 test('every point lies inside its hull', () => {
   fc.assert(
     fc.property(
-      fc.array(fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 })), { minLength: 3, maxLength: 40 }),
+      fc.array(fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 })), {
+        minLength: 3,
+        maxLength: 40,
+      }),
       (points) => {
         const hull = convexHull(points)
         return (

@@ -1,6 +1,8 @@
 /**
- * The one memo. What is worked out for things that never change, and from nothing else, is kept as long as the things live: an edit leaves most
- * pieces the same objects, so most questions about one piece or about two are never asked twice. These are the finest grain of the queries: what
+ * The one memo. What is worked out for things that never change, and from nothing else, is kept as long as the things
+ * live: an edit leaves most
+ * pieces the same objects, so most questions about one piece or about two are never asked twice. These are the finest
+ * grain of the queries: what
  * they read is what they are given, so there is nothing to verify.
  */
 
@@ -31,7 +33,10 @@ export const perThing = <K extends object, T>(name: string, make: (thing: K) => 
 }
 
 let things = 0
-/** A running number for a thing, the same as long as it lives: for keys of answers that hang on several things. It says nothing else. */
+/**
+ * A running number for a thing, the same as long as it lives: for keys of answers that hang on several things. It says
+ * nothing else.
+ */
 export const numberOf = perThing('numbers', (_: object): number => ++things)
 
 /** Answers about one thing, several of them told apart by a key. */
@@ -50,7 +55,10 @@ export const perKey = <K extends object, T>(name: string): ((thing: K, key: stri
 }
 
 /** An answer about two things, in this order. */
-export const perPair = <A extends object, B extends object, T>(name: string, make: (a: A, b: B) => T): ((a: A, b: B) => T) => {
+export const perPair = <A extends object, B extends object, T>(
+  name: string,
+  make: (a: A, b: B) => T,
+): ((a: A, b: B) => T) => {
   const kept = new WeakMap<A, WeakMap<B, { readonly value: T }>>()
   return (a, b) => {
     let row = kept.get(a)
@@ -65,7 +73,9 @@ export const perPair = <A extends object, B extends object, T>(name: string, mak
 }
 
 /** Answers about two things, several of them told apart by a key. */
-export const perPairKey = <A extends object, B extends object, T>(name: string): ((a: A, b: B, key: string, make: () => T) => T) => {
+export const perPairKey = <A extends object, B extends object, T>(
+  name: string,
+): ((a: A, b: B, key: string, make: () => T) => T) => {
   const rows = perPair<A, B, Map<string, { readonly value: T }>>(`${name}, pairs`, () => new Map())
   return (a, b, key, make) => {
     const row = rows(a, b)

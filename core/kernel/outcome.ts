@@ -10,7 +10,11 @@ export type Outcome<T, Code extends string = string> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly Issue<Code>[] }
 
 export const good = <T>(value: T): Outcome<T, never> => ({ ok: true, value })
-export const bad = <Code extends string>(code: Code, path = '', more: Pick<Issue, 'numbers' | 'names'> = {}): Outcome<never, Code> => ({
+export const bad = <Code extends string>(
+  code: Code,
+  path = '',
+  more: Pick<Issue, 'numbers' | 'names'> = {},
+): Outcome<never, Code> => ({
   ok: false,
   issues: [{ code, path, ...more }],
 })

@@ -4,7 +4,10 @@ import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './v
 const REFINE_STEPS = 26
 const REFINE_START_RAD = 0.4
 
-/** The directions in which two convex shapes can part most easily: face normals, axes, their crosses, and round bars towards corners. */
+/**
+ * The directions in which two convex shapes can part most easily: face normals, axes, their crosses, and round bars
+ * towards corners.
+ */
 const candidates = (a: Placed, b: Placed): Vec3[] => {
   const between = subtract(b.centre, a.centre)
   const own = [...axesOf(a), ...axesOf(b)]
@@ -31,19 +34,24 @@ const cornersOf = (s: Placed): Vec3[] =>
   s.kind === 'cylinder'
     ? [add(s.centre, s.half), subtract(s.centre, s.half)]
     : SIGNS.flatMap((x) =>
-        SIGNS.flatMap((y) => SIGNS.map((z) => add(add(s.centre, scale(s.edges[0], x)), add(scale(s.edges[1], y), scale(s.edges[2], z))))),
+        SIGNS.flatMap((y) =>
+          SIGNS.map((z) => add(add(s.centre, scale(s.edges[0], x)), add(scale(s.edges[1], y), scale(s.edges[2], z)))),
+        ),
       )
 
 const SIGNS = [-1, 1] as const
 
-const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number => reach(a, d) + reach(b, d) - Math.abs(dot(between, d))
+const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number =>
+  reach(a, d) + reach(b, d) - Math.abs(dot(between, d))
 
 /**
  * How deep two convex shapes press into each other, in mm; zero or less means they are apart along some direction.
  *
  * The depth is the least overlap of their shadows over all directions (separating axis theorem). Box against box is
- * exact from the fifteen classic axes; with a cylinder the best few of those are refined by walking the sphere of directions,
- * which finds the least overlap to a few hundredths of a millimetre. Shapes in line at one point give their full overlap.
+ * exact from the fifteen classic axes; with a cylinder the best few of those are refined by walking the sphere of
+ * directions,
+ * which finds the least overlap to a few hundredths of a millimetre. Shapes in line at one point give their full
+ * overlap.
  * The walk is laid out along the shapes themselves, so that turning both together changes nothing.
  * @example two 10 mm cubes 8 mm apart along x press 2 mm into each other
  */

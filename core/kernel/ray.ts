@@ -2,7 +2,13 @@ import type { Placed } from './shape.ts'
 import { add, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
 /** The part of 0..1 in which `low <= p + t q <= high`, cut from what is left; undefined when nothing is. */
-const cut = (range: readonly [number, number], p: number, q: number, low: number, high: number): [number, number] | undefined => {
+const cut = (
+  range: readonly [number, number],
+  p: number,
+  q: number,
+  low: number,
+  high: number,
+): [number, number] | undefined => {
   if (Math.abs(q) < 1e-12) return p >= low && p <= high ? [range[0], range[1]] : undefined
   const [a, b] = [(low - p) / q, (high - p) / q]
   const next: [number, number] = [Math.max(range[0], Math.min(a, b)), Math.min(range[1], Math.max(a, b))]

@@ -1,7 +1,18 @@
 import fc from 'fast-check'
-import { crosses, identity, type Placed, placeShape, point, type Pyramid, reachInto, turnAbout, type Vec3 } from './index.ts'
+import {
+  crosses,
+  identity,
+  type Placed,
+  placeShape,
+  point,
+  type Pyramid,
+  reachInto,
+  turnAbout,
+  type Vec3,
+} from './index.ts'
 
-const cube = (centre: Vec3, size = 10): Placed => placeShape({ kind: 'box', centre, size: [size, size, size] }, identity)
+const cube = (centre: Vec3, size = 10): Placed =>
+  placeShape({ kind: 'box', centre, size: [size, size, size] }, identity)
 const bar = (centre: Vec3, axis: Vec3, length: number, radius: number): Placed =>
   placeShape({ kind: 'cylinder', centre, axis, length, radius }, identity)
 /** From the origin ahead, 45 degrees to every side. */

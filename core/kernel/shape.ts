@@ -1,7 +1,10 @@
 import { direction, type Frame, point } from './frame.ts'
 import { add, cross, dot, lengthOf, scale, subtract, type Vec3, zero } from './vector.ts'
 
-/** A box: centre and full edge lengths in mm; square to its frame unless `axes` give the directions of its width and height. */
+/**
+ * A box: centre and full edge lengths in mm; square to its frame unless `axes` give the directions of its width and
+ * height.
+ */
 export interface Box {
   readonly kind: 'box'
   readonly centre: Vec3
@@ -38,7 +41,10 @@ const boxAxes = ({ axes }: Box): readonly [Vec3, Vec3, Vec3] =>
         [0, 0, 1],
       ]
 
-/** The middle of some shapes by volume, mm; the origin when they have none. @example a cube at 0 and an equal one at 10: 5 */
+/**
+ * The middle of some shapes by volume, mm; the origin when they have none. @example a cube at 0 and an equal one at 10:
+ * 5
+ */
 export const middleOf = (shapes: readonly Shape[]): Vec3 => {
   const total = shapes.reduce((sum, shape) => sum + volumeOf(shape), 0)
   if (!(total > 0)) return zero
@@ -71,13 +77,17 @@ export const moveShape = <S extends Shape>(shape: S, f: Frame): S => {
 
 /** How far a placed shape reaches from its centre along the unit direction `d`, in mm. */
 export const reach = (shape: Placed, d: Vec3): number => {
-  if (shape.kind === 'box') return Math.abs(dot(shape.edges[0], d)) + Math.abs(dot(shape.edges[1], d)) + Math.abs(dot(shape.edges[2], d))
+  if (shape.kind === 'box')
+    return Math.abs(dot(shape.edges[0], d)) + Math.abs(dot(shape.edges[1], d)) + Math.abs(dot(shape.edges[2], d))
   const half = lengthOf(shape.half)
   const along = half === 0 ? 0 : dot(shape.half, d) / half
   return Math.abs(dot(shape.half, d)) + shape.radius * Math.sqrt(Math.max(0, 1 - along * along))
 }
 
-/** Distance in mm from a point to the skin of a shape in the shape's own frame; 0 on the skin, positive inside or outside. */
+/**
+ * Distance in mm from a point to the skin of a shape in the shape's own frame; 0 on the skin, positive inside or
+ * outside.
+ */
 export const distanceToSkin = (shape: Shape, p: Vec3): number => {
   const q = subtract(p, shape.centre)
   if (shape.kind === 'box') {

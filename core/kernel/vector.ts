@@ -10,7 +10,11 @@ export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2
 export const lengthOf = (a: Vec3): number => Math.hypot(a[0], a[1], a[2])
 
 /** Right-handed cross product: `cross([1,0,0], [0,1,0])` is `[0,0,1]`. */
-export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
+export const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+]
 
 /** Vectors shorter than this have no direction that rounding has not made up. */
 const NO_LENGTH = 1e-12

@@ -27,7 +27,13 @@ const zoom = newPiece('zoom-1', 'zoom', { boughtOn: '2024-11-25', paidMinor: 100
 test('two pieces say the same whatever the order of their fields, and any one field tells them apart', () => {
   const backwards = Object.fromEntries(Object.entries(zoom).reverse()) as typeof zoom
   expect(samePiece(zoom, backwards)).toBe(true)
-  for (const other of [{ notes: 'lent cap' }, { paidMinor: 100_001 }, { paidMinor: null }, { usedOn: today }, { id: 'zoom-2' }])
+  for (const other of [
+    { notes: 'lent cap' },
+    { paidMinor: 100_001 },
+    { paidMinor: null },
+    { usedOn: today },
+    { id: 'zoom-2' },
+  ])
     expect(samePiece(zoom, { ...zoom, ...other })).toBe(false)
 })
 
@@ -40,7 +46,9 @@ test('what a piece is worth by hand: a fifth less each year, not under its floor
   expect(valueOn({ ...zoom, state: 'sold', endedOn: '2026-01-01' }, today)).toBe(0)
   expect(valueOn({ ...zoom, state: 'sold', endedOn: '2026-01-01' }, '2025-12-31')).toBeGreaterThan(0)
   expect(valueOn({ ...zoom, paidMinor: null }, today)).toBeUndefined()
-  expect(valueOver([zoom, newPiece('x', 'y')], [today])).toEqual([{ day: today, valueMinor: valueOn(zoom, today), unknown: 1 }])
+  expect(valueOver([zoom, newPiece('x', 'y')], [today])).toEqual([
+    { day: today, valueMinor: valueOn(zoom, today), unknown: 1 },
+  ])
 })
 
 test('idle after a year without a shoot; unknown days and sold pieces are left alone', () => {
@@ -69,7 +77,11 @@ test('which rigs use a part, and in which set-ups', () => {
   const rig = newRig('ferry', 'Ferry', 'body')
   const wired = {
     ...rig,
-    kit: [...rig.kit, { id: 'cage', partId: 'cage-a', status: 'in' as const }, { id: 'spare', partId: 'pack', status: 'in' as const }],
+    kit: [
+      ...rig.kit,
+      { id: 'cage', partId: 'cage-a', status: 'in' as const },
+      { id: 'spare', partId: 'pack', status: 'in' as const },
+    ],
     setups: rig.setups.map((setup) => ({
       ...setup,
       joints: [{ guest: 'cage', guestMount: 'seat', host: 'camera', hostMount: 'seat', slideMm: 0, turnDeg: 0 }],
@@ -92,7 +104,8 @@ test('the mean of what was weighed takes the place of the datasheet', () => {
   expect([...measured]).toEqual([['cage', 215]])
 })
 
-const rested = (scale: Scale, seconds = 8): Scale => Array.from({ length: seconds * 5 }).reduce<Scale>((now) => later(now, 0.2), scale)
+const rested = (scale: Scale, seconds = 8): Scale =>
+  Array.from({ length: seconds * 5 }).reduce<Scale>((now) => later(now, 0.2), scale)
 
 test('the scale swings, comes to rest near the load, and says when it is steady', () => {
   const swinging = laidOn(newScale(3), 700)
@@ -124,7 +137,8 @@ test('taring takes the holder away; a swinging or unplugged scale is not tared',
 
 test('a piece of a part always weighs the same in the simulation, within four in a hundred', () => {
   expect(trueMassG('cage', 200)).toBe(trueMassG('cage', 200))
-  for (const id of ['cage', 'mic', 'zoom', 'plate']) expect(Math.abs(trueMassG(id, 1000) / 1000 - 1)).toBeLessThanOrEqual(0.04)
+  for (const id of ['cage', 'mic', 'zoom', 'plate'])
+    expect(Math.abs(trueMassG(id, 1000) / 1000 - 1)).toBeLessThanOrEqual(0.04)
 })
 
 test('a whole rig against its sum, by hand', () => {

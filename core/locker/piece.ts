@@ -63,8 +63,13 @@ export const newPiece = (id: string, partId: string, more: Partial<LockerPiece> 
   ...more,
 })
 
-/** Dates of a piece that lie in the future; they are refused, since nobody has bought, lent or sold anything tomorrow. */
-export const futureDates = (piece: LockerPiece, today: string): readonly ('boughtOn' | 'lentOn' | 'endedOn' | 'measuredOn' | 'usedOn')[] =>
+/**
+ * Dates of a piece that lie in the future; they are refused, since nobody has bought, lent or sold anything tomorrow.
+ */
+export const futureDates = (
+  piece: LockerPiece,
+  today: string,
+): readonly ('boughtOn' | 'lentOn' | 'endedOn' | 'measuredOn' | 'usedOn')[] =>
   (['boughtOn', 'lentOn', 'endedOn', 'measuredOn', 'usedOn'] as const).filter((key) => (piece[key] ?? '') > today)
 
 /** Do two pieces say the same, whatever the order of their fields? */
@@ -77,7 +82,10 @@ export const isOwned = ({ state }: Pick<LockerPiece, 'state'>): boolean => state
 /** Unused for longer than this, a piece might as well be sold. days */
 export const IDLE_DAYS = 365
 
-/** Has nothing been done with it for a year? Judged by its last shoot, or else by the day it was bought; unknown days do not accuse. */
+/**
+ * Has nothing been done with it for a year? Judged by its last shoot, or else by the day it was bought; unknown days do
+ * not accuse.
+ */
 export const isIdle = (piece: LockerPiece, today: string): boolean => {
   const since = piece.usedOn ?? piece.boughtOn
   return isOwned(piece) && since !== null && daysBetween(since, today) > IDLE_DAYS

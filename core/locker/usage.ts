@@ -15,7 +15,11 @@ export const usageOf = (rigs: readonly Rig[]): ReadonlyMap<string, readonly Usag
     const partOf = new Map(rig.kit.filter(({ status }) => status === 'in').map(({ id, partId }) => [id, partId]))
     for (const partId of partOf.values()) setupsOf.set(partId, new Set())
     for (const setup of rig.setups)
-      for (const instance of [setup.root, ...setup.joints.map(({ guest }) => guest), ...setup.links.map(({ cable }) => cable)]) {
+      for (const instance of [
+        setup.root,
+        ...setup.joints.map(({ guest }) => guest),
+        ...setup.links.map(({ cable }) => cable),
+      ]) {
         const partId = partOf.get(instance)
         if (partId !== undefined) setupsOf.get(partId)?.add(setup.name)
       }

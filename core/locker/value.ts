@@ -16,7 +16,11 @@ interface Dated {
 const datedOf = (piece: LockerPiece): Dated | undefined =>
   piece.paidMinor === null || piece.boughtOn === null
     ? undefined
-    : { piece, bought: daysOf(piece.boughtOn), ended: isOwned(piece) || piece.endedOn === null ? Infinity : daysOf(piece.endedOn) }
+    : {
+        piece,
+        bought: daysOf(piece.boughtOn),
+        ended: isOwned(piece) || piece.endedOn === null ? Infinity : daysOf(piece.endedOn),
+      }
 
 const worthOf = ({ piece, bought, ended }: Dated, day: number): number => {
   if (day < bought || day >= ended) return 0
@@ -25,7 +29,8 @@ const worthOf = ({ piece, bought, ended }: Dated, day: number): number => {
 }
 
 /**
- * An estimate of what a piece would fetch on a day: `paid x kept^years`, not under a floor; nil before it was bought and after it went.
+ * An estimate of what a piece would fetch on a day: `paid x kept^years`, not under a floor; nil before it was bought
+ * and after it went.
  * @returns undefined when nobody wrote down what was paid, or when
  * @example 1000.00 paid, in good condition, after two years: 640.00
  */
@@ -42,6 +47,10 @@ export const valueOver = (
   const dated = pieces.flatMap((piece) => datedOf(piece) ?? [])
   return days.map((day) => {
     const at = daysOf(day)
-    return { day, valueMinor: dated.reduce((sum, one) => sum + worthOf(one, at), 0), unknown: pieces.length - dated.length }
+    return {
+      day,
+      valueMinor: dated.reduce((sum, one) => sum + worthOf(one, at), 0),
+      unknown: pieces.length - dated.length,
+    }
   })
 }

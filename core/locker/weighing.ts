@@ -38,7 +38,11 @@ const noise = (seed: number, tick: number): number => {
 }
 
 /** The scale a moment later. */
-export const later = (scale: Scale, seconds: number): Scale => ({ ...scale, settledS: scale.settledS + seconds, tick: scale.tick + 1 })
+export const later = (scale: Scale, seconds: number): Scale => ({
+  ...scale,
+  settledS: scale.settledS + seconds,
+  tick: scale.tick + 1,
+})
 /** Something else lies on it: it swings. */
 export const laidOn = (scale: Scale, loadG: number): Scale => ({ ...scale, loadG, settledS: 0, tick: scale.tick + 1 })
 
@@ -48,7 +52,8 @@ export const readingOf = (scale: Scale): Reading | undefined => {
   const left = SWING * scale.loadG * Math.exp(-scale.settledS / REST_S)
   const swing = left * Math.cos(scale.settledS * 9)
   const creep = (CREEP_G_MIN * Math.min(scale.settledS, 300)) / 60
-  const raw = scale.loadG + swing + creep * Math.min(1, scale.loadG / 500) + noise(scale.seed, scale.tick) * NOISE_G - scale.tareG
+  const raw =
+    scale.loadG + swing + creep * Math.min(1, scale.loadG / 500) + noise(scale.seed, scale.tick) * NOISE_G - scale.tareG
   return { grams: Math.round(raw / SCALE_STEP_G) * SCALE_STEP_G, stable: Math.abs(left) < STEADY_G }
 }
 
@@ -58,7 +63,10 @@ export const tared = (scale: Scale): Scale | undefined => {
   return now?.stable ? { ...scale, tareG: scale.tareG + now.grams } : undefined
 }
 
-/** What a real piece of a part weighs in the simulation: its datasheet's figure, off by up to four in a hundred, the same for ever. */
+/**
+ * What a real piece of a part weighs in the simulation: its datasheet's figure, off by up to four in a hundred, the
+ * same for ever.
+ */
 export const trueMassG = (partId: string, statedG: number): number => {
   let hash = 7
   for (const char of partId) hash = (Math.imul(hash, 31) + char.charCodeAt(0)) | 0
@@ -92,10 +100,16 @@ const MEASURED_G = 1
 /** The scale itself, on a whole rig. g */
 const SCALE_G = 2
 
-/** Sets a whole rig's weight against its pieces; errors of single pieces add up as independent ones do, by their squares. */
+/**
+ * Sets a whole rig's weight against its pieces; errors of single pieces add up as independent ones do, by their
+ * squares.
+ */
 export const rigWeighing = (pieces: readonly WeighedPiece[], scaleG: number): RigWeighing => {
   const sumG = pieces.reduce((sum, { massG }) => sum + massG, 0)
-  const allowedG = Math.hypot(SCALE_G, ...pieces.map(({ massG, measured }) => (measured ? MEASURED_G : massG * STATED_SHARE)))
+  const allowedG = Math.hypot(
+    SCALE_G,
+    ...pieces.map(({ massG, measured }) => (measured ? MEASURED_G : massG * STATED_SHARE)),
+  )
   const unexplainedG = scaleG - sumG
   return {
     sumG,

@@ -33,13 +33,16 @@ test('cards of the kit count when the slot takes their kind; a drive when a lead
   // 150 GB at 100 Mbps: 200 min, 0.93 of it; an hour with 1.3 to spare is 78 min.
   expect(cards?.minutes).toBeCloseTo(186, 9)
   expect(cards?.neededMin).toBeCloseTo(78, 9)
-  // 60 min at 100 Mbps are 45 GB, 58.5 with 1.3 to spare; at 100 MB/s 9.75 min. The room they take on cards is a thirteenth more.
+  // 60 min at 100 Mbps are 45 GB, 58.5 with 1.3 to spare; at 100 MB/s 9.75 min. The room they take on cards is a
+  // thirteenth more.
   expect(cards?.writtenGb).toBeCloseTo(58.5, 9)
   expect(cards?.offloadMin).toBeCloseTo(9.75, 9)
   expect(offloadMinutes(dayGb(60, 100), 100)).toBeCloseTo(9.75 / 0.93, 9)
   const onDrive = (links: Parameters<typeof wiredRig>[2]) =>
     recordingsFor(wiredRig([drive, usbLead()], [on('drive', 'back', 'camera', 'hole')], links))[0]
-  expect(onDrive([link('usb', 'camera/usb', 'drive/data')])?.media.map(({ id, onRig }) => [id, onRig])).toEqual([['drive', true]])
+  expect(onDrive([link('usb', 'camera/usb', 'drive/data')])?.media.map(({ id, onRig }) => [id, onRig])).toEqual([
+    ['drive', true],
+  ])
   expect(onDrive([])).toMatchObject({ media: [], minutes: 0, offloadMin: Infinity })
 })
 

@@ -19,7 +19,8 @@ const MB_PER_GB = 1000
 export const recordMinutes = (gb: number, mbps: number): number => ((gb * 8000) / mbps / 60) * FILLED
 
 /** What a day's recording fills, GB. @example 132 min at 200 Mbps with 1.3 to spare: 276.8 GB */
-export const dayGb = (rollMin: number, mbps: number, spare = SPARE): number => (rollMin * 60 * mbps * spare) / 8000 / FILLED
+export const dayGb = (rollMin: number, mbps: number, spare = SPARE): number =>
+  (rollMin * 60 * mbps * spare) / 8000 / FILLED
 
 /** Minutes to copy so much off at a reading speed, MB/s. @example 276.8 GB at 200 MB/s: 23.1 min */
 export const offloadMinutes = (gb: number, readMBs: number): number => (gb * MB_PER_GB) / readMBs / 60
@@ -46,7 +47,9 @@ export interface Recording {
   /** All of it together, minutes. */
   readonly minutes: number
   readonly neededMin: number
-  /** Room for it on cards, GB; what is really written, and copied off, is less by what file system and rounding take. */
+  /**
+   * Room for it on cards, GB; what is really written, and copied off, is less by what file system and rounding take.
+   */
   readonly neededGb: number
   readonly writtenGb: number
   /** Copying what the plan asks for, at the slowest of its media, minutes; Infinity without any. */
@@ -78,7 +81,8 @@ const mediumOf = (id: string, part: Part, codec: Codec, onRig: boolean): Medium 
 }
 
 /**
- * What records in this set-up. Cards of the kit go into the slots that take their kind; drives count when a lead joins them.
+ * What records in this set-up. Cards of the kit go into the slots that take their kind; drives count when a lead joins
+ * them.
  * The camera comes first; a recorder counts with its own cards.
  * @param codecId the recording to plan with; a recorder that can't make it plans with its usual one
  */
@@ -95,11 +99,16 @@ export const recordingsOf = (
     if (!codec) return []
     const cards = assembly.loose.filter(
       ({ instance, part }) =>
-        instance.status === 'in' && part.media?.stores && takes.includes(part.media.stores.kind) && !used.has(instance.id),
+        instance.status === 'in' &&
+        part.media?.stores &&
+        takes.includes(part.media.stores.kind) &&
+        !used.has(instance.id),
     )
     for (const { instance } of cards) used.add(instance.id)
     const drives = drive
-      ? assembly.placed.filter((other) => other.part.media?.stores?.kind === 'drive' && driveOf(assembly, piece, other.instance.id))
+      ? assembly.placed.filter(
+          (other) => other.part.media?.stores?.kind === 'drive' && driveOf(assembly, piece, other.instance.id),
+        )
       : []
     const media = [
       ...cards.flatMap(({ instance, part }) => mediumOf(instance.id, part, codec, false) ?? []),

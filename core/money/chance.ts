@@ -1,7 +1,8 @@
 import type { PriceView } from './prices.ts'
 
 /**
- * A price as three figures, and what they are. `range`: the least, the most likely, the most, as a datasheet or a shop gives them. `seen`: of the
+ * A price as three figures, and what they are. `range`: the least, the most likely, the most, as a datasheet or a shop
+ * gives them. `seen`: of the
  * prices that were seen a tenth lies under the first, half under the second, nine tenths under the third.
  */
 export interface PriceSpread {
@@ -14,14 +15,19 @@ export interface PriceSpread {
 /** Standard normal quantile of nine tenths. */
 const Z90 = 1.2815515655446004
 
-/** How much of what moves a price moves all prices together: what money is worth, the season, a strike at the port. A part of their variance. */
+/**
+ * How much of what moves a price moves all prices together: what money is worth, the season, a strike at the port. A
+ * part of their variance.
+ */
 export const COMMON_PART = 0.25
 
 /** The share of a standard normal distribution under z (Abramowitz and Stegun 7.1.26; off by less than 2e-7). */
 export const normalBelow = (z: number): number => {
   const x = Math.abs(z) / Math.SQRT2
   const t = 1 / (1 + 0.3275911 * x)
-  const erf = 1 - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x)
+  const erf =
+    1 -
+    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x)
   return z < 0 ? (1 - erf) / 2 : (1 + erf) / 2
 }
 
@@ -35,10 +41,15 @@ const oneWithin = ({ low, usual, high, kind }: PriceSpread, cap: number): number
   }
   if (cap <= low) return cap === high ? 1 : 0
   if (cap >= high) return 1
-  return cap <= usual ? (cap - low) ** 2 / ((high - low) * (usual - low)) : 1 - (high - cap) ** 2 / ((high - low) * (high - usual))
+  return cap <= usual
+    ? (cap - low) ** 2 / ((high - low) * (usual - low))
+    : 1 - (high - cap) ** 2 / ((high - low) * (high - usual))
 }
 
-/** The price that a standard normal figure stands for: two half normals joined at the median, or the triangle's price of the same rank. */
+/**
+ * The price that a standard normal figure stands for: two half normals joined at the median, or the triangle's price of
+ * the same rank.
+ */
 const priceAt = ({ low, usual, high, kind }: PriceSpread, z: number): number => {
   if (kind === 'seen') return usual + (z / Z90) * (z < 0 ? usual - low : high - usual)
   if (high <= low) return usual
@@ -56,7 +67,11 @@ const steps = Array.from({ length: 9 }, (_, i) => {
 })
 
 /** Mean, variance and third central moment of a price whose figure is `at` and, by itself, so wide. */
-const momentsAt = (price: PriceSpread, at: number, width: number): readonly [mean: number, variance: number, third: number] => {
+const momentsAt = (
+  price: PriceSpread,
+  at: number,
+  width: number,
+): readonly [mean: number, variance: number, third: number] => {
   const values = steps.map(({ z, weight }) => ({ value: priceAt(price, at + width * z), weight }))
   const total = values.reduce((sum, { weight }) => sum + weight, 0)
   const mean = values.reduce((sum, { value, weight }) => sum + value * weight, 0) / total
@@ -64,7 +79,9 @@ const momentsAt = (price: PriceSpread, at: number, width: number): readonly [mea
   return [mean, power(2), power(3)]
 }
 
-/** The standard normal figure that stands for a price: `priceAt` turned round; far out beyond the ends of a triangle. */
+/**
+ * The standard normal figure that stands for a price: `priceAt` turned round; far out beyond the ends of a triangle.
+ */
 const figureAt = (price: PriceSpread, value: number): number => {
   let [below, above] = [-8, 8]
   if (priceAt(price, below) > value) return below
@@ -92,7 +109,10 @@ const integral = (of: (z: number, step: number) => number): number => {
 
 type Moments = ReturnType<typeof momentsAt>
 const NO_MOMENTS: Moments = [0, 0, 0]
-/** Moments of prices at each value of the shared figure, kept: a bill with one line more has all the others as they were. */
+/**
+ * Moments of prices at each value of the shared figure, kept: a bill with one line more has all the others as they
+ * were.
+ */
 const kept = new Map<string, readonly Moments[]>()
 const MOST_KEPT = 2000
 
@@ -105,9 +125,16 @@ const momentsOf = (price: PriceSpread, shared: number, own: number): readonly Mo
   return known
 }
 
-/** The share under a cap of a sum of which only three moments are known: Edgeworth's first correction, `P(z) - p(z) g (z^2 - 1) / 6`. */
+/**
+ * The share under a cap of a sum of which only three moments are known: Edgeworth's first correction, `P(z) - p(z) g
+ * (z^2 - 1) / 6`.
+ */
 const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
-  const [mean, variance, third] = [0, 1, 2].map((i) => all.reduce((sum, one) => sum + (one[i] ?? 0), 0)) as [number, number, number]
+  const [mean, variance, third] = [0, 1, 2].map((i) => all.reduce((sum, one) => sum + (one[i] ?? 0), 0)) as [
+    number,
+    number,
+    number,
+  ]
   const deviation = Math.sqrt(variance)
   if (deviation < 1e-9) return (cap) => (mean <= cap + 1e-9 ? 1 : 0)
   const skew = third / variance ** 1.5
@@ -118,8 +145,10 @@ const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
 }
 
 /**
- * How likely a sum of prices stays within a cap. Each price is a standard normal figure made of one that all share and one of its own
- * (`COMMON_PART` of the variance is shared). For each value of the shared one the two widest prices are gone through one by one, and the rest is
+ * How likely a sum of prices stays within a cap. Each price is a standard normal figure made of one that all share and
+ * one of its own
+ * (`COMMON_PART` of the variance is shared). For each value of the shared one the two widest prices are gone through
+ * one by one, and the rest is
  * taken by its moments; one and two prices are taken exactly. Held to 3 points of a simulation.
  * @returns 0 to 1; for prices that are certain 0 or 1
  * @example one price between 8 and 12, most likely 10, and a cap of 10: 0.5
@@ -127,14 +156,17 @@ const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
 export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, commonPart = COMMON_PART): number => {
   const sure = prices.filter(({ low, high }) => high <= low).reduce((sum, { usual }) => sum + usual, 0)
   const cap = capMinor - sure
-  const [first, second, ...rest] = prices.filter(({ low, high }) => high > low).sort((a, b) => b.high - b.low - (a.high - a.low))
+  const [first, second, ...rest] = prices
+    .filter(({ low, high }) => high > low)
+    .sort((a, b) => b.high - b.low - (a.high - a.low))
   if (!first) return cap >= 0 ? 1 : 0
   if (!second) return oneWithin(first, cap)
   const [shared, own] = [Math.sqrt(commonPart), Math.sqrt(1 - commonPart)]
   const moments = rest.map((price) => momentsOf(price, shared, own))
   return integral((z, step) => {
     const at = shared * z
-    if (rest.length === 0) return integral((a) => normalBelow((figureAt(first, cap - priceAt(second, at + own * a)) - at) / own))
+    if (rest.length === 0)
+      return integral((a) => normalBelow((figureAt(first, cap - priceAt(second, at + own * a)) - at) / own))
     const under = underBy(moments.map((one) => one[step] ?? NO_MOMENTS))
     const others = steps.map((one) => ({ value: priceAt(second, at + own * one.z), weight: one.weight }))
     return integral((a) => {
@@ -149,7 +181,10 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
 /** Fewer prices of a part than this say nothing of how far they spread. */
 export const LEAST_SEEN = 3
 
-/** What is known of how far the prices of some lines spread; parts with a price or two in the ledger are too thin to tell by. */
+/**
+ * What is known of how far the prices of some lines spread; parts with a price or two in the ledger are too thin to
+ * tell by.
+ */
 export const spreadsOf = (
   lines: readonly {
     readonly part: { readonly id: string; readonly name: string }

@@ -19,7 +19,9 @@ export interface Cost {
   readonly low: number
   readonly usual: number
   readonly high: number
-  /** Pieces to buy whose price nobody has entered, or in a currency without a rate: the sums are at least what they say. */
+  /**
+   * Pieces to buy whose price nobody has entered, or in a currency without a rate: the sums are at least what they say.
+   */
   readonly unpriced: readonly CostLine[]
 }
 
@@ -50,7 +52,9 @@ export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string
   const lines = kit.map(({ instance, part }, i): CostLine => {
     if (have[i]) return { instance, part, owned: true, ...nothing }
     const inBoxOf = boxed.get(part.id)?.shift()
-    return inBoxOf === undefined ? { instance, part, owned: false, ...part.price } : { instance, part, owned: false, inBoxOf, ...nothing }
+    return inBoxOf === undefined
+      ? { instance, part, owned: false, ...part.price }
+      : { instance, part, owned: false, inBoxOf, ...nothing }
   })
   return costOfLines(lines)
 }

@@ -17,7 +17,13 @@ export type Rate = z.infer<typeof rateSchema>
  * @returns `currency-unknown` when no rate is known
  * @example 100.00 at 1.08: 108.00
  */
-export const inHome = (amountMinor: number, currency: string, on: string, home: string, rates: readonly Rate[]): Outcome<number> => {
+export const inHome = (
+  amountMinor: number,
+  currency: string,
+  on: string,
+  home: string,
+  rates: readonly Rate[],
+): Outcome<number> => {
   if (currency === home) return good(amountMinor)
   // The newest rate of that day or before; else the oldest there is.
   let [best, oldest]: [Rate | undefined, Rate | undefined] = [undefined, undefined]
@@ -27,5 +33,7 @@ export const inHome = (amountMinor: number, currency: string, on: string, home: 
     if (!oldest || one.seenOn < oldest.seenOn) oldest = one
   }
   const rate = best ?? oldest
-  return rate ? good(Math.round(amountMinor * rate.rate)) : bad('currency-unknown', 'currency', { names: { currency, home } })
+  return rate
+    ? good(Math.round(amountMinor * rate.rate))
+    : bad('currency-unknown', 'currency', { names: { currency, home } })
 }

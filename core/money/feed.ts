@@ -17,12 +17,16 @@ const chanceOf = (...words: readonly (string | number)[]): number => {
 export const FEED_STEP_DAYS = 14
 
 /**
- * Simulated prices of the three shops for a part over some steps up to a day: a slow drift of its own, a shop's own level, a little noise,
+ * Simulated prices of the three shops for a part over some steps up to a day: a slow drift of its own, a shop's own
+ * level, a little noise,
  * now and then a sale of a fifth, now and then none left. The same seed gives the same prices.
  */
 export const feedPrices = (
   seed: number,
-  part: { readonly id: string; readonly price: { readonly low: number; readonly usual: number; readonly high: number } },
+  part: {
+    readonly id: string
+    readonly price: { readonly low: number; readonly usual: number; readonly high: number }
+  },
   today: string,
   steps: number,
   currency: string,

@@ -1,7 +1,10 @@
 import { nowKnown, type Part } from '../catalogue/index.ts'
 import type { PriceView } from './prices.ts'
 
-/** Parts as the locker and the ledger know them: a weighed mass and prices that were seen take the place of the datasheet's. */
+/**
+ * Parts as the locker and the ledger know them: a weighed mass and prices that were seen take the place of the
+ * datasheet's.
+ */
 export const asKnown = (
   parts: readonly Part[],
   prices: ReadonlyMap<string, Pick<PriceView, 'low' | 'usual' | 'high'>>,

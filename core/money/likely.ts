@@ -18,7 +18,10 @@ export const chanceOf = (
   {
     prices,
     rules = plainRules,
-  }: { readonly prices?: ReadonlyMap<string, Pick<PriceView, 'points'>> | undefined; readonly rules?: BillRules | undefined },
+  }: {
+    readonly prices?: ReadonlyMap<string, Pick<PriceView, 'points'>> | undefined
+    readonly rules?: BillRules | undefined
+  },
 ): Chance => {
   const lines = cost.lines.filter(({ owned, inBoxOf }) => !owned && inBoxOf === undefined)
   const { spreads, thin } = spreadsOf(lines, prices ?? new Map())

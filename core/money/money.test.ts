@@ -45,8 +45,18 @@ test('dates: days between, days on, months on', () => {
   expect(daysBetween('2026-11-01', today)).toBe(24)
   expect(daysBetween('2026-02-28', '2026-03-01')).toBe(1)
   expect(addDays('2026-11-25', 7)).toBe('2026-12-02')
-  expect(['2024-02-29', '2026-02-29', '2026-12-31', '2026-13-01', '2026-1-1'].map(isDate)).toEqual([true, false, true, false, false])
-  expect([addMonths(today, 0), addMonths(today, 2), addMonths('2026-01', 23)]).toEqual(['2026-11', '2027-01', '2027-12'])
+  expect(['2024-02-29', '2026-02-29', '2026-12-31', '2026-13-01', '2026-1-1'].map(isDate)).toEqual([
+    true,
+    false,
+    true,
+    false,
+    false,
+  ])
+  expect([addMonths(today, 0), addMonths(today, 2), addMonths('2026-01', 23)]).toEqual([
+    '2026-11',
+    '2027-01',
+    '2027-12',
+  ])
 })
 
 test('a date some days on and back again is the same, as the calendar of the machine says too', () => {
@@ -80,14 +90,18 @@ test('age, drift, sale, second hand, and what nobody has', () => {
   expect(view(price(10_000, 60), price(10_000, 30), price(8500, 1))).toMatchObject({ sale: true, newestMinor: 8500 })
   expect(view(price(10_000, 60), price(10_000, 30), price(8501, 1))).toMatchObject({ sale: false })
   // Of several shops on one day the cheapest that has it counts.
-  expect(view(price(10_000, 0), price(7000, 0, { shop: 'B' }), price(5000, 0, { shop: 'C', available: false }))).toMatchObject({
+  expect(
+    view(price(10_000, 0), price(7000, 0, { shop: 'B' }), price(5000, 0, { shop: 'C', available: false })),
+  ).toMatchObject({
     newestMinor: 7000,
     sale: false,
   })
   expect(view(price(10_000, 5), price(6000, 3, { used: true }))).toMatchObject({ usual: 10_000, usedMinor: 6000 })
   expect(view(price(10_000, 200))).toMatchObject({ ageDays: 200, unavailable: false })
   expect(view(price(10_000, 20), price(10_000, 2, { available: false }))).toMatchObject({ unavailable: true })
-  expect(view(price(10_000, 2, { available: false }), price(10_000, 2, { shop: 'B' }))).toMatchObject({ unavailable: false })
+  expect(view(price(10_000, 2, { available: false }), price(10_000, 2, { shop: 'B' }))).toMatchObject({
+    unavailable: false,
+  })
 })
 
 test('other currencies by the rate of their day; without a rate they are left out', () => {
@@ -99,7 +113,10 @@ test('other currencies by the rate of their day; without a rate they are left ou
   expect(inHome(10_000, 'GBP', today, 'EUR', rates)).toEqual({ ok: true, value: 11_500 })
   expect(inHome(10_000, 'GBP', '2025-01-01', 'EUR', rates)).toEqual({ ok: true, value: 12_000 })
   expect(inHome(10_000, 'EUR', today, 'EUR', [])).toEqual({ ok: true, value: 10_000 })
-  expect(inHome(10_000, 'USD', today, 'EUR', rates)).toMatchObject({ ok: false, issues: [{ code: 'currency-unknown' }] })
+  expect(inHome(10_000, 'USD', today, 'EUR', rates)).toMatchObject({
+    ok: false,
+    issues: [{ code: 'currency-unknown' }],
+  })
   expect(priceView([price(10_000, 1, { currency: 'USD' })], today, 'EUR', rates)).toBeUndefined()
 })
 
@@ -119,7 +136,11 @@ test('a bill by hand: sending, its end, and tax that is not in the prices', () =
   expect(billOf(0, rules).totalMinor).toBe(0)
   // 80.00 and 6.90 net: 86.90 x 0.2 = 17.38.
   // 80.00 net are 96.00 with tax; sending 6.90 net 8.28.
-  expect(billOf(9600, { ...rules, taxIncluded: false })).toMatchObject({ shippingMinor: 828, taxMinor: 1738, totalMinor: 10_428 })
+  expect(billOf(9600, { ...rules, taxIncluded: false })).toMatchObject({
+    shippingMinor: 828,
+    taxMinor: 1738,
+    totalMinor: 10_428,
+  })
   expect(billOf(50_000, { ...rules, freeFromMinor: 0 }).shippingMinor).toBe(690)
 })
 
@@ -128,7 +149,8 @@ test('the normal distribution by its table; one price exactly, by its triangle o
   expect(normalBelow(1)).toBeCloseTo(0.841345, 6)
   expect(normalBelow(-1.959964)).toBeCloseTo(0.025, 6)
   const range = { low: 8, usual: 10, high: 14, kind: 'range' } as const
-  // The triangle from 8 over 10 to 14: (10 - 8) / (14 - 8) of its area lies under 10; under 12 all but (14 - 12)^2 / (6 x 4).
+  // The triangle from 8 over 10 to 14: (10 - 8) / (14 - 8) of its area lies under 10; under 12 all but (14 - 12)^2 / (6
+  // x 4).
   expect(chanceWithin([range], 10)).toBeCloseTo(1 / 3, 12)
   expect(chanceWithin([range], 12)).toBeCloseTo(1 - 4 / 24, 12)
   expect([chanceWithin([range], 8), chanceWithin([range], 14)]).toEqual([0, 1])
@@ -140,19 +162,28 @@ test('the normal distribution by its table; one price exactly, by its triangle o
     expect.closeTo(0.9, 5),
   ])
   const certain = { low: 5, usual: 5, high: 5, kind: 'range' } as const
-  expect([chanceWithin([certain], 5), chanceWithin([certain], 4), chanceWithin([certain, certain], 10)]).toEqual([1, 0, 1])
+  expect([chanceWithin([certain], 5), chanceWithin([certain], 4), chanceWithin([certain, certain], 10)]).toEqual([
+    1, 0, 1,
+  ])
 })
 
 /** A triangular price drawn by turning an even chance round (inverse of its distribution). */
 const fromTriangle = ({ low, usual, high }: PriceSpread, u: number): number => {
   const peak = (usual - low) / (high - low)
-  return u < peak ? low + Math.sqrt(u * (high - low) * (usual - low)) : high - Math.sqrt((1 - u) * (high - low) * (high - usual))
+  return u < peak
+    ? low + Math.sqrt(u * (high - low) * (usual - low))
+    : high - Math.sqrt((1 - u) * (high - low) * (high - usual))
 }
 const fromTenths = ({ low, usual, high }: PriceSpread, z: number): number =>
   usual + (z / 1.2815515655446004) * (z < 0 ? usual - low : high - usual)
 
 test('the chance agrees within 3 points with forty thousand drawn bills whose prices move together', () => {
-  const spread = (low: number, usual: number, high: number, kind: PriceSpread['kind'] = 'seen'): PriceSpread => ({ low, usual, high, kind })
+  const spread = (low: number, usual: number, high: number, kind: PriceSpread['kind'] = 'seen'): PriceSpread => ({
+    low,
+    usual,
+    high,
+    kind,
+  })
   const bills: readonly (readonly PriceSpread[])[] = [
     [
       spread(4000, 4900, 6500, 'range'),
@@ -163,7 +194,9 @@ test('the chance agrees within 3 points with forty thousand drawn bills whose pr
     ],
     // Two prices, both with a long tail upward: where a plain normal is worst.
     [spread(9000, 10_000, 16_000), spread(4500, 5000, 9000)],
-    Array.from({ length: 14 }, (_, i) => spread(1000 + 90 * i, 1400 + 100 * i, 2400 + 120 * i, i % 2 ? 'seen' : 'range')),
+    Array.from({ length: 14 }, (_, i) =>
+      spread(1000 + 90 * i, 1400 + 100 * i, 2400 + 120 * i, i % 2 ? 'seen' : 'range'),
+    ),
   ]
   // A small mixing generator, and normal figures from it (Box and Muller): the same draws every time.
   let state = 12_345
@@ -202,12 +235,17 @@ test('prices kept without tax and in another currency: converted and taxed in ev
   // 100 EUR net are 80 GBP net, 96 with tax.
   const terms = termsOf('GBP', { home: 'EUR', rates, rules })
   expect(terms.factor).toBeCloseTo(0.96, 12)
-  expect(priceIn({ price: { low: 9000, usual: 10_000, high: 12_000 } }, terms)).toEqual({ low: 8640, usual: 9600, high: 11_520 })
+  expect(priceIn({ price: { low: 9000, usual: 10_000, high: 12_000 } }, terms)).toEqual({
+    low: 8640,
+    usual: 9600,
+    high: 11_520,
+  })
   expect(termsOf('USD', { home: 'EUR', rates, rules }).factor).toBeUndefined()
   expect(termsOf('USD', { rules: plainRules }).factor).toBe(1)
-  expect([exchanged(9000, 'EUR', 'GBP', { home: 'EUR', rates }), exchanged(7200, 'GBP', 'EUR', { home: 'EUR', rates })]).toEqual([
-    7200, 9000,
-  ])
+  expect([
+    exchanged(9000, 'EUR', 'GBP', { home: 'EUR', rates }),
+    exchanged(7200, 'GBP', 'EUR', { home: 'EUR', rates }),
+  ]).toEqual([7200, 9000])
   expect(exchanged(9000, 'EUR', 'USD', { home: 'EUR', rates })).toBeUndefined()
   // Sending 6.90 EUR is 5.52 GBP, taxed 6.62.
   expect(billOf(9600, rulesIn('GBP', { home: 'EUR', rates, rules: { ...rules, freeFromMinor: 0 } }))).toEqual({
@@ -260,8 +298,17 @@ test('without need by a date what is used most works first, and what there is no
     ['never', undefined],
   ])
   expect(plan.unbought).toEqual(['c', 'd'])
-  expect(buyPlan(pieces, [setup('often', 1)], 0, 0, '2026-11').order[0]).toEqual({ setup: 'often', month: undefined, late: false })
-  expect([monthFor(100, 100, 0), monthFor(101, 100, 0), monthFor(101, 100, 50), monthFor(150, 100, 50)]).toEqual([0, Infinity, 1, 1])
+  expect(buyPlan(pieces, [setup('often', 1)], 0, 0, '2026-11').order[0]).toEqual({
+    setup: 'often',
+    month: undefined,
+    late: false,
+  })
+  expect([monthFor(100, 100, 0), monthFor(101, 100, 0), monthFor(101, 100, 50), monthFor(150, 100, 50)]).toEqual([
+    0,
+    Infinity,
+    1,
+    1,
+  ])
 })
 
 const orders = <T>(list: readonly T[]): T[][] =>
@@ -272,7 +319,10 @@ const orders = <T>(list: readonly T[]): T[][] =>
 test('the plan is as good as the best of all orders in which the pieces can be bought', () => {
   const names = ['w', 'x', 'y']
   const pieces = fc
-    .array(fc.record({ costMinor: fc.integer({ min: 1, max: 90 }), setups: fc.subarray(names) }), { minLength: 1, maxLength: 5 })
+    .array(fc.record({ costMinor: fc.integer({ min: 1, max: 90 }), setups: fc.subarray(names) }), {
+      minLength: 1,
+      maxLength: 5,
+    })
     .map((list) => list.map(({ costMinor, setups }, i) => piece(`p${i}`, costMinor, ...setups)))
   const setups = fc
     .tuple(
@@ -286,25 +336,36 @@ test('the plan is as good as the best of all orders in which the pieces can be b
     )
     .map((list) => list as PlanSetup[])
   fc.assert(
-    fc.property(pieces, setups, fc.integer({ min: 0, max: 120 }), fc.integer({ min: 5, max: 60 }), (list, wanted, start, monthly) => {
-      const from = '2026-11'
-      const hardshipOf = (monthOf: (id: string) => number) => wanted.reduce((sum, one) => sum + hardship(one, monthOf(one.id), from), 0)
-      const best = Math.min(
-        ...orders(list).map((order) => {
-          let spent = 0
-          const months = new Map(order.map((one) => [one.id, monthFor((spent += one.costMinor), start, monthly)]))
-          return hardshipOf((id) => Math.max(0, ...list.filter((one) => one.setups.includes(id)).map((one) => months.get(one.id) ?? 0)))
-        }),
-      )
-      const plan = buyPlan(list, wanted, start, monthly, from)
-      const monthOf = (id: string) => {
-        const month = plan.order.find((one) => one.setup === id)?.month
-        return month === undefined ? Infinity : Array.from({ length: 61 }, (_, i) => addMonths(from, i)).indexOf(month)
-      }
-      expect(hardshipOf(monthOf)).toBeCloseTo(best, 6)
-      // No month spends what is not there.
-      for (const month of plan.months) expect(month.leftMinor).toBeGreaterThanOrEqual(0)
-    }),
+    fc.property(
+      pieces,
+      setups,
+      fc.integer({ min: 0, max: 120 }),
+      fc.integer({ min: 5, max: 60 }),
+      (list, wanted, start, monthly) => {
+        const from = '2026-11'
+        const hardshipOf = (monthOf: (id: string) => number) =>
+          wanted.reduce((sum, one) => sum + hardship(one, monthOf(one.id), from), 0)
+        const best = Math.min(
+          ...orders(list).map((order) => {
+            let spent = 0
+            const months = new Map(order.map((one) => [one.id, monthFor((spent += one.costMinor), start, monthly)]))
+            return hardshipOf((id) =>
+              Math.max(0, ...list.filter((one) => one.setups.includes(id)).map((one) => months.get(one.id) ?? 0)),
+            )
+          }),
+        )
+        const plan = buyPlan(list, wanted, start, monthly, from)
+        const monthOf = (id: string) => {
+          const month = plan.order.find((one) => one.setup === id)?.month
+          return month === undefined
+            ? Infinity
+            : Array.from({ length: 61 }, (_, i) => addMonths(from, i)).indexOf(month)
+        }
+        expect(hardshipOf(monthOf)).toBeCloseTo(best, 6)
+        // No month spends what is not there.
+        for (const month of plan.months) expect(month.leftMinor).toBeGreaterThanOrEqual(0)
+      },
+    ),
     { numRuns: 200 },
   )
 })

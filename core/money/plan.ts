@@ -60,11 +60,13 @@ export const hardship = (setup: PlanSetup, month: number, from: string): number 
 
 const orderByNeed = (setups: readonly PlanSetup[]): readonly PlanSetup[] =>
   [...setups].sort(
-    (a, b) => (a.neededBy ?? '9999-12').localeCompare(b.neededBy ?? '9999-12') || b.weight - a.weight || (a.id < b.id ? -1 : 1),
+    (a, b) =>
+      (a.neededBy ?? '9999-12').localeCompare(b.neededBy ?? '9999-12') || b.weight - a.weight || (a.id < b.id ? -1 : 1),
   )
 
 /**
- * The order in which set-ups come to work with the least hardship, exactly: when one set-up after another is completed, the month of each
+ * The order in which set-ups come to work with the least hardship, exactly: when one set-up after another is completed,
+ * the month of each
  * depends only on which are done by then, so the best order of each set of them is built from those of smaller sets.
  */
 const bestOrder = (
@@ -80,7 +82,8 @@ const bestOrder = (
     costMinor,
     mask: sorted.reduce((bits, { id }, i) => (own.includes(id) ? bits | (1 << i) : bits), 0),
   }))
-  const costOfMask = (mask: number) => masks.reduce((sum, piece) => ((piece.mask & mask) !== 0 ? sum + piece.costMinor : sum), 0)
+  const costOfMask = (mask: number) =>
+    masks.reduce((sum, piece) => ((piece.mask & mask) !== 0 ? sum + piece.costMinor : sum), 0)
   const all = (1 << sorted.length) - 1
   const best: { cost: number; last: number }[] = [{ cost: 0, last: -1 }]
   for (let mask = 1; mask <= all; mask++) {
@@ -106,7 +109,8 @@ const bestOrder = (
 }
 
 /**
- * Spends money month by month so that the set-ups that are needed come to work with the least waiting, none late that need not be.
+ * Spends money month by month so that the set-ups that are needed come to work with the least waiting, none late that
+ * need not be.
  * @param startMinor what there is at the start; @param monthlyMinor what comes each month; unspent money is kept
  * @param from the first month, `YYYY-MM`
  */

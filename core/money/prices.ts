@@ -49,7 +49,10 @@ export const SALE_SHARE = 0.85
 export const OFFER_DAYS = 45
 const MONTH = 30
 
-/** The value below which a share of sorted figures lies, between two by halves of their distance. @example [1, 2, 3, 4] at 0.5: 2.5 */
+/**
+ * The value below which a share of sorted figures lies, between two by halves of their distance. @example [1, 2, 3, 4]
+ * at 0.5: 2.5
+ */
 export const quantile = (sorted: ArrayLike<number>, share: number): number => {
   const at = (sorted.length - 1) * share
   const [low, high] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0]
@@ -73,11 +76,17 @@ const slopeOf = (points: readonly (readonly [day: number, amount: number])[]): n
 const MOST_FOR_SLOPE = 60
 
 /**
- * What a part costs by its ledger: the range of new prices of a year (its tenth, its middle, its ninetieth), how old the newest is, where
+ * What a part costs by its ledger: the range of new prices of a year (its tenth, its middle, its ninetieth), how old
+ * the newest is, where
  * it drifts, whether it is on sale or gone. Prices in a currency without a rate are left out.
  * @returns undefined when nothing usable is known
  */
-export const priceView = (prices: readonly Price[], today: string, home: string, rates: readonly Rate[]): PriceView | undefined => {
+export const priceView = (
+  prices: readonly Price[],
+  today: string,
+  home: string,
+  rates: readonly Rate[],
+): PriceView | undefined => {
   // Dates of this form sort as they follow each other, so no day has to be counted here.
   const [from, offersFrom] = [addDays(today, -RANGE_DAYS), addDays(today, -OFFER_DAYS)]
   const seen = prices
@@ -98,7 +107,9 @@ export const priceView = (prices: readonly Price[], today: string, home: string,
   const latest = new Map(offers.map((offer) => [offer.price.shop, offer]))
   const there = [...latest.values()].filter(({ price }) => price.available)
   const nowMinor = there.length > 0 ? Math.min(...there.map(({ amount }) => amount)) : newest.amount
-  const cheapest = [...fresh].filter(({ price }) => price.available).sort((a, b) => a.amount + a.shipping - b.amount - b.shipping)[0]
+  const cheapest = [...fresh]
+    .filter(({ price }) => price.available)
+    .sort((a, b) => a.amount + a.shipping - b.amount - b.shipping)[0]
   const used = seen.filter(({ price }) => price.used && price.available).map(({ amount }) => amount)
   const first = fresh[0]?.price.seenOn ?? today
   return {
@@ -112,7 +123,9 @@ export const priceView = (prices: readonly Price[], today: string, home: string,
     newestOn: newest.price.seenOn,
     ageDays: daysBetween(newest.price.seenOn, today),
     driftMinor: Math.round(
-      slopeOf(fresh.slice(-MOST_FOR_SLOPE).map(({ price, amount }) => [daysBetween(first, price.seenOn), amount] as const)) * MONTH,
+      slopeOf(
+        fresh.slice(-MOST_FOR_SLOPE).map(({ price, amount }) => [daysBetween(first, price.seenOn), amount] as const),
+      ) * MONTH,
     ),
     sale: fresh.length > 2 && nowMinor <= usual * SALE_SHARE,
     unavailable: latest.size > 0 && there.length === 0,

@@ -2,7 +2,10 @@ import type { Part } from '../catalogue/index.ts'
 import { type BillRules, plainRules } from './bill.ts'
 import type { Rate } from './currency.ts'
 
-/** What surrounds prices: the currency they are kept in, what other currencies are worth in it, and whether tax is in them. */
+/**
+ * What surrounds prices: the currency they are kept in, what other currencies are worth in it, and whether tax is in
+ * them.
+ */
 export interface PriceSource {
   readonly home?: string | undefined
   readonly rates?: readonly Rate[] | undefined
@@ -36,7 +39,8 @@ export const termsOf = (currency: string, source: PriceSource): PriceTerms => {
 export const isPriced = ({ price }: Pick<Part, 'price'>): boolean => price.high > 0
 
 /** The usual price to compare by: what nobody has priced comes last, and is never the cheaper one. */
-export const comparedMinor = (part: Pick<Part, 'price'>): number => (isPriced(part) ? part.price.usual : Number.MAX_SAFE_INTEGER)
+export const comparedMinor = (part: Pick<Part, 'price'>): number =>
+  isPriced(part) ? part.price.usual : Number.MAX_SAFE_INTEGER
 
 /** A price under these terms, whole minor units; 0, unknown, when it is not priced or can't be converted. */
 export const priceIn = ({ price }: Pick<Part, 'price'>, { factor = 0 }: PriceTerms): Part['price'] => ({
@@ -51,11 +55,16 @@ export const rulesIn = (currency: string, source: PriceSource): BillRules => {
   const worth = worthOf(currency, source) ?? 1
   return worth === 1
     ? rules
-    : { ...rules, shippingMinor: Math.round(rules.shippingMinor * worth), freeFromMinor: Math.round(rules.freeFromMinor * worth) }
+    : {
+        ...rules,
+        shippingMinor: Math.round(rules.shippingMinor * worth),
+        freeFromMinor: Math.round(rules.freeFromMinor * worth),
+      }
 }
 
 /**
- * An amount of one currency in another, whole minor units, by the newest rates of both; undefined when one of them is not known.
+ * An amount of one currency in another, whole minor units, by the newest rates of both; undefined when one of them is
+ * not known.
  * @example home EUR, 1 GBP = 1.25 EUR: 90.00 EUR are 72.00 GBP
  */
 export const exchanged = (amountMinor: number, from: string, to: string, source: PriceSource): number | undefined => {

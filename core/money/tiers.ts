@@ -15,8 +15,10 @@ export interface TierLine {
 }
 
 /**
- * What is still to buy, by how much the job hangs on it: **must** is what alone meets a need of the brief, feeds or joins, and what carries
- * such a piece; **should** is what sits on a set-up besides; **may** is what is only considered or lies loose. Within a tier the cheapest
+ * What is still to buy, by how much the job hangs on it: **must** is what alone meets a need of the brief, feeds or
+ * joins, and what carries
+ * such a piece; **should** is what sits on a set-up besides; **may** is what is only considered or lies loose. Within a
+ * tier the cheapest
  * first, so that the running sum shows how far money reaches. The operator's own word on a piece comes before all.
  */
 export const tierLines = (
@@ -30,7 +32,8 @@ export const tierLines = (
   const given = new Map<string, number>()
   const parts = new Map(cost.lines.map((line) => [line.instance, line.part]))
   for (const part of parts.values()) for (const gift of part.provides) given.set(gift, (given.get(gift) ?? 0) + 1)
-  const alone = (instance: string) => (parts.get(instance)?.provides ?? []).some((gift) => needs.has(gift) && given.get(gift) === 1)
+  const alone = (instance: string) =>
+    (parts.get(instance)?.provides ?? []).some((gift) => needs.has(gift) && given.get(gift) === 1)
   const powers = (instance: string) => {
     const part = parts.get(instance)
     return Boolean(part?.power?.store ?? part?.cable ?? part?.media?.stores)
@@ -47,13 +50,18 @@ export const tierLines = (
     if (alone(instance)) return { tier: 'must', because: 'need' }
     if (carriers.has(instance)) return { tier: 'must', because: 'carries' }
     if (powers(instance) && (linked.has(instance) || onRig.has(instance))) return { tier: 'must', because: 'powers' }
-    return onRig.has(instance) || powers(instance) ? { tier: 'should', because: 'set-up' } : { tier: 'may', because: 'considered' }
+    return onRig.has(instance) || powers(instance)
+      ? { tier: 'should', because: 'set-up' }
+      : { tier: 'may', because: 'considered' }
   }
   const lines = [
     ...cost.lines.filter(({ owned }) => !owned).map((line) => ({ line, ...judge(line.instance) })),
     ...considered.map((line) => ({ line, tier: 'may' as const, because: 'considered' as const })),
   ].sort(
-    (a, b) => tiers.indexOf(a.tier) - tiers.indexOf(b.tier) || a.line.usual - b.line.usual || (a.line.instance < b.line.instance ? -1 : 1),
+    (a, b) =>
+      tiers.indexOf(a.tier) - tiers.indexOf(b.tier) ||
+      a.line.usual - b.line.usual ||
+      (a.line.instance < b.line.instance ? -1 : 1),
   )
   let runningMinor = 0
   return lines.map((line) => ({ ...line, runningMinor: (runningMinor += line.line.usual) }))

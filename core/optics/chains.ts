@@ -19,13 +19,22 @@ export interface StepChain {
 export const MOST_RINGS = 3
 
 const better = (a: StepChain, b: StepChain): number =>
-  a.ids.length - b.ids.length || a.costMinor - b.costMinor || a.massG - b.massG || a.ids.join().localeCompare(b.ids.join())
+  a.ids.length - b.ids.length ||
+  a.costMinor - b.costMinor ||
+  a.massG - b.massG ||
+  a.ids.join().localeCompare(b.ids.join())
 
 /**
- * The best rings from one thread to another: the fewest, then the cheapest, then the lightest. Empty when the threads are the same;
+ * The best rings from one thread to another: the fewest, then the cheapest, then the lightest. Empty when the threads
+ * are the same;
  * undefined when there is no way in three rings.
  */
-export const stepChain = (fromMm: number, toMm: number, rings: readonly Step[], most = MOST_RINGS): StepChain | undefined => {
+export const stepChain = (
+  fromMm: number,
+  toMm: number,
+  rings: readonly Step[],
+  most = MOST_RINGS,
+): StepChain | undefined => {
   let ends = new Map<number, StepChain>([[fromMm, { ids: [], costMinor: 0, massG: 0 }]])
   for (let count = 0; count <= most; count++) {
     const found = ends.get(toMm)
@@ -34,7 +43,11 @@ export const stepChain = (fromMm: number, toMm: number, rings: readonly Step[], 
     for (const [at, chain] of ends)
       for (const ring of rings) {
         if (ring.fromMm !== at || chain.ids.includes(ring.id)) continue
-        const longer = { ids: [...chain.ids, ring.id], costMinor: chain.costMinor + ring.costMinor, massG: chain.massG + ring.massG }
+        const longer = {
+          ids: [...chain.ids, ring.id],
+          costMinor: chain.costMinor + ring.costMinor,
+          massG: chain.massG + ring.massG,
+        }
         const known = next.get(ring.toMm)
         if (!known || better(longer, known) < 0) next.set(ring.toMm, longer)
       }
@@ -64,10 +77,13 @@ interface Sized {
 }
 
 const cheapest = (filters: readonly Sized[], threadMm: number): Sized | undefined =>
-  filters.filter((filter) => filter.threadMm === threadMm).sort((a, b) => a.costMinor - b.costMinor || a.massG - b.massG)[0]
+  filters
+    .filter((filter) => filter.threadMm === threadMm)
+    .sort((a, b) => a.costMinor - b.costMinor || a.massG - b.massG)[0]
 
 /**
- * One large filter and rings for the smaller threads, against a filter for each thread: money, grams, and seconds a change of lens takes.
+ * One large filter and rings for the smaller threads, against a filter for each thread: money, grams, and seconds a
+ * change of lens takes.
  * With one filter it moves from lens to lens, its rings stay on; with one each nothing is done.
  */
 export const filterEconomy = (

@@ -3,7 +3,17 @@ import { emptyBrief, type Scene } from '../brief/index.ts'
 import { catalogueOf, mate, type Part, partIssues, partSchema } from '../catalogue/index.ts'
 import { adapterTo, dayOfScenes, disc, nd, seeingCamera, stepUp, zoom } from '../testing/glass.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
-import { adaptersFor, cropFor, economyOf, goesBefore, insideNd, lensFits, lightPlan, pictureOf, settingOf } from './index.ts'
+import {
+  adaptersFor,
+  cropFor,
+  economyOf,
+  goesBefore,
+  insideNd,
+  lensFits,
+  lightPlan,
+  pictureOf,
+  settingOf,
+} from './index.ts'
 
 const assemblyOf = (
   parts: readonly Part[],
@@ -21,7 +31,9 @@ const assemblyOf = (
 }
 
 test('a day of three scenes at f/4, 1/64 s and ISO 100: EV 10 is exposed right', () => {
-  const plan = lightPlan(assemblyOf([disc('v', 7, nd(2, 5)), disc('three', 5, nd(3))], ['water-in-sun', 'overcast', 'night']))
+  const plan = lightPlan(
+    assemblyOf([disc('v', 7, nd(2, 5)), disc('three', 5, nd(3))], ['water-in-sun', 'overcast', 'night']),
+  )
   expect(plan.setting).toEqual({ fNumber: 4, iso: 100, fps: 32, shutterDeg: 180 })
   expect(plan.phases.map(({ mostStops }) => mostStops)).toEqual([6, 2, -5])
   // 2 to 5 alone, 3 alone, both together 5 to 8.
@@ -61,7 +73,10 @@ test('what the camera has inside: one step at a time, with or without a filter b
 test('the brief\u2019s own stop and sensitivity win, but a lens opens no wider than it does', () => {
   const assembly = assemblyOf([], ['sun'], seeingCamera({ isos: [800, 3200] }))
   const set = (light: object) =>
-    settingOf({ ...assembly, rig: { ...assembly.rig, brief: { ...assembly.rig.brief, light: { ...emptyBrief.light, ...light } } } })
+    settingOf({
+      ...assembly,
+      rig: { ...assembly.rig, brief: { ...assembly.rig.brief, light: { ...emptyBrief.light, ...light } } },
+    })
   expect(set({ stop: 0, iso: 0 })).toMatchObject({ fNumber: 2.5, iso: 800 })
   expect(set({ stop: 1.4, iso: 3200 })).toMatchObject({ fNumber: 2.5, iso: 3200 })
   expect(set({ stop: 8 })).toMatchObject({ fNumber: 8 })
@@ -70,7 +85,11 @@ test('the brief\u2019s own stop and sensitivity win, but a lens opens no wider t
 test('filters go before a lens by their thread, through rings, or in a tray', () => {
   const lens = zoom({ threadMm: 77 })
   const tray = tinyPart({ id: 'pane', role: 'filter', mounts: [plug('edge', 'tray', { family: '4x4' })] })
-  const box = tinyPart({ id: 'box', role: 'matte-box', mounts: [socket('tray', 'tray', [0, 20, 0], [0, 1, 0], { family: '4x4' })] })
+  const box = tinyPart({
+    id: 'box',
+    role: 'matte-box',
+    mounts: [socket('tray', 'tray', [0, 20, 0], [0, 1, 0], { family: '4x4' })],
+  })
   expect(goesBefore(disc('a', 5, nd(3), {}, 77), lens, [])).toBe(true)
   expect(goesBefore(disc('a', 5, nd(3)), lens, [])).toBe(false)
   expect(goesBefore(disc('a', 5, nd(3)), lens, [stepUp(77, 82)])).toBe(true)
@@ -102,7 +121,8 @@ test('how lenses go on a camera, and what they show there', () => {
   const fits = lensFits(body, uses, catalogue, new Map())
   expect(fits.map(({ part, way, focus, crop, cropMode }) => [part.id, way, focus, crop, cropMode])).toEqual([
     ['lens', 'direct', 'hand', 1, true],
-    // 50 / 1.5 = 33.3 mm is within a circle of 34; 50 / 2 = 25 is not within one of 20: 2.5 times without a mode for it.
+    // 50 / 1.5 = 33.3 mm is within a circle of 34; 50 / 2 = 25 is not within one of 20: 2.5 times without a mode for
+    // it.
     ['small', 'direct', 'auto', 1.5, true],
     ['tiny', 'direct', 'hand', 2.5, false],
     ['foreign', 'adapter', 'auto', 1, true],
@@ -119,7 +139,10 @@ test('how lenses go on a camera, and what they show there', () => {
   expect(upright?.fromMm).toBeCloseTo((25 * Math.hypot(36, 24)) / Math.hypot(16.875, 30), 9)
   expect(fits[3]?.adapter?.id).toBe('smart')
   const foreign = parts[3]
-  expect(foreign && adaptersFor(body, foreign, catalogue, new Map([['dumb', 1]])).map(({ id }) => id)).toEqual(['dumb', 'smart'])
+  expect(foreign && adaptersFor(body, foreign, catalogue, new Map([['dumb', 1]])).map(({ id }) => id)).toEqual([
+    'dumb',
+    'smart',
+  ])
   expect(cropFor({ kind: 'sensor', wideMm: 40, tallMm: 30 }, 49.9)).toEqual({ crop: 1, cropMode: true })
 })
 
@@ -137,7 +160,10 @@ test('one large filter, one each, or one dropped into a box on rods', () => {
     id: 'box',
     role: 'matte-box',
     massG: 400,
-    mounts: [socket('tray', 'tray', [0, 20, 0], [0, 1, 0], { family: '4x4' }), socket('clamp', 'rod-15-pair', [0, 0, 0], [0, -1, 0])],
+    mounts: [
+      socket('tray', 'tray', [0, 20, 0], [0, 1, 0], { family: '4x4' }),
+      socket('clamp', 'rod-15-pair', [0, 0, 0], [0, -1, 0]),
+    ],
     price: { low: 1, usual: 20_000, high: 30_000 },
   })
   const parts = [
@@ -165,7 +191,9 @@ const flanged = (rearMm: number, frontMm: number, thickMm: number): Part =>
   tinyPart({
     id: 'adapter',
     role: 'lens-adapter',
-    solids: [{ kind: 'cylinder', centre: [0, 0, -thickMm / 2], axis: [0, 0, -1], radius: 30, length: thickMm, matter: 'body' }],
+    solids: [
+      { kind: 'cylinder', centre: [0, 0, -thickMm / 2], axis: [0, 0, -1], radius: 30, length: thickMm, matter: 'body' },
+    ],
     mounts: [
       plug('rear', 'lens-mount', { family: 'a', flangeMm: rearMm, out: [0, 0, 1], up: [0, 1, 0] }),
       socket('front', 'lens-mount', [0, 0, -thickMm], [0, 0, -1], { family: 'b', flangeMm: frontMm }),
@@ -175,8 +203,12 @@ const flanged = (rearMm: number, frontMm: number, thickMm: number): Part =>
 test('an adapter goes from the longer flange to the shorter, as thick as their difference', () => {
   expect(partIssues(flanged(18, 44, 26))).toEqual([])
   expect(partIssues(flanged(18, 44, 26.1))).toEqual([])
-  expect(partIssues(flanged(18, 44, 25))).toMatchObject([{ code: 'adapter-thickness', numbers: { thickMm: 25, wantsMm: 26 } }])
-  expect(partIssues(flanged(44, 18, 26))).toMatchObject([{ code: 'adapter-backwards', numbers: { lensMm: 18, bodyMm: 44 } }])
+  expect(partIssues(flanged(18, 44, 25))).toMatchObject([
+    { code: 'adapter-thickness', numbers: { thickMm: 25, wantsMm: 26 } },
+  ])
+  expect(partIssues(flanged(44, 18, 26))).toMatchObject([
+    { code: 'adapter-backwards', numbers: { lensMm: 18, bodyMm: 44 } },
+  ])
 })
 
 test('a lens of the same bayonet but another flange distance is refused', () => {
@@ -203,14 +235,19 @@ test('a lens of the same bayonet but another flange distance is refused', () => 
 
 test('glass that can not be is refused where it is entered', () => {
   const lens = zoom()
-  const refused = (optics: object) => partSchema.safeParse({ ...lens, optics: { ...lens.optics, ...optics } }).error?.issues[0]?.message
+  const refused = (optics: object) =>
+    partSchema.safeParse({ ...lens, optics: { ...lens.optics, ...optics } }).error?.issues[0]?.message
   expect(refused({ focalMinMm: 60 })).toBe('the long end can not be shorter than the short end')
   expect(refused({ stop: 0 })).toBeDefined()
   expect(refused({ focalMinMm: 0 })).toBeDefined()
   const filter = disc('a', 5, nd(2, 5))
   expect(partSchema.safeParse({ ...filter, optics: { ...filter.optics, minStops: 6 } }).success).toBe(false)
   expect(partSchema.safeParse({ ...filter, opening: { at: [0, 0, 0] } }).success).toBe(false)
-  expect(partSchema.safeParse({ ...filter, opening: { at: [0, 0, 0], clearMm: 50, wideMm: 3, tallMm: 3 } }).success).toBe(false)
+  expect(
+    partSchema.safeParse({ ...filter, opening: { at: [0, 0, 0], clearMm: 50, wideMm: 3, tallMm: 3 } }).success,
+  ).toBe(false)
   expect(partSchema.safeParse(filter).success).toBe(true)
-  expect(partSchema.safeParse({ ...seeingCamera(), optics: { ...seeingCamera().optics, isos: [0] } }).success).toBe(false)
+  expect(partSchema.safeParse({ ...seeingCamera(), optics: { ...seeingCamera().optics, isos: [0] } }).success).toBe(
+    false,
+  )
 })

@@ -86,10 +86,13 @@ export const stepOf = (part: Part, owned: boolean): Step | undefined => {
 export const traysOf = (part: Part, side: Mount['side']): readonly string[] =>
   mountsOf(part, 'tray', side).map(({ mount }) => mount.family ?? '')
 
-/** Can a filter be put before a lens with these rings and boxes: by its thread, through rings, or dropped into a tray? */
+/**
+ * Can a filter be put before a lens with these rings and boxes: by its thread, through rings, or dropped into a tray?
+ */
 export const goesBefore = (filter: Part, lens: Part, others: readonly Part[]): boolean => {
   const trays = traysOf(filter, 'sits')
-  if (trays.length > 0) return others.some((box) => box.role === 'matte-box' && traysOf(box, 'holds').some((tray) => trays.includes(tray)))
+  if (trays.length > 0)
+    return others.some((box) => box.role === 'matte-box' && traysOf(box, 'holds').some((tray) => trays.includes(tray)))
   const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
   if (lensMm === undefined || filterMm === undefined) return false
   return (
@@ -130,7 +133,10 @@ export const assumedIn = (assembly: Assembly): LightPlan['assumed'] => {
 }
 
 const exposureOf = (light: PhaseLight, setting: Setting, lossStops: number, filters: readonly Nd[]): PhaseExposure => {
-  const [mostStops, leastStops] = [ndStops(light.brightEv, setting) - lossStops, ndStops(light.darkEv, setting) - lossStops]
+  const [mostStops, leastStops] = [
+    ndStops(light.brightEv, setting) - lossStops,
+    ndStops(light.darkEv, setting) - lossStops,
+  ]
   const [most, least] = answerDay([mostStops, leastStops], filters)
   const holdsLeast = new Set(least?.by.map(({ ids }) => ids.join()))
   return {
@@ -150,7 +156,11 @@ const exposureOf = (light: PhaseLight, setting: Setting, lossStops: number, filt
  * The day's light against the neutral density of the kit that can go before the mounted lens, and the camera's own.
  * @param extra filters to try beside those of the kit
  */
-export const lightPlan = (assembly: Assembly, extra: readonly Part[] = [], without: ReadonlySet<string> = new Set()): LightPlan => {
+export const lightPlan = (
+  assembly: Assembly,
+  extra: readonly Part[] = [],
+  without: ReadonlySet<string> = new Set(),
+): LightPlan => {
   const setting = settingOf(assembly)
   const lens = lensOf(assembly)?.lens.part
   const kit = piecesIn(assembly)

@@ -34,15 +34,20 @@ const dropIn = (
         costMinor: costIn(owned, box) + costIn(owned, filter),
         massG: box.massG + filter.massG,
         secondsPerChange: clampMm === undefined ? 0 : CLAMP_SECONDS,
-        without: clampMm === undefined ? [] : fits.filter(({ frontMm }) => frontMm !== clampMm).map(({ threadMm }) => threadMm ?? 0),
+        without:
+          clampMm === undefined
+            ? []
+            : fits.filter(({ frontMm }) => frontMm !== clampMm).map(({ threadMm }) => threadMm ?? 0),
       }))
   })
   return ways.sort((a, b) => a.without.length - b.without.length || a.costMinor - b.costMinor || a.massG - b.massG)[0]
 }
 
 /**
- * One kind of filter for every lens of a kit, three ways: one large one with rings, one for each thread, one dropped into a box.
- * Money counts what is not owned; grams count everything that is carried; seconds what a change of lens takes for the filter alone.
+ * One kind of filter for every lens of a kit, three ways: one large one with rings, one for each thread, one dropped
+ * into a box.
+ * Money counts what is not owned; grams count everything that is carried; seconds what a change of lens takes for the
+ * filter alone.
  */
 export const economyOf = (
   fits: readonly LensFit[],

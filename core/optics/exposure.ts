@@ -8,7 +8,12 @@ export interface Setting {
 }
 
 /** Why a setting can't be reckoned with; undefined when it can. */
-export const settingTrouble = ({ fNumber, iso, fps, shutterDeg }: Setting): 'f-number' | 'iso' | 'frame-rate' | 'shutter' | undefined => {
+export const settingTrouble = ({
+  fNumber,
+  iso,
+  fps,
+  shutterDeg,
+}: Setting): 'f-number' | 'iso' | 'frame-rate' | 'shutter' | undefined => {
   if (!(fNumber > 0)) return 'f-number'
   if (!(iso > 0)) return 'iso'
   if (!(fps > 0)) return 'frame-rate'
@@ -27,7 +32,8 @@ export const openSeconds = ({ fps, shutterDeg }: Pick<Setting, 'fps' | 'shutterD
 export const ev100 = (fNumber: number, seconds: number): number => Math.log2(fNumber ** 2 / seconds)
 
 /**
- * Stops a filter has to take so that a scene is exposed right: `EVscene + log2(ISO / 100) - log2(N^2 / t)`; less than nothing when the
+ * Stops a filter has to take so that a scene is exposed right: `EVscene + log2(ISO / 100) - log2(N^2 / t)`; less than
+ * nothing when the
  * scene is too dark. @throws {RangeError} for a setting that can't be (f/0, ISO 0, a shutter over 360 degrees).
  * @example sun (15) at f/2.8, ISO 100, 1/50 s: 15 - 8.61 = 6.39 stops
  */
@@ -43,4 +49,5 @@ export const irisWithout = (sceneAt100: number, setting: Setting): number => {
 }
 
 /** The sensitivity that a scene too dark for its setting wants. @example 2 stops short at ISO 800: 3200 */
-export const isoFor = (sceneAt100: number, setting: Setting): number => setting.iso * 2 ** -Math.min(0, ndStops(sceneAt100, setting))
+export const isoFor = (sceneAt100: number, setting: Setting): number =>
+  setting.iso * 2 ** -Math.min(0, ndStops(sceneAt100, setting))

@@ -43,17 +43,26 @@ export const frontOf = (assembly: Assembly): Front | undefined => {
       if (!opening) return []
       const way = subtract(point(piece.frame, opening.at), pupil)
       const depthMm = -dot(way, lens.frame.z)
-      return depthMm > 0 ? [{ piece, opening, depthMm, besideMm: dot(way, lens.frame.x), aboveMm: dot(way, lens.frame.y) }] : []
+      return depthMm > 0
+        ? [{ piece, opening, depthMm, besideMm: dot(way, lens.frame.x), aboveMm: dot(way, lens.frame.y) }]
+        : []
     })
     .sort((a, b) => a.depthMm - b.depthMm)
   return { lens, glass, sensor: sensorOf(assembly), openings }
 }
 
-/** The part of the sensor a picture uses. A camera turned upright stands its sensor up, so the sides change places. @param aspect 0: all of it */
+/**
+ * The part of the sensor a picture uses. A camera turned upright stands its sensor up, so the sides change places.
+ * @param aspect 0: all of it
+ */
 export const pictureOf = (sensor: Sensor, aspect: number, upright: boolean, crop = 1): Sensor =>
-  aspect > 0 ? cropped(sensor, upright ? 1 / aspect : aspect, crop) : { wideMm: sensor.wideMm / crop, tallMm: sensor.tallMm / crop }
+  aspect > 0
+    ? cropped(sensor, upright ? 1 / aspect : aspect, crop)
+    : { wideMm: sensor.wideMm / crop, tallMm: sensor.tallMm / crop }
 
-/** The openings as rings to be cleared by a picture: a round one once, one with corners by its width and by its height. */
+/**
+ * The openings as rings to be cleared by a picture: a round one once, one with corners by its width and by its height.
+ */
 export const ringsOf = ({ openings }: Pick<Front, 'openings'>, picture: Sensor): readonly Ring[] =>
   openings.flatMap(({ piece, opening, depthMm, besideMm, aboveMm }): Ring[] => {
     const id = piece.instance.id

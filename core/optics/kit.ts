@@ -42,7 +42,9 @@ export interface LensFit {
 
 /** The mounts of a part by what sort of joint they make and which end they are. */
 export const mountsOf = (part: Part, kind: Kind, side: Mount['side']): readonly MountEnd[] =>
-  part.mounts.filter((mount) => mount.side === side && standardOf(mount.standard).kind === kind).map((mount) => ({ part, mount }))
+  part.mounts
+    .filter((mount) => mount.side === side && standardOf(mount.standard).kind === kind)
+    .map((mount) => ({ part, mount }))
 
 /** The size of a lens's filter thread or clamp-on front, mm. */
 export const sizeOn = (part: Part, kind: 'filter' | 'clamp', side: Mount['side'] = 'holds'): number | undefined =>
@@ -54,10 +56,18 @@ const goTogether = (hosts: readonly MountEnd[], guests: readonly MountEnd[]): bo
 const hasContacts = (adapter: Part): boolean => adapter.optics?.kind === 'adapter' && adapter.optics.contacts
 
 /** Adapters that put a lens on a body: owned first, then with contacts, then the cheapest. */
-export const adaptersFor = (camera: Part, lens: Part, catalogue: Catalogue, owned: ReadonlyMap<string, number>): readonly Part[] => {
+export const adaptersFor = (
+  camera: Part,
+  lens: Part,
+  catalogue: Catalogue,
+  owned: ReadonlyMap<string, number>,
+): readonly Part[] => {
   const [body, bayonet] = [mountsOf(camera, 'bayonet', 'holds'), mountsOf(lens, 'bayonet', 'sits')]
   return (catalogue.byRole.get('lens-adapter') ?? [])
-    .filter((part) => goTogether(body, mountsOf(part, 'bayonet', 'sits')) && goTogether(mountsOf(part, 'bayonet', 'holds'), bayonet))
+    .filter(
+      (part) =>
+        goTogether(body, mountsOf(part, 'bayonet', 'sits')) && goTogether(mountsOf(part, 'bayonet', 'holds'), bayonet),
+    )
     .sort(
       (a, b) =>
         Number((owned.get(b.id) ?? 0) > 0) - Number((owned.get(a.id) ?? 0) > 0) ||
@@ -70,14 +80,19 @@ export const adaptersFor = (camera: Part, lens: Part, catalogue: Catalogue, owne
 /** Image circles are stated to the tenth of a millimetre. */
 const ROUNDING_MM = 0.1
 
-/** How a picture is delivered: width over height, 0 for all of the sensor, from a camera that is held level or upright. */
+/**
+ * How a picture is delivered: width over height, 0 for all of the sensor, from a camera that is held level or upright.
+ */
 export interface Delivery {
   readonly aspect: number
   readonly upright: boolean
 }
 const wholeSensor: Delivery = { aspect: 0, upright: false }
 
-/** The least crop of a camera in which a lens fills the picture that is delivered, and whether the camera has a mode for it. */
+/**
+ * The least crop of a camera in which a lens fills the picture that is delivered, and whether the camera has a mode for
+ * it.
+ */
 export const cropFor = (
   sensor: SensorOptics,
   circleMm: number,
@@ -89,7 +104,10 @@ export const cropFor = (
   return mode === undefined ? { crop: across / circleMm, cropMode: false } : { crop: mode, cropMode: true }
 }
 
-/** How each lens of a kit goes on a camera, and what it shows of the picture that is delivered. Lenses or cameras without optical data are left out. */
+/**
+ * How each lens of a kit goes on a camera, and what it shows of the picture that is delivered. Lenses or cameras
+ * without optical data are left out.
+ */
 export const lensFits = (
   camera: Part,
   uses: readonly LensUse[],

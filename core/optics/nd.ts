@@ -28,7 +28,10 @@ const together = (a: NdChoice, b: NdChoice): NdChoice => ({
 })
 const alone = ({ id, minStops, maxStops, costMinor }: Nd): NdChoice => ({ ids: [id], minStops, maxStops, costMinor })
 
-/** No filter, every filter alone, every pair that may be stacked; each also with every step of what the camera has inside. */
+/**
+ * No filter, every filter alone, every pair that may be stacked; each also with every step of what the camera has
+ * inside.
+ */
 export const choicesOf = (filters: readonly Nd[]): readonly NdChoice[] => {
   const onLens = filters.filter(({ inside }) => !inside)
   const inside = filters.filter((filter) => filter.inside).map(alone)
@@ -60,7 +63,8 @@ export interface NdAnswer {
   readonly missesBy: number
 }
 
-const off = ({ minStops, maxStops }: NdChoice, wanted: number): number => Math.max(0, minStops - wanted, wanted - maxStops)
+const off = ({ minStops, maxStops }: NdChoice, wanted: number): number =>
+  Math.max(0, minStops - wanted, wanted - maxStops)
 
 /** For each scene of a day, what takes the light it has too much of. A scene too dark wants no filter. */
 export const answerDay = (wanted: readonly number[], filters: readonly Nd[]): readonly NdAnswer[] => {
@@ -69,8 +73,14 @@ export const answerDay = (wanted: readonly number[], filters: readonly Nd[]): re
     const wantedStops = Math.max(0, stops)
     const by = choices
       .filter((choice) => suitsNd(choice, wantedStops))
-      .sort((a, b) => a.ids.length - b.ids.length || a.costMinor - b.costMinor || a.ids.join().localeCompare(b.ids.join()))
-    return { wantedStops, by, missesBy: by.length > 0 ? 0 : Math.min(...choices.map((choice) => off(choice, wantedStops))) }
+      .sort(
+        (a, b) => a.ids.length - b.ids.length || a.costMinor - b.costMinor || a.ids.join().localeCompare(b.ids.join()),
+      )
+    return {
+      wantedStops,
+      by,
+      missesBy: by.length > 0 ? 0 : Math.min(...choices.map((choice) => off(choice, wantedStops))),
+    }
   })
 }
 
@@ -80,7 +90,9 @@ export const gapsOf = (
   toStops: number,
   choices: readonly NdChoice[],
 ): readonly (readonly [from: number, to: number])[] => {
-  const spans = choices.map(({ minStops, maxStops }) => [minStops - ND_SLACK, maxStops + ND_SLACK] as const).sort((a, b) => a[0] - b[0])
+  const spans = choices
+    .map(({ minStops, maxStops }) => [minStops - ND_SLACK, maxStops + ND_SLACK] as const)
+    .sort((a, b) => a[0] - b[0])
   const gaps: [number, number][] = []
   let reached = fromStops
   for (const [low, high] of spans) {

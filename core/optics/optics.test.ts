@@ -116,7 +116,10 @@ test('the clear radius a ring needs, and the shortest clean focal length, by han
   ).toEqual(['thick'])
 })
 
-/** Straight rays, drawn one by one: from all over the pupil's rim, parallel to the one that makes the corner of the picture. */
+/**
+ * Straight rays, drawn one by one: from all over the pupil's rim, parallel to the one that makes the corner of the
+ * picture.
+ */
 const raysPass = ({ depthMm, clearMm, acrossMm }: Ring, focalMm: number, stop: number): boolean => {
   const pupil = focalMm / stop / 2
   const slope = acrossMm / 2 / focalMm
@@ -172,7 +175,14 @@ const nd6: Nd = { id: 'nd6', minStops: 6, maxStops: 6, variable: false, costMino
 const other: Nd = { ...vnd, id: 'other', costMinor: 7200 }
 
 test('filters alone and in pairs; two variable ones are never stacked', () => {
-  expect(choicesOf([vnd, nd6, other]).map(({ ids }) => ids.join('+'))).toEqual(['', 'vnd', 'nd6', 'other', 'vnd+nd6', 'nd6+other'])
+  expect(choicesOf([vnd, nd6, other]).map(({ ids }) => ids.join('+'))).toEqual([
+    '',
+    'vnd',
+    'nd6',
+    'other',
+    'vnd+nd6',
+    'nd6+other',
+  ])
   expect(suitsNd(vnd, 5.3)).toBe(true)
   expect(suitsNd(vnd, 5.4)).toBe(false)
 })
@@ -188,7 +198,10 @@ test('a day: shade, sun off water, and night, with what answers each and what mi
 })
 
 test('gaps between what filters reach', () => {
-  const gaps = gapsOf(0, 12, choicesOf([vnd, nd6])).map(([low, high]) => [Math.round(low * 100) / 100, Math.round(high * 100) / 100])
+  const gaps = gapsOf(0, 12, choicesOf([vnd, nd6])).map(([low, high]) => [
+    Math.round(low * 100) / 100,
+    Math.round(high * 100) / 100,
+  ])
   // Nothing: to 1/3. The variable one: 1 2/3 to 5 1/3. The fixed one: 5 2/3 to 6 1/3. Both: 7 2/3 to 11 1/3.
   expect(gaps).toEqual([
     [0.33, 1.67],
@@ -216,7 +229,10 @@ test('the fewest rings win, then the least money', () => {
 
 test('the best chain is the best of all chains, tried one by one', () => {
   const sizes = fc.constantFrom(49, 52, 55, 58, 67, 72, 77, 82)
-  const rings = fc.uniqueArray(fc.tuple(sizes, sizes, fc.integer({ min: 1, max: 9 })), { maxLength: 9, selector: (r) => r.join() })
+  const rings = fc.uniqueArray(fc.tuple(sizes, sizes, fc.integer({ min: 1, max: 9 })), {
+    maxLength: 9,
+    selector: (r) => r.join(),
+  })
   fc.assert(
     fc.property(rings, sizes, sizes, (list, from, to) => {
       const steps = list.map(([a, b, cost]) => ring(a, b, cost))
@@ -227,7 +243,8 @@ test('the best chain is the best of all chains, tried one by one', () => {
           for (const step of steps) if (step.fromMm === at && !path.includes(step)) walk(step.toMm, [...path, step])
       }
       walk(from, [])
-      const cost = (path: readonly Step[]) => path.length * 1e6 + path.reduce((sum, { costMinor }) => sum + costMinor, 0)
+      const cost = (path: readonly Step[]) =>
+        path.length * 1e6 + path.reduce((sum, { costMinor }) => sum + costMinor, 0)
       const best = all.length > 0 ? Math.min(...all.map(cost)) : undefined
       const found = stepChain(from, to, steps)
       expect(found && found.ids.length * 1e6 + found.costMinor).toBe(best)
@@ -242,9 +259,17 @@ test('one large filter with rings against one for each thread', () => {
   ]
   const [large, each] = filterEconomy([67, 82, 67, 55], filters, [ring(67, 82), ring(55, 67)])
   // 95.00 and the rings 67-82 for the one, 55-67 and 67-82 for the other.
-  expect(large).toEqual({ way: 'one-with-rings', costMinor: 9500 + 900 + 1800, massG: 63 + 14 + 28, secondsPerChange: 30, without: [] })
+  expect(large).toEqual({
+    way: 'one-with-rings',
+    costMinor: 9500 + 900 + 1800,
+    massG: 63 + 14 + 28,
+    secondsPerChange: 30,
+    without: [],
+  })
   expect(each).toEqual({ way: 'one-each', costMinor: 16_700, massG: 111, secondsPerChange: 0, without: [55] })
-  expect(filterEconomy([], filters, [])).toEqual([{ way: 'one-each', costMinor: 0, massG: 0, secondsPerChange: 0, without: [] }])
+  expect(filterEconomy([], filters, [])).toEqual([
+    { way: 'one-each', costMinor: 0, massG: 0, secondsPerChange: 0, without: [] },
+  ])
 })
 
 // 50 mm at f/2.8 with a circle of 0.03 mm: H = 2500 / 0.084 + 50 = 29,811.9 mm.
@@ -264,7 +289,8 @@ test('focused on the hyperfocal distance all is sharp from half of it to infinit
 })
 
 test('an independent way to the same depth: the blur of a point at either end is the circle of confusion', () => {
-  // A thin lens focused on s images a point at distance x as a disc of (f / N) |v - u| / u across, 1/u = 1/f - 1/x and 1/v = 1/f - 1/s.
+  // A thin lens focused on s images a point at distance x as a disc of (f / N) |v - u| / u across, 1/u = 1/f - 1/x and
+  // 1/v = 1/f - 1/s.
   const blur = (focal: number, fNumber: number, s: number, x: number) => {
     const [u, v] = [1 / (1 / focal - 1 / x), 1 / (1 / focal - 1 / s)]
     return ((focal / fNumber) * Math.abs(v - u)) / u

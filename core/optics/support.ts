@@ -27,7 +27,9 @@ const radiusOver = (lens: PlacedPart, at: Vec3): number | undefined => {
     if (shape.kind !== 'cylinder' || solid.matter !== 'body') return []
     const half = lengthOf(shape.half)
     const along = dot(subtract(at, shape.centre), scale(shape.half, 1 / half))
-    return Math.abs(dot(scale(shape.half, 1 / half), lens.frame.z)) > 0.99 && Math.abs(along) <= half ? [shape.radius] : []
+    return Math.abs(dot(scale(shape.half, 1 / half), lens.frame.z)) > 0.99 && Math.abs(along) <= half
+      ? [shape.radius]
+      : []
   })
   return radii.length > 0 ? Math.max(...radii) : undefined
 }
@@ -66,7 +68,9 @@ export interface Drive {
   readonly lens: PlacedPart
   /** What carries the teeth: the lens itself or a ring on it; undefined: nothing does. */
   readonly toothed: PlacedPart | undefined
-  /** From the drive's gear to the teeth across the axis, mm (less than nothing: they run into each other), and along it. */
+  /**
+   * From the drive's gear to the teeth across the axis, mm (less than nothing: they run into each other), and along it.
+   */
   readonly acrossMm: number
   readonly alongMm: number
   /** How far its arm swings, and how far it can still slide. */
@@ -104,7 +108,12 @@ export const drivesOf = (assembly: Assembly): readonly Drive[] => {
       const radius = lengthOf(subtract(spoke, scale(lens.frame.z, dot(spoke, lens.frame.z))))
       const way = subtract(at, lens.frame.at)
       const off = lengthOf(subtract(way, scale(lens.frame.z, dot(way, lens.frame.z))))
-      return { toothed, radius, acrossMm: off - radius - driveMm, alongMm: Math.abs(dot(subtract(at, teeth), lens.frame.z)) }
+      return {
+        toothed,
+        radius,
+        acrossMm: off - radius - driveMm,
+        alongMm: Math.abs(dot(subtract(at, teeth), lens.frame.z)),
+      }
     })
     const best = ways.sort((a, b) => a.alongMm - b.alongMm)[0]
     const clamped = piece.part.mounts.find(({ id }) => id === piece.joint?.guestMount)

@@ -9,7 +9,13 @@ export const sparesOf = ({ loose }: Assembly, celsius: number, { depth } = usual
   loose.flatMap(({ instance, part }): Spare[] => {
     const { store } = part.power ?? {}
     if (!store || instance.status !== 'in') return []
-    return [{ id: instance.id, kind: batteryKind(part) ?? part.id, usableWh: usableWh(store.capacityWh, celsius, instance.health, depth) }]
+    return [
+      {
+        id: instance.id,
+        kind: batteryKind(part) ?? part.id,
+        usableWh: usableWh(store.capacityWh, celsius, instance.health, depth),
+      },
+    ]
   })
 
 const seats = (part: Part, side: Mount['side']): readonly Mount[] =>
@@ -29,7 +35,11 @@ const baysThatTake = (charger: Part, battery: Part): number =>
   ).length
 
 /** The chargers of the kit, by the kinds of battery given. */
-export const baysOf = ({ rig }: Assembly, batteries: readonly Part[], partOf: (id: string) => Part | undefined): readonly Bays[] => {
+export const baysOf = (
+  { rig }: Assembly,
+  batteries: readonly Part[],
+  partOf: (id: string) => Part | undefined,
+): readonly Bays[] => {
   const chargers = rig.kit
     .flatMap(({ partId, status }) => (status === 'in' ? (partOf(partId) ?? []) : []))
     .filter((part) => part.power?.chargesW)

@@ -37,7 +37,12 @@ export const hoursToNext = ({ cells }: Network, left: ReadonlyMap<string, number
 }
 
 /** What the batteries hold after some hours of a flow; what is all but empty or full is so. */
-export const drained = ({ cells }: Network, left: ReadonlyMap<string, number>, flow: Flow, hours: number): Map<string, number> =>
+export const drained = (
+  { cells }: Network,
+  left: ReadonlyMap<string, number>,
+  flow: Flow,
+  hours: number,
+): Map<string, number> =>
   new Map(
     cells.map((cell) => {
       const has = (left.get(cell.id) ?? 0) - (flow.cellW.get(cell.id) ?? 0) * hours
@@ -53,7 +58,8 @@ export const drained = ({ cells }: Network, left: ReadonlyMap<string, number>, f
 export const runDown = (network: Network, draw: Draw): RunDown => {
   const names = new Map([...network.cells, ...network.nodes].map(({ id, name }) => [id, name]))
   const events: PowerEvent[] = []
-  const note = (minute: number, what: PowerEvent['what'], id: string) => events.push({ minute, what, id, name: names.get(id) ?? id })
+  const note = (minute: number, what: PowerEvent['what'], id: string) =>
+    events.push({ minute, what, id, name: names.get(id) ?? id })
   let left = fullCells(network.cells)
   let flow = flowAt(network, left, draw)
   const first = flow
@@ -74,7 +80,8 @@ export const runDown = (network: Network, draw: Draw): RunDown => {
     for (const id of after.dark) if (!flow.dark.has(id)) note(minute, 'dark', id)
     ;[left, flow] = [next, after]
   }
-  const when = (what: PowerEvent['what'], id: string) => events.find((event) => event.what === what && event.id === id)?.minute ?? Infinity
+  const when = (what: PowerEvent['what'], id: string) =>
+    events.find((event) => event.what === what && event.id === id)?.minute ?? Infinity
   return {
     events,
     first,

@@ -33,7 +33,8 @@ export const baysFor = (kind: string, bays: readonly Bays[]): readonly number[] 
     .sort((a, b) => b - a)
 
 /**
- * How long bays take to fill packs, minutes: each pack sits in one bay until it is full, the emptiest goes first into whichever bay would have it
+ * How long bays take to fill packs, minutes: each pack sits in one bay until it is full, the emptiest goes first into
+ * whichever bay would have it
  * full soonest. One more charger does not hurry a single pack.
  * @param missingWh what each pack lacks
  * @returns 0 when nothing is missing, Infinity without a bay
@@ -59,7 +60,10 @@ interface Waiting {
   bay: number | undefined
 }
 
-/** Spent packs at the wall: each waits for a bay, stays in it until it is full or the wall is left, and goes on in the same one later. */
+/**
+ * Spent packs at the wall: each waits for a bay, stays in it until it is full or the wall is left, and goes on in the
+ * same one later.
+ */
 export class ChargingTable {
   readonly #bays: readonly Bays[]
   #waiting: Waiting[] = []
@@ -73,7 +77,10 @@ export class ChargingTable {
     this.#waiting.push({ id, kind, missingWh, bay: undefined })
   }
 
-  /** Charges for a while from a moment on. @returns the packs that are full by its end, in the order in which they became so */
+  /**
+   * Charges for a while from a moment on. @returns the packs that are full by its end, in the order in which they
+   * became so
+   */
   charge(fromMin: number, hours: number): readonly string[] {
     const full: { id: string; at: number }[] = []
     for (const kind of new Set(this.#waiting.map((pack) => pack.kind))) {

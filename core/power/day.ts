@@ -75,7 +75,12 @@ const isMissed = (network: Network, left: ReadonlyMap<string, number>, cell: str
   return [...flowAt(network, new Map(left).set(cell, 0), draw).dark].some((id) => !before.has(id))
 }
 
-const walk = (network: Network, phases: readonly Phase[], spares: readonly Spare[] | 'plenty', bays: readonly Bays[]): Walk => {
+const walk = (
+  network: Network,
+  phases: readonly Phase[],
+  spares: readonly Spare[] | 'plenty',
+  bays: readonly Bays[],
+): Walk => {
   const names = new Map([...network.cells, ...network.nodes].map(({ id, name }) => [id, name]))
   const events: DayEvent[] = []
   const bag = spares === 'plenty' ? [] : [...spares]
@@ -159,11 +164,18 @@ const emptied = (usedWh: number, packWh: number): readonly number[] => {
 }
 
 /**
- * The day from its first part to its last: what the batteries give, when they are changed, and what goes dark when none is left.
- * @param spares batteries in the bag; @param bays chargers that are carried: they work in the parts of the day that are near the wall
+ * The day from its first part to its last: what the batteries give, when they are changed, and what goes dark when none
+ * is left.
+ * @param spares batteries in the bag; @param bays chargers that are carried: they work in the parts of the day that are
+ * near the wall
  * @example one 10 Wh pack (usable) in a 10 W camera and 3 h of rolling: two swaps at 60 and 120 min, three packs needed
  */
-export const planDay = (network: Network, phases: readonly Phase[], spares: readonly Spare[], bays: readonly Bays[]): DayPlan => {
+export const planDay = (
+  network: Network,
+  phases: readonly Phase[],
+  spares: readonly Spare[],
+  bays: readonly Bays[],
+): DayPlan => {
   const real = walk(network, phases, spares, bays)
   const plenty = walk(network, phases, 'plenty', [])
   const kinds = [...new Set(network.cells.map(({ kind }) => kind))].map((kind): KindUse => {
@@ -192,7 +204,10 @@ export const planDay = (network: Network, phases: readonly Phase[], spares: read
   }
 }
 
-/** Next to the wall, can it go on for ever? For each kind: what the bays give back against what recording takes, W, and a second pack to swap with. */
+/**
+ * Next to the wall, can it go on for ever? For each kind: what the bays give back against what recording takes, W, and
+ * a second pack to swap with.
+ */
 export interface Forever {
   readonly kind: string
   readonly usesW: number
@@ -201,13 +216,20 @@ export interface Forever {
   readonly forEver: boolean
 }
 
-export const nearMains = (network: Network, rolling: Flow, spares: readonly Spare[], bays: readonly Bays[]): readonly Forever[] =>
+export const nearMains = (
+  network: Network,
+  rolling: Flow,
+  spares: readonly Spare[],
+  bays: readonly Bays[],
+): readonly Forever[] =>
   [...new Set(network.cells.map(({ kind }) => kind))].map((kind) => {
     const usesW = network.cells
       .filter((cell) => cell.kind === kind)
       .reduce((sum, { id }) => sum + Math.max(0, rolling.cellW.get(id) ?? 0), 0)
     const mine = spares.filter((spare) => spare.kind === kind).length
     // No more bays work than there are packs out of the rig.
-    const chargesW = bays.filter((bay) => bay.kind === kind).reduce((sum, bay) => sum + Math.min(bay.bays, mine) * bay.watts * CHARGING, 0)
+    const chargesW = bays
+      .filter((bay) => bay.kind === kind)
+      .reduce((sum, bay) => sum + Math.min(bay.bays, mine) * bay.watts * CHARGING, 0)
     return { kind, usesW, chargesW, spares: mine, forEver: usesW === 0 || (mine > 0 && chargesW >= usesW) }
   })

@@ -13,7 +13,9 @@ export interface Flow {
   readonly feedW: ReadonlyMap<Feed, number>
   /** Pieces that want power and get too little. */
   readonly dark: ReadonlySet<string>
-  /** What the working pieces use, what goes into batteries, what comes from the wall, and what is lost on the way, W. */
+  /**
+   * What the working pieces use, what goes into batteries, what comes from the wall, and what is lost on the way, W.
+   */
   readonly usedW: number
   readonly storedW: number
   readonly wallW: number
@@ -78,7 +80,8 @@ const pass = (
     }
     const into = feeds.filter((feed) => feed.to === id)
     const seat = into.find((feed) => !feed.link && cells.has(feed.from))
-    const works = (feed: Feed) => live.has(feed.from) && (!feed.needsPack || (seat !== undefined && (left.get(seat.from) ?? 0) > 0))
+    const works = (feed: Feed) =>
+      live.has(feed.from) && (!feed.needsPack || (seat !== undefined && (left.get(seat.from) ?? 0) > 0))
     const taken: [Feed, number][] = []
     for (const feed of into.filter(works)) {
       const watts = Math.min(open, feed.limitW)
@@ -110,13 +113,19 @@ const pass = (
 }
 
 /**
- * Where the power goes: each piece takes what it wants from its leads first, then from the battery in its own seat. What gets too
+ * Where the power goes: each piece takes what it wants from its leads first, then from the battery in its own seat.
+ * What gets too
  * little goes dark, and the rest is asked again.
  * @param left what each battery still holds, Wh
  * @param draw what each piece wants now, W
  * @param dark pieces that have gone dark before and stay so
  */
-export const flowAt = (network: Network, left: ReadonlyMap<string, number>, draw: Draw, dark: ReadonlySet<string> = new Set()): Flow => {
+export const flowAt = (
+  network: Network,
+  left: ReadonlyMap<string, number>,
+  draw: Draw,
+  dark: ReadonlySet<string> = new Set(),
+): Flow => {
   const all = new Set(dark)
   const dead = new Set<Feed>()
   for (;;) {
@@ -130,4 +139,5 @@ export const flowAt = (network: Network, left: ReadonlyMap<string, number>, draw
 }
 
 /** Full batteries. */
-export const fullCells = (cells: readonly Cell[]): Map<string, number> => new Map(cells.map((cell) => [cell.id, cell.usableWh]))
+export const fullCells = (cells: readonly Cell[]): Map<string, number> =>
+  new Map(cells.map((cell) => [cell.id, cell.usableWh]))

@@ -13,7 +13,10 @@ export interface PowerMargins {
 }
 export const usualPowerMargins: PowerMargins = { depth: DEPTH, converter: CONVERTER }
 
-/** What cold leaves of a lithium pack: full at 20 C, 0.8 at freezing, 0.7 at -10 C; straight lines between, flat outside. */
+/**
+ * What cold leaves of a lithium pack: full at 20 C, 0.8 at freezing, 0.7 at -10 C; straight lines between, flat
+ * outside.
+ */
 export const coldFactor = (celsius: number): number => {
   const table = [
     [-10, 0.7],
@@ -29,7 +32,10 @@ export const coldFactor = (celsius: number): number => {
   return 1
 }
 
-/** Energy that can be taken from a battery, Wh: `capacity x depth x cold x health`. @example 16 Wh at 0 C, new: 16 x 0.9 x 0.8 = 11.52 */
+/**
+ * Energy that can be taken from a battery, Wh: `capacity x depth x cold x health`. @example 16 Wh at 0 C, new: 16 x 0.9
+ * x 0.8 = 11.52
+ */
 export const usableWh = (capacityWh: number, celsius: number, health = 1, depth = DEPTH): number =>
   capacityWh * depth * coldFactor(celsius) * health
 
@@ -91,7 +97,9 @@ export const carriesPower = (socket: Socket): boolean => socket.carries?.include
 
 /** The family of seats a battery goes on; `undefined` for a part that is no battery. */
 export const batteryKind = (part: Part): string | undefined => {
-  const seat = part.power?.store && part.mounts.find((mount) => mount.side === 'sits' && standardOf(mount.standard).kind === 'battery')
+  const seat =
+    part.power?.store &&
+    part.mounts.find((mount) => mount.side === 'sits' && standardOf(mount.standard).kind === 'battery')
   return seat && (seat.family ? `${seat.standard} ${seat.family}` : seat.standard)
 }
 
@@ -133,7 +141,9 @@ export const sitsAsBattery = (piece: PlacedPart): boolean => {
 
 /** Volts that stand at a piece's unregulated outlets: its own battery's, its converter's, or what it is fed with. */
 const voltsOut = (piece: PlacedPart, given: readonly Feed[]): Volts | undefined =>
-  piece.part.power?.converts?.volts ?? piece.part.power?.store?.volts ?? given.find(({ to }) => to === piece.instance.id)?.volts
+  piece.part.power?.converts?.volts ??
+  piece.part.power?.store?.volts ??
+  given.find(({ to }) => to === piece.instance.id)?.volts
 
 const seatFeeds = (assembly: Assembly, converter: number): readonly Omit<Feed, 'volts'>[] =>
   assembly.placed.filter(sitsAsBattery).map((piece) => ({
@@ -146,18 +156,32 @@ const seatFeeds = (assembly: Assembly, converter: number): readonly Omit<Feed, '
     link: undefined,
   }))
 
-const leadFeeds = (assembly: Assembly, cables: ReadonlyMap<string, Part>, converter: number): readonly Omit<Feed, 'volts'>[] =>
+const leadFeeds = (
+  assembly: Assembly,
+  cables: ReadonlyMap<string, Part>,
+  converter: number,
+): readonly Omit<Feed, 'volts'>[] =>
   assembly.setup.links.flatMap((link): Omit<Feed, 'volts'>[] => {
     const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
     if (!from || !to || !part?.cable?.carries.includes('power')) return []
-    if (!carriesPower(from.socket) || !carriesPower(to.socket) || from.socket.direction === 'in' || to.socket.direction === 'out') return []
+    if (
+      !carriesPower(from.socket) ||
+      !carriesPower(to.socket) ||
+      from.socket.direction === 'in' ||
+      to.socket.direction === 'out'
+    )
+      return []
     const regulated = from.socket.volts !== undefined && !from.piece.part.power?.mains
     return [
       {
         from: link.from.instance,
         to: link.to.instance,
         efficiency: (part.cable.converts ? converter : 1) * (regulated ? converter : 1),
-        limitW: Math.min(from.socket.watts ?? Infinity, to.socket.watts ?? Infinity, part.cable.converts?.watts ?? Infinity),
+        limitW: Math.min(
+          from.socket.watts ?? Infinity,
+          to.socket.watts ?? Infinity,
+          part.cable.converts?.watts ?? Infinity,
+        ),
         chargeW: to.socket.chargeW ?? 0,
         needsPack: to.socket.needsPack ?? false,
         link,
@@ -166,14 +190,20 @@ const leadFeeds = (assembly: Assembly, cables: ReadonlyMap<string, Part>, conver
   })
 
 /** Kahn's sorting: sources first. Feeds are taken in one after the other, and one that closes a ring is left out. */
-const withoutRings = <F extends { readonly from: string; readonly to: string }>(feeds: readonly F[]): [kept: F[], left: F[]] => {
+const withoutRings = <F extends { readonly from: string; readonly to: string }>(
+  feeds: readonly F[],
+): [kept: F[], left: F[]] => {
   const [kept, left]: [F[], F[]] = [[], []]
-  const reaches = (from: string, to: string): boolean => from === to || kept.some((feed) => feed.from === from && reaches(feed.to, to))
+  const reaches = (from: string, to: string): boolean =>
+    from === to || kept.some((feed) => feed.from === from && reaches(feed.to, to))
   for (const feed of feeds) (reaches(feed.to, feed.from) ? left : kept).push(feed)
   return [kept, left]
 }
 
-const sorted = (ids: readonly string[], feeds: readonly { readonly from: string; readonly to: string }[]): readonly string[] => {
+const sorted = (
+  ids: readonly string[],
+  feeds: readonly { readonly from: string; readonly to: string }[],
+): readonly string[] => {
   const order: string[] = []
   const seen = new Set<string>()
   const visit = (id: string) => {

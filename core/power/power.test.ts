@@ -1,45 +1,37 @@
 import fc from 'fast-check'
-import { placeSetup } from '../assembly/index.ts'
 import type { Phase } from '../brief/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import type { TinyRig } from '../testing/index.ts'
 import { on } from '../testing/index.ts'
-import { hdmiLead, inBay, lead, link, pack, screen, tank, tapLead, usbLead, wiredCamera, wiredRig, onTank } from '../testing/wired.ts'
+import {
+  hdmiLead,
+  inBay,
+  lead,
+  link,
+  pack,
+  screen,
+  tank,
+  tapLead,
+  usbLead,
+  wiredCamera,
+  wiredRig,
+  onTank,
+  networkFor,
+} from '../testing/wired.ts'
 import {
   airBand,
-  cablesOf,
   ChargingTable,
   coldFactor,
-  disturb,
   drawIn,
   fillMinutes,
   flowAt,
   fullCells,
-  gaugePercent,
-  metersOf,
   nearMains,
-  type Network,
-  networkOf,
-  packVolts,
   planDay,
-  playStep,
-  type Rehearsal,
   runDown,
-  startRehearsal,
   suits,
   usableWh,
 } from './index.ts'
 
-const networkFor = ({ rig, shelf }: TinyRig, celsius = 20): Network => {
-  const [setup] = rig.setups
-  if (!setup) throw new Error('a set-up')
-  const assembly = placeSetup(rig, setup, shelf.catalogue)
-  return networkOf(
-    assembly,
-    cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
-    celsius,
-  )
-}
 const rolling = drawIn('roll')
 const phase = (kind: Phase['kind'], minutes: number, mains = false): Phase => ({ name: kind, kind, minutes, mains })
 
@@ -70,7 +62,9 @@ test.each([
   [{ min: 7, max: 17 }, { min: 7, max: 17 }, 'dc-5.5x2.1', true],
   [{ min: 5, max: 9 }, { min: 9, max: 20 }, 'usb-c', true],
   [{ min: 5, max: 5 }, { min: 9, max: 20 }, 'usb-c', false],
-] as const)('%j into %j by %s: %s', (given, bears, connector, good) => expect(suits(given, bears, connector)).toBe(good))
+] as const)('%j into %j by %s: %s', (given, bears, connector, good) =>
+  expect(suits(given, bears, connector)).toBe(good),
+)
 
 test('a camera on its own pack: 18 Wh at 6 W is 180 min, and 144 at freezing', () => {
   const rig = wiredRig([pack()], [inBay()])
@@ -101,7 +95,12 @@ test('trickle that gives enough: the pack stays full, then bridges what is left 
   expect(down.cellMin.get('tank')).toBeCloseTo(tankMin, 6)
   expect(down.nodeMin.get('screen')).toBeCloseTo(tankMin, 6)
   expect(down.nodeMin.get('camera')).toBeCloseTo(tankMin + 180, 6)
-  expect(down.events.map(({ what, id }) => `${what} ${id}`)).toEqual(['empty tank', 'dark screen', 'empty pack', 'dark camera'])
+  expect(down.events.map(({ what, id }) => `${what} ${id}`)).toEqual([
+    'empty tank',
+    'dark screen',
+    'empty pack',
+    'dark camera',
+  ])
 })
 
 test('a half-empty pack is charged with what is left over, less what charging loses', () => {
@@ -115,11 +114,18 @@ test('a half-empty pack is charged with what is left over, less what charging lo
 
 test('a regulated outlet and a converting lead lose a tenth each', () => {
   const rig = wiredRig(
-    [screen(), tank(), lead('step', 'usb-c', 'dc-5.5x2.1', { carries: ['power'], converts: { volts: { min: 12, max: 12 }, watts: 20 } })],
+    [
+      screen(),
+      tank(),
+      lead('step', 'usb-c', 'dc-5.5x2.1', { carries: ['power'], converts: { volts: { min: 12, max: 12 }, watts: 20 } }),
+    ],
     [on('screen', 'foot', 'camera', 'pinned'), on('tank', 'foot', 'camera', 'hole')],
     [link('step', 'tank/usb', 'screen/dc')],
   )
-  expect(networkFor(rig).feeds.find(({ to }) => to === 'screen')).toMatchObject({ limitW: 20, volts: { min: 12, max: 12 } })
+  expect(networkFor(rig).feeds.find(({ to }) => to === 'screen')).toMatchObject({
+    limitW: 20,
+    volts: { min: 12, max: 12 },
+  })
   expect(networkFor(rig).feeds.find(({ to }) => to === 'screen')?.efficiency).toBeCloseTo(0.81, 9)
 })
 
@@ -164,7 +170,12 @@ test('the day swaps packs, counts them, and says when none is left', () => {
   expect(bare.kinds[0]).toMatchObject({ needed: 2, have: 1, swaps: 0, chargeMin: Infinity })
   expect(bare.kinds[0]?.usedWh).toBeCloseTo(30, 6)
   expect(bare.darkMin.get('camera')).toBeCloseTo(180, 6)
-  const spare = planDay(network, day, [{ id: 'second', kind: 'pack cell', usableWh: 18 }], [{ kind: 'pack cell', bays: 2, watts: 5 }])
+  const spare = planDay(
+    network,
+    day,
+    [{ id: 'second', kind: 'pack cell', usableWh: 18 }],
+    [{ kind: 'pack cell', bays: 2, watts: 5 }],
+  )
   expect(spare).toMatchObject({ failsAtMin: Infinity, swaps: 1 })
   // 18 and 12 Wh, each in a bay of 5 W, 0.9 of it staying: the fuller takes 160 min, the emptier 240.
   expect(spare.kinds[0]?.chargeMin).toBeCloseTo(240, 6)
@@ -191,7 +202,9 @@ test('the wall times of a day: who hangs in which bay when, one after the other,
   // a in the 10 W bay to 180, b in the 5 W bay to 180; c waits: the wall is left after an hour and a half.
   expect(table.charge(60, 1.5)).toEqual([])
   expect(table.charge(300, 2)).toEqual(['a', 'b', 'c'])
-  expect(table.schedule.map(({ id, bay, fromMin, toMin, full }) => [id, bay, Math.round(fromMin), Math.round(toMin), full])).toEqual([
+  expect(
+    table.schedule.map(({ id, bay, fromMin, toMin, full }) => [id, bay, Math.round(fromMin), Math.round(toMin), full]),
+  ).toEqual([
     ['a', 0, 60, 150, false],
     ['b', 1, 60, 150, false],
     ['a', 0, 300, 330, true],
@@ -210,10 +223,9 @@ test('a spent pack comes back from the charger when there is a wall and time eno
   const bays = [{ kind: 'pack cell', bays: 1, watts: 10 }]
   // 18 Wh at 9 W into the pack: full again after the two hours; without the wall the last part still has the second pack.
   expect(planDay(network, [...day, phase('roll', 100)], spares, bays).failsAtMin).toBe(Infinity)
-  expect(planDay(network, [...day.map((part) => ({ ...part, mains: false })), phase('roll', 100)], spares, bays).failsAtMin).toBeCloseTo(
-    480,
-    6,
-  )
+  expect(
+    planDay(network, [...day.map((part) => ({ ...part, mains: false })), phase('roll', 100)], spares, bays).failsAtMin,
+  ).toBeCloseTo(480, 6)
 })
 
 test('a change is hot when something else feeds meanwhile, and breaks in when nothing does', () => {
@@ -225,7 +237,12 @@ test('a change is hot when something else feeds meanwhile, and breaks in when no
   )
   expect(alone.kinds[0]).toMatchObject({ swaps: 1, breaks: 1 })
   // The tank feeds the screen alone and the camera beside its pack: 90 Wh at 5 + 6 / 0.9 W are out after 463 min, the pack goes on.
-  const beside = planDay(networkFor(onTank(30)), [phase('roll', 480)], [{ id: 'second', kind: 'tank', usableWh: 90 }], [])
+  const beside = planDay(
+    networkFor(onTank(30)),
+    [phase('roll', 480)],
+    [{ id: 'second', kind: 'tank', usableWh: 90 }],
+    [],
+  )
   expect(beside.kinds.find(({ kind }) => kind === 'tank')).toMatchObject({ swaps: 1, breaks: 1 })
   const noScreen = wiredRig(
     [pack(), tank(), usbLead()],
@@ -233,7 +250,12 @@ test('a change is hot when something else feeds meanwhile, and breaks in when no
     [link('usb', 'tank/usb', 'camera/usb')],
   )
   // 90 Wh at 6 / 0.9 W: 810 min; the pack bridges the change.
-  const bridged = planDay(networkFor(noScreen), [phase('roll', 900)], [{ id: 'second', kind: 'tank', usableWh: 90 }], [])
+  const bridged = planDay(
+    networkFor(noScreen),
+    [phase('roll', 900)],
+    [{ id: 'second', kind: 'tank', usableWh: 90 }],
+    [],
+  )
   expect(bridged.kinds.find(({ kind }) => kind === 'tank')).toMatchObject({ swaps: 1, breaks: 0 })
 })
 
@@ -247,146 +269,27 @@ test('near the wall it goes on for ever when the bays give back what is drawn', 
   expect(forever(6)).toMatchObject({ forEver: false })
 })
 
-/** Plays a day to its end in steps; it must end. */
-const play = (network: Network, day: readonly Phase[], from: Rehearsal, seconds = 60, most = 20_000): Rehearsal => {
-  let now = from
-  for (let i = 0; i < most && !now.over; i++) now = playStep(network, day, now, seconds)
-  return now
-}
-const start = (network: Network, spares: Parameters<typeof startRehearsal>[1] = [], celsius = 20) =>
-  startRehearsal(network, spares, celsius, () => 1)
-
-test('a rehearsal runs as long as the closed form says', () => {
-  const rig = onTank(4)
-  const network = networkFor(rig)
-  const day = [phase('roll', 1440)]
-  const played = play(network, day, start(network))
-  const dark = (id: string) => (played.events.find((event) => event.what === 'dark' && event.id === id)?.second ?? NaN) / 60
-  const closed = runDown(network, rolling)
-  for (const id of ['camera', 'screen']) expect(Math.abs(dark(id) / (closed.nodeMin.get(id) ?? NaN) - 1)).toBeLessThan(0.01)
-  expect(played.over).toBe(true)
-})
-
-test('in a rehearsal, energy out of the packs and the wall is used, stored or lost', () => {
-  fc.assert(
-    fc.property(
-      fc.integer({ min: 1, max: 30 }),
-      fc.integer({ min: 5, max: 600 }),
-      fc.integer({ min: -20, max: 30 }),
-      (watts, seconds, celsius) => {
-        const network = networkFor(onTank(watts), celsius)
-        const day = [phase('setup', 20), phase('roll', 200), phase('off', 10), phase('standby', 90)]
-        const end = play(network, day, start(network, [], celsius), seconds)
-        expect(end.over).toBe(true)
-        expect(end.usedWh + end.storedWh + end.lostWh).toBeCloseTo(end.outWh + end.wallWh, 6)
-        expect(end.second).toBeCloseTo(320 * 60, 3)
-      },
-    ),
-    { numRuns: 40 },
-  )
-})
-
-test('a cold snap, a forgotten pack and a bright screen shorten the day, and are said', () => {
-  const network = networkFor(onTank(30))
-  const day = [phase('roll', 1200)]
-  const plain = play(network, day, start(network))
-  const darkAt = (end: Rehearsal) => end.events.find(({ what, id }) => what === 'dark' && id === 'screen')?.second ?? Infinity
-  const cold = play(network, day, disturb(play(network, day, start(network), 60, 60), { celsius: -10 }))
-  const bright = play(network, day, disturb(start(network), { turnedUp: ['screen'] }))
-  const forgotten = play(network, day, disturb(start(network), { forgotten: ['tank'] }))
-  expect(darkAt(cold)).toBeLessThan(darkAt(plain))
-  // 8 W instead of 5: 90 / (8 + 6 / 0.9) h.
-  expect(darkAt(bright) / 60).toBeCloseTo((90 / (8 + 6 / 0.9)) * 60, 3)
-  expect(darkAt(forgotten)).toBe(0)
-})
-
-test('an empty pack is changed for one of its kind from the bag, and the gauge starts full again', () => {
-  const network = networkFor(wiredRig([pack()], [inBay()]))
-  const end = play(
-    network,
-    [phase('roll', 300)],
-    start(network, [{ id: 'bag', kind: 'pack cell', usableWh: 18, capacityWh: 20, health: 1 }]),
-  )
-  expect(end.swaps).toBe(1)
-  expect(end.events.map(({ what }) => what)).toEqual(['low', 'empty', 'swap', 'over'])
-  const fresh = end.packs.find(({ id }) => id === 'bag')
-  // 120 min at 6 W out of 18 Wh: a third is left.
-  expect(fresh && gaugePercent(fresh, 20)).toBe(33)
-  expect(packVolts(0.5, { min: 6, max: 8.4 })).toBeCloseTo(7.2, 9)
-})
-
-test('spent packs fill at the wall while the scene is off, and the meters show it', () => {
-  const network = networkFor(wiredRig([pack()], [inBay()]))
-  const bays = [{ kind: 'pack cell', bays: 1, watts: 10 }]
-  const day = [phase('roll', 200), phase('off', 60, true), phase('roll', 60)]
-  let now = start(network, [{ id: 'bag', kind: 'pack cell', usableWh: 18, capacityWh: 20, health: 1 }])
-  while (now.second < 230 * 60) now = playStep(network, day, now, 60, bays)
-  const meters = metersOf(network, day, now, bays)
-  // The first pack ended at 180 min; half an hour at 10 W put 4.5 Wh of its 18 back, a quarter.
-  expect(meters.packs).toMatchObject([
-    { id: 'pack', seat: undefined, percent: 25, watts: -10 },
-    { id: 'bag', seat: 'pack', watts: 0 },
-  ])
-  expect(meters.pieces).toEqual([{ id: 'camera', watts: 0, dark: false }])
-  while (!now.over) now = playStep(network, day, now, 60, bays)
-  expect(now.wallWh).toBeCloseTo(10, 6)
-  expect(now.usedWh + now.storedWh + now.lostWh).toBeCloseTo(now.outWh + now.wallWh, 6)
-})
-
-test('whatever is changed while it plays, a rehearsal comes to its end and adds up', () => {
-  const kinds = fc.constantFrom<Phase['kind']>('off', 'setup', 'standby', 'roll')
-  const days = fc.array(
-    fc.record({ name: fc.constant('part'), kind: kinds, minutes: fc.double({ min: 0.01, max: 300, noNaN: true }), mains: fc.boolean() }),
-    {
-      maxLength: 6,
-    },
-  )
-  const change = fc.record({
-    celsius: fc.integer({ min: -40, max: 50 }),
-    forgotten: fc.subarray(['pack', 'tank', 'bag']),
-    turnedUp: fc.subarray(['screen']),
-  })
-  const bays = [{ kind: 'pack cell', bays: 1, watts: 15 }]
-  fc.assert(
-    fc.property(days, fc.array(change, { maxLength: 5 }), fc.integer({ min: 60, max: 3600 }), (day, changes, seconds) => {
-      const network = networkFor(onTank(9))
-      let now = start(network, [{ id: 'bag', kind: 'pack cell', usableWh: 18, capacityWh: 20, health: 1 }])
-      let steps = 0
-      // A step a minute at the least, and one more for each pack that runs empty or full and each part of the day that ends.
-      const most = day.reduce((sum, { minutes }) => sum + minutes * 60, 0) / seconds + 400
-      while (!now.over && steps < most) {
-        const next = steps < 40 ? changes[steps % 7] : undefined
-        if (next) now = disturb(now, next)
-        now = playStep(network, day, now, seconds, bays)
-        steps++
-      }
-      expect(now.over).toBe(true)
-      expect(
-        Object.values(now)
-          .filter((value) => typeof value === 'number')
-          .every(Number.isFinite),
-      ).toBe(true)
-      expect(now.usedWh + now.storedWh + now.lostWh).toBeCloseTo(now.outWh + now.wallWh, 6)
-    }),
-    { numRuns: 60 },
-  )
-})
-
 test('drawing more never lasts longer', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.5, max: 40, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }), (drawW, more) => {
-      const minutes = (watts: number) =>
-        runDown(
-          networkFor(wiredRig([pack()], [inBay()], [], { camera: { ...wiredCamera, power: { drawW: watts } } })),
-          rolling,
-        ).nodeMin.get('camera') ?? 0
-      expect(minutes(drawW + more)).toBeLessThanOrEqual(minutes(drawW) + 1e-9)
-    }),
+    fc.property(
+      fc.double({ min: 0.5, max: 40, noNaN: true }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      (drawW, more) => {
+        const minutes = (watts: number) =>
+          runDown(
+            networkFor(wiredRig([pack()], [inBay()], [], { camera: { ...wiredCamera, power: { drawW: watts } } })),
+            rolling,
+          ).nodeMin.get('camera') ?? 0
+        expect(minutes(drawW + more)).toBeLessThanOrEqual(minutes(drawW) + 1e-9)
+      },
+    ),
   )
 })
 
 test('a screen on its own slab and a lead that carries no power change nothing for each other', () => {
-  const slab = pack('slab', { mounts: [{ ...(pack().mounts[0] as Part['mounts'][number]), standard: 'slab-l', family: 'l' }] })
+  const slab = pack('slab', {
+    mounts: [{ ...(pack().mounts[0] as Part['mounts'][number]), standard: 'slab-l', family: 'l' }],
+  })
   const rig = wiredRig(
     [pack(), screen(), slab, hdmiLead()],
     [inBay(), on('screen', 'foot', 'camera', 'hole'), on('slab', 'contacts', 'screen', 'seat')],

@@ -41,7 +41,9 @@ export interface Rehearsal {
   readonly packs: readonly SimPack[]
   readonly disturbance: Disturbance
   readonly dark: readonly string[]
-  /** Energy so far, Wh: out of the batteries, into the pieces, lost on the way, put back into batteries, from the wall. */
+  /**
+   * Energy so far, Wh: out of the batteries, into the pieces, lost on the way, put back into batteries, from the wall.
+   */
   readonly outWh: number
   readonly usedWh: number
   readonly lostWh: number
@@ -58,8 +60,10 @@ const SAME_S = 1e-6
 const SAME_WH = 1e-9
 
 /** What a pack gives in the present cold, Wh. */
-export const packUsableWh = (pack: SimPack, celsius: number): number => pack.capacityWh * DEPTH * coldFactor(celsius) * pack.health
-export const packLeftWh = (pack: SimPack, celsius: number): number => Math.max(0, packUsableWh(pack, celsius) - pack.takenWh)
+export const packUsableWh = (pack: SimPack, celsius: number): number =>
+  pack.capacityWh * DEPTH * coldFactor(celsius) * pack.health
+export const packLeftWh = (pack: SimPack, celsius: number): number =>
+  Math.max(0, packUsableWh(pack, celsius) - pack.takenWh)
 
 /** What a gauge shows, whole percent of the usable charge. */
 export const gaugePercent = (pack: SimPack, celsius: number): number => {
@@ -71,7 +75,10 @@ export const gaugePercent = (pack: SimPack, celsius: number): number => {
 export const packVolts = (left: number, volts: { readonly min: number; readonly max: number }): number =>
   volts.min + (volts.max - volts.min) * Math.min(1, Math.max(0, left))
 
-const phaseAt = (phases: readonly Phase[], second: number): { readonly phase: Phase | undefined; readonly endsAt: number } => {
+const phaseAt = (
+  phases: readonly Phase[],
+  second: number,
+): { readonly phase: Phase | undefined; readonly endsAt: number } => {
   let endsAt = 0
   for (const phase of phases) {
     endsAt += phase.minutes * 60
@@ -98,7 +105,14 @@ export const startRehearsal = (
       takenWh: 0,
       seat: cell.id,
     })),
-    ...spares.map(({ id, kind, capacityWh, health: left }) => ({ id, kind, capacityWh, health: left, takenWh: 0, seat: undefined })),
+    ...spares.map(({ id, kind, capacityWh, health: left }) => ({
+      id,
+      kind,
+      capacityWh,
+      health: left,
+      takenWh: 0,
+      seat: undefined,
+    })),
   ],
   disturbance: { celsius, turnedUp: [], forgotten: [] },
   dark: [],
@@ -125,12 +139,18 @@ const swapped = (now: Rehearsal, events: SimEvent[]): Rehearsal => {
     // The fullest one of its kind in the bag.
     const [next] = packs
       .filter(
-        (pack) => pack.seat === undefined && pack.kind === spent.kind && packLeftWh(pack, celsius) > 0 && !forgotten.includes(pack.id),
+        (pack) =>
+          pack.seat === undefined &&
+          pack.kind === spent.kind &&
+          packLeftWh(pack, celsius) > 0 &&
+          !forgotten.includes(pack.id),
       )
       .sort((a, b) => packLeftWh(b, celsius) - packLeftWh(a, celsius))
     if (!next) continue
     const { seat } = spent
-    packs = packs.map((pack) => (pack === spent ? { ...pack, seat: undefined } : pack === next ? { ...pack, seat } : pack))
+    packs = packs.map((pack) =>
+      pack === spent ? { ...pack, seat: undefined } : pack === next ? { ...pack, seat } : pack,
+    )
     swaps++
     events.push({ second: now.second, what: 'swap', id: next.id })
   }
@@ -163,14 +183,20 @@ const presentOf = (network: Network, phase: Phase, now: Rehearsal): Present => {
   return { network: present, left, flow: flowAt(present, left, turned) }
 }
 
-/** What goes into the spent packs of the bag while there is a wall, W, by pack: one in each bay, the fullest in the strongest. */
+/**
+ * What goes into the spent packs of the bag while there is a wall, W, by pack: one in each bay, the fullest in the
+ * strongest.
+ */
 const chargingNow = (phase: Phase, now: Rehearsal, bays: readonly Bays[]): ReadonlyMap<string, number> => {
   if (!phase.mains) return new Map()
   const { forgotten } = now.disturbance
   return new Map(
     [...new Set(bays.map(({ kind }) => kind))].flatMap((kind) => {
       const waiting = now.packs
-        .filter((pack) => pack.seat === undefined && pack.kind === kind && pack.takenWh > SAME_WH && !forgotten.includes(pack.id))
+        .filter(
+          (pack) =>
+            pack.seat === undefined && pack.kind === kind && pack.takenWh > SAME_WH && !forgotten.includes(pack.id),
+        )
         .sort((a, b) => a.takenWh - b.takenWh)
       return baysFor(kind, bays).flatMap((watts, i): [string, number][] => (waiting[i] ? [[waiting[i].id, watts]] : []))
     }),
@@ -193,7 +219,12 @@ export interface Meters {
 }
 
 /** Reads the meters of the rehearsal as it stands. */
-export const metersOf = (network: Network, phases: readonly Phase[], now: Rehearsal, bays: readonly Bays[] = []): Meters => {
+export const metersOf = (
+  network: Network,
+  phases: readonly Phase[],
+  now: Rehearsal,
+  bays: readonly Bays[] = [],
+): Meters => {
   const { phase } = phaseAt(phases, now.second)
   const { celsius } = now.disturbance
   const flow = phase && presentOf(network, phase, now).flow
@@ -224,7 +255,8 @@ export const metersOf = (network: Network, phases: readonly Phase[], now: Rehear
 }
 
 /**
- * Plays one step of the day in fixed time: meters read, counters count, empty packs are changed. Nothing happens after the end.
+ * Plays one step of the day in fixed time: meters read, counters count, empty packs are changed. Nothing happens after
+ * the end.
  * @param seconds length of the step; it is cut short where a part of the day or a pack ends
  * @param bays chargers that are carried: spent packs fill in the parts of the day that are near the wall
  */
@@ -237,13 +269,16 @@ export const playStep = (
 ): Rehearsal => {
   if (before.over) return before
   const { phase, endsAt } = phaseAt(phases, before.second)
-  if (!phase) return { ...before, over: true, events: [...before.events, { second: before.second, what: 'over', id: '' }] }
+  if (!phase)
+    return { ...before, over: true, events: [...before.events, { second: before.second, what: 'over', id: '' }] }
   const events: SimEvent[] = []
   const now = swapped(before, events)
   const { celsius, forgotten } = now.disturbance
   const { network: present, left, flow } = presentOf(network, phase, now)
   const charging = chargingNow(phase, now, bays)
-  const toFull = now.packs.map(({ id, takenWh }) => (charging.has(id) ? takenWh / ((charging.get(id) ?? 0) * CHARGING) : Infinity))
+  const toFull = now.packs.map(({ id, takenWh }) =>
+    charging.has(id) ? takenWh / ((charging.get(id) ?? 0) * CHARGING) : Infinity,
+  )
   const hours = Math.min(seconds / HOUR_S, (endsAt - now.second) / HOUR_S, hoursToNext(present, left, flow), ...toFull)
   const after = drained(present, left, flow, hours)
   const second = now.second + hours * HOUR_S

@@ -1,25 +1,14 @@
 import fc from 'fast-check'
-import { placeSetup } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import type { TinyRig } from '../testing/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
-import { onTank } from '../testing/wired.ts'
-import { cablesOf, drawIn, type Network, networkOf, runDown } from './index.ts'
+import { onTank, networkFor } from '../testing/wired.ts'
+import { drawIn, runDown } from './index.ts'
 
-const networkFor = ({ rig, shelf }: TinyRig): Network => {
-  const [setup] = rig.setups
-  if (!setup) throw new Error('a set-up')
-  const assembly = placeSetup(rig, setup, shelf.catalogue)
-  return networkOf(
-    assembly,
-    cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
-    20,
-  )
-}
 const rolling = drawIn('roll')
 
 /**
- * A second computation that shares nothing with the first: a pack in a camera that a tank trickles by USB-C, a screen on the tank's tap, walked
+ * A second computation that shares nothing with the first: a pack in a camera that a tank trickles by USB-C, a screen
+ * on the tank's tap, walked
  * through in steps of three seconds.
  */
 const walked = (given: { packWh: number; tankWh: number; trickleW: number; cameraW: number; screenW: number }) => {
@@ -60,9 +49,16 @@ test('run-down against a walk in steps of three seconds, over random packs, tank
           networkFor({ ...rig, shelf: { ...rig.shelf, catalogue: { ...rig.shelf.catalogue, parts: resized } } }),
           rolling,
         )
-        // Nine tenths of either battery is used. The walk is off by a step, and by what the tank gives in one step at the draw that is left.
+        // Nine tenths of either battery is used. The walk is off by a step, and by what the tank gives in one step at
+        // the draw that is left.
         const offMin = (3 / 60) * (2 + (trickleW / 0.9 + screenW) / screenW)
-        const { cameraDark, screenDark } = walked({ packWh: packWh * 0.9, tankWh: tankWh * 0.9, trickleW, cameraW, screenW })
+        const { cameraDark, screenDark } = walked({
+          packWh: packWh * 0.9,
+          tankWh: tankWh * 0.9,
+          trickleW,
+          cameraW,
+          screenW,
+        })
         expect(Math.abs((down.nodeMin.get('camera') ?? NaN) - cameraDark)).toBeLessThan(offMin)
         expect(Math.abs((down.nodeMin.get('screen') ?? NaN) - screenDark)).toBeLessThan(offMin)
       },

@@ -1,6 +1,9 @@
 import type { Assessment } from '../assess/index.ts'
 
-/** Figures that are not there in the numbers of an assessment: each finding's, and the ones every screen shows. Empty when all is well. */
+/**
+ * Figures that are not there in the numbers of an assessment: each finding's, and the ones every screen shows. Empty
+ * when all is well.
+ */
 export const unfitFigures = (assessment: Assessment): readonly string[] => {
   const { mass, hang, size, cost, setupSeconds, steadiness, findings, facts } = assessment
   const shown: Readonly<Record<string, number | undefined>> = {

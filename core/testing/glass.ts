@@ -22,7 +22,15 @@ interface LensGiven {
 }
 
 /** 25 to 50 mm, f/2.5, a barrel of 80 x 40 mm whose entrance pupil lies 20 mm behind its front. */
-export const zoom = ({ id = 'lens', family = 'stem', threadMm = 82, frontMm, geared, ringMm, optics }: LensGiven = {}): Part =>
+export const zoom = ({
+  id = 'lens',
+  family = 'stem',
+  threadMm = 82,
+  frontMm,
+  geared,
+  ringMm,
+  optics,
+}: LensGiven = {}): Part =>
   tinyPart({
     id,
     role: 'lens',
@@ -35,16 +43,41 @@ export const zoom = ({ id = 'lens', family = 'stem', threadMm = 82, frontMm, gea
       ...(geared ? [mountOn('gear', 'gear-0.8', [0, 40, -20])] : []),
       ...(ringMm ? [mountOn('ring', 'lens-ring', [0, 40, -20], [0, 1, 0], { odMm: ringMm })] : []),
     ],
-    optics: { kind: 'lens', focalMinMm: 25, focalMaxMm: 50, stop: 2.5, pupilMm: 20, imageCircleMm: 52, autofocus: false, ...optics },
+    optics: {
+      kind: 'lens',
+      focalMinMm: 25,
+      focalMaxMm: 50,
+      stop: 2.5,
+      pupilMm: 20,
+      imageCircleMm: 52,
+      autofocus: false,
+      ...optics,
+    },
   })
 
 /** A disc that screws into a thread and offers it again. */
-export const disc = (id: string, thickMm: number, optics: Part['optics'], more: Partial<Part> = {}, threadMm = 82, clearMm = 60): Part =>
+export const disc = (
+  id: string,
+  thickMm: number,
+  optics: Part['optics'],
+  more: Partial<Part> = {},
+  threadMm = 82,
+  clearMm = 60,
+): Part =>
   tinyPart({
     id,
     role: 'filter',
     centre: [0, 0, -thickMm / 2],
-    solids: [{ kind: 'cylinder', centre: [0, 0, -thickMm / 2], axis: [0, 0, -1], radius: threadMm / 2, length: thickMm, matter: 'body' }],
+    solids: [
+      {
+        kind: 'cylinder',
+        centre: [0, 0, -thickMm / 2],
+        axis: [0, 0, -1],
+        radius: threadMm / 2,
+        length: thickMm,
+        matter: 'body',
+      },
+    ],
     mounts: [
       plug('rear', 'filter-thread', { family: String(threadMm), out: [0, 0, 1], up: [0, 1, 0] }),
       mountOn('front', 'filter-thread', [0, 0, -thickMm], [0, 0, -1], { family: String(threadMm) }),
@@ -83,7 +116,10 @@ export const adapterTo = (family: string, contacts: boolean, id = `to-${family}`
     optics: { kind: 'adapter', contacts },
   })
 
-/** A day of ten-minute scenes at noon in June, exposed at f/4 and 1/64 s: EV 10 at ISO 100, so a scene of EV 12 wants two stops. */
+/**
+ * A day of ten-minute scenes at noon in June, exposed at f/4 and 1/64 s: EV 10 at ISO 100, so a scene of EV 12 wants
+ * two stops.
+ */
 export const dayOfScenes = (scenes: readonly Scene[], more: Partial<Brief> = {}): Partial<Brief> => ({
   phases: scenes.map((scene): Phase => ({ name: scene, kind: 'roll', minutes: 10, mains: false, scene })),
   light: { ...emptyBrief.light, fps: 32, stop: 4, aspect: 'full', startMin: 720 },

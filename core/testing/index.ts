@@ -1,4 +1,12 @@
-import { emptySetup, type Instance, type Joint, type Rig, RIG_FORMAT, RIG_VERSION, type Setup } from '../assembly/index.ts'
+import {
+  emptySetup,
+  type Instance,
+  type Joint,
+  type Rig,
+  RIG_FORMAT,
+  RIG_VERSION,
+  type Setup,
+} from '../assembly/index.ts'
 import { type Brief, emptyBrief } from '../brief/index.ts'
 import { catalogueOf, type Mount, type Part } from '../catalogue/index.ts'
 import type { Shelf } from '../checks/index.ts'
@@ -23,7 +31,13 @@ export const tinyPart = (given: Partial<Part> & { id: string }): Part => ({
   ...given,
 })
 
-export const socket = (id: string, standard: string, at: Vec3, out: Vec3 = [0, 1, 0], more: Partial<Mount> = {}): Mount => ({
+export const socket = (
+  id: string,
+  standard: string,
+  at: Vec3,
+  out: Vec3 = [0, 1, 0],
+  more: Partial<Mount> = {},
+): Mount => ({
   id,
   standard,
   side: 'holds',
@@ -53,7 +67,10 @@ export const tinyCamera: Part = tinyPart({
     socket('hole', 'thread-1/4', [0, 40, 0]),
     socket('pinned', 'thread-1/4-pin', [25, 40, 0]),
     socket('shoe', 'shoe-cold', [-25, 40, 0]),
-    socket('rail', 'nato', [-50, 0, 0], [-1, 0, 0], { lengthMm: 60, travel: { along: [0, 0, 1], minMm: -20, maxMm: 20, stepMm: 1 } }),
+    socket('rail', 'nato', [-50, 0, 0], [-1, 0, 0], {
+      lengthMm: 60,
+      travel: { along: [0, 0, 1], minMm: -20, maxMm: 20, stepMm: 1 },
+    }),
     socket('seat', 'body', [0, -40, 0], [0, -1, 0], { family: 'tiny' }),
     socket('lens', 'lens-mount', [0, 0, -30], [0, 0, -1], { family: 'stem' }),
   ],
@@ -77,7 +94,13 @@ export interface TinyRig {
 }
 
 /** `on('cube', 'screw', 'camera', 'hole')`: the joint of two mounts, unmoved and unturned. */
-export const on = (guest: string, guestMount: string, host: string, hostMount: string, more: Partial<Joint> = {}): Joint => ({
+export const on = (
+  guest: string,
+  guestMount: string,
+  host: string,
+  hostMount: string,
+  more: Partial<Joint> = {},
+): Joint => ({
   guest,
   guestMount,
   host,

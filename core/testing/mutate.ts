@@ -7,7 +7,9 @@ type Path = readonly (string | number)[]
 const figuresOf = (value: unknown, path: Path = []): Path[] => {
   if (typeof value === 'number') return [path]
   if (value === null || typeof value !== 'object') return []
-  return Object.entries(value).flatMap(([key, inner]) => figuresOf(inner, [...path, Array.isArray(value) ? Number(key) : key]))
+  return Object.entries(value).flatMap(([key, inner]) =>
+    figuresOf(inner, [...path, Array.isArray(value) ? Number(key) : key]),
+  )
 }
 
 const withFigure = (value: unknown, [key, ...rest]: Path, figure: number): unknown => {

@@ -1,19 +1,30 @@
-import type { Instance, Joint, Link, Setup } from '../assembly/index.ts'
+import { type Instance, type Joint, type Link, placeSetup, type Setup } from '../assembly/index.ts'
 import type { Brief } from '../brief/index.ts'
 import type { Cable, CableEnd, Part, Socket } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
+import { cablesOf, type Network, networkOf } from '../power/index.ts'
 import { on, plug, socket as mountOn, tinyCamera, tinyPart, tinyRig, type TinyRig } from './index.ts'
 
 // A tiny camera with sockets, and things to plug in, with round numbers.
 
 const left: Vec3 = [-1, 0, 0]
-const port = (id: string, y: number, more: Omit<Socket, 'id' | 'at' | 'out'>): Socket => ({ id, at: [-50, y, 20], out: left, ...more })
+const port = (id: string, y: number, more: Omit<Socket, 'id' | 'at' | 'out'>): Socket => ({
+  id,
+  at: [-50, y, 20],
+  out: left,
+  ...more,
+})
 
-/** The tiny camera: 6 W recording and 3 W waiting, a bay for a `cell` pack, and sockets 15 mm apart on its left side. */
+/**
+ * The tiny camera: 6 W recording and 3 W waiting, a bay for a `cell` pack, and sockets 15 mm apart on its left side.
+ */
 export const wiredCamera: Part = {
   ...tinyCamera,
   power: { drawW: 6, standbyW: 3 },
-  mounts: [...tinyCamera.mounts, mountOn('bay', 'pack', [30, -40, 0], [0, -1, 0], { family: 'cell', volts: { min: 6, max: 8.6 } })],
+  mounts: [
+    ...tinyCamera.mounts,
+    mountOn('bay', 'pack', [30, -40, 0], [0, -1, 0], { family: 'cell', volts: { min: 6, max: 8.6 } }),
+  ],
   sockets: [
     port('mic', 30, { connector: '3.5-trs', direction: 'in', carries: ['sound', 'timecode'], feeds: ['plug-in'] }),
     port('phones', 15, { connector: '3.5-trs', direction: 'out', carries: ['sound'], phones: true }),
@@ -26,7 +37,12 @@ export const wiredCamera: Part = {
       needsPack: true,
       chargeW: 5,
     }),
-    port('hdmi', -25, { connector: 'hdmi-a', direction: 'out', carries: ['picture', 'sound'], formats: ['hd60', 'uhd30'] }),
+    port('hdmi', -25, {
+      connector: 'hdmi-a',
+      direction: 'out',
+      carries: ['picture', 'sound'],
+      formats: ['hd60', 'uhd30'],
+    }),
   ],
   media: { codecs: [{ id: 'uhd', title: 'UHD', mbps: 100 }], takes: ['sd'], slots: 1, drive: true },
 }
@@ -48,7 +64,10 @@ export const screen = (id = 'screen', more: Partial<Part> = {}): Part =>
   tinyPart({
     id,
     role: 'monitor',
-    mounts: [plug('foot', 'thread-1/4'), mountOn('seat', 'slab-l', [0, 20, 0], [0, 1, 0], { family: 'l', volts: { min: 6, max: 8.6 } })],
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      mountOn('seat', 'slab-l', [0, 20, 0], [0, 1, 0], { family: 'l', volts: { min: 6, max: 8.6 } }),
+    ],
     power: { drawW: 5, fullW: 8 },
     delayMs: 40,
     sockets: [
@@ -83,7 +102,15 @@ export const tank = (id = 'tank', more: Partial<Part> = {}): Part =>
     mounts: [plug('foot', 'thread-1/4')],
     power: { store: { capacityWh: 100, volts: { min: 11, max: 16.8 }, maxW: 100, gauge: true } },
     sockets: [
-      { id: 'tap', connector: 'd-tap', direction: 'out', at: [0, 10, 10], out: [0, 0, 1], carries: ['power'], watts: 90 },
+      {
+        id: 'tap',
+        connector: 'd-tap',
+        direction: 'out',
+        at: [0, 10, 10],
+        out: [0, 0, 1],
+        carries: ['power'],
+        watts: 90,
+      },
       {
         id: 'usb',
         connector: 'usb-c',
@@ -104,11 +131,24 @@ export const mic = (id = 'mic', more: Partial<Part> = {}): Part =>
     id,
     role: 'mic',
     mounts: [plug('foot', 'shoe-cold')],
-    sockets: [{ id: 'out', connector: '3.5-trs', direction: 'out', at: [-10, 10, 0], out: left, carries: ['sound'], feeds: ['plug-in'] }],
+    sockets: [
+      {
+        id: 'out',
+        connector: '3.5-trs',
+        direction: 'out',
+        at: [-10, 10, 0],
+        out: left,
+        carries: ['sound'],
+        feeds: ['plug-in'],
+      },
+    ],
     ...more,
   })
 
-const end = (connector: CableEnd['connector'], angle: CableEnd['angle'] = 'straight'): CableEnd => ({ connector, angle })
+const end = (connector: CableEnd['connector'], angle: CableEnd['angle'] = 'straight'): CableEnd => ({
+  connector,
+  angle,
+})
 
 /** A lead of 300 mm and 20 g between two connectors; what it carries follows from the first. */
 export const lead = (
@@ -127,7 +167,8 @@ export const lead = (
   })
 export const hdmiLead = (id = 'hdmi', cable: Partial<Cable> = {}): Part =>
   lead(id, 'hdmi-a', 'hdmi-a', { carries: ['picture', 'sound'], ...cable })
-export const tapLead = (id = 'tap', cable: Partial<Cable> = {}): Part => lead(id, 'd-tap', 'dc-5.5x2.1', { carries: ['power'], ...cable })
+export const tapLead = (id = 'tap', cable: Partial<Cable> = {}): Part =>
+  lead(id, 'd-tap', 'dc-5.5x2.1', { carries: ['power'], ...cable })
 export const usbLead = (id = 'usb', cable: Partial<Cable> = {}): Part =>
   lead(id, 'usb-c', 'usb-c', { carries: ['power', 'data'], ...cable })
 export const micLead = (id = 'jack', cable: Partial<Cable> = {}): Part =>
@@ -135,7 +176,10 @@ export const micLead = (id = 'jack', cable: Partial<Cable> = {}): Part =>
 
 /** `link('hdmi', 'camera/hdmi', 'screen/in')` */
 export const link = (cable: string, from: string, to: string, ...through: string[]): Link => {
-  const at = (place: string) => ({ instance: place.slice(0, place.indexOf('/')), socket: place.slice(place.indexOf('/') + 1) })
+  const at = (place: string) => ({
+    instance: place.slice(0, place.indexOf('/')),
+    socket: place.slice(place.indexOf('/') + 1),
+  })
   return { cable, from: at(from), to: at(to), through }
 }
 
@@ -167,12 +211,29 @@ export const onTank = (usbWatts: number, more: Partial<Part> = {}) => {
   return wiredRig(
     [
       pack(),
-      { ...source, sockets: (source.sockets ?? []).map((socket) => (socket.id === 'usb' ? { ...socket, watts: usbWatts } : socket)) },
+      {
+        ...source,
+        sockets: (source.sockets ?? []).map((socket) =>
+          socket.id === 'usb' ? { ...socket, watts: usbWatts } : socket,
+        ),
+      },
       screen(),
       tapLead(),
       usbLead(),
     ],
     [inBay(), on('tank', 'foot', 'camera', 'hole'), on('screen', 'foot', 'camera', 'pinned')],
     [link('tap', 'tank/tap', 'screen/dc'), link('usb', 'tank/usb', 'camera/usb')],
+  )
+}
+
+/** Sources, users and feeds of the first set-up of a rig. */
+export const networkFor = ({ rig, shelf }: TinyRig, celsius = 20): Network => {
+  const [setup] = rig.setups
+  if (!setup) throw new Error('a set-up')
+  const assembly = placeSetup(rig, setup, shelf.catalogue)
+  return networkOf(
+    assembly,
+    cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
+    celsius,
   )
 }

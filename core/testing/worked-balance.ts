@@ -23,7 +23,9 @@ import { place, factsIn, put, cube, head, hung, inTwoHands, digits, type Example
 export const balanceExamples: Readonly<Record<string, () => readonly Example[]>> = {
   Mass: () => {
     const { inHandG, totalG } = massOf(
-      place(tinyRig([cube('one'), head], [on('one', 'foot', 'camera', 'hole'), on('head', 'foot', 'camera', 'pinned')])),
+      place(
+        tinyRig([cube('one'), head], [on('one', 'foot', 'camera', 'hole'), on('head', 'foot', 'camera', 'pinned')]),
+      ),
     )
     return [['1,100 g in the hand, 2,000 in all', `${digits(inHandG)} g in the hand, ${digits(totalG)} in all`]]
   },
@@ -61,30 +63,51 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
       massG: 44,
       mounts: [plug('seat', 'body', { out: [0, 1, 0] }), socket('under', 'thread-1/4', [0, -5, 0], [0, -1, 0])],
     })
-    const stand = tinyPart({ id: 'stand', role: 'tripod', massG: 900, mounts: [plug('screw', 'thread-1/4', { out: [0, 1, 0] })] })
+    const stand = tinyPart({
+      id: 'stand',
+      role: 'tripod',
+      massG: 900,
+      mounts: [plug('screw', 'thread-1/4', { out: [0, 1, 0] })],
+    })
     const { loads } = factsIn(
       tinyRig(
         [cube('load', { massG: 3000 }), plate, stand],
-        [on('load', 'foot', 'camera', 'hole'), on('plate', 'seat', 'camera', 'seat'), on('stand', 'screw', 'plate', 'under')],
+        [
+          on('load', 'foot', 'camera', 'hole'),
+          on('plate', 'seat', 'camera', 'seat'),
+          on('stand', 'screw', 'plate', 'under'),
+        ],
         { setup: { support: 'tripod' } },
       ),
     )
-    return [['4,000 g, not with the plate’s 44', `${digits(loads.get('plate')?.massG)} g, not with the plate’s ${plate.massG}`]]
+    return [
+      [
+        '4,000 g, not with the plate’s 44',
+        `${digits(loads.get('plate')?.massG)} g, not with the plate’s ${plate.massG}`,
+      ],
+    ]
   },
   'Twist of a single screw': () => [
     ['9.80665', String(GRAVITY)],
-    ['0.05 N m is safe, at 0.25 N m', `${limit('single-screw', 'riskNm')} N m is safe, at ${limit('single-screw', 'stopNm')} N m`],
+    [
+      '0.05 N m is safe, at 0.25 N m',
+      `${limit('single-screw', 'riskNm')} N m is safe, at ${limit('single-screw', 'stopNm')} N m`,
+    ],
   ],
   Clash: () => {
     const wide = cube('wide', { solids: [{ kind: 'box', centre: [0, 10, 0], size: [40, 20, 20], matter: 'body' }] })
-    const assembly = place(tinyRig([cube('a'), wide], [on('a', 'foot', 'camera', 'hole'), on('wide', 'foot', 'camera', 'pinned')]))
+    const assembly = place(
+      tinyRig([cube('a'), wide], [on('a', 'foot', 'camera', 'hole'), on('wide', 'foot', 'camera', 'pinned')]),
+    )
     const [a, b] = ['a', 'wide'].map((id) => assembly.byInstance.get(id))
     return [
       ['0.5 mm is allowed', `${CLASH_MM} mm is allowed`],
       ['5 mm into each other', `${digits(a && b && clashDepth(a, b))} mm into each other`],
     ]
   },
-  Rooms: () => [['28 mm under a grip, 8 mm more', /\d+ mm under a grip, \d+ mm more/.exec(sourceOf('hand-room'))?.[0] ?? '']],
+  Rooms: () => [
+    ['28 mm under a grip, 8 mm more', /\d+ mm under a grip, \d+ mm more/.exec(sourceOf('hand-room'))?.[0] ?? ''],
+  ],
   Inertia: () => {
     const piece = put(cube('one')).byInstance.get('one')
     return [['6,667 g mm²', `${digits(inertiaOf(piece ? [piece] : [], [0, 50, 0]).yaw)} g mm²`]]
@@ -95,7 +118,9 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
     return [['0.91', digits(camera && steadinessOf(placed, [0, 0, 0], camera).shift, 2)]]
   },
   'Hold time': () => [['1.1 minutes', `${digits(rohmertMinutes(0.5), 1)} minutes`]],
-  Standing: () => [['keeps 30 mm', `keeps ${digits(standOf(place(tinyRig([], [])), massOf(place(tinyRig([], [])))).marginMm)} mm`]],
+  Standing: () => [
+    ['keeps 30 mm', `keeps ${digits(standOf(place(tinyRig([], [])), massOf(place(tinyRig([], [])))).marginMm)} mm`],
+  ],
   'Lens mount': () => [
     [
       'from 1.0 N m, and 2.0 N m',
@@ -109,9 +134,16 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
     return [['2.35 N m, or 1,600 g', `${digits(found?.momentNm, 2)} N m, or ${digits(found?.counterweightG)} g`]]
   },
   Plate: () => {
-    const under = tinyPart({ id: 'under', role: 'head', fits: ['tiny'], mounts: [plug('clamp', 'body', { out: [0, 1, 0] })] })
+    const under = tinyPart({
+      id: 'under',
+      role: 'head',
+      fits: ['tiny'],
+      mounts: [plug('clamp', 'body', { out: [0, 1, 0] })],
+    })
     const assembly = put(under, on('under', 'clamp', 'camera', 'seat'))
-    return [['0.49 N m', `${digits(onPlateOf(assembly, { ...massOf(assembly), centre: [0, 0, -30] })?.momentNm, 2)} N m`]]
+    return [
+      ['0.49 N m', `${digits(onPlateOf(assembly, { ...massOf(assembly), centre: [0, 0, -30] })?.momentNm, 2)} N m`],
+    ]
   },
   Tipping: () => {
     const legs = tinyPart({
@@ -123,6 +155,8 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
       solids: [{ kind: 'box', centre: [0, -480, 0], size: [20, 960, 20], matter: 'body' }],
       mounts: [plug('top', 'body', { at: [20, 0, 0], out: [0, 1, 0] })],
     })
-    return [['goes over at 13°', `goes over at ${digits(tipOf(put(legs, on('legs', 'top', 'camera', 'seat')))?.tipDeg)}°`]]
+    return [
+      ['goes over at 13°', `goes over at ${digits(tipOf(put(legs, on('legs', 'top', 'camera', 'seat')))?.tipDeg)}°`],
+    ]
   },
 }

@@ -8,10 +8,12 @@ import { on, plug, tinyPart, tinyRig } from './index.ts'
 
 // What the worked examples of the documentation are made of.
 
-export const place = ({ rig, shelf }: ReturnType<typeof tinyRig>): Assembly => placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+export const place = ({ rig, shelf }: ReturnType<typeof tinyRig>): Assembly =>
+  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
 export const factsIn = (tiny: ReturnType<typeof tinyRig>) => factsOf(place(tiny), tiny.shelf)
 export const put = (part: Part, joint: Joint = on(part.id, 'foot', 'camera', 'hole')) => place(tinyRig([part], [joint]))
-export const cube = (id: string, more: Partial<Part> = {}) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], ...more })
+export const cube = (id: string, more: Partial<Part> = {}) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], ...more })
 export const head = cube('head', { role: 'head', massG: 900 })
 
 /** The palm of a handle of no mass 10 mm behind the centre, 100 mm over it. */
@@ -39,9 +41,13 @@ export const inTwoHands = () => {
 
 /** A zoom on a camera that sees, with something screwed on its front. */
 export const lens = (...before: readonly Part[]) =>
-  tinyRig([zoom(), ...before], [on('lens', 'bayonet', 'camera', 'lens'), ...before.map(({ id }) => on(id, 'rear', 'lens', 'thread'))], {
-    extra: [seeingCamera()],
-  })
+  tinyRig(
+    [zoom(), ...before],
+    [on('lens', 'bayonet', 'camera', 'lens'), ...before.map(({ id }) => on(id, 'rear', 'lens', 'thread'))],
+    {
+      extra: [seeingCamera()],
+    },
+  )
 
 /** One battery, one piece, and what lies between. */
 export const fed = (draw: number, feeds: Network['feeds'], cells = [cell('pack', 18)]): Network => ({

@@ -27,14 +27,16 @@ const wantsPower = ({ part }: PlacedPart): boolean =>
   part.power?.drawW !== undefined && part.power.ownMin === undefined && !part.power.mains && !part.power.store
 
 /**
- * What a set-up has to be wired for and is not: power for what draws some and has no battery of its own, a picture for what takes
+ * What a set-up has to be wired for and is not: power for what draws some and has no battery of its own, a picture for
+ * what takes
  * one in, an input for every sound, timecode and trigger, and a lead to every drive.
  * @param trickle the camera wants power by lead although its own pack is in
  */
 export const demandsOf = (assembly: Assembly, runs: readonly Run[], trickle = false): readonly Demand[] => {
   const demands: Demand[] = []
   const arrives = (piece: PlacedPart, what: Carried) => pathTo(piece, runs, what).runs.length > 0
-  const leaves = ({ piece, socket }: SocketHere) => runs.some((run) => run.from.piece === piece && run.from.socket.id === socket.id)
+  const leaves = ({ piece, socket }: SocketHere) =>
+    runs.some((run) => run.from.piece === piece && run.from.socket.id === socket.id)
   for (const piece of assembly.placed) {
     const camera = piece.part.role === 'camera'
     const alone = hasOwnBattery(assembly, piece) && !(camera && trickle)
@@ -46,7 +48,12 @@ export const demandsOf = (assembly: Assembly, runs: readonly Run[], trickle = fa
   }
   for (const { sink, runs: way } of picturesOf(assembly, runs))
     if (way.length === 0)
-      demands.push({ what: 'picture', piece: sink, way: 'in', own: own(sink, ({ socket }) => takes(socket, 'picture')) })
+      demands.push({
+        what: 'picture',
+        piece: sink,
+        way: 'in',
+        own: own(sink, ({ socket }) => takes(socket, 'picture')),
+      })
   for (const { piece, socket, run } of soundsOf(assembly, runs))
     if (!run) demands.push({ what: 'sound', piece, way: 'out', own: [{ piece, socket }] })
   for (const here of socketsOf(assembly)) {

@@ -1,6 +1,22 @@
-import { type Assembly, type Command, freshId, type Instance, type Link, type Rig, type SocketHere } from '../assembly/index.ts'
+import {
+  type Assembly,
+  type Command,
+  freshId,
+  type Instance,
+  type Link,
+  type Rig,
+  type SocketHere,
+} from '../assembly/index.ts'
 import { gives, type Run, runBetween, takes } from '../cabling/index.ts'
-import { type Cable, type Carried, type Catalogue, type ConnectorId, offeredParts, type Part, pictureFormats } from '../catalogue/index.ts'
+import {
+  type Cable,
+  type Carried,
+  type Catalogue,
+  type ConnectorId,
+  offeredParts,
+  type Part,
+  pictureFormats,
+} from '../catalogue/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { suits, voltsAt } from '../power/index.ts'
 
@@ -56,14 +72,19 @@ const leadsByEnds = perThing('leads of a catalogue', (catalogue: Catalogue): Rea
     const key = endsOf(part.cable.a.connector, part.cable.b.connector)
     made.set(key, [...(made.get(key) ?? []), part])
   }
-  for (const list of made.values()) list.sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
+  for (const list of made.values())
+    list.sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
   return made
 })
 
 /** All leads of the catalogue between two connectors, the cheapest first. */
-const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readonly Lead[] => leadsByEnds(catalogue).get(endsOf(a, b)) ?? []
+const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readonly Lead[] =>
+  leadsByEnds(catalogue).get(endsOf(a, b)) ?? []
 
-/** Does what the source gives reach the input as something it bears? Unknown figures are let through: a check speaks of them. */
+/**
+ * Does what the source gives reach the input as something it bears? Unknown figures are let through: a check speaks of
+ * them.
+ */
 const voltsSuit = (assembly: Assembly, from: SocketHere, to: SocketHere, cable: Cable): boolean => {
   const given = voltsAt(assembly, from)
   if (cable.converts && given) {
@@ -86,11 +107,17 @@ const wattsSuit = (from: SocketHere, to: SocketHere, cable: Cable): boolean =>
 
 const thinner = (cable: Cable, from: SocketHere, to: SocketHere): boolean => {
   const rank = (format: (typeof pictureFormats)[number]) => pictureFormats.indexOf(format)
-  const best = (formats: readonly (typeof pictureFormats)[number][] | undefined) => Math.max(...(formats ?? pictureFormats).map(rank))
+  const best = (formats: readonly (typeof pictureFormats)[number][] | undefined) =>
+    Math.max(...(formats ?? pictureFormats).map(rank))
   return cable.upTo !== undefined && rank(cable.upTo) < Math.min(best(from.socket.formats), best(to.socket.formats))
 }
 
-const costOf = ({ spareMm, from, to }: LeadOption['run'], part: Part & { readonly cable: Cable }, toBuy: boolean, what: Carried): number =>
+const costOf = (
+  { spareMm, from, to }: LeadOption['run'],
+  part: Part & { readonly cable: Cable },
+  toBuy: boolean,
+  what: Carried,
+): number =>
   (toBuy ? part.price.usual : 0) +
   GRAM_COST * part.massG +
   (spareMm > HANGS_MM && !part.cable.coil ? LOOSE_COST + LOOSE_MM_COST * (spareMm - HANGS_MM) : 0) +
@@ -121,7 +148,8 @@ export type NoLead = (typeof noLeads)[number]
 export const nearerMiss = (a: NoLead, b: NoLead): NoLead => (noLeads.indexOf(b) > noLeads.indexOf(a) ? b : a)
 
 /**
- * The leads that would do between two sockets, the best first: those at hand, and the best one to buy. Both plugs fit, it carries
+ * The leads that would do between two sockets, the best first: those at hand, and the best one to buy. Both plugs fit,
+ * it carries
  * what is asked, it reaches, the plugs have room, and power arrives as the input bears it.
  * @returns the leads, or the reason that kept the last of them out
  */
@@ -168,7 +196,8 @@ export const leadsBetween = (
     }
     const option = { from, to, what, part, run }
     if (!wanted(option)) continue
-    if (atHand) options.push({ ...option, source: atHand, idle, cost: (stock.leadMinor ?? 0) + costOf(run, part, false, what) })
+    if (atHand)
+      options.push({ ...option, source: atHand, idle, cost: (stock.leadMinor ?? 0) + costOf(run, part, false, what) })
     const cost = (stock.leadMinor ?? 0) + costOf(run, part, true, what)
     if (cost >= bought) continue
     bought = cost
@@ -181,7 +210,10 @@ export const leadsBetween = (
   return { options: sorted.filter((option) => option.source === 'catalogue' || atHand.includes(option)), why }
 }
 
-/** The edits that plug a lead in: into the kit first when it is not there. @param taken instances that other leads of one plan use */
+/**
+ * The edits that plug a lead in: into the kit first when it is not there. @param taken instances that other leads of
+ * one plan use
+ */
 export const plugIn = (
   rig: Rig,
   setup: string,

@@ -39,7 +39,8 @@ const keyOf = ({ piece, socket }: SocketHere): string => `${piece.instance.id}/$
 const openOf = (assembly: Assembly, stock: Stock, demand: Demand): Open => {
   const others = othersFor(assembly, demand).filter((here) => !isTaken(assembly, here))
   const mine = demand.own.filter((here) => !isTaken(assembly, here))
-  let why: Unmet['why'] = othersFor(assembly, demand).length === 0 || demand.own.length === 0 ? 'no-socket' : 'sockets-taken'
+  let why: Unmet['why'] =
+    othersFor(assembly, demand).length === 0 || demand.own.length === 0 ? 'no-socket' : 'sockets-taken'
   const options = mine.flatMap((own) =>
     others.flatMap((other) => {
       const [from, to] = demand.way === 'in' ? [other, own] : [own, other]
@@ -59,7 +60,8 @@ interface State {
 }
 
 const ownedSpare = (assembly: Assembly, stock: Stock, partId: string): number =>
-  (stock.owned.get(partId) ?? 0) - assembly.rig.kit.filter((piece) => piece.partId === partId && piece.status === 'in').length
+  (stock.owned.get(partId) ?? 0) -
+  assembly.rig.kit.filter((piece) => piece.partId === partId && piece.status === 'in').length
 
 const canTake = (assembly: Assembly, stock: Stock, state: State, option: LeadOption): boolean => {
   if (state.used.has(keyOf(option.from)) || state.used.has(keyOf(option.to))) return false
@@ -83,7 +85,8 @@ interface Hop {
 }
 
 /**
- * Do all signals start and end where they should? A picture comes from the camera through pieces that get it themselves, a sound ends
+ * Do all signals start and end where they should? A picture comes from the camera through pieces that get it
+ * themselves, a sound ends
  * in something that records it, and power never runs in a ring.
  */
 const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boolean => {
@@ -117,9 +120,16 @@ const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boo
 
 /** What two demands could get in each other's way over: sockets, and leads of which there are only so many. */
 const claims = ({ options }: Open): readonly string[] =>
-  options.flatMap(({ from, to, source, part }) => [keyOf(from), keyOf(to), ...(source === 'catalogue' ? [] : [part.id])])
+  options.flatMap(({ from, to, source, part }) => [
+    keyOf(from),
+    keyOf(to),
+    ...(source === 'catalogue' ? [] : [part.id]),
+  ])
 
-/** Demands that could want the same thing, together; the groups can be settled one by one. Signals that pass through pieces stay whole. */
+/**
+ * Demands that could want the same thing, together; the groups can be settled one by one. Signals that pass through
+ * pieces stay whole.
+ */
 const groupsOf = (opens: readonly Open[]): readonly (readonly Open[])[] => {
   const groups: { readonly opens: Open[]; readonly claims: Set<string> }[] = []
   for (const open of opens) {
@@ -141,7 +151,13 @@ interface Found {
 }
 
 /** Tries all ways to meet the demands of one group, leaving out what can not beat the best so far. */
-const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: readonly Run[], mostSteps: number): Found => {
+const search = (
+  assembly: Assembly,
+  stock: Stock,
+  opens: readonly Open[],
+  runs: readonly Run[],
+  mostSteps: number,
+): Found => {
   const state: State = { used: new Set(), atHand: new Map(), chosen: [] }
   let best: readonly (LeadOption | undefined)[] = opens.map(() => undefined)
   let bestCost = opens.length * UNMET_COST + 1
@@ -180,7 +196,8 @@ const search = (assembly: Assembly, stock: Stock, opens: readonly Open[], runs: 
 }
 
 /**
- * The leads that wire a set-up for all it needs: as few demands left open as can be, then the least money, grams and nuisance (see
+ * The leads that wire a set-up for all it needs: as few demands left open as can be, then the least money, grams and
+ * nuisance (see
  * the costs in `leads.ts`). Leads that are plugged in already stay; each socket takes one plug.
  * @param trickle the camera is to be fed by USB-C beside its own pack
  */
@@ -206,7 +223,9 @@ export const planWiring = (assembly: Assembly, stock: Stock, trickle = false): P
   }
   return {
     leads,
-    unmet: opens.flatMap(({ demand, options, why }, i) => (best[i] ? [] : [{ demand, why: options.length > 0 ? 'sockets-taken' : why }])),
+    unmet: opens.flatMap(({ demand, options, why }, i) =>
+      best[i] ? [] : [{ demand, why: options.length > 0 ? 'sockets-taken' : why }],
+    ),
     commands,
     exact,
     tried: steps,

@@ -1,4 +1,13 @@
-import { type Assembly, type Command, edit, freshId, type PlacedPart, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
+import {
+  type Assembly,
+  type Command,
+  edit,
+  freshId,
+  type PlacedPart,
+  placeSetup,
+  type Rig,
+  setupOf,
+} from '../assembly/index.ts'
 import { mate, type Mount, type Part, standardOf } from '../catalogue/index.ts'
 import { type Plan, planWiring } from './plan.ts'
 import type { Stock } from './leads.ts'
@@ -21,7 +30,13 @@ const bayOf = (camera: PlacedPart): Mount | undefined =>
   camera.part.mounts.find((mount) => mount.side === 'holds' && standardOf(mount.standard).kind === 'battery')
 
 /** Parts of a role that go into the bay: those of the kit, then of the locker, then the cheapest. */
-const forBay = (assembly: Assembly, stock: Stock, camera: PlacedPart, bay: Mount, role: 'battery' | 'dummy'): Part | undefined => {
+const forBay = (
+  assembly: Assembly,
+  stock: Stock,
+  camera: PlacedPart,
+  bay: Mount,
+  role: 'battery' | 'dummy',
+): Part | undefined => {
   const idle = new Set(assembly.loose.map(({ part }) => part.id))
   const rank = (part: Part) => (idle.has(part.id) ? 0 : stock.owned.has(part.id) ? 1 : 2)
   const fits = (part: Part) =>
@@ -48,14 +63,23 @@ const intoBay = (assembly: Assembly, camera: PlacedPart, bay: Mount, part: Part)
     {
       do: 'place',
       setup,
-      joint: { guest: id, guestMount: foot?.id ?? '', host: camera.instance.id, hostMount: bay.id, slideMm: 0, turnDeg: 0 },
+      joint: {
+        guest: id,
+        guestMount: foot?.id ?? '',
+        host: camera.instance.id,
+        hostMount: bay.id,
+        slideMm: 0,
+        turnDeg: 0,
+      },
     },
   ]
 }
 
 const nothing: Plan = { leads: [], unmet: [], commands: [], exact: true, tried: 0, toBuyMinor: 0, massG: 0 }
 
-/** What another way of powering the camera undoes first: the lead to the camera's own input, or to a dummy in its bay. */
+/**
+ * What another way of powering the camera undoes first: the lead to the camera's own input, or to a dummy in its bay.
+ */
 const unplugged = (assembly: Assembly, camera: PlacedPart, stock: Stock): readonly Command[] =>
   assembly.setup.links
     .filter(({ to, cable }) => {
@@ -73,11 +97,15 @@ const oneSchool = (assembly: Assembly, stock: Stock, school: School): SchoolPlan
   if (!bay) return none('no-bay')
   const role = school === 'dummy' ? 'dummy' : 'battery'
   const seated = assembly.placed.find(
-    ({ joint, part: { role: own } }) => joint?.host === camera.instance.id && joint.hostMount === bay.id && own === role,
+    ({ joint, part: { role: own } }) =>
+      joint?.host === camera.instance.id && joint.hostMount === bay.id && own === role,
   )
   const part = seated?.part ?? forBay(assembly, stock, camera, bay, role)
   if (!part) return none('no-part')
-  if (school === 'trickle' && !camera.part.sockets?.some(({ direction, carries }) => direction !== 'out' && carries?.includes('power')))
+  if (
+    school === 'trickle' &&
+    !camera.part.sockets?.some(({ direction, carries }) => direction !== 'out' && carries?.includes('power'))
+  )
     return none('no-inlet')
   const first = [...unplugged(assembly, camera, stock), ...intoBay(assembly, camera, bay, part)]
   const edited = edit(assembly.rig, first, stock.catalogue)
@@ -86,15 +114,25 @@ const oneSchool = (assembly: Assembly, stock: Stock, school: School): SchoolPlan
   const next = placeSetup(edited.value, setup, stock.catalogue)
   const plan = planWiring(next, stock, school === 'trickle')
   if (
-    plan.unmet.some(({ demand }) => demand.what === 'power' && (demand.piece.part.role === 'camera' || demand.piece.part.role === 'dummy'))
+    plan.unmet.some(
+      ({ demand }) =>
+        demand.what === 'power' && (demand.piece.part.role === 'camera' || demand.piece.part.role === 'dummy'),
+    )
   )
     return none('no-source')
   const wired = edit(edited.value, plan.commands, stock.catalogue)
-  return { school, commands: [...first, ...plan.commands], plan, rig: wired.ok ? wired.value : undefined, why: undefined }
+  return {
+    school,
+    commands: [...first, ...plan.commands],
+    plan,
+    rig: wired.ok ? wired.value : undefined,
+    why: undefined,
+  }
 }
 
 /**
- * The set-up wired after each school: the camera's own packs; its own pack as a buffer with power trickling in by USB-C; a dummy pack
+ * The set-up wired after each school: the camera's own packs; its own pack as a buffer with power trickling in by
+ * USB-C; a dummy pack
  * fed from a battery on the rig. Everything else is wired the same way.
  */
 export const schoolsOf = (assembly: Assembly, stock: Stock): readonly SchoolPlan[] =>

@@ -4,30 +4,70 @@ import { runsOf } from '../cabling/index.ts'
 import { catalogueOf, type Part } from '../catalogue/index.ts'
 import { cablesOf, drawIn, networkOf, runDown } from '../power/index.ts'
 import { on, plug, socket, tinyPart, type TinyRig } from '../testing/index.ts'
-import { hdmiLead, inBay, lead, link, mic, micLead, pack, screen, tank, tapLead, usbLead, wiredRig } from '../testing/wired.ts'
-import { demandsOf, type LeadOption, leadsBetween, othersFor, planWiring, schoolsOf, type Stock, UNMET_COST } from './index.ts'
+import {
+  hdmiLead,
+  inBay,
+  lead,
+  link,
+  mic,
+  micLead,
+  pack,
+  screen,
+  tank,
+  tapLead,
+  usbLead,
+  wiredRig,
+} from '../testing/wired.ts'
+import {
+  demandsOf,
+  type LeadOption,
+  leadsBetween,
+  othersFor,
+  planWiring,
+  schoolsOf,
+  type Stock,
+  UNMET_COST,
+} from './index.ts'
 
 const assemblyOf = ({ rig, shelf }: TinyRig) => {
   const setup = setupOf(rig, 'main')
   if (!setup) throw new Error('a set-up')
   return placeSetup(rig, setup, shelf.catalogue)
 }
-const stockOf = ({ shelf }: TinyRig): Stock => ({ catalogue: shelf.catalogue, owned: shelf.owned, freeMm: () => Infinity })
+const stockOf = ({ shelf }: TinyRig): Stock => ({
+  catalogue: shelf.catalogue,
+  owned: shelf.owned,
+  freeMm: () => Infinity,
+})
 const planFor = (tiny: TinyRig, trickle = false) => planWiring(assemblyOf(tiny), stockOf(tiny), trickle)
 const said = (leads: readonly LeadOption[]) =>
   leads.map(({ what, from, to, part }) => `${what} ${from.piece.instance.id} ${to.piece.instance.id} ${part.id}`).sort()
 
-const shopLeads = [hdmiLead('shop-hdmi', { lengthMm: 400 }), tapLead('shop-tap'), micLead('shop-jack'), usbLead('shop-usb')]
+const shopLeads = [
+  hdmiLead('shop-hdmi', { lengthMm: 400 }),
+  tapLead('shop-tap'),
+  micLead('shop-jack'),
+  usbLead('shop-usb'),
+]
 const all = wiredRig(
   [pack(), screen(), tank(), mic()],
-  [inBay(), on('screen', 'foot', 'camera', 'pinned'), on('tank', 'foot', 'camera', 'hole'), on('mic', 'foot', 'camera', 'shoe')],
+  [
+    inBay(),
+    on('screen', 'foot', 'camera', 'pinned'),
+    on('tank', 'foot', 'camera', 'hole'),
+    on('mic', 'foot', 'camera', 'shoe'),
+  ],
   [],
   { extra: shopLeads },
 )
 
 test('the plan powers, shows and records all that is there, and the edits do it', () => {
   const plan = planFor(all)
-  expect(said(plan.leads)).toEqual(['picture camera screen shop-hdmi', 'power tank screen shop-tap', 'sound mic camera shop-jack'])
+  expect(said(plan.leads)).toEqual([
+    'picture camera screen shop-hdmi',
+    'power tank screen shop-tap',
+    'sound mic camera shop-jack',
+  ])
   expect(plan).toMatchObject({ unmet: [], exact: true, toBuyMinor: 3000, massG: 60 })
   const edited = edit(all.rig, plan.commands, all.shelf.catalogue)
   if (!edited.ok) throw new Error(edited.issues[0]?.code)
@@ -53,7 +93,8 @@ test('leads at hand come before the shop, and a nuisance is weighed against the 
 })
 
 test('what can not be wired is left open, with the reason', () => {
-  const unmet = (tiny: TinyRig) => planFor(tiny).unmet.map(({ demand, why }) => `${demand.what} ${demand.piece.instance.id}: ${why}`)
+  const unmet = (tiny: TinyRig) =>
+    planFor(tiny).unmet.map(({ demand, why }) => `${demand.what} ${demand.piece.instance.id}: ${why}`)
   const only = (extra: readonly Part[], more: Partial<Part> = {}) =>
     wiredRig(
       [pack(), screen('screen', more), tank()],
@@ -65,7 +106,9 @@ test('what can not be wired is left open, with the reason', () => {
     )
   expect(unmet(only([tapLead()]))).toEqual(['picture screen: no-plugs'])
   expect(unmet(only([tapLead(), hdmiLead('hdmi', { lengthMm: 120 })]))).toEqual(['picture screen: too-far'])
-  const five = (screen().sockets ?? []).map((own) => (own.id === 'dc' ? { ...own, volts: { min: 4.8, max: 5.2 } } : own))
+  const five = (screen().sockets ?? []).map((own) =>
+    own.id === 'dc' ? { ...own, volts: { min: 4.8, max: 5.2 } } : own,
+  )
   expect(unmet(only([tapLead(), hdmiLead()], { sockets: five }))).toEqual(['power screen: voltage'])
   expect(unmet(only([tapLead(), hdmiLead()], { power: { drawW: 95 } }))).toEqual(['power screen: watts'])
 })
@@ -76,7 +119,15 @@ test('a mic mixed in through a receiver needs no second input; two mics and one 
     mounts: [plug('foot', 'thread-1/4')],
     sockets: [
       { id: 'out', connector: '3.5-trs', direction: 'out', at: [-10, 10, 0], out: [-1, 0, 0], carries: ['sound'] },
-      { id: 'mix', connector: '3.5-trs', direction: 'in', at: [10, 10, 0], out: [1, 0, 0], carries: ['sound'], feeds: ['plug-in'] },
+      {
+        id: 'mix',
+        connector: '3.5-trs',
+        direction: 'in',
+        at: [10, 10, 0],
+        out: [1, 0, 0],
+        carries: ['sound'],
+        feeds: ['plug-in'],
+      },
     ],
   })
   const mixed = wiredRig(
@@ -117,12 +168,20 @@ test('the three schools: own packs, trickle beside the pack, and a dummy pack in
       },
     ],
   })
-  const step = lead('step', 'd-tap', 'dummy', { carries: ['power'], lengthMm: 500, converts: { volts: { min: 7.4, max: 7.8 }, watts: 30 } })
+  const step = lead('step', 'd-tap', 'dummy', {
+    carries: ['power'],
+    lengthMm: 500,
+    converts: { volts: { min: 7.4, max: 7.8 }, watts: 30 },
+  })
   const tiny = wiredRig([pack(), tank()], [inBay(), on('tank', 'foot', 'camera', 'hole')], [], {
     extra: [dummy, step, usbLead('shop-usb', { lengthMm: 400 })],
   })
   const found = schoolsOf(assemblyOf(tiny), stockOf(tiny))
-  expect(found.map(({ school, why }) => `${school} ${why ?? 'goes'}`)).toEqual(['own goes', 'trickle goes', 'dummy goes'])
+  expect(found.map(({ school, why }) => `${school} ${why ?? 'goes'}`)).toEqual([
+    'own goes',
+    'trickle goes',
+    'dummy goes',
+  ])
   const minutes = found.map(({ rig }) => {
     if (!rig) return NaN
     const assembly = assemblyOf({ ...tiny, rig })
@@ -134,10 +193,17 @@ test('the three schools: own packs, trickle beside the pack, and a dummy pack in
   expect(minutes[1]).toBeCloseTo((90 / (6 / 0.9)) * 60 + 180, 6)
   expect(minutes[2]).toBeCloseTo((90 / (6 / 0.9)) * 60, 6)
   const bare = wiredRig([pack()], [inBay()], [], { extra: [dummy] })
-  expect(schoolsOf(assemblyOf(bare), stockOf(bare)).map(({ why }) => why)).toEqual([undefined, 'no-source', 'no-source'])
+  expect(schoolsOf(assemblyOf(bare), stockOf(bare)).map(({ why }) => why)).toEqual([
+    undefined,
+    'no-source',
+    'no-source',
+  ])
 })
 
-/** Every way to meet the demands, tried one by one, written without a look at the planner: each demand open or met by any option. */
+/**
+ * Every way to meet the demands, tried one by one, written without a look at the planner: each demand open or met by
+ * any option.
+ */
 const cheapest = (tiny: TinyRig): number => {
   const assembly = assemblyOf(tiny)
   const stock = stockOf(tiny)
@@ -163,9 +229,14 @@ const cheapest = (tiny: TinyRig): number => {
       id === 'camera' ||
       (left > 0 &&
         chosen.some(
-          (hop) => hop.what === what && hop.to.piece.instance.id === id && comesFromCamera(hop.from.piece.instance.id, what, left - 1),
+          (hop) =>
+            hop.what === what &&
+            hop.to.piece.instance.id === id &&
+            comesFromCamera(hop.from.piece.instance.id, what, left - 1),
         ))
-    return chosen.every((hop) => hop.what !== 'picture' || comesFromCamera(hop.from.piece.instance.id, 'picture', chosen.length))
+    return chosen.every(
+      (hop) => hop.what !== 'picture' || comesFromCamera(hop.from.piece.instance.id, 'picture', chosen.length),
+    )
   }
   let best = Infinity
   const walk = (i: number, chosen: readonly LeadOption[], cost: number): void => {
@@ -201,13 +272,19 @@ test('on small random cases the plan is as cheap as the best of all ways', () =>
     fc.property(
       fc.integer({ min: 1, max: 3 }),
       fc.integer({ min: 0, max: 2 }),
-      fc.array(fc.tuple(fc.constantFrom('hdmi', 'tap', 'jack'), price, length, fc.boolean()), { minLength: 2, maxLength: 6 }),
+      fc.array(fc.tuple(fc.constantFrom('hdmi', 'tap', 'jack'), price, length, fc.boolean()), {
+        minLength: 2,
+        maxLength: 6,
+      }),
       (screens, some, list) => {
         // Trying all ways grows fast: three screens are enough by themselves.
         const mics = screens === 3 ? 0 : some
         const bar = tinyPart({
           id: 'bar',
-          mounts: [plug('foot', 'thread-1/4'), ...[0, 1, 2, 3].map((i) => socket(`hole-${i}`, 'thread-1/4', [30 * i - 45, 20, 0]))],
+          mounts: [
+            plug('foot', 'thread-1/4'),
+            ...[0, 1, 2, 3].map((i) => socket(`hole-${i}`, 'thread-1/4', [30 * i - 45, 20, 0])),
+          ],
         })
         const parts = Array.from({ length: screens }, (_, i) =>
           screen(`screen-${i}`, { sockets: [...(screen().sockets ?? []), ...loop(screens, i)] }),
@@ -227,7 +304,10 @@ test('on small random cases the plan is as cheap as the best of all ways', () =>
             ...ears.map((part) => on(part.id, 'foot', 'camera', 'shoe')),
           ],
           [],
-          { extra: leads, owned: Object.fromEntries(list.flatMap(([, , , has], i) => (has ? [[`lead-${i}`, 1]] : []))) },
+          {
+            extra: leads,
+            owned: Object.fromEntries(list.flatMap(([, , , has], i) => (has ? [[`lead-${i}`, 1]] : []))),
+          },
         )
         const plan = planFor(tiny)
         const cost = plan.leads.reduce((sum, option) => sum + option.cost, 0) + plan.unmet.length * UNMET_COST
@@ -240,7 +320,10 @@ test('on small random cases the plan is as cheap as the best of all ways', () =>
 })
 
 test('the choice does not hang on the order of the catalogue', () => {
-  const turned = { ...all, shelf: { ...all.shelf, catalogue: catalogueOf([...all.shelf.catalogue.parts.values()].reverse()) } }
+  const turned = {
+    ...all,
+    shelf: { ...all.shelf, catalogue: catalogueOf([...all.shelf.catalogue.parts.values()].reverse()) },
+  }
   expect(said(planFor(turned).leads)).toEqual(said(planFor(all).leads))
 })
 

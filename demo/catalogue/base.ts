@@ -131,7 +131,9 @@ export const stands = [
       bar([0, -18, 30], down, 40, 26, 'plain'),
       bar([0, -58, 30], down, 190, 19, 'grip'),
     ],
-    mounts: [sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 50, limitG: 2000, fromG: 400, travel: slot(ahead, 30) })],
+    mounts: [
+      sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 50, limitG: 2000, fromG: 400, travel: slot(ahead, 30) }),
+    ],
     under: { kind: 'gimbal', at: [0, 62, 0], reachMm: [30, 40, 18] },
     provides: ['stabiliser'],
     facts: { carries: '2000 g' },
@@ -157,7 +159,10 @@ const screwRise = (
     massG,
     price,
     solids: [bar([0, 0, 0], up, heightMm, radius, 'metal')],
-    mounts: [sits('below', below, [0, 0, 0], down), holds('above', above, [0, heightMm, 0], up, { label: `${name}, top` })],
+    mounts: [
+      sits('below', below, [0, 0, 0], down),
+      holds('above', above, [0, heightMm, 0], up, { label: `${name}, top` }),
+    ],
   })
 
 const stud = (
@@ -178,7 +183,10 @@ const stud = (
     massG,
     price,
     solids: [bar([0, 0, 0], up, heightMm, 8, 'knob')],
-    mounts: [sits('below', below, [0, 0, 0], down), sits('above', above, [0, heightMm, 0], up, { label: `${name}, top` })],
+    mounts: [
+      sits('below', below, [0, 0, 0], down),
+      sits('above', above, [0, heightMm, 0], up, { label: `${name}, top` }),
+    ],
   })
 
 export const smallAdapters = [
@@ -193,8 +201,28 @@ export const smallAdapters = [
     'thread-3/8-pin',
     [8, 10, 13],
   ),
-  screwRise('typha-bushing-14', 'Typha bushing, 3/8" down to 1/4"', 'Typha', 3, 2, 8, 'thread-3/8', 'thread-1/4', [1, 1.2, 2]),
-  screwRise('bulrush-adapter-38', 'Bulrush adapter, 1/4" to 3/8"', 'Bulrush', 9, 4, 10, 'thread-1/4', 'thread-3/8', [3, 4, 6]),
+  screwRise(
+    'typha-bushing-14',
+    'Typha bushing, 3/8" down to 1/4"',
+    'Typha',
+    3,
+    2,
+    8,
+    'thread-3/8',
+    'thread-1/4',
+    [1, 1.2, 2],
+  ),
+  screwRise(
+    'bulrush-adapter-38',
+    'Bulrush adapter, 1/4" to 3/8"',
+    'Bulrush',
+    9,
+    4,
+    10,
+    'thread-1/4',
+    'thread-3/8',
+    [3, 4, 6],
+  ),
   screwRise(
     'sedgewick-pin-14',
     'Sedgewick pinned 1/4" block on 3/8"',
@@ -206,7 +234,17 @@ export const smallAdapters = [
     'thread-1/4-pin',
     [9, 12, 15],
   ),
-  screwRise('bulrush-shoe-hole', 'Bulrush shoe foot with 1/4" hole', 'Bulrush', 12, 6, 9.5, 'shoe-cold', 'thread-1/4', [4, 6, 8]),
+  screwRise(
+    'bulrush-shoe-hole',
+    'Bulrush shoe foot with 1/4" hole',
+    'Bulrush',
+    12,
+    6,
+    9.5,
+    'shoe-cold',
+    'thread-1/4',
+    [4, 6, 8],
+  ),
   stud('typha-shoe-stud', 'Typha shoe foot with 1/4" screw', 'Typha', 11, 'shoe-cold', 'thread-1/4', 7, [3, 5, 7]),
   stud('typha-stud-14', 'Typha double 1/4" stud', 'Typha', 6, 'thread-1/4', 'thread-1/4', 4, [2, 3, 4]),
   stud('bulrush-stud-38', 'Bulrush stud, 3/8" to 1/4"', 'Bulrush', 8, 'thread-3/8', 'thread-1/4', 5, [2, 3, 5]),

@@ -6,10 +6,34 @@ const MINUTES = /^(\d+) min$/
 export const bodies: Readonly<
   Record<string, { wh: number; volts: Volts; standby: number; formats: readonly PictureFormat[]; media: Media }>
 > = {
-  'calabash-h1': { wh: 16, volts: LOW, standby: 0.42, formats: upToUhd60, media: cards(['sd'], 2, ['hd', 'uhd', 'uhd-intra'], false) },
-  'calabash-h2': { wh: 16, volts: LOW, standby: 0.45, formats: upToRaw, media: cards(['sd', 'fast'], 2, ['uhd', 'uhd-intra', 'hd'], true) },
-  'kabocha-s': { wh: 22, volts: LOW, standby: 0.5, formats: upToUhd60, media: cards(['sd'], 2, ['uhd', 'uhd-intra'], true) },
-  'kabocha-cube': { wh: 0, volts: LOW, standby: 0.7, formats: upToRaw, media: cards(['fast'], 1, ['uhd-intra', 'uhd'], true) },
+  'calabash-h1': {
+    wh: 16,
+    volts: LOW,
+    standby: 0.42,
+    formats: upToUhd60,
+    media: cards(['sd'], 2, ['hd', 'uhd', 'uhd-intra'], false),
+  },
+  'calabash-h2': {
+    wh: 16,
+    volts: LOW,
+    standby: 0.45,
+    formats: upToRaw,
+    media: cards(['sd', 'fast'], 2, ['uhd', 'uhd-intra', 'hd'], true),
+  },
+  'kabocha-s': {
+    wh: 22,
+    volts: LOW,
+    standby: 0.5,
+    formats: upToUhd60,
+    media: cards(['sd'], 2, ['uhd', 'uhd-intra'], true),
+  },
+  'kabocha-cube': {
+    wh: 0,
+    volts: LOW,
+    standby: 0.7,
+    formats: upToRaw,
+    media: cards(['fast'], 1, ['uhd-intra', 'uhd'], true),
+  },
   'chayote-m': { wh: 8, volts: LOW, standby: 0.4, formats: upToUhd, media: cards(['sd'], 1, ['hd', 'uhd'], false) },
   'chayote-x': { wh: 8, volts: LOW, standby: 0.42, formats: upToUhd, media: cards(['sd'], 1, ['uhd', 'hd'], false) },
   'cushaw-c6': {
@@ -19,7 +43,13 @@ export const bodies: Readonly<
     formats: upToRaw,
     media: cards(['fast', 'sd'], 2, ['uhd-intra', 'uhd'], true),
   },
-  'pepita-p4': { wh: 12, volts: LOW, standby: 0.6, formats: upToUhd60, media: cards(['sd'], 1, ['raw', 'uhd-intra'], true) },
+  'pepita-p4': {
+    wh: 12,
+    volts: LOW,
+    standby: 0.6,
+    formats: upToUhd60,
+    media: cards(['sd'], 1, ['raw', 'uhd-intra'], true),
+  },
 }
 /** A camera's sockets, told by what they are and in which order they come. */
 const cameraSockets = (part: Part): readonly Socket[] => {
@@ -51,7 +81,14 @@ const cameraSockets = (part: Part): readonly Socket[] => {
             }
           : { ...bare, direction: 'both', carries: ['data'], label: 'USB-C, data only' }
       case 'pp-2':
-        return { ...bare, direction: 'in', carries: ['power'], volts: volts(10.5, 17), watts: 60, label: 'DC in, push-pull' }
+        return {
+          ...bare,
+          direction: 'in',
+          carries: ['power'],
+          volts: volts(10.5, 17),
+          watts: 60,
+          label: 'DC in, push-pull',
+        }
       default:
         return {
           ...bare,
@@ -97,13 +134,30 @@ export const batteryElectrics = (part: Part): Electrics => {
   if (brick && seat.standard !== 'pack')
     outlets.push(
       socket('d-tap', 'd-tap', 'out', [0, 'left', 0.78, 0.5], { carries: ['power'], watts: 96, label: 'D-tap' }),
-      socket('usb-c', 'usb-c', 'out', [0, 'left', 0.3, 0.5], { carries: ['power'], volts: USB, watts: 45, label: 'USB-C out' }),
+      socket('usb-c', 'usb-c', 'out', [0, 'left', 0.3, 0.5], {
+        carries: ['power'],
+        volts: USB,
+        watts: 45,
+        label: 'USB-C out',
+      }),
     )
   if (seat.standard === 'slab-l' && /gauge/.test(part.name))
     outlets.push(
-      socket('usb-c', 'usb-c', 'out', [0, 'left', 0.3, 0.5], { carries: ['power'], volts: volts(5, 9), watts: 18, label: 'USB-C out' }),
+      socket('usb-c', 'usb-c', 'out', [0, 'left', 0.3, 0.5], {
+        carries: ['power'],
+        volts: volts(5, 9),
+        watts: 18,
+        label: 'USB-C out',
+      }),
     )
   if (part.id === 'gourdwell-bank-74')
-    outlets.push(socket('usb-c', 'usb-c', 'out', [0, 'left', 0.5, 0.5], { carries: ['power'], volts: USB, watts: 30, label: 'USB-C out' }))
+    outlets.push(
+      socket('usb-c', 'usb-c', 'out', [0, 'left', 0.5, 0.5], {
+        carries: ['power'],
+        volts: USB,
+        watts: 30,
+        label: 'USB-C out',
+      }),
+    )
   return { power, ...(outlets.length > 0 ? { sockets: outlets.map((make) => make(part)) } : {}) }
 }

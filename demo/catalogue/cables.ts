@@ -5,14 +5,34 @@ import { given } from './given.ts'
 type End = readonly [ConnectorId, PlugAngle?]
 type More = Pick<Cable, 'coil' | 'converts' | 'upTo'>
 
-/** A lead coiled up as it lies in the bag: its ring is as wide as a hand can coil it, and no denser than rubber and copper. */
+/**
+ * A lead coiled up as it lies in the bag: its ring is as wide as a hand can coil it, and no denser than rubber and
+ * copper.
+ */
 const lead =
   (role: Role, carries: readonly Carried[], thickMm: number) =>
-  (id: string, name: string, massG: number, usual: number, lengthMm: number, [a, angleA]: End, [b, angleB]: End, more: More = {}): Part =>
+  (
+    id: string,
+    name: string,
+    massG: number,
+    usual: number,
+    lengthMm: number,
+    [a, angleA]: End,
+    [b, angleB]: End,
+    more: More = {},
+  ): Part =>
     part({
       ...given(id, name, massG, usual),
       role,
-      solids: [bar([0, 0, 0], up, thickMm * 3, Math.max(22, Math.sqrt((massG * 1000) / (0.9 * Math.PI * thickMm * 3))), 'plain')],
+      solids: [
+        bar(
+          [0, 0, 0],
+          up,
+          thickMm * 3,
+          Math.max(22, Math.sqrt((massG * 1000) / (0.9 * Math.PI * thickMm * 3))),
+          'plain',
+        ),
+      ],
       cable: {
         a: { connector: a, angle: angleA ?? 'straight' },
         b: { connector: b, angle: angleB ?? 'straight' },
@@ -45,11 +65,24 @@ export const cables: readonly Part[] = [
   hdmi('papyr-hdmi-500', 'Papyr HDMI lead, 50 cm', 44, 16, 500, HDMI, HDMI, { upTo: 'uhd60' }),
   hdmi('bulrush-hdmi-1000', 'Bulrush HDMI lead, 1 m', 86, 9, 1000, HDMI, HDMI, { upTo: 'uhd30' }),
   hdmi('bulrush-hdmi-2000', 'Bulrush HDMI lead, 2 m', 168, 12, 2000, HDMI, HDMI, { upTo: 'uhd30' }),
-  thinHdmi('papyr-hdmi-up-300', 'Papyr thin HDMI lead, 30 cm, angled up', 21, 22, 300, ['hdmi-a', 'up'], HDMI, { upTo: 'uhd60' }),
-  thinHdmi('papyr-hdmi-down-300', 'Papyr thin HDMI lead, 30 cm, angled down', 21, 22, 300, ['hdmi-a', 'down'], HDMI, { upTo: 'uhd60' }),
-  thinHdmi('papyr-hdmi-up-450', 'Papyr thin HDMI lead, 45 cm, angled up both ends', 27, 26, 450, ['hdmi-a', 'up'], ['hdmi-a', 'up'], {
+  thinHdmi('papyr-hdmi-up-300', 'Papyr thin HDMI lead, 30 cm, angled up', 21, 22, 300, ['hdmi-a', 'up'], HDMI, {
     upTo: 'uhd60',
   }),
+  thinHdmi('papyr-hdmi-down-300', 'Papyr thin HDMI lead, 30 cm, angled down', 21, 22, 300, ['hdmi-a', 'down'], HDMI, {
+    upTo: 'uhd60',
+  }),
+  thinHdmi(
+    'papyr-hdmi-up-450',
+    'Papyr thin HDMI lead, 45 cm, angled up both ends',
+    27,
+    26,
+    450,
+    ['hdmi-a', 'up'],
+    ['hdmi-a', 'up'],
+    {
+      upTo: 'uhd60',
+    },
+  ),
   thinHdmi(
     'reedsmith-hdmi-swivel',
     'Reedsmith thin HDMI lead, 35 cm, swivel ends',
@@ -62,10 +95,19 @@ export const cables: readonly Part[] = [
       upTo: 'raw',
     },
   ),
-  thinHdmi('reedsmith-hdmi-coil', 'Reedsmith spring HDMI lead, 25 cm', 48, 36, 250, HDMI, HDMI, { coil: true, upTo: 'uhd60' }),
-  thinHdmi('papyr-hdmi-d-300', 'Papyr micro HDMI to HDMI lead, 30 cm', 22, 18, 300, ['hdmi-d'], HDMI, { upTo: 'uhd30' }),
-  thinHdmi('papyr-hdmi-d-down', 'Papyr micro HDMI to HDMI lead, 40 cm, angled', 24, 22, 400, ['hdmi-d', 'down'], HDMI, { upTo: 'uhd30' }),
-  thinHdmi('bulrush-hdmi-d-600', 'Bulrush micro HDMI to HDMI lead, 60 cm', 34, 12, 600, ['hdmi-d'], HDMI, { upTo: 'uhd30' }),
+  thinHdmi('reedsmith-hdmi-coil', 'Reedsmith spring HDMI lead, 25 cm', 48, 36, 250, HDMI, HDMI, {
+    coil: true,
+    upTo: 'uhd60',
+  }),
+  thinHdmi('papyr-hdmi-d-300', 'Papyr micro HDMI to HDMI lead, 30 cm', 22, 18, 300, ['hdmi-d'], HDMI, {
+    upTo: 'uhd30',
+  }),
+  thinHdmi('papyr-hdmi-d-down', 'Papyr micro HDMI to HDMI lead, 40 cm, angled', 24, 22, 400, ['hdmi-d', 'down'], HDMI, {
+    upTo: 'uhd30',
+  }),
+  thinHdmi('bulrush-hdmi-d-600', 'Bulrush micro HDMI to HDMI lead, 60 cm', 34, 12, 600, ['hdmi-d'], HDMI, {
+    upTo: 'uhd30',
+  }),
   sdi('papyr-sdi-300', 'Papyr SDI lead, 30 cm', 34, 18, 300, ['sdi'], ['sdi']),
   sdi('papyr-sdi-600', 'Papyr SDI lead, 60 cm, one end angled', 52, 22, 600, ['sdi', 'up'], ['sdi']),
 
@@ -82,14 +124,33 @@ export const cables: readonly Part[] = [
   audio('delicata-mini-trs', 'Delicata mini XLR to TRS lead, 40 cm', 34, 18, 400, ['xlr-mini'], ['3.5-trs']),
 
   time('papyr-tc-trs-300', 'Papyr timecode lead to mic jack, 30 cm', 14, 19, 300, ['timecode-3.5'], ['3.5-trs']),
-  time('papyr-tc-coil', 'Papyr spring timecode lead to mic jack', 24, 26, 180, ['timecode-3.5'], ['3.5-trs', 'up'], { coil: true }),
+  time('papyr-tc-coil', 'Papyr spring timecode lead to mic jack', 24, 26, 180, ['timecode-3.5'], ['3.5-trs', 'up'], {
+    coil: true,
+  }),
   trigger('cushaw-trigger-usb', 'Cushaw trigger lead to USB-C, 30 cm', 12, 24, 300, ['trigger-2.5'], ['usb-c']),
-  trigger('cushaw-trigger-usb-up', 'Cushaw trigger lead to USB-C, 40 cm, angled', 14, 27, 400, ['trigger-2.5'], ['usb-c', 'up']),
+  trigger(
+    'cushaw-trigger-usb-up',
+    'Cushaw trigger lead to USB-C, 40 cm, angled',
+    14,
+    27,
+    400,
+    ['trigger-2.5'],
+    ['usb-c', 'up'],
+  ),
 
   power('gourdwell-tap-dc-400', 'Gourdwell D-tap to DC lead, 40 cm', 38, 15, 400, DTAP, ['dc-5.5x2.1']),
   power('gourdwell-tap-dc-angled', 'Gourdwell D-tap to angled DC lead, 60 cm', 44, 17, 600, DTAP, ['dc-5.5x2.1', 'up']),
   power('typha-tap-dummy', 'Typha D-tap to dummy lead, straight through', 42, 12, 450, DTAP, ['dummy']),
-  power('gourdwell-tap-dummy-8', 'Gourdwell D-tap to dummy lead, 7.6 V regulator', 74, 39, 450, DTAP, ['dummy', 'down'], to(7.4, 7.8, 30)),
+  power(
+    'gourdwell-tap-dummy-8',
+    'Gourdwell D-tap to dummy lead, 7.6 V regulator',
+    74,
+    39,
+    450,
+    DTAP,
+    ['dummy', 'down'],
+    to(7.4, 7.8, 30),
+  ),
   power('typha-dc-dummy', 'Typha 8 V DC to dummy lead', 34, 14, 400, ['dc-5.5x2.5'], ['dummy', 'down']),
   power('typha-dc-25-21', 'Typha DC lead, 2.5 to 2.1 mm, 40 cm', 30, 9, 400, ['dc-5.5x2.5'], ['dc-5.5x2.1']),
   power('luffa-dc-300', 'Luffa DC lead, 30 cm', 24, 8, 300, ['dc-5.5x2.1'], ['dc-5.5x2.1']),
@@ -98,9 +159,36 @@ export const cables: readonly Part[] = [
   power('gourdwell-tap-5v', 'Gourdwell D-tap to 5 V USB-C lead', 46, 19, 500, DTAP, ['usb-c'], to(4.9, 5.2, 12)),
   power('gourdwell-tap-pp', 'Gourdwell D-tap to push-pull lead, 50 cm', 62, 34, 500, DTAP, ['pp-2']),
   power('gourdwell-pp-pp', 'Gourdwell push-pull lead, 40 cm', 66, 38, 400, ['pp-2'], ['pp-2']),
-  power('typha-dc-usb', 'Typha DC to 5 V USB-C lead, 40 cm', 36, 15, 400, ['dc-5.5x2.1'], ['usb-c', 'up'], to(4.9, 5.2, 15)),
-  power('typha-usb-dc-12', 'Typha USB-C to 12 V DC lead, 40 cm', 38, 18, 400, ['usb-c'], ['dc-5.5x2.1'], to(11.8, 12.2, 30)),
-  power('typha-usb-dummy', 'Typha USB-C to dummy lead, 7.6 V', 44, 24, 450, ['usb-c'], ['dummy', 'down'], to(7.4, 7.8, 24)),
+  power(
+    'typha-dc-usb',
+    'Typha DC to 5 V USB-C lead, 40 cm',
+    36,
+    15,
+    400,
+    ['dc-5.5x2.1'],
+    ['usb-c', 'up'],
+    to(4.9, 5.2, 15),
+  ),
+  power(
+    'typha-usb-dc-12',
+    'Typha USB-C to 12 V DC lead, 40 cm',
+    38,
+    18,
+    400,
+    ['usb-c'],
+    ['dc-5.5x2.1'],
+    to(11.8, 12.2, 30),
+  ),
+  power(
+    'typha-usb-dummy',
+    'Typha USB-C to dummy lead, 7.6 V',
+    44,
+    24,
+    450,
+    ['usb-c'],
+    ['dummy', 'down'],
+    to(7.4, 7.8, 24),
+  ),
   usb('papyr-usb-200', 'Papyr USB-C lead, 20 cm', 18, 12, 200, ['usb-c'], ['usb-c']),
   usb('papyr-usb-300', 'Papyr USB-C lead, 30 cm, angled', 22, 15, 300, ['usb-c', 'up'], ['usb-c', 'up']),
   usb('papyr-usb-500', 'Papyr USB-C lead, 50 cm, one end angled', 30, 17, 500, ['usb-c', 'up'], ['usb-c']),

@@ -136,6 +136,9 @@ export const cages = [
     massG: 14,
     price: [6, 8, 11],
     solids: [block([-11, 0, -10], [11, 6, 10], 'metal', 1)],
-    mounts: [sits('screw', 'thread-1/4', [0, 0, 0], down), holds('shoe', 'shoe-cold', [0, 6, 0], up, { label: 'screw-on cold shoe' })],
+    mounts: [
+      sits('screw', 'thread-1/4', [0, 0, 0], down),
+      holds('shoe', 'shoe-cold', [0, 6, 0], up, { label: 'screw-on cold shoe' }),
+    ],
   }),
 ]

@@ -57,12 +57,20 @@ const driveOf = (gb: number, writeMBs: number): Maker =>
     socket('data', 'usb-c', 'both', [0, 'ahead', 0.5, 0.5], { carries: ['data'], label: 'USB-C' }),
   )
 const xlrIn = (id: string, spot: Spot, connector: 'xlr-3' | 'xlr-mini' = 'xlr-3') =>
-  socket(id, connector, 'in', spot, { carries: ['sound'], feeds: ['phantom'], label: connector === 'xlr-3' ? 'XLR in' : 'mini XLR in' })
+  socket(id, connector, 'in', spot, {
+    carries: ['sound'],
+    feeds: ['phantom'],
+    label: connector === 'xlr-3' ? 'XLR in' : 'mini XLR in',
+  })
 const pads = (kind: 'sd' | 'fast', gb: number, writeMBs: number): Maker =>
   made({ media: { stores: { gb, writeMBs, readMBs: writeMBs * 1.2, kind } } })
 const charging = (chargesW: number): Maker => made({ power: { chargesW, mains: true } })
 const gripTrigger: Maker = (part) => ({
-  sockets: [socket('trigger', 'trigger-2.5', 'out', [0, 'down', 0.5, 0.5], { carries: ['trigger'], label: 'record trigger' })(part)],
+  sockets: [
+    socket('trigger', 'trigger-2.5', 'out', [0, 'down', 0.5, 0.5], { carries: ['trigger'], label: 'record trigger' })(
+      part,
+    ),
+  ],
 })
 
 /** What each device draws, gives and records, by its id. */
@@ -89,19 +97,31 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
   'luffa-stereo': micJack('plug-in'),
   'papyr-mini': made(
     {},
-    socket('out', '3.5-trrs', 'out', [2, 'left', 0.5, 0.5], { carries: ['sound'], feeds: ['plug-in'], label: 'sound out, for phones' }),
+    socket('out', '3.5-trrs', 'out', [2, 'left', 0.5, 0.5], {
+      carries: ['sound'],
+      feeds: ['plug-in'],
+      label: 'sound out, for phones',
+    }),
   ),
   'rushlight-digital': micJack(undefined, 1800),
   'rushlight-fur-post': made({}, soundOut([1, 'left', 0.4, 0.5], { feeds: ['plug-in'] })),
   'rushlight-receiver': made(
     { power: { ownMin: 360 } },
     soundOut([1, 'left', 0.3, 0.5]),
-    socket('mix', '3.5-trs', 'in', [1, 'left', 0.75, 0.5], { carries: ['sound'], feeds: ['plug-in'], label: 'mic in, mixed to the right' }),
+    socket('mix', '3.5-trs', 'in', [1, 'left', 0.75, 0.5], {
+      carries: ['sound'],
+      feeds: ['plug-in'],
+      label: 'mic in, mixed to the right',
+    }),
   ),
   'luffa-receiver': made(
     { power: { ownMin: 420 } },
     soundOut([1, 'left', 0.25, 0.5]),
-    socket('mix', '3.5-trs', 'in', [1, 'left', 0.72, 0.5], { carries: ['sound'], feeds: ['plug-in'], label: 'mic in, mixed to the right' }),
+    socket('mix', '3.5-trs', 'in', [1, 'left', 0.72, 0.5], {
+      carries: ['sound'],
+      feeds: ['plug-in'],
+      label: 'mic in, mixed to the right',
+    }),
   ),
   'papyr-receiver-pro': made(
     { power: { drawW: 2.4, standbyW: 2.4 } },
@@ -170,12 +190,22 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
   'typha-slab-plate': made(
     { seats: LOW },
     socket('dc', 'dc-5.5x2.1', 'out', [0, 'left', 0.3, 0.5], { carries: ['power'], watts: 25, label: 'DC out' }),
-    socket('usb', 'usb-c', 'out', [0, 'left', 0.7, 0.5], { carries: ['power'], volts: volts(5, 9), watts: 18, label: 'USB-C out' }),
+    socket('usb', 'usb-c', 'out', [0, 'left', 0.7, 0.5], {
+      carries: ['power'],
+      volts: volts(5, 9),
+      watts: 18,
+      label: 'USB-C out',
+    }),
   ),
   'typha-slab-plate-rods': made(
     { seats: LOW },
     socket('dc', 'dc-5.5x2.1', 'out', [0, 'left', 0.3, 0.5], { carries: ['power'], watts: 25, label: 'DC out' }),
-    socket('usb', 'usb-c', 'out', [0, 'left', 0.7, 0.5], { carries: ['power'], volts: FIVE, watts: 15, label: '5 V out' }),
+    socket('usb', 'usb-c', 'out', [0, 'left', 0.7, 0.5], {
+      carries: ['power'],
+      volts: FIVE,
+      watts: 15,
+      label: '5 V out',
+    }),
   ),
   'calabash-charger': charging(9),
   'chayote-charger': charging(5),
@@ -196,9 +226,11 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
   'crookneck-link': (part) => ({
     power: { drawW: 9, standbyW: 9 },
     delayMs: 60,
-    sockets: [hdmiIn([1, 'left', 0.25, 0.5], upToUhd), hdmiOut([1, 'left', 0.55, 0.5], upToUhd), dcIn([1, 'right', 0.3, 0.5], 24)].map(
-      (make) => make(part),
-    ),
+    sockets: [
+      hdmiIn([1, 'left', 0.25, 0.5], upToUhd),
+      hdmiOut([1, 'left', 0.55, 0.5], upToUhd),
+      dcIn([1, 'right', 0.3, 0.5], 24),
+    ].map((make) => make(part)),
   }),
   'crookneck-link-small': (part) => ({
     power: { drawW: 6, standbyW: 6 },
@@ -209,7 +241,11 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
     power: { drawW: 1.5, standbyW: 1.5 },
     delayMs: 1,
     sockets: [
-      socket('sdi-in', 'sdi', 'in', [1, 'left', 0.25, 0.5], { carries: ['picture', 'sound'], formats: [...upToUhd], label: 'SDI in' }),
+      socket('sdi-in', 'sdi', 'in', [1, 'left', 0.25, 0.5], {
+        carries: ['picture', 'sound'],
+        formats: [...upToUhd],
+        label: 'SDI in',
+      }),
       hdmiOut([1, 'right', 0.25, 0.5], upToUhd),
       usbPower([1, 'left', 0.75, 0.5], 8),
     ].map((make) => make(part)),
@@ -231,7 +267,12 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
   'marrow-gimbal-large': made({ power: { drawW: 8, ownMin: 720 } }),
   'marrow-motor': made(
     { power: { drawW: 5, standbyW: 1 } },
-    socket('power', 'pp-2', 'in', [0, 'back', 0.5, 0.5], { carries: ['power'], volts: WIDE, watts: 20, label: 'DC in, push-pull' }),
+    socket('power', 'pp-2', 'in', [0, 'back', 0.5, 0.5], {
+      carries: ['power'],
+      volts: WIDE,
+      watts: 20,
+      label: 'DC in, push-pull',
+    }),
   ),
   'cushaw-side-pin': gripTrigger,
 }

@@ -125,7 +125,11 @@ export const lensAdapters = [
     solids: [bar([0, 0, 0], ahead, 26, 32, 'metal')],
     mounts: [
       sits('rear', 'lens-mount', [0, 0, 0], back, { family: 'tendril', flangeMm: flangesMm['tendril'] }),
-      holds('front', 'lens-mount', [0, 0, -26], ahead, { family: 'bud', flangeMm: flangesMm['bud'], label: 'adapter front' }),
+      holds('front', 'lens-mount', [0, 0, -26], ahead, {
+        family: 'bud',
+        flangeMm: flangesMm['bud'],
+        label: 'adapter front',
+      }),
     ],
     optics: { kind: 'adapter', contacts: false },
     notes: 'No contacts: focus and iris by hand.',

@@ -199,7 +199,10 @@ export const moreCages = [
   }),
   of(bodies.calabash, 'typha-half-h1', 'Typha half cage for H1', 142, 54, 'half', { lip: false }),
   of(bodies.kabocha, 'sedgewick-half-ks', 'Sedgewick half cage for Kabocha S', 176, 82, 'half', { leftRail: true }),
-  of(bodies.chayote, 'bulrush-full-m', 'Bulrush full cage for Chayote M', 184, 45, 'full', { leftRail: true, lip: false }),
+  of(bodies.chayote, 'bulrush-full-m', 'Bulrush full cage for Chayote M', 184, 45, 'full', {
+    leftRail: true,
+    lip: false,
+  }),
   of(moreBodies.calabashPro, 'reedsmith-full-h2', 'Reedsmith full cage for H2', 268, 132, 'full', {
     pinned38: true,
     leftRail: true,
@@ -217,6 +220,12 @@ export const moreCages = [
     leftRail: true,
     dovetail: true,
   }),
-  of(moreBodies.chayoteLarge, 'sedgewick-full-x', 'Sedgewick full cage for Chayote X', 214, 89, 'full', { leftRail: true, dovetail: true }),
-  of(moreBodies.pepitaPocket, 'bulrush-full-p4', 'Bulrush full cage for P4', 278, 79, 'full', { leftRail: true, rightRail: true }),
+  of(moreBodies.chayoteLarge, 'sedgewick-full-x', 'Sedgewick full cage for Chayote X', 214, 89, 'full', {
+    leftRail: true,
+    dovetail: true,
+  }),
+  of(moreBodies.pepitaPocket, 'bulrush-full-p4', 'Bulrush full cage for P4', 278, 79, 'full', {
+    leftRail: true,
+    rightRail: true,
+  }),
 ]

@@ -1,5 +1,19 @@
 import type { Look } from '@zucchini/core/catalogue'
-import { ahead, back, bar, block, down, filter, flangesMm, holds, lens, type LensFacts, part, sits, stepRing } from '../shapes/index.ts'
+import {
+  ahead,
+  back,
+  bar,
+  block,
+  down,
+  filter,
+  flangesMm,
+  holds,
+  lens,
+  type LensFacts,
+  part,
+  sits,
+  stepRing,
+} from '../shapes/index.ts'
 import { around, maker } from './given.ts'
 
 /** A lens of ordinary build: a mount, a barrel, one or two rings, a front. */
@@ -31,7 +45,14 @@ export const moreLenses = [
     298,
     480,
     { long: 62, radius: 33, rings: 1 },
-    { family: 'tendril', threadMm: 55, focal: [35, 35], stop: 1.8, provides: [], facts: { focal: '35 mm', autofocus: true } },
+    {
+      family: 'tendril',
+      threadMm: 55,
+      focal: [35, 35],
+      stop: 1.8,
+      provides: [],
+      facts: { focal: '35 mm', autofocus: true },
+    },
   ),
   of(
     'calabash-85',
@@ -39,7 +60,14 @@ export const moreLenses = [
     371,
     560,
     { long: 82, radius: 39, rings: 1 },
-    { family: 'tendril', threadMm: 67, focal: [85, 85], stop: 1.8, provides: [], facts: { focal: '85 mm', autofocus: true } },
+    {
+      family: 'tendril',
+      threadMm: 67,
+      focal: [85, 85],
+      stop: 1.8,
+      provides: [],
+      facts: { focal: '85 mm', autofocus: true },
+    },
   ),
   of(
     'kabocha-16-35',
@@ -47,7 +75,14 @@ export const moreLenses = [
     353,
     990,
     { long: 88, radius: 40, rings: 2 },
-    { family: 'tendril', threadMm: 72, focal: [16, 35], stop: 4, provides: ['wide-view'], facts: { focal: '16–35 mm', autofocus: true } },
+    {
+      family: 'tendril',
+      threadMm: 72,
+      focal: [16, 35],
+      stop: 4,
+      provides: ['wide-view'],
+      facts: { focal: '16–35 mm', autofocus: true },
+    },
   ),
   of(
     'kabocha-28-135',
@@ -143,7 +178,14 @@ export const moreLenses = [
     700,
     980,
     { long: 108, radius: 42, rings: 2 },
-    { family: 'bine', threadMm: 77, focal: [24, 105], stop: 4, provides: ['wide-view'], facts: { focal: '24–105 mm', autofocus: true } },
+    {
+      family: 'bine',
+      threadMm: 77,
+      focal: [24, 105],
+      stop: 4,
+      provides: ['wide-view'],
+      facts: { focal: '24–105 mm', autofocus: true },
+    },
   ),
   of(
     'typha-28-vintage',
@@ -202,7 +244,9 @@ const adapter = (
     price: around(usual),
     solids: [
       bar([0, 0, 0], ahead, thickMm, radius, 'metal'),
-      ...(footed ? [block([-11, -radius - 10, -thickMm / 2 - 9], [11, -radius + 3, -thickMm / 2 + 9], 'metal', 2)] : []),
+      ...(footed
+        ? [block([-11, -radius - 10, -thickMm / 2 - 9], [11, -radius + 3, -thickMm / 2 + 9], 'metal', 2)]
+        : []),
     ],
     mounts: [
       sits('rear', 'lens-mount', [0, 0, 0], back, { family: rear, flangeMm: flangesMm[rear] }),
@@ -212,7 +256,9 @@ const adapter = (
         momentNm: 1,
         label: 'adapter front',
       }),
-      ...(footed ? [holds('foot', 'thread-1/4', [0, -radius - 10, -thickMm / 2], down, { label: 'adapter foot, 1/4"' })] : []),
+      ...(footed
+        ? [holds('foot', 'thread-1/4', [0, -radius - 10, -thickMm / 2], down, { label: 'adapter foot, 1/4"' })]
+        : []),
     ],
     optics: { kind: 'adapter', contacts },
     notes,
@@ -279,7 +325,14 @@ const taken = {
 
 const screwIn = (kind: keyof typeof taken, threadMm: number, massG: number, usual: number) => {
   const [effect, minStops, maxStops] = taken[kind]
-  const names = { vnd: 'variable ND, slim', nd: 'ND 1.8', nd9: 'ND 0.9', cpl: 'polariser', mist: '1/8 mist', uv: 'clear guard' } as const
+  const names = {
+    vnd: 'variable ND, slim',
+    nd: 'ND 1.8',
+    nd9: 'ND 0.9',
+    cpl: 'polariser',
+    mist: '1/8 mist',
+    uv: 'clear guard',
+  } as const
   const makerName = kind === 'mist' ? 'Rushlight' : 'Phragma'
   return filter({
     id: `${makerName.toLowerCase()}-${kind}-${threadMm}${kind === 'vnd' ? '-slim' : ''}`,

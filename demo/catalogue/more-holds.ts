@@ -39,12 +39,27 @@ export const moreHandles = [
     frontRail: true,
     rearHole: true,
   }),
-  sideHandle({ ...given('reedsmith-side-pin', 'Reedsmith side grip, pinned 1/4"', 148, 62), foot: 'thread-1/4-pin', tallMm: 116 }),
-  sideHandle({ ...given('marrow-side-nato', 'Marrow side grip with wrist strap, NATO clamp', 164, 54), foot: 'nato', tallMm: 120 }),
+  sideHandle({
+    ...given('reedsmith-side-pin', 'Reedsmith side grip, pinned 1/4"', 148, 62),
+    foot: 'thread-1/4-pin',
+    tallMm: 116,
+  }),
+  sideHandle({
+    ...given('marrow-side-nato', 'Marrow side grip with wrist strap, NATO clamp', 164, 54),
+    foot: 'nato',
+    tallMm: 120,
+  }),
 ]
 
 /** A loop or line on a small shoe foot or screw. */
-const line = (id: string, role: 'strap' | 'tether', name: string, massG: number, usual: number, foot: 'thread-1/4' | 'nato') =>
+const line = (
+  id: string,
+  role: 'strap' | 'tether',
+  name: string,
+  massG: number,
+  usual: number,
+  foot: 'thread-1/4' | 'nato',
+) =>
   part({
     ...given(id, name, massG, usual),
     role,
@@ -112,10 +127,23 @@ const jointed = (
     ],
     mounts: [
       sits('foot', foot, [0, 0, 0], down, foot === 'nato' ? { lengthMm: 26 } : {}),
-      sits('stud', 'thread-1/4', [0, tip + 8, 0], up, { limitG, antiTwist: true, carries: true, label: 'arm tip, 1/4" screw' }),
+      sits('stud', 'thread-1/4', [0, tip + 8, 0], up, {
+        limitG,
+        antiTwist: true,
+        carries: true,
+        label: 'arm tip, 1/4" screw',
+      }),
     ],
     hinges: [
-      { id: 'low', label: 'lower joint', at: [0, 14, 0], axis: right, solids: [2, 3, 4, 5], mounts: ['stud'], positions },
+      {
+        id: 'low',
+        label: 'lower joint',
+        at: [0, 14, 0],
+        axis: right,
+        solids: [2, 3, 4, 5],
+        mounts: ['stud'],
+        positions,
+      },
       { id: 'elbow', label: 'elbow', at: [0, elbow, 0], axis: right, solids: [4, 5], mounts: ['stud'], positions },
       { id: 'tip', label: 'tip joint', at: [0, tip, 0], axis: right, solids: [5], mounts: ['stud'], positions },
     ],
@@ -151,7 +179,10 @@ export const jaws = [
     ...given('bulrush-jaw', 'Bulrush jaw clamp with 1/4" stud', 186, 22),
     role: 'adapter',
     solids: [block([-18, 0, -12], [18, 12, 12], 'metal', 2), block([-18, 12, -12], [-8, 60, 12], 'metal', 3)],
-    mounts: [holds('hole', 'thread-1/4', [8, 12, 0], up, { label: 'jaw clamp, 1/4"' }), sits('foot', 'thread-3/8', [0, 0, 0], down)],
+    mounts: [
+      holds('hole', 'thread-1/4', [8, 12, 0], up, { label: 'jaw clamp, 1/4"' }),
+      sits('foot', 'thread-3/8', [0, 0, 0], down),
+    ],
   }),
   part({
     ...given('sedgewick-side-plate', 'Sedgewick upright plate for the cage side', 74, 34),
@@ -159,7 +190,11 @@ export const jaws = [
     solids: [block([-10, -19, -30], [0, 19, 30], 'metal', 1)],
     mounts: [
       sits('screw', 'thread-1/4-pin', [0, 0, 0], right, { screwMm: 5 }),
-      holds('foot', 'dovetail-38', [-10, 0, 0], left, { lengthMm: 60, travel: slot(ahead, 12), label: 'side plate, 38 mm dovetail' }),
+      holds('foot', 'dovetail-38', [-10, 0, 0], left, {
+        lengthMm: 60,
+        travel: slot(ahead, 12),
+        label: 'side plate, 38 mm dovetail',
+      }),
     ],
     provides: ['quick-plate'],
   }),
@@ -169,8 +204,16 @@ export const jaws = [
     solids: [block([-40, -12, -30], [40, 0, 30], 'metal', 1), block([-52, -12, -30], [-40, 78, 30], 'metal', 1)],
     mounts: [
       sits('screw', 'thread-1/4', [0, 0, 0], up, { screws: 2, travel: slot(ahead, 12) }),
-      holds('foot', 'dovetail-38', [0, -12, 0], down, { lengthMm: 60, travel: slot(ahead, 12), label: 'level dovetail' }),
-      holds('side', 'dovetail-38', [-52, 40, 0], left, { lengthMm: 60, travel: slot(ahead, 12), label: 'upright dovetail' }),
+      holds('foot', 'dovetail-38', [0, -12, 0], down, {
+        lengthMm: 60,
+        travel: slot(ahead, 12),
+        label: 'level dovetail',
+      }),
+      holds('side', 'dovetail-38', [-52, 40, 0], left, {
+        lengthMm: 60,
+        travel: slot(ahead, 12),
+        label: 'upright dovetail',
+      }),
     ],
     provides: ['quick-plate'],
   }),

@@ -1,5 +1,19 @@
 import type { Socket } from '@zucchini/core/catalogue'
-import { ahead, back, block, brick, brickPlate, device, down, holds, padded, part, sits, soft, up } from '../shapes/index.ts'
+import {
+  ahead,
+  back,
+  block,
+  brick,
+  brickPlate,
+  device,
+  down,
+  holds,
+  padded,
+  part,
+  sits,
+  soft,
+  up,
+} from '../shapes/index.ts'
 import { given } from './given.ts'
 
 const slab = (id: string, name: string, massG: number, usual: number, family: string, wh: number, deep: number) =>
@@ -41,8 +55,18 @@ const charger = (id: string, name: string, massG: number, usual: number, family:
 export const morePower = [
   slab('luffa-slab-17', 'Luffa short slab, 17 Wh', 118, 29, 'l', 17, 22),
   slab('gourdwell-slab-47', 'Gourdwell slab with gauge, 47 Wh', 288, 79, 'l', 47, 58),
-  brick({ ...given('gourdwell-v-147', 'Gourdwell V-mount brick, 147 Wh', 878, 249), standard: 'v-lock', size: [74, 106, 66], wh: 147 }),
-  brick({ ...given('marrow-stud-50', 'Marrow three-stud brick, 50 Wh', 366, 129), standard: 'three-stud', size: [72, 102, 28], wh: 50 }),
+  brick({
+    ...given('gourdwell-v-147', 'Gourdwell V-mount brick, 147 Wh', 878, 249),
+    standard: 'v-lock',
+    size: [74, 106, 66],
+    wh: 147,
+  }),
+  brick({
+    ...given('marrow-stud-50', 'Marrow three-stud brick, 50 Wh', 366, 129),
+    standard: 'three-stud',
+    size: [72, 102, 28],
+    wh: 50,
+  }),
   brickPlate({ ...given('typha-slab-plate-rods', 'Typha slab plate on rods', 92, 39), standard: 'slab-l', by: 'rods' }),
   bay('calabash-pack', 'battery', 'Calabash camera pack, 16 Wh', 84, 69, 'cal-16', 16),
   bay('chayote-pack', 'battery', 'Chayote camera pack, 8 Wh', 46, 49, 'chay-8', 8),
@@ -107,7 +131,10 @@ export const moreMedia = [
     ...given('bulrush-drive-shoe', 'Bulrush drive holder, shoe foot', 52, 19),
     role: 'drive-holder',
     solids: [block([-9, 0, -9], [9, 4, 9], 'metal', 1), block([-32, 4, -20], [32, 9, 20], 'metal', 2)],
-    mounts: [sits('foot', 'shoe-cold', [0, 0, 0], down), holds('pad', 'pad', [0, 9, 0], up, { label: 'drive holder, pad' })],
+    mounts: [
+      sits('foot', 'shoe-cold', [0, 0, 0], down),
+      holds('pad', 'pad', [0, 9, 0], up, { label: 'drive holder, pad' }),
+    ],
   }),
   device({
     ...given('crookneck-link', 'Crookneck picture link, sender', 148, 389),

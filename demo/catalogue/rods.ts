@@ -48,7 +48,14 @@ export const rodParts = [
     price: [78, 92, 108],
     dovetail: true,
   }),
-  rodBase({ id: 'bulrush-rod-base', name: 'Bulrush rod base plate', maker: 'Bulrush', massG: 268, price: [38, 46, 55], dovetail: false }),
+  rodBase({
+    id: 'bulrush-rod-base',
+    name: 'Bulrush rod base plate',
+    maker: 'Bulrush',
+    massG: 268,
+    price: [38, 46, 55],
+    dovetail: false,
+  }),
   rodClamp({
     id: 'sedgewick-rod-clamp',
     role: 'rod-clamp',
@@ -101,7 +108,14 @@ export const rodParts = [
     by: 'clamp-on',
     odMm: 80,
   }),
-  matteBox({ id: 'cushaw-matte-rods', name: 'Cushaw matte box on rods', maker: 'Cushaw', massG: 486, price: [210, 249, 290], by: 'rods' }),
+  matteBox({
+    id: 'cushaw-matte-rods',
+    name: 'Cushaw matte box on rods',
+    maker: 'Cushaw',
+    massG: 486,
+    price: [210, 249, 290],
+    by: 'rods',
+  }),
   dropIn({
     id: 'phragma-nd-18',
     name: 'Phragma drop-in ND 1.8, 4 x 5.65 in',
@@ -249,7 +263,10 @@ export const powerParts = [
     massG: 48,
     price: [19, 24, 30],
     solids: [block([-30, 0, -24], [30, 5, 24], 'metal', 2)],
-    mounts: [sits('screw', 'thread-1/4-pin', [0, 0, 0], down), holds('pad', 'pad', [0, 5, 0], up, { label: 'drive holder, pad' })],
+    mounts: [
+      sits('screw', 'thread-1/4-pin', [0, 0, 0], down),
+      holds('pad', 'pad', [0, 5, 0], up, { label: 'drive holder, pad' }),
+    ],
   }),
   part({
     id: 'sedgewick-rosette-grip',
@@ -303,7 +320,10 @@ export const powerParts = [
     massG: 1680,
     price: [240, 279, 320],
     solids: [block([-34, -16, -44], [34, 0, 44], 'metal', 3), bar([0, -16, 0], down, 60, 44, 'plain')],
-    mounts: [sits('clamp', 'slide-50', [0, 0, 0], up, { lengthMm: 60, limitG: 6000 }), sits('legs', 'thread-3/8', [0, -76, 0], down)],
+    mounts: [
+      sits('clamp', 'slide-50', [0, 0, 0], up, { lengthMm: 60, limitG: 6000 }),
+      sits('legs', 'thread-3/8', [0, -76, 0], down),
+    ],
   }),
   part({
     id: 'marrow-pair-plate',

@@ -48,7 +48,10 @@ export const socket =
   })
 
 export type Maker = (part: Part) => Electrics
-export const made = (electrics: Omit<Electrics, 'sockets'>, ...sockets: readonly ReturnType<typeof socket>[]): Maker => {
+export const made = (
+  electrics: Omit<Electrics, 'sockets'>,
+  ...sockets: readonly ReturnType<typeof socket>[]
+): Maker => {
   return (part) => ({ ...electrics, ...(sockets.length > 0 ? { sockets: sockets.map((make) => make(part)) } : {}) })
 }
 
@@ -71,7 +74,8 @@ export const hdmiIn = (spot: Spot, formats: readonly PictureFormat[]) =>
   socket('hdmi-in', 'hdmi-a', 'in', spot, { carries: ['picture', 'sound'], formats, label: 'HDMI in' })
 export const hdmiOut = (spot: Spot, formats: readonly PictureFormat[], id = 'hdmi-out') =>
   socket(id, 'hdmi-a', 'out', spot, { carries: ['picture', 'sound'], formats, label: 'HDMI out' })
-export const phones = (spot: Spot) => socket('phones', '3.5-trs', 'out', spot, { carries: ['sound'], phones: true, label: 'headphones' })
+export const phones = (spot: Spot) =>
+  socket('phones', '3.5-trs', 'out', spot, { carries: ['sound'], phones: true, label: 'headphones' })
 export const soundOut = (spot: Spot, more: More = {}) =>
   socket('out', '3.5-trs', 'out', spot, { carries: ['sound'], label: 'sound out', ...more })
 
@@ -81,7 +85,12 @@ const codecs = {
   'uhd-intra': { id: 'uhd-intra', title: 'UHD all-intra, 400 Mbps', mbps: 400 },
   raw: { id: 'raw', title: 'raw, 1,100 Mbps', mbps: 1100 },
 }
-export const cards = (takes: readonly string[], slots: number, kinds: readonly (keyof typeof codecs)[], drive: boolean): Media => ({
+export const cards = (
+  takes: readonly string[],
+  slots: number,
+  kinds: readonly (keyof typeof codecs)[],
+  drive: boolean,
+): Media => ({
   codecs: kinds.map((kind) => codecs[kind]),
   takes: [...takes],
   slots,

@@ -1,5 +1,14 @@
 import { type Brief } from '@zucchini/core/brief'
-import { emptySetup, type Instance, type Joint, type Link, type Rig, RIG_FORMAT, RIG_VERSION, type Setup } from '@zucchini/core/assembly'
+import {
+  emptySetup,
+  type Instance,
+  type Joint,
+  type Link,
+  type Rig,
+  RIG_FORMAT,
+  RIG_VERSION,
+  type Setup,
+} from '@zucchini/core/assembly'
 
 /** What the operator already has. */
 export const demoLocker: Readonly<Record<string, number>> = {
@@ -109,8 +118,10 @@ const rig = (id: string, name: string, kit: Instance[], setups: Setup[]): Rig =>
 })
 
 /** The joints of some pieces only; what sat on a piece that is left out is left out too by the caller. */
-const only = (joints: readonly Joint[], ...guests: string[]): Joint[] => joints.filter(({ guest }) => guests.includes(guest))
-const except = (joints: readonly Joint[], ...guests: string[]): Joint[] => joints.filter(({ guest }) => !guests.includes(guest))
+const only = (joints: readonly Joint[], ...guests: string[]): Joint[] =>
+  joints.filter(({ guest }) => guests.includes(guest))
+const except = (joints: readonly Joint[], ...guests: string[]): Joint[] =>
+  joints.filter(({ guest }) => !guests.includes(guest))
 
 const firstJoints = [
   on('zoom', 'bayonet', 'camera', 'lens'),
@@ -202,10 +213,14 @@ export const firstMark = rig(
       },
     ),
     setup('upright', firstJoints, { support: 'two-hand', orientation: 'upright', links: firstLinks }),
-    setup('gimbal walk', [...except(firstJoints, 'side', 'arm', 'monitor', 'slab'), on('gimbal', 'clamp', 'plate', 'foot')], {
-      support: 'gimbal',
-      capG: 2000,
-    }),
+    setup(
+      'gimbal walk',
+      [...except(firstJoints, 'side', 'arm', 'monitor', 'slab'), on('gimbal', 'clamp', 'plate', 'foot')],
+      {
+        support: 'gimbal',
+        capG: 2000,
+      },
+    ),
   ],
 )
 
@@ -229,7 +244,11 @@ const secondJoints = [
 
 const screenLinks = [lead('hdmi', 'camera/hdmi-a-4', 'monitor/hdmi-in', 'lock')]
 /** The mic goes through the receiver, which mixes it in: the body has one input for two sources. */
-const talkLinks = [...screenLinks, lead('trs', 'receiver/out', 'camera/35-trs-1'), lead('trs-2', 'mic/out', 'receiver/mix')]
+const talkLinks = [
+  ...screenLinks,
+  lead('trs', 'receiver/out', 'camera/35-trs-1'),
+  lead('trs-2', 'mic/out', 'receiver/mix'),
+]
 const quietLinks = [...screenLinks, lead('trs-short', 'mic/out', 'camera/35-trs-1')]
 
 /** The same job planned with the troubles solved. */
@@ -273,15 +292,26 @@ export const secondMark = rig(
   ],
   [
     setup('crossing', secondJoints, { links: talkLinks }),
-    setup('slip', [...except(secondJoints, 'side'), on('head', 'clamp', 'plate', 'foot', 25), on('legs', 'top', 'head', 'legs')], {
-      support: 'tripod',
-      links: talkLinks,
-    }),
+    setup(
+      'slip',
+      [...except(secondJoints, 'side'), on('head', 'clamp', 'plate', 'foot', 25), on('legs', 'top', 'head', 'legs')],
+      {
+        support: 'tripod',
+        links: talkLinks,
+      },
+    ),
     setup('wheelhouse', except(secondJoints, 'receiver', 'block'), { support: 'two-hand', links: quietLinks }),
-    setup('upright', except(secondJoints, 'receiver', 'block'), { support: 'two-hand', orientation: 'upright', links: quietLinks }),
+    setup('upright', except(secondJoints, 'receiver', 'block'), {
+      support: 'two-hand',
+      orientation: 'upright',
+      links: quietLinks,
+    }),
     setup(
       'gimbal walk',
-      [...only(secondJoints, 'prime', 'nd', 'cage', 'mic', 'plate', 'tether', 'pack'), on('gimbal', 'clamp', 'plate', 'foot')],
+      [
+        ...only(secondJoints, 'prime', 'nd', 'cage', 'mic', 'plate', 'tether', 'pack'),
+        on('gimbal', 'clamp', 'plate', 'foot'),
+      ],
       {
         support: 'gimbal',
         capG: 2000,

@@ -4,20 +4,46 @@ import { demoLocker } from './ferry.ts'
 /** What is known of some pieces beside that they are there: where they lie, what was paid and when. */
 const known: Readonly<Record<string, readonly Partial<LockerPiece>[]>> = {
   'calabash-h1': [
-    { place: 'shoulder bag', boughtOn: '2024-03-11', paidMinor: 178_000, insuredMinor: 180_000, serial: 'H1-04417', usedOn: '2026-10-30' },
+    {
+      place: 'shoulder bag',
+      boughtOn: '2024-03-11',
+      paidMinor: 178_000,
+      insuredMinor: 180_000,
+      serial: 'H1-04417',
+      usedOn: '2026-10-30',
+    },
   ],
   'kabocha-24-70': [
-    { place: 'shoulder bag', boughtOn: '2024-03-11', paidMinor: 121_000, insuredMinor: 120_000, serial: 'K2470-118', usedOn: '2026-10-30' },
+    {
+      place: 'shoulder bag',
+      boughtOn: '2024-03-11',
+      paidMinor: 121_000,
+      insuredMinor: 120_000,
+      serial: 'K2470-118',
+      usedOn: '2026-10-30',
+    },
   ],
-  'calabash-20': [{ place: 'shoulder bag', boughtOn: '2025-06-02', paidMinor: 69_900, insuredMinor: 70_000, usedOn: '2026-10-30' }],
-  'chayote-16-50': [{ place: 'top drawer', boughtOn: '2021-05-20', paidMinor: 22_000, condition: 'worn', usedOn: '2025-02-14' }],
+  'calabash-20': [
+    { place: 'shoulder bag', boughtOn: '2025-06-02', paidMinor: 69_900, insuredMinor: 70_000, usedOn: '2026-10-30' },
+  ],
+  'chayote-16-50': [
+    { place: 'top drawer', boughtOn: '2021-05-20', paidMinor: 22_000, condition: 'worn', usedOn: '2025-02-14' },
+  ],
   'papyr-scratch': [{ place: 'top drawer', boughtOn: '2022-09-01', paidMinor: 5900, usedOn: '2026-08-19' }],
   'gourdwell-head-4': [{ place: 'van', boughtOn: '2023-01-15', paidMinor: 18_900, usedOn: '2026-10-30' }],
   'gourdwell-legs': [{ place: 'van', boughtOn: '2023-01-15', paidMinor: 24_900, usedOn: '2026-10-30' }],
   'marrow-gimbal': [
-    { place: 'hall cupboard', boughtOn: '2022-04-04', paidMinor: 39_900, usedOn: '2025-07-12', notes: 'Roll motor hums when cold.' },
+    {
+      place: 'hall cupboard',
+      boughtOn: '2022-04-04',
+      paidMinor: 39_900,
+      usedOn: '2025-07-12',
+      notes: 'Roll motor hums when cold.',
+    },
   ],
-  'bulrush-top-plain': [{ place: 'bottom drawer', boughtOn: '2020-11-02', paidMinor: 3500, condition: 'worn', usedOn: '2023-05-06' }],
+  'bulrush-top-plain': [
+    { place: 'bottom drawer', boughtOn: '2020-11-02', paidMinor: 3500, condition: 'worn', usedOn: '2023-05-06' },
+  ],
   'tromba-ball-shoe': [
     {
       place: 'bottom drawer',

@@ -70,18 +70,34 @@ const cageMounts = (b: BodyShape, c: CageFacts): Mount[] => {
     holds('top-left', 'thread-1/4', [-30, top, mid], up, { label: 'cage top, left, 1/4"' }),
     holds('top-rear', 'thread-1/4', [0, top, zBack - 5], up, { label: 'cage top, rear, 1/4"' }),
     holds('shoe', 'shoe-cold', [-half + 10, top, mid - 2], up, { label: 'cage top, left, cold shoe' }),
-    holds('left-low', 'thread-1/4-pin', [l, -b.downMm + 8, Math.min(mid - 10, 4)], left, { label: 'cage left, low, pinned 1/4"' }),
+    holds('left-low', 'thread-1/4-pin', [l, -b.downMm + 8, Math.min(mid - 10, 4)], left, {
+      label: 'cage left, low, pinned 1/4"',
+    }),
     holds('base-front', 'thread-1/4', [26, floor, mid - 6], down, { label: 'cage base, 1/4" by the edge' }),
   ]
   if (c.kind === 'full') {
-    mounts.push(holds('top-right', 'thread-1/4-pin', [half - 12, top, mid], up, { label: 'cage top, right, pinned 1/4"' }))
-    mounts.push(holds('front-right', 'thread-1/4', [half - 40, top - 4, zFront], ahead, { label: 'cage front, right, 1/4"' }))
+    mounts.push(
+      holds('top-right', 'thread-1/4-pin', [half - 12, top, mid], up, { label: 'cage top, right, pinned 1/4"' }),
+    )
+    mounts.push(
+      holds('front-right', 'thread-1/4', [half - 40, top - 4, zFront], ahead, { label: 'cage front, right, 1/4"' }),
+    )
   }
   if (c.leftRail)
-    mounts.push(holds('rail-left', 'nato', [l - 4, 17, 3.6], left, { lengthMm: 58, travel: slot(up, 14), label: 'cage left, NATO rail' }))
+    mounts.push(
+      holds('rail-left', 'nato', [l - 4, 17, 3.6], left, {
+        lengthMm: 58,
+        travel: slot(up, 14),
+        label: 'cage left, NATO rail',
+      }),
+    )
   if (c.rightRail)
     mounts.push(
-      holds('rail-right', 'nato', [r + 4, 6, zBack - 7], right, { lengthMm: 60, travel: slot(up, 14), label: 'cage right, NATO rail' }),
+      holds('rail-right', 'nato', [r + 4, 6, zBack - 7], right, {
+        lengthMm: 60,
+        travel: slot(up, 14),
+        label: 'cage right, NATO rail',
+      }),
     )
   if (c.dovetail)
     mounts.push(

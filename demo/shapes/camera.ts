@@ -37,7 +37,8 @@ const bodySolids = (c: CameraFacts): Solid[] => {
   const half = c.wideMm / 2
   const solids = [block([-half, -c.downMm, -c.frontMm], [half, c.upMm, c.backMm], 'plain', 7)]
   solids.push(bar([0, 0, -c.frontMm], ahead, c.flangeMm - c.frontMm, 30, 'metal'))
-  if (c.grip) solids.push(block([half - 26, -c.downMm + 2, -c.frontMm - 22], [half + 2, c.upMm - 3, -c.frontMm], 'grip', 9))
+  if (c.grip)
+    solids.push(block([half - 26, -c.downMm + 2, -c.frontMm - 22], [half + 2, c.upMm - 3, -c.frontMm], 'grip', 9))
   if (c.humpMm > c.upMm) {
     solids.push(block([-24, c.upMm, -c.frontMm + 2], [24, c.humpMm, c.backMm - 4], 'plain', 5))
     solids.push(block([-17, c.upMm + 1, c.backMm - 4], [17, c.humpMm - 4, c.backMm + 9], 'grip', 4))
@@ -51,7 +52,9 @@ const bodySolids = (c: CameraFacts): Solid[] => {
   return solids
 }
 
-/** The way of the screen, sampled from just off the body to fully open. It must clear everything but the camera itself. */
+/**
+ * The way of the screen, sampled from just off the body to fully open. It must clear everything but the camera itself.
+ */
 const screenRoom = (c: CameraFacts): Room[] => {
   if (c.screen === 'fixed') return []
   const [low, high] = [8 - c.downMm, c.upMm - 10]
@@ -122,7 +125,8 @@ const serviceRooms = (c: CameraFacts): Room[] => {
 }
 
 /** The first socket sits high; the rest below the place where a side grip's clamp goes. */
-const portHeight = (c: CameraFacts, i: number): number => (i === 0 ? c.upMm - 5 : 4 - (i - 1) * (c.ports.length > 4 ? 11 : 14))
+const portHeight = (c: CameraFacts, i: number): number =>
+  i === 0 ? c.upMm - 5 : 4 - (i - 1) * (c.ports.length > 4 ? 11 : 14)
 
 const portSockets = (c: CameraFacts): Socket[] =>
   c.ports.map((connector, i) => ({
@@ -150,15 +154,34 @@ export const camera = (c: CameraFacts): Part => {
     sockets: portSockets(c),
     optics: { kind: 'sensor', wideMm: c.sensor[0], tallMm: c.sensor[1] },
     mounts: [
-      holds('lens', 'lens-mount', [0, 0, -c.flangeMm], ahead, { family: c.lensFamily, flangeMm: c.flangeMm, label: 'lens mount' }),
-      holds('seat', 'body', [0, -c.downMm, 2], down, { family: c.family, label: 'camera base, cage seat', shares: ['tripod'], deepMm: 6 }),
-      holds('tripod', 'thread-1/4', [0, -c.downMm, 2], down, { label: 'camera base, 1/4"', shares: ['seat'], deepMm: 6 }),
+      holds('lens', 'lens-mount', [0, 0, -c.flangeMm], ahead, {
+        family: c.lensFamily,
+        flangeMm: c.flangeMm,
+        label: 'lens mount',
+      }),
+      holds('seat', 'body', [0, -c.downMm, 2], down, {
+        family: c.family,
+        label: 'camera base, cage seat',
+        shares: ['tripod'],
+        deepMm: 6,
+      }),
+      holds('tripod', 'thread-1/4', [0, -c.downMm, 2], down, {
+        label: 'camera base, 1/4"',
+        shares: ['seat'],
+        deepMm: 6,
+      }),
       ...(c.packFamily
         ? [
-            holds('bay', 'pack', c.grip ? [c.wideMm / 2 - 12, 2 - c.downMm, -c.frontMm - 12] : [0, 0, c.backMm], c.grip ? down : back, {
-              family: c.packFamily,
-              label: 'pack bay',
-            }),
+            holds(
+              'bay',
+              'pack',
+              c.grip ? [c.wideMm / 2 - 12, 2 - c.downMm, -c.frontMm - 12] : [0, 0, c.backMm],
+              c.grip ? down : back,
+              {
+                family: c.packFamily,
+                label: 'pack bay',
+              },
+            ),
           ]
         : []),
       holds('shoe', 'shoe-hot', [0, Math.max(c.upMm, c.humpMm), 2], up, { label: 'camera hot shoe' }),

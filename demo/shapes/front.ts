@@ -58,7 +58,10 @@ export const lens = (l: LensFacts): Part => {
   solids.push(bar([0, 0, z + 0.4], ahead, 0.4, Math.min(front - 2, l.threadMm / 2 - 2), 'glass'))
   const mounts: Mount[] = [
     sits('bayonet', 'lens-mount', [0, 0, 0], back, { family: l.family, flangeMm: flangesMm[l.family] }),
-    holds('thread', 'filter-thread', [0, 0, z], ahead, { family: String(l.threadMm), label: `lens front, ${l.threadMm} mm thread` }),
+    holds('thread', 'filter-thread', [0, 0, z], ahead, {
+      family: String(l.threadMm),
+      label: `lens front, ${l.threadMm} mm thread`,
+    }),
   ]
   if (l.frontMm !== undefined)
     mounts.push(
@@ -81,7 +84,13 @@ export const lens = (l: LensFacts): Part => {
       ? [
           {
             kind: 'turn',
-            shape: { kind: 'cylinder', centre: [0, 0, middle], axis: ahead, radius: radius + RING_FINGERS_MM, length: length - 6 },
+            shape: {
+              kind: 'cylinder',
+              centre: [0, 0, middle],
+              axis: ahead,
+              radius: radius + RING_FINGERS_MM,
+              length: length - 6,
+            },
             lost: 'fingers do not get round the ring',
           },
         ]
@@ -92,7 +101,10 @@ export const lens = (l: LensFacts): Part => {
   const autofocus = l.facts['autofocus'] === true
   if (!l.geared && radius > 0)
     mounts.push(
-      holds('ring', 'lens-ring', [0, radius, -start - length / 2], up, { odMm: 2 * radius, label: `focus ring, ${2 * radius} mm` }),
+      holds('ring', 'lens-ring', [0, radius, -start - length / 2], up, {
+        odMm: 2 * radius,
+        label: `focus ring, ${2 * radius} mm`,
+      }),
     )
   if (l.geared) {
     mounts.push(holds('gear', 'gear-0.8', [0, radius, -start - length / 2], up, { label: 'focus ring, 0.8 gear' }))
@@ -186,7 +198,10 @@ export const stepRing = (r: Piece & { readonly fromMm: number; readonly toMm: nu
     solids: [bar([0, 0, 0], ahead, 3, r.toMm / 2 + 1.5, 'ribs')],
     mounts: [
       sits('rear', 'filter-thread', [0, 0, 0], back, { family: String(r.fromMm) }),
-      holds('front', 'filter-thread', [0, 0, -3], ahead, { family: String(r.toMm), label: `ring front, ${r.toMm} mm thread` }),
+      holds('front', 'filter-thread', [0, 0, -3], ahead, {
+        family: String(r.toMm),
+        label: `ring front, ${r.toMm} mm thread`,
+      }),
     ],
     opening: { at: [0, 0, -3], clearMm: r.toMm - 2 * RIM_MM },
   })
@@ -272,7 +287,10 @@ export const plate = (p: PlateFacts): Part => {
     price: p.price,
     solids: [block([-w / 2, -h, -l / 2], [w / 2, 0, l / 2], 'metal', 1)],
     mounts: [
-      sits('screw', 'thread-1/4', [0, 0, 0], up, { screws: p.screws, ...(p.slideMm ? { travel: slot(ahead, p.slideMm) } : {}) }),
+      sits('screw', 'thread-1/4', [0, 0, 0], up, {
+        screws: p.screws,
+        ...(p.slideMm ? { travel: slot(ahead, p.slideMm) } : {}),
+      }),
       holds(
         'foot',
         p.foot,

@@ -39,11 +39,16 @@ export const topHandle = (h: TopHandleFacts): Part => {
     sits('foot', h.foot, [0, 0, 0], down, h.foot === 'nato' ? { lengthMm: 30 } : footTravel),
     holds('front', 'thread-1/4-pin', [0, h.clearMm + 13, front], ahead, { label: 'handle front, pinned 1/4"' }),
   ]
-  if (h.frontShoe) mounts.push(holds('shoe', 'shoe-cold', [0, top, front + 14], up, { label: 'handle top, cold shoe', limitG: 400 }))
+  if (h.frontShoe)
+    mounts.push(holds('shoe', 'shoe-cold', [0, top, front + 14], up, { label: 'handle top, cold shoe', limitG: 400 }))
   if (h.frontRail) {
     solids.push(block([-10.6, top, front + 30], [10.6, top + 4, front + 74], 'metal', 1))
     mounts.push(
-      holds('rail', 'nato', [0, top + 4, front + 52], up, { lengthMm: 44, travel: slot(ahead, 7), label: 'handle top, NATO rail' }),
+      holds('rail', 'nato', [0, top + 4, front + 52], up, {
+        lengthMm: 44,
+        travel: slot(ahead, 7),
+        label: 'handle top, NATO rail',
+      }),
     )
   }
   if (h.rearHole) mounts.push(holds('rear', 'thread-1/4', [0, top, rear - 12], up, { label: 'handle top, rear, 1/4"' }))
@@ -196,7 +201,14 @@ export const monitor = (m: MonitorFacts): Part => {
       }),
     ],
     sockets: [
-      { id: 'hdmi-in', connector: 'hdmi-a', direction: 'in', at: [-wide / 2, tall * 0.25, -m.deepMm / 2], out: left, label: 'HDMI in' },
+      {
+        id: 'hdmi-in',
+        connector: 'hdmi-a',
+        direction: 'in',
+        at: [-wide / 2, tall * 0.25, -m.deepMm / 2],
+        out: left,
+        label: 'HDMI in',
+      },
     ],
     optics: {
       kind: 'screen',

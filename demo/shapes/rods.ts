@@ -21,7 +21,10 @@ export const rods = (r: Piece & { readonly lengthMm: number }): Part =>
     maker: r.maker,
     massG: r.massG,
     price: r.price,
-    solids: [bar([-HALF_GAP_MM, 0, 0], ahead, r.lengthMm, ROD_MM, 'metal'), bar([HALF_GAP_MM, 0, 0], ahead, r.lengthMm, ROD_MM, 'metal')],
+    solids: [
+      bar([-HALF_GAP_MM, 0, 0], ahead, r.lengthMm, ROD_MM, 'metal'),
+      bar([HALF_GAP_MM, 0, 0], ahead, r.lengthMm, ROD_MM, 'metal'),
+    ],
     mounts: [
       sits('end', 'rod-15-pair', [0, 0, 0], back),
       sits('above', 'rod-15-pair', [0, ROD_MM, -r.lengthMm / 2], up, {
@@ -55,7 +58,11 @@ export const rodBase = (p: Piece & { readonly dovetail: boolean }): Part =>
       holds('rods-front', 'rod-15-pair', [0, -9.5, -42], ahead, { label: `${p.name}, rods ahead` }),
       holds('rods-rear', 'rod-15-pair', [0, -9.5, 42], back, { label: `${p.name}, rods behind` }),
       p.dovetail
-        ? holds('foot', 'dovetail-38', [0, -19, 0], down, { lengthMm: 84, travel: slot(ahead, 20), label: `${p.name}, 38 mm dovetail` })
+        ? holds('foot', 'dovetail-38', [0, -19, 0], down, {
+            lengthMm: 84,
+            travel: slot(ahead, 20),
+            label: `${p.name}, 38 mm dovetail`,
+          })
         : holds('foot', 'thread-3/8', [0, -19, 0], down, { label: `${p.name}, 3/8" below` }),
     ],
     provides: p.dovetail ? ['quick-plate'] : [],
@@ -82,7 +89,9 @@ export const rodClamp = (
     solids: [
       block([-42, 0, -c.thickMm / 2], [42, 9, c.thickMm / 2], 'metal', 2),
       ...(c.tallMm > 9 ? [block([-11, 9, -c.thickMm / 2], [11, c.tallMm, c.thickMm / 2], 'plain', 3)] : []),
-      ...(c.role === 'lens-support' ? [soft(block([-16, c.tallMm, -c.thickMm / 2], [16, c.tallMm + 4, c.thickMm / 2], 'foam', 2))] : []),
+      ...(c.role === 'lens-support'
+        ? [soft(block([-16, c.tallMm, -c.thickMm / 2], [16, c.tallMm + 4, c.thickMm / 2], 'foam', 2))]
+        : []),
     ],
     mounts: [
       holds('clamp', 'rod-15-pair', [0, 0, 0], down, { lengthMm: c.thickMm }),
@@ -107,7 +116,9 @@ export const matteBox = (m: Piece & { readonly by: 'clamp-on' | 'rods'; readonly
       block([-75, -56, -46], [75, -52, 0], 'plain', 2),
       block([-75, -52, -46], [-71, 52, 0], 'plain', 2),
       block([71, -52, -46], [75, 52, 0], 'plain', 2),
-      ...(m.by === 'rods' ? [block([-42, -78, -16], [42, -56, 0], 'metal', 2)] : [bar([0, 0, 0], back, 7, (m.odMm ?? 95) / 2 + 7, 'ribs')]),
+      ...(m.by === 'rods'
+        ? [block([-42, -78, -16], [42, -56, 0], 'metal', 2)]
+        : [bar([0, 0, 0], back, 7, (m.odMm ?? 95) / 2 + 7, 'ribs')]),
     ],
     centre: [0, 0, -22],
     opening: { at: [0, 0, -46], wideMm: 142, tallMm: 104 },
@@ -165,7 +176,9 @@ export const brickPlate = (
         b.standard,
         [0, tall / 2, 9],
         back,
-        b.standard === 'slab-l' ? { family: 'l', almost: ['l-long'], label: `${b.name}, slab` } : { label: `${b.name}, brick` },
+        b.standard === 'slab-l'
+          ? { family: 'l', almost: ['l-long'], label: `${b.name}, slab` }
+          : { label: `${b.name}, brick` },
       ),
       holds('side', 'thread-1/4', [-wide / 2, tall / 2, 0], left, { label: `${b.name}, side 1/4"` }),
     ],
@@ -199,7 +212,9 @@ export const brick = (
 }
 
 /** A light thing on a hook-and-loop back. Origin: the middle of that back. */
-export const padded = (p: Piece & { readonly role: Part['role']; readonly size: readonly [number, number, number] }): Part => {
+export const padded = (
+  p: Piece & { readonly role: Part['role']; readonly size: readonly [number, number, number] },
+): Part => {
   const [w, h, d] = p.size
   return part({
     id: p.id,

@@ -44,7 +44,8 @@ const minor = (amount: number): number => Math.round(amount * 100)
 
 /** Fills in what most parts leave out. Prices come in whole currency units. */
 export const part = (
-  given: Pick<Part, 'id' | 'role' | 'name' | 'maker' | 'massG' | 'solids'> & Partial<Omit<Part, 'price'>> & { price: Price },
+  given: Pick<Part, 'id' | 'role' | 'name' | 'maker' | 'massG' | 'solids'> &
+    Partial<Omit<Part, 'price'>> & { price: Price },
 ): Part => ({
   rooms: [],
   mounts: [],

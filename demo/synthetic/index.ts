@@ -25,7 +25,11 @@ const bigger = (k: number) => {
       : { ...s, centre: at(s.centre), radius: s.radius * k, length: s.length * k }
   return {
     solid: (s: Solid): Solid => shape(s),
-    room: (r: Room): Room => ({ ...r, shape: shape(r.shape), ...(r.hinge ? { hinge: { ...r.hinge, at: at(r.hinge.at) } } : {}) }),
+    room: (r: Room): Room => ({
+      ...r,
+      shape: shape(r.shape),
+      ...(r.hinge ? { hinge: { ...r.hinge, at: at(r.hinge.at) } } : {}),
+    }),
     mount: (m: Mount): Mount => ({ ...m, at: at(m.at) }),
     at,
   }

@@ -47,6 +47,7 @@ export class firstTables implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const table of ['setting', 'locker_item', 'part', 'rig_revision', 'rig']) await runner.query(`DROP TABLE IF EXISTS ${table}`)
+    for (const table of ['setting', 'locker_item', 'part', 'rig_revision', 'rig'])
+      await runner.query(`DROP TABLE IF EXISTS ${table}`)
   }
 }

@@ -63,14 +63,20 @@ const piece = (id: string, partId: string) => ({
   usedOn: null,
 })
 
-/** The locker by pieces instead of by count, the price ledger, rates and watched prices. Counts become pieces with the same ids every time it runs. */
+/**
+ * The locker by pieces instead of by count, the price ledger, rates and watched prices. Counts become pieces with the
+ * same ids every time it runs.
+ */
 export class lockerAndPrices implements MigrationInterface {
   readonly name = 'lockerAndPrices1764000000000'
 
   async up(runner: QueryRunner): Promise<void> {
     for (const table of tables) await runner.query(table)
     if (await runner.hasTable('locker_item')) {
-      const rows = (await runner.query('SELECT partId, pieces FROM locker_item')) as { partId: string; pieces: number }[]
+      const rows = (await runner.query('SELECT partId, pieces FROM locker_item')) as {
+        partId: string
+        pieces: number
+      }[]
       for (const { partId, pieces } of rows)
         for (let n = 1; n <= pieces; n++) {
           const id = `${partId.slice(0, 58)}-${n}`
@@ -85,6 +91,7 @@ export class lockerAndPrices implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const table of ['price_watch', 'currency_rate', 'price_point', 'locker_piece']) await runner.query(`DROP TABLE IF EXISTS ${table}`)
+    for (const table of ['price_watch', 'currency_rate', 'price_point', 'locker_piece'])
+      await runner.query(`DROP TABLE IF EXISTS ${table}`)
   }
 }

@@ -37,7 +37,10 @@ interface Row {
   readonly text: string
 }
 
-/** Revisions packed instead of as text, what each came from, the numbers of the worlds, summaries for the shelf, rehearsals. May be run again after a crash in between. */
+/**
+ * Revisions packed instead of as text, what each came from, the numbers of the worlds, summaries for the shelf,
+ * rehearsals. May be run again after a crash in between.
+ */
 export class historyAndWorlds implements MigrationInterface {
   readonly name = 'historyAndWorlds1764100000000'
 
@@ -65,6 +68,8 @@ export class historyAndWorlds implements MigrationInterface {
   }
 
   async down(): Promise<void> {
-    throw new Error('Packed revisions are not unpacked again. Restore the safety copy made before this migration instead.')
+    throw new Error(
+      'Packed revisions are not unpacked again. Restore the safety copy made before this migration instead.',
+    )
   }
 }

@@ -1,4 +1,5 @@
-// Jest's global set-up for the server's tests: one throw-away database server, stopped by the teardown of tools/test.mjs or here.
+// Jest's global set-up for the server's tests: one throw-away database server, stopped by the teardown of
+// tools/test.mjs or here.
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

@@ -65,7 +65,9 @@ export const startKit = async (
       })
       return {
         status: answer.statusCode,
-        body: (answer.body && answer.headers['content-type']?.toString().includes('json') ? answer.json() : answer.body) as never,
+        body: (answer.body && answer.headers['content-type']?.toString().includes('json')
+          ? answer.json()
+          : answer.body) as never,
         headers: answer.headers,
       }
     },

@@ -10,7 +10,8 @@ const IDLE_MS = 60_000
 const built = join(dirname(fileURLToPath(import.meta.url)), 'tasks.js')
 
 /**
- * Work beside the thread that answers requests. The worker is started when first needed and goes when it has nothing to do. Where the server
+ * Work beside the thread that answers requests. The worker is started when first needed and goes when it has nothing to
+ * do. Where the server
  * runs from its sources there is no built worker: then the same work is done in place.
  */
 export class Pool {

@@ -13,7 +13,9 @@ export interface CardTask {
   readonly rig: unknown
 }
 export type CardAnswer =
-  { readonly ok: true; readonly summary: RigSummary } | { readonly ok: false; readonly why: string } | 'send-the-sources'
+  | { readonly ok: true; readonly summary: RigSummary }
+  | { readonly ok: false; readonly why: string }
+  | 'send-the-sources'
 
 let known: { readonly key: string; readonly shelf: Shelf } | undefined
 

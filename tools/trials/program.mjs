@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { root } from '../build.mjs'
 import { freePort } from '../machine.mjs'
-import { alive, commandOf, startedWith, wait } from '../processes.mjs'
+import { alive, commandOf, wait } from '../processes.mjs'
 
 const READY_WITHIN_MS = 90_000
 
@@ -18,7 +18,10 @@ export const scratch = (name) => {
 /** Every process whose command names this folder. */
 export { startedWith as processesOf } from '../processes.mjs'
 
-/** Starts the program on a data folder. @returns at once; `ready` resolves to its address, or to undefined when it ended before. */
+/**
+ * Starts the program on a data folder. @returns at once; `ready` resolves to its address, or to undefined when it ended
+ * before.
+ */
 export const start = async (data, args = [], env = {}) => {
   const port = await freePort()
   const child = spawn(process.execPath, [join(root, 'tools/start.mjs'), '--port', String(port), ...args], {
@@ -37,7 +40,8 @@ export const start = async (data, args = [], env = {}) => {
   program.exited = exited
   program.ready = (async () => {
     const until = Date.now() + READY_WITHIN_MS
-    while (Date.now() < until && program.code === undefined && !program.output.includes('is ready after')) await wait(30)
+    while (Date.now() < until && program.code === undefined && !program.output.includes('is ready after'))
+      await wait(30)
     return program.output.includes('is ready after') ? program.address : undefined
   })()
   program.end = async (signal = 'SIGTERM') => {
@@ -63,7 +67,10 @@ export const ask = async (program, method, path, body) => {
       ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
     })
     const text = await response.text()
-    return { status: response.status, body: text && response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text }
+    return {
+      status: response.status,
+      body: text && response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text,
+    }
   } catch {
     return { status: 0, body: undefined }
   }

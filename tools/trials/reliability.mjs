@@ -1,4 +1,5 @@
-// What is promised about storage, tried with real processes. Each trial throws when a promise is broken, and returns what it saw.
+// What is promised about storage, tried with real processes. Each trial throws when a promise is broken, and returns
+// what it saw.
 import { strict as assert } from 'node:assert'
 import { spawnSync } from 'node:child_process'
 import {
@@ -91,7 +92,8 @@ const trials = {
     assert.equal((await saveName(program, 'kept')).status, 200)
     await program.end()
     for (const text of ['', '{"pid":', 'nonsense', '[]', '{"pid":1,"port":1,"user":7}']) {
-      for (const name of ['db/running.json', 'db/secret.json', 'lock.json', 'db/db.pid']) writeFileSync(join(dir, name), text)
+      for (const name of ['db/running.json', 'db/secret.json', 'lock.json', 'db/db.pid'])
+        writeFileSync(join(dir, name), text)
       program = await started(dir)
       assert.equal((await rigNow(program)).body.rig.name, 'kept')
       await program.end()
@@ -105,7 +107,10 @@ const trials = {
     return 'five kinds of spoilt files and a lost secret'
   },
 
-  /** The database killed again and again under a running program: refused as such, back by itself, no confirmed edit lost. */
+  /**
+   * The database killed again and again under a running program: refused as such, back by itself, no confirmed edit
+   * lost.
+   */
   'database killed': async ({ random, times }) => {
     const { dir, remove } = scratch('dbkill')
     const program = await started(dir)
@@ -128,7 +133,11 @@ const trials = {
         }
       }
       await blow
-      await within(30_000, 'the database’s return', async () => (await ask(program, 'GET', '/api/health')).status === 200)
+      await within(
+        30_000,
+        'the database’s return',
+        async () => (await ask(program, 'GET', '/api/health')).status === 200,
+      )
       const now = (await rigNow(program)).body
       const { body } = await ask(program, 'GET', '/api/rigs/winter-ferry-2/revisions')
       assert.ok(
@@ -173,7 +182,10 @@ const trials = {
     return `${times} kills over ${saves} confirmed saves`
   },
 
-  /** The starter killed by a power cut: its server ends, the database it left is ended by the next start, nothing is lost. */
+  /**
+   * The starter killed by a power cut: its server ends, the database it left is ended by the next start, nothing is
+   * lost.
+   */
   'starter killed': async () => {
     const { dir, remove } = scratch('orphan')
     const program = await started(dir)
@@ -192,7 +204,10 @@ const trials = {
     return 'the orphan was found by its pid file and ended'
   },
 
-  /** Killed at any moment of the very first start, the next one works; asked to end at any moment, nothing is left running. */
+  /**
+   * Killed at any moment of the very first start, the next one works; asked to end at any moment, nothing is left
+   * running.
+   */
   'interrupted start': async ({ random, times }) => {
     const seen = []
     for (let i = 0; i < times; i++) {
@@ -255,7 +270,11 @@ const trials = {
       const { body: state } = await ask(program, 'GET', '/api/backups')
       assert.equal(state.low, true)
       rmSync(join(disk, 'ballast'))
-      await within(60_000, 'the return after room was made', async () => (await saveName(program, 'after')).status === 200)
+      await within(
+        60_000,
+        'the return after room was made',
+        async () => (await saveName(program, 'after')).status === 200,
+      )
       assert.ok(stored >= 0, 'something was stored before the disk was full')
       for (let i = 0; i <= stored; i++) assert.equal((await ask(program, 'GET', `/api/rigs/fill-${i}`)).status, 200)
       assert.equal((await rigNow(program)).body.rig.name, 'after')
@@ -301,7 +320,10 @@ const trials = {
     return 'named, brought back, the damaged files set aside'
   },
 
-  /** With an address of one's own, the database there is only used: never stopped, never emptied for another installation. */
+  /**
+   * With an address of one's own, the database there is only used: never stopped, never emptied for another
+   * installation.
+   */
   'own database': async () => {
     const { dir, remove } = scratch('own')
     const host = await started(join(dir, 'host'))

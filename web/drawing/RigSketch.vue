@@ -4,7 +4,14 @@ import { computed, useId } from 'vue'
 import { type Extent, extentOfRig, fitTo, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
 import RigStrokes from './RigStrokes.vue'
 
-const props = defineProps<{ assembly: Assembly; view: ViewId; width: number; height: number; pad?: number; within?: Extent }>()
+const props = defineProps<{
+  assembly: Assembly
+  view: ViewId
+  width: number
+  height: number
+  pad?: number
+  within?: Extent
+}>()
 
 const hatch = `hatch-${useId()}`
 const fit = computed(() => {
@@ -20,7 +27,13 @@ const strokes = computed(() => strokesOf(props.view, props.assembly, fit.value))
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="`${views[view].title} elevation`">
+  <svg
+    :viewBox="`0 0 ${width} ${height}`"
+    :width="width"
+    :height="height"
+    role="img"
+    :aria-label="`${views[view].title} elevation`"
+  >
     <RigStrokes :strokes="strokes" :hatch-id="hatch" thin class="pointer-events-none" />
   </svg>
 </template>

@@ -11,7 +11,9 @@ export interface Dimension {
 
 /** The line of a dimension with a tick at each end, as an SVG path. */
 export const dimensionPath = ({ from: [x1, y1], to: [x2, y2], upright }: Dimension): string =>
-  upright ? `M${x1 - 5} ${y1}h10M${x2 - 5} ${y2}h10M${x1} ${y1}V${y2}` : `M${x1} ${y1 - 5}v10M${x2} ${y2 - 5}v10M${x1} ${y1}H${x2}`
+  upright
+    ? `M${x1 - 5} ${y1}h10M${x2 - 5} ${y2}h10M${x1} ${y1}V${y2}`
+    : `M${x1} ${y1 - 5}v10M${x2} ${y2 - 5}v10M${x1} ${y1}H${x2}`
 
 const OFF_PX = 26
 
@@ -21,7 +23,12 @@ export const overall = (extent: Extent, fit: Fit): readonly Dimension[] => {
   const [right, top] = onSheet(fit, [extent.right, extent.top])
   return [
     { from: [left - OFF_PX, bottom], to: [left - OFF_PX, top], lengthMm: extent.top - extent.bottom, upright: true },
-    { from: [left, bottom + OFF_PX], to: [right, bottom + OFF_PX], lengthMm: extent.right - extent.left, upright: false },
+    {
+      from: [left, bottom + OFF_PX],
+      to: [right, bottom + OFF_PX],
+      lengthMm: extent.right - extent.left,
+      upright: false,
+    },
   ]
 }
 

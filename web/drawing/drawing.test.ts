@@ -3,10 +3,21 @@ import { cross, placeShape, identity } from '@zucchini/core/kernel'
 import { on, plug, socket, tinyPart, tinyRig } from '../../core/testing/index.ts'
 import { overall } from './dimensions.ts'
 import { isCovered, pointMarks, spread } from './marks.ts'
-import { extentOfRig, fitTo, flat, onSheet, roundedPath, silhouette, strokesOf, viewIds, views } from '@zucchini/core/drawing'
+import {
+  extentOfRig,
+  fitTo,
+  flat,
+  onSheet,
+  roundedPath,
+  silhouette,
+  strokesOf,
+  viewIds,
+  views,
+} from '@zucchini/core/drawing'
 
 test('each view is right-handed: right x up points to the eye', () => {
-  for (const id of viewIds) expect(cross(views[id].right, views[id].up).map((value) => value + 0)).toEqual(views[id].towards)
+  for (const id of viewIds)
+    expect(cross(views[id].right, views[id].up).map((value) => value + 0)).toEqual(views[id].towards)
 })
 
 test('from the side the lens looks right; from the front the operator’s right is on the left', () => {
@@ -28,7 +39,10 @@ test('a rig of 200 x 100 mm fills a 500 x 400 sheet with margins of 50 at 2 px a
 test('the outline of a box is its four corners, of a rod seen end-on a circle', () => {
   const box = silhouette('side', placeShape({ kind: 'box', centre: [0, 0, 0], size: [10, 20, 30] }, identity))
   expect(new Set(box.map((p) => p.join()))).toEqual(new Set(['-15,-10', '15,-10', '15,10', '-15,10']))
-  const rod = silhouette('front', placeShape({ kind: 'cylinder', centre: [0, 0, 0], axis: [0, 0, -1], radius: 5, length: 40 }, identity))
+  const rod = silhouette(
+    'front',
+    placeShape({ kind: 'cylinder', centre: [0, 0, 0], axis: [0, 0, -1], radius: 5, length: 40 }, identity),
+  )
   for (const p of rod) expect(Math.hypot(...p)).toBeCloseTo(5, 9)
 })
 
@@ -56,7 +70,10 @@ test('paths close, and two points make none', () => {
 
 test('nearer solids are drawn over farther ones', () => {
   const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')] })
-  const { rig, shelf } = tinyRig([cube('near'), cube('far')], [on('near', 'foot', 'camera', 'pinned'), on('far', 'foot', 'camera', 'hole')])
+  const { rig, shelf } = tinyRig(
+    [cube('near'), cube('far')],
+    [on('near', 'foot', 'camera', 'pinned'), on('far', 'foot', 'camera', 'hole')],
+  )
   const assembly = placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
   const fit = fitTo(extentOfRig('side', assembly), 600, 400, { left: 0, right: 0, top: 0, bottom: 0 })
   const order = strokesOf('side', assembly, fit).map(({ instance }) => instance)
@@ -65,7 +82,9 @@ test('nearer solids are drawn over farther ones', () => {
   expect(marks.some(({ point }) => point.mount.id === 'lens')).toBe(false)
   const lens = pointsOf(assembly).find(({ mount }) => mount.id === 'lens')
   expect(pointMarks('rear', lens ? [lens] : [], fit, assembly, lens)).toHaveLength(1)
-  expect(pointMarks('front', pointsOf(assembly), fit, assembly).some(({ point }) => point.mount.id === 'lens')).toBe(true)
+  expect(pointMarks('front', pointsOf(assembly), fit, assembly).some(({ point }) => point.mount.id === 'lens')).toBe(
+    true,
+  )
 })
 
 test('marks never cover each other', () => {
@@ -74,7 +93,9 @@ test('marks never cover each other', () => {
     () => [0, -1],
     17,
   )
-  marks.forEach((a, i) => marks.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThanOrEqual(17)))
+  marks.forEach((a, i) =>
+    marks.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThanOrEqual(17)),
+  )
 })
 
 test('a point behind a taller part is covered from that side only', () => {
@@ -84,7 +105,10 @@ test('a point behind a taller part is covered from that side only', () => {
     solids: [{ kind: 'box', centre: [0, 20, 0], size: [20, 40, 20], matter: 'body' }],
     mounts: [plug('foot', 'thread-1/4')],
   })
-  const { rig, shelf } = tinyRig([low, tall], [on('low', 'foot', 'camera', 'hole'), on('tall', 'foot', 'camera', 'pinned')])
+  const { rig, shelf } = tinyRig(
+    [low, tall],
+    [on('low', 'foot', 'camera', 'hole'), on('tall', 'foot', 'camera', 'pinned')],
+  )
   const assembly = placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
   const point = pointsOf(assembly).find(({ piece, mount }) => piece.instance.id === 'low' && mount.id === 'top')
   expect(viewIds.map((view) => isCovered(view, point as never, assembly))).toEqual([true, false, false, false])

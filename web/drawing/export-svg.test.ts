@@ -16,7 +16,8 @@ test.each(demoRigs.flatMap((rig) => rig.setups.map((setup) => [`${rig.id} ${setu
     expect(document.querySelector('title')?.textContent).toContain('Lamp & "Reed" <first>')
     for (const { instance } of assessment.assembly.placed)
       expect(document.querySelectorAll(`[data-piece="${instance.id}"]`).length).toBeGreaterThanOrEqual(4)
-    for (const { link } of assessment.facts.leads) expect(document.querySelectorAll(`[data-lead="${link.cable}"]`)).toHaveLength(4)
+    for (const { link } of assessment.facts.leads)
+      expect(document.querySelectorAll(`[data-lead="${link.cable}"]`)).toHaveLength(4)
     expect(svgOf(assessment)).not.toMatch(/NaN|undefined|Infinity/)
   },
 )

@@ -61,7 +61,8 @@ const sheetOf = (view: ViewId, { assembly, facts, mass }: Assessment, x: number,
 }
 
 /**
- * The elevations of a set-up as one SVG that stands alone: drawn to scale with overall dimensions in mm, every piece a group of its own.
+ * The elevations of a set-up as one SVG that stands alone: drawn to scale with overall dimensions in mm, every piece a
+ * group of its own.
  * @param wanted the views to draw, in a row or two
  */
 export const svgOf = (assessment: Assessment, wanted: readonly ViewId[] = viewIds): string => {
@@ -69,7 +70,9 @@ export const svgOf = (assessment: Assessment, wanted: readonly ViewId[] = viewId
   const width = SHEET.width * columns
   const height = SHEET.height * Math.ceil(wanted.length / columns) + 34
   const { rig, setup } = assessment.assembly
-  const sheets = wanted.map((view, i) => sheetOf(view, assessment, (i % columns) * SHEET.width, Math.floor(i / columns) * SHEET.height))
+  const sheets = wanted.map((view, i) =>
+    sheetOf(view, assessment, (i % columns) * SHEET.width, Math.floor(i / columns) * SHEET.height),
+  )
   const title = `${rig.name}, ${setup.name}: ${Math.round(assessment.mass.inHandG)} g in the hand`
   return (
     `<?xml version="1.0" encoding="UTF-8"?>\n` +

@@ -39,7 +39,9 @@ test('every lead of the set-up is drawn as thick as it is; the one that does not
   ])
   // 4 mm at 2 px a mm.
   expect(lines[0]?.width).toBe(8)
-  expect(leadLines('top', evaluate(secondMark, 'crossing', shelf).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss)).toBe(true)
+  expect(
+    leadLines('top', evaluate(secondMark, 'crossing', shelf).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss),
+  ).toBe(true)
 })
 
 test('a lead on the camera’s left lies behind it seen from the right, and before it seen from the rear', () => {

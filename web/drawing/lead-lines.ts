@@ -35,7 +35,9 @@ export const bentPath = (points: readonly Point2[], by = ROUND_PX): string =>
     })
     .join('')
 
-/** The leads of a set-up on an elevation, to scale. @param middle the middle of the rig: what lies beyond it is behind */
+/**
+ * The leads of a set-up on an elevation, to scale. @param middle the middle of the rig: what lies beyond it is behind
+ */
 export const leadLines = (view: ViewId, runs: readonly Run[], fit: Fit, middle: Vec3): readonly LeadLine[] =>
   runs.map(({ link, part, cable, points, spareMm, from, to }) => ({
     cable: link.cable,

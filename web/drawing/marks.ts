@@ -32,7 +32,11 @@ export const spread = <T extends { readonly x: number; readonly y: number }>(
   for (const mark of marks) {
     const [dx, dy] = way(mark)
     let now = mark
-    for (let n = 1; n <= MOST_STEPS && [...others, ...done].some((other) => Math.hypot(other.x - now.x, other.y - now.y) < clear); n++)
+    for (
+      let n = 1;
+      n <= MOST_STEPS && [...others, ...done].some((other) => Math.hypot(other.x - now.x, other.y - now.y) < clear);
+      n++
+    )
       now = { ...mark, x: mark.x + dx * n * clear * 0.62, y: mark.y + dy * n * clear * 0.62 }
     done.push(now)
   }
@@ -53,13 +57,20 @@ export const isCovered = (view: ViewId, point: Point, assembly: Assembly): boole
   return assembly.placed.some((piece) =>
     piece.solids.some(
       ({ shape }) =>
-        nearness(view, shape.centre) + reach(shape, views[view].towards) > near + BEFORE_MM && inside(silhouette(view, shape), spot),
+        nearness(view, shape.centre) + reach(shape, views[view].towards) > near + BEFORE_MM &&
+        inside(silhouette(view, shape), spot),
     ),
   )
 }
 
 /** The open points that face the eye or are seen edge-on in a view, and the picked one even when it faces away. */
-export const pointMarks = (view: ViewId, points: readonly Point[], fit: Fit, assembly: Assembly, picked?: Point): readonly PointMark[] => {
+export const pointMarks = (
+  view: ViewId,
+  points: readonly Point[],
+  fit: Fit,
+  assembly: Assembly,
+  picked?: Point,
+): readonly PointMark[] => {
   const marks = points
     .filter((point) => point.open && (nearness(view, point.out) > AWAY || point === picked))
     .map((point): PointMark & { readonly way: Point2 } => {

@@ -14,7 +14,9 @@ const firstOf = (query: LocationQuery, name: string): string | undefined => {
  * @param opened - Called when a rig stands open, with a reader of the address's other questions.
  * @returns Why the rig could not be opened, in words to show; empty while there is no trouble.
  */
-export const useRigOfRoute = (opened?: (asked: (name: string) => string | undefined) => void): Readonly<Ref<string>> => {
+export const useRigOfRoute = (
+  opened?: (asked: (name: string) => string | undefined) => void,
+): Readonly<Ref<string>> => {
   const route = useRoute()
   const store = useRig()
   const trouble = ref('')

@@ -16,11 +16,21 @@ const style: Style = { currency: 'EUR', units: 'metric' }
 const scaleOf = (rig: typeof firstMark, setup: string) => heldScale(evaluate(rig, setup, shelf), style)
 
 test('each way of holding has one figure, and it is as good as its check says', () => {
-  expect(scaleOf(firstMark, 'crossing')).toMatchObject({ label: 'Hangs', figure: '68.3°', of: 'nose down', state: 'over' })
+  expect(scaleOf(firstMark, 'crossing')).toMatchObject({
+    label: 'Hangs',
+    figure: '68.3°',
+    of: 'nose down',
+    state: 'over',
+  })
   expect(scaleOf(secondMark, 'crossing')).toMatchObject({ figure: '0.3°', of: 'nose down', state: 'good' })
   expect(scaleOf(firstMark, 'slip')).toMatchObject({ label: 'Off the plate', of: 'ahead', state: 'over' })
   expect(scaleOf(secondMark, 'slip').state).toBe('good')
-  expect(scaleOf(firstMark, 'gimbal-walk')).toMatchObject({ label: 'Gimbal arms', figure: '21 mm', of: 'too far', state: 'over' })
+  expect(scaleOf(firstMark, 'gimbal-walk')).toMatchObject({
+    label: 'Gimbal arms',
+    figure: '21 mm',
+    of: 'too far',
+    state: 'over',
+  })
   expect(scaleOf(secondMark, 'gimbal-walk')).toMatchObject({ figure: 'in reach', state: 'good' })
   expect(scaleOf(secondMark, 'wheelhouse').figure).toMatch(/^\d+ : \d+$/)
 })
@@ -55,7 +65,8 @@ test('the catalogue is narrowed by every field and put in order', () => {
   const light = ids({ role: 'top-handle', mostG: 150 }, 'mass')
   expect(light).toEqual(['typha-top-shoe', 'sedgewick-top-14'])
   expect(ids({ role: 'top-handle', mostMinor: 2000 })).toEqual(['typha-top-shoe'])
-  for (const id of ids({ standard: 'nato' })) expect(catalogue.parts.get(id)?.mounts.some(({ standard }) => standard === 'nato')).toBe(true)
+  for (const id of ids({ standard: 'nato' }))
+    expect(catalogue.parts.get(id)?.mounts.some(({ standard }) => standard === 'nato')).toBe(true)
 })
 
 test('ids made from names are short, lower-case and free', () => {
@@ -68,7 +79,8 @@ test('ids made from names are short, lower-case and free', () => {
 test('a draft says where and what is wrong, and is a part when nothing is', () => {
   const whole = { ...emptyPart(), id: 'mine', name: 'Mine' }
   expect(checkDraft(whole)).toMatchObject({ part: { id: 'mine' }, issues: [] })
-  const said = (change: object) => checkDraft({ ...whole, ...change }).issues.map(({ where, words }) => `${where} ${words}`)
+  const said = (change: object) =>
+    checkDraft({ ...whole, ...change }).issues.map(({ where, words }) => `${where} ${words}`)
   expect(said({ massG: NaN })).toEqual(['mass give a number'])
   expect(said({ massG: -1 })).toEqual(['mass must be 0 or more'])
   expect(said({ name: '' })).toEqual(['name must not be empty'])

@@ -17,7 +17,10 @@ export const isGood = (rig: Rig, shelf: Shelf): boolean => {
   }
 }
 
-/** Looks back through the history for the newest revision that can be laid out, and makes it the newest. @returns its number, if there is one */
+/**
+ * Looks back through the history for the newest revision that can be laid out, and makes it the newest. @returns its
+ * number, if there is one
+ */
 export const backToGood = async (id: string, shelf: Shelf): Promise<number | undefined> => {
   const { revisions } = await api.revisions(id)
   const [newest] = revisions
@@ -26,7 +29,9 @@ export const backToGood = async (id: string, shelf: Shelf): Promise<number | und
     const { rig } = await api.revision(id, revision)
     if (!isGood(rig, shelf)) continue
     if (revision !== newest.revision)
-      await api.save(rig, newest.revision, `back to revision ${revision}, the last that could be laid out`, { same: revision })
+      await api.save(rig, newest.revision, `back to revision ${revision}, the last that could be laid out`, {
+        same: revision,
+      })
     return revision
   }
   return undefined

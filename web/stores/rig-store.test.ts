@@ -32,16 +32,25 @@ interface Server {
 let server: Server
 
 const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body })
-const refusal = (status: number, code: string, more: object = {}) => answer(status, { error: { code, message: code, ...more } })
+const refusal = (status: number, code: string, more: object = {}) =>
+  answer(status, { error: { code, message: code, ...more } })
 const serve = async (path: string, init: { method: string; body?: string }) => {
   if (server.down) throw new TypeError('no connection')
   if (path === '/api/catalogue') return answer(200, { parts: server.parts, own: [], gone: server.gone })
   if (path === '/api/locker/pieces') return answer(200, { today: '2026-11-25', pieces: [] })
-  if (path === '/api/prices') return answer(200, { today: '2026-11-25', home: 'EUR', views: [], watches: [], notices: [], rates: [] })
+  if (path === '/api/prices')
+    return answer(200, { today: '2026-11-25', home: 'EUR', views: [], watches: [], notices: [], rates: [] })
   if (path === '/api/operator') return answer(200, { strengthNm: 60, armMassG: 3500, calibrated: false })
   if (path === '/api/rigs/tiny/line') return answer(200, server.line)
   const [, number] = /^\/api\/rigs\/tiny\/revisions\/(\d+)$/.exec(path) ?? []
-  if (number) return answer(200, { rig: server.past.get(Number(number)), revision: Number(number), note: '', savedAt: '', name: null })
+  if (number)
+    return answer(200, {
+      rig: server.past.get(Number(number)),
+      revision: Number(number),
+      note: '',
+      savedAt: '',
+      name: null,
+    })
   const now = () => ({ rig: server.rig, revision: server.revision, updatedAt: '2026-11-02T10:00:00.000Z' })
   if (path.endsWith('/put-back')) {
     server.away = false
@@ -54,7 +63,12 @@ const serve = async (path: string, init: { method: string; body?: string }) => {
   if (server.away) return refusal(410, 'rig-put-away')
   if (init.method === 'GET') return answer(200, now())
   if (server.refuses) return answer(server.refuses.status, { error: server.refuses })
-  const { rig: sent, ...body } = JSON.parse(init.body ?? '{}') as { base: number; rig: Rig; same?: number; grewFrom?: number }
+  const { rig: sent, ...body } = JSON.parse(init.body ?? '{}') as {
+    base: number
+    rig: Rig
+    same?: number
+    grewFrom?: number
+  }
   if (body.base !== server.revision) return refusal(409, 'saved-elsewhere', { theirs: now() })
   server.saves.push(body)
   server = { ...server, rig: sent, revision: server.revision + 1 }
@@ -181,7 +195,12 @@ test('a page closed after its edit arrived but before it heard so opens without 
   setActivePinia(createPinia())
   server.deaf = false
   const second = await open()
-  expect([second.saveState, second.theirs, second.rig?.name, readDraft('tiny')]).toEqual(['saved', undefined, 'arrived', undefined])
+  expect([second.saveState, second.theirs, second.rig?.name, readDraft('tiny')]).toEqual([
+    'saved',
+    undefined,
+    'arrived',
+    undefined,
+  ])
 })
 
 test('two windows: the second save meets the first, and nothing is lost whichever is chosen', async () => {
@@ -248,7 +267,12 @@ test('undone and redone in one breath, there is nothing to send and it is saved'
   await store.undo()
   await store.redo()
   await settle()
-  expect([store.saveState, server.rig.name, server.revision, readDraft('tiny')]).toEqual(['saved', 'kept', 2, undefined])
+  expect([store.saveState, server.rig.name, server.revision, readDraft('tiny')]).toEqual([
+    'saved',
+    'kept',
+    2,
+    undefined,
+  ])
 })
 
 describe('after a reload', () => {
@@ -337,17 +361,20 @@ describe('a rig that was taken off the shelf elsewhere', () => {
 
 describe('parts that are not there', () => {
   const foot = tinyPart({ id: 'own-foot', mounts: [plug('foot', 'thread-1/4')] })
-  const withFoot: Rig = { ...rig, kit: rig.kit.map((one) => (one.id === 'cube' ? { ...one, partId: 'own-foot' } : one)) }
+  const withFoot: Rig = {
+    ...rig,
+    kit: rig.kit.map((one) => (one.id === 'cube' ? { ...one, partId: 'own-foot' } : one)),
+  }
 
   test('a part made in another window is read once, and nothing is said', async () => {
     const store = await open()
     server = { ...server, rig: withFoot, revision: 2, parts: [...server.parts, foot] }
     await store.look()
-    expect([store.rig, store.notice.includes('mend'), store.assessment?.findings.some(({ check }) => check === 'part-gone')]).toEqual([
-      withFoot,
-      false,
-      false,
-    ])
+    expect([
+      store.rig,
+      store.notice.includes('mend'),
+      store.assessment?.findings.some(({ check }) => check === 'part-gone'),
+    ]).toEqual([withFoot, false, false])
   })
   test('put on, undone, taken out of the catalogue, redone: it is still drawn, by its last data', async () => {
     server.parts = [tinyCamera, cube, foot]
@@ -358,14 +385,19 @@ describe('parts that are not there', () => {
     await useShelf().reload()
     await store.redo()
     expect(store.assessment?.assembly.byInstance.get('cube')?.part).toMatchObject({ id: 'own-foot', massG: 100 })
-    expect(store.assessment?.findings.find(({ check }) => check === 'part-gone')).toMatchObject({ message: 'taken-out' })
+    expect(store.assessment?.findings.find(({ check }) => check === 'part-gone')).toMatchObject({
+      message: 'taken-out',
+    })
   })
   test('nobody knows it any more: a block stands for it, one line says so, and it can be swapped', async () => {
     server.rig = withFoot
     const store = await open()
     expect(store.notice).toContain('“own-foot” is no longer known')
     expect(store.assessment?.assembly.placed.map(({ instance }) => instance.id)).toEqual(['camera', 'cube'])
-    expect(store.assessment?.findings.find(({ check }) => check === 'part-gone')).toMatchObject({ message: 'placeholder', level: 'risk' })
+    expect(store.assessment?.findings.find(({ check }) => check === 'part-gone')).toMatchObject({
+      message: 'placeholder',
+      level: 'risk',
+    })
     expect(store.apply([{ do: 'swap', instance: 'cube', partId: 'cube' }], 'swap')).toBe(true)
     expect(store.assessment?.findings.some(({ check }) => check === 'part-gone')).toBe(false)
   })

@@ -78,7 +78,8 @@ export const useRig = defineStore('rig', () => {
   const canRedo = computed(() => (history.value?.future.length ?? 0) > 0 || line.value.redo.length > 0)
 
   /**
-   * Takes a rig up from wherever it comes. An unknown part may have been made in another window: the catalogue is read anew once; what is
+   * Takes a rig up from wherever it comes. An unknown part may have been made in another window: the catalogue is read
+   * anew once; what is
    * still unknown is stood in for. What had to be mended is told.
    * @throws {Error} in words, when nothing can be made of it
    */
@@ -93,7 +94,9 @@ export const useRig = defineStore('rig', () => {
     const taken = adoptRig(given, known())
     if (!taken.ok) throw new Error(mendedWords.hopeless(taken.issues.map((issue) => refusal(issue, style.value))))
     const { rig: mended, catalogue, mended: issues } = taken.value
-    await shelfStore.standIn([...catalogue.gone].flatMap(([id, how]) => (how === 'placeholder' ? (catalogue.parts.get(id) ?? []) : [])))
+    await shelfStore.standIn(
+      [...catalogue.gone].flatMap(([id, how]) => (how === 'placeholder' ? (catalogue.parts.get(id) ?? []) : [])),
+    )
     if (issues.length > 0) notice.value = mendedWords.mended(issues, mended !== given)
     return mended
   }
@@ -182,7 +185,9 @@ export const useRig = defineStore('rig', () => {
     const now = rig.value
     if (!now) return
     const kept = keepDraft({ base: revision.value, rig: now })
-    if (!kept) notice.value = 'This browser has no room to keep the edit in case the page closes; it goes to storage in a moment.'
+    if (!kept)
+      notice.value =
+        'This browser has no room to keep the edit in case the page closes; it goes to storage in a moment.'
     if (saveState.value === 'conflict' || saveState.value === 'removed') return
     saveState.value = 'saving'
     clearTimeout(timer)
@@ -204,7 +209,11 @@ export const useRig = defineStore('rig', () => {
     notice.value = ''
     lastEdit.value = note.slice(0, 200)
     // One drag is one step: what it passed through on the way is not worth an undo each.
-    const goesOn = draggedBy !== '' && draggedBy === dragged && Date.now() - draggedAt < DRAG_PAUSE_MS && history.value.past.length > 0
+    const goesOn =
+      draggedBy !== '' &&
+      draggedBy === dragged &&
+      Date.now() - draggedAt < DRAG_PAUSE_MS &&
+      history.value.past.length > 0
     history.value = goesOn ? { ...history.value, present: edited.value } : step(history.value, edited.value)
     line.value = { ...line.value, redo: [] }
     ;[dragged, draggedAt] = [draggedBy, Date.now()]
@@ -220,7 +229,9 @@ export const useRig = defineStore('rig', () => {
     changed()
   }
 
-  /** Steps back or forward: first through what this window did, then through the revisions saved before it was opened. */
+  /**
+   * Steps back or forward: first through what this window did, then through the revisions saved before it was opened.
+   */
   const walk = async (way: 'undo' | 'redo'): Promise<void> => {
     const before = history.value
     if (!before) return
@@ -272,7 +283,8 @@ export const useRig = defineStore('rig', () => {
       return
     }
     clearTimeout(timer)
-    // What is still unsaved of the rig open till now goes off first; its draft stays in the browser until it has arrived.
+    // What is still unsaved of the rig open till now goes off first; its draft stays in the browser until it has
+    // arrived.
     if (rig.value && rig.value !== savedRig) void send()
     history.value = undefined
     theirs.value = undefined
@@ -321,7 +333,10 @@ export const useRig = defineStore('rig', () => {
 
   const copyId = (id: string): string => `${id.slice(0, 48)}-${Date.now().toString(36)}`
 
-  /** Puts this window's version on the shelf as a rig of its own and goes on with the other one here. @returns the copy's id */
+  /**
+   * Puts this window's version on the shelf as a rig of its own and goes on with the other one here. @returns the
+   * copy's id
+   */
   const keepBoth = async (): Promise<string | undefined> => {
     const mine = rig.value
     if (!mine || !theirs.value) return undefined
@@ -375,7 +390,8 @@ export const useRig = defineStore('rig', () => {
     if (data.id === rig.value?.id && data.revision > revision.value) void look()
   })
 
-  // What surrounds the rig may change under it, such as a part taken out in another window: then the rig is taken up anew.
+  // What surrounds the rig may change under it, such as a part taken out in another window: then the rig is taken up
+  // anew.
   watch(
     () => judged.value.trouble,
     async (trouble) => {

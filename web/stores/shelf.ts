@@ -28,7 +28,9 @@ export const useShelf = defineStore('shelf', () => {
   const pieces = shallowRef<readonly SavedPiece[]>([])
   const today = ref('')
   const money = shallowRef<PriceOverview>()
-  const prices = computed<ReadonlyMap<string, PriceView>>(() => new Map(money.value?.views.map((view) => [view.partId, view])))
+  const prices = computed<ReadonlyMap<string, PriceView>>(
+    () => new Map(money.value?.views.map((view) => [view.partId, view])),
+  )
   const weighed = computed(() => weighedOn(pieces.value.map(({ piece }) => piece)))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
   const terms = computed<Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>>(() => ({

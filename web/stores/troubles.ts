@@ -22,7 +22,10 @@ export const troubleOf = (error: unknown): Trouble => {
   return { words: error instanceof Error ? error.message : String(error), detail }
 }
 
-/** What could not be done and was caught nowhere else. The page goes on; what broke a whole screen is shown in its place. */
+/**
+ * What could not be done and was caught nowhere else. The page goes on; what broke a whole screen is shown in its
+ * place.
+ */
 export const useTroubles = defineStore('troubles', () => {
   const notes = shallowRef<readonly (Trouble & { readonly id: number })[]>([])
   const count = ref(0)

@@ -86,10 +86,15 @@ const turn = (around: number, over: number) => {
 const ray = new Raycaster()
 const pick = (event: MouseEvent) => {
   const { left, top } = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  ray.setFromCamera(new Vector2(((event.clientX - left) / width.value) * 2 - 1, 1 - ((event.clientY - top) / height.value) * 2), camera)
+  ray.setFromCamera(
+    new Vector2(((event.clientX - left) / width.value) * 2 - 1, 1 - ((event.clientY - top) / height.value) * 2),
+    camera,
+  )
   const hit = ray
     .intersectObjects(rig ? [rig] : [], true)
-    .find(({ object }) => object instanceof Mesh && (object.userData['instance'] ?? object.userData['point']) !== undefined)
+    .find(
+      ({ object }) => object instanceof Mesh && (object.userData['instance'] ?? object.userData['point']) !== undefined,
+    )
   const { point, instance } = (hit?.object.userData ?? {}) as { point?: string; instance?: string }
   if (point) bench.pickPoint(point)
   else if (instance) bench.pickPiece(instance)
@@ -129,9 +134,20 @@ watch(
   },
   { flush: 'post' },
 )
-watch([() => props.assessment, () => bench.pieceId, () => bench.pointKey, () => bench.showRooms, apartMm, () => settings.theme], rebuild, {
-  flush: 'post',
-})
+watch(
+  [
+    () => props.assessment,
+    () => bench.pieceId,
+    () => bench.pointKey,
+    () => bench.showRooms,
+    apartMm,
+    () => settings.theme,
+  ],
+  rebuild,
+  {
+    flush: 'post',
+  },
+)
 watch(() => props.assessment.assembly.setup.id, stepBack)
 </script>
 

@@ -36,7 +36,13 @@ export interface Palette {
 export const paletteOf = (element: Element): Palette => {
   const style = getComputedStyle(element)
   const read = (name: string) => style.getPropertyValue(name).trim() || '#888888'
-  return { look: (look) => read(`--d-${look}`), ink: read('--ink'), leaf: read('--leaf'), brick: read('--brick'), amber: read('--amber') }
+  return {
+    look: (look) => read(`--d-${look}`),
+    ink: read('--ink'),
+    leaf: read('--leaf'),
+    brick: read('--brick'),
+    amber: read('--amber'),
+  }
 }
 
 const ROUND = 36
@@ -44,7 +50,10 @@ const EDGE_DEG = 28
 
 const at = (v: Vec3): Vector3 => new Vector3(v[0], v[1], v[2])
 
-/** Where a unit shape of three has to go to become a placed one: a unit box, or a cylinder of radius and height 1 along y. */
+/**
+ * Where a unit shape of three has to go to become a placed one: a unit box, or a cylinder of radius and height 1 along
+ * y.
+ */
 export const matrixOf = (shape: Placed): Matrix4 => {
   const m = new Matrix4()
   if (shape.kind === 'box') {
@@ -78,7 +87,10 @@ const solidMesh = (shape: Placed, colour: string, line: string, instance: string
 const line = (points: readonly Vec3[], colour: string): Line =>
   new Line(new BufferGeometry().setFromPoints(points.map(at)), new LineBasicMaterial({ color: colour }))
 
-/** How far a piece stands off from the middle when the rig is drawn apart: along its joint, more the farther out it hangs. */
+/**
+ * How far a piece stands off from the middle when the rig is drawn apart: along its joint, more the farther out it
+ * hangs.
+ */
 export const apart = (piece: PlacedPart, byMm: number): Vec3 => {
   let shift: Vec3 = [0, 0, 0]
   for (let p: PlacedPart | undefined = piece; p?.host && p.joint; p = p.host) {
@@ -99,12 +111,18 @@ export interface SceneOptions {
 
 const pieceGroup = (piece: PlacedPart, palette: Palette, tone: string, options: SceneOptions): Group => {
   const group = new Group()
-  for (const { solid, shape } of piece.solids) group.add(solidMesh(shape, palette.look(solid.look ?? 'plain'), tone, piece.instance.id))
+  for (const { solid, shape } of piece.solids)
+    group.add(solidMesh(shape, palette.look(solid.look ?? 'plain'), tone, piece.instance.id))
   if (options.rooms)
     for (const room of piece.part.rooms)
       for (const { shape } of roomPoses(piece, room)) {
         const geometry = (shape.kind === 'box' ? box : round).clone().applyMatrix4(matrixOf(shape))
-        group.add(new Mesh(geometry, new MeshBasicMaterial({ color: palette.amber, transparent: true, opacity: 0.12, depthWrite: false })))
+        group.add(
+          new Mesh(
+            geometry,
+            new MeshBasicMaterial({ color: palette.amber, transparent: true, opacity: 0.12, depthWrite: false }),
+          ),
+        )
       }
   group.position.copy(at(apart(piece, options.apartMm)))
   return group
@@ -118,7 +136,9 @@ const leadTube = ({ points, cable, part, spareMm }: Run, palette: Palette): Mesh
   const curve = new CatmullRomCurve3(points.map(at), false, 'catmullrom', 0.12)
   const mesh = new Mesh(
     new TubeGeometry(curve, TUBE_STEPS, cable.thickMm / 2, TUBE_SIDES),
-    new MeshLambertMaterial({ color: spareMm < 0 ? palette.brick : cable.carries.includes('power') ? palette.leaf : palette.look('knob') }),
+    new MeshLambertMaterial({
+      color: spareMm < 0 ? palette.brick : cable.carries.includes('power') ? palette.leaf : palette.look('knob'),
+    }),
   )
   mesh.userData['lead'] = part.name
   return mesh
@@ -146,14 +166,27 @@ const pointMark = (point: Point, palette: Palette, options: SceneOptions): Mesh 
 /** Everything on the turntable: the placed parts, the centre of mass, the plumb line from the palm. */
 export const buildScene = (assessment: Assessment, palette: Palette, options: SceneOptions): Group => {
   const scene = new Group()
-  const stopped = new Set(assessment.findings.filter(({ level }) => level === 'stop').flatMap(({ parts }) => parts.slice(0, 1)))
+  const stopped = new Set(
+    assessment.findings.filter(({ level }) => level === 'stop').flatMap(({ parts }) => parts.slice(0, 1)),
+  )
   for (const piece of assessment.assembly.placed) {
     const id = piece.instance.id
-    scene.add(pieceGroup(piece, palette, id === options.picked ? palette.amber : stopped.has(id) ? palette.brick : palette.ink, options))
+    scene.add(
+      pieceGroup(
+        piece,
+        palette,
+        id === options.picked ? palette.amber : stopped.has(id) ? palette.brick : palette.ink,
+        options,
+      ),
+    )
   }
-  if (options.leads && options.apartMm === 0) for (const run of assessment.facts.leads) scene.add(leadTube(run, palette))
+  if (options.leads && options.apartMm === 0)
+    for (const run of assessment.facts.leads) scene.add(leadTube(run, palette))
   for (const point of assessment.points) if (point.open) scene.add(pointMark(point, palette, options))
-  const centre = new Mesh(new SphereGeometry(6, 20, 14), new MeshBasicMaterial({ color: palette.ink, depthTest: false }))
+  const centre = new Mesh(
+    new SphereGeometry(6, 20, 14),
+    new MeshBasicMaterial({ color: palette.ink, depthTest: false }),
+  )
   centre.position.copy(at(assessment.mass.centre))
   centre.renderOrder = 2
   scene.add(centre)

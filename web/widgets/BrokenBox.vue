@@ -34,18 +34,23 @@ const lastGood = () =>
     // Judging revisions takes all the rules there are: they come when they are needed, not with every page.
     const { backToGood } = await import('../stores/rescue.ts')
     const found = await backToGood(props.rigId, shelf.shelf)
-    if (found === undefined) trouble.value = 'None of the last revisions can be laid out. Take the rig out as a file; it holds everything.'
+    if (found === undefined)
+      trouble.value = 'None of the last revisions can be laid out. Take the rig out as a file; it holds everything.'
     else emit('again')
   })
 const goBack = (revision: number) =>
   attempt(async () => {
     if (!props.rigId) return
-    const [{ rig }, { revisions }] = await Promise.all([api.revision(props.rigId, revision), api.revisions(props.rigId)])
+    const [{ rig }, { revisions }] = await Promise.all([
+      api.revision(props.rigId, revision),
+      api.revisions(props.rigId),
+    ])
     await api.save(rig, revisions[0]?.revision ?? revision, `back to revision ${revision}`, { same: revision })
     emit('again')
   })
 const saveDraft = () =>
-  draft.value && save(`${draft.value.rig.id}.unsaved.json`, JSON.stringify(draft.value.rig, null, 2), 'application/json')
+  draft.value &&
+  save(`${draft.value.rig.id}.unsaved.json`, JSON.stringify(draft.value.rig, null, 2), 'application/json')
 </script>
 
 <template>
@@ -53,7 +58,9 @@ const saveDraft = () =>
     <h1 id="broken-title" class="text-xl font-semibold">{{ title }}</h1>
     <p class="mt-2">{{ words }}</p>
     <p class="mt-2 text-soft">
-      Nothing is lost. Every edit that was saved is in the history{{ draft ? ', and the last one, unsaved, is kept in this browser' : '' }}.
+      Nothing is lost. Every edit that was saved is in the history{{
+        draft ? ', and the last one, unsaved, is kept in this browser' : ''
+      }}.
     </p>
     <div class="mt-5 flex flex-wrap gap-2">
       <button class="btn btn-do" @click="$emit('again')">Try again</button>
@@ -66,10 +73,14 @@ const saveDraft = () =>
       <RouterLink to="/" class="btn">To the shelf</RouterLink>
     </div>
     <p v-if="trouble" class="mt-4 text-brick">{{ trouble }}</p>
-    <div v-if="showHistory && rigId" class="mt-5 flex flex-col border-t border-line"><HistoryList :rig-id="rigId" @back="goBack" /></div>
+    <div v-if="showHistory && rigId" class="mt-5 flex flex-col border-t border-line">
+      <HistoryList :rig-id="rigId" @back="goBack" />
+    </div>
     <details v-if="detail" class="mt-6">
       <summary class="label cursor-pointer">For whoever mends the program</summary>
-      <pre class="mt-2 max-h-60 overflow-auto rounded-lg border border-line p-3 text-[12px] whitespace-pre-wrap">{{ detail }}</pre>
+      <pre class="mt-2 max-h-60 overflow-auto rounded-lg border border-line p-3 text-[12px] whitespace-pre-wrap">{{
+        detail
+      }}</pre>
     </details>
   </section>
 </template>

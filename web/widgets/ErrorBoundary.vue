@@ -9,7 +9,9 @@ const troubles = useTroubles()
 const broken = shallowRef<Trouble>()
 const tries = ref(0)
 
-/** Where an error leaves nothing to be shown: while a screen is set up, drawn or updated. Built, Vue says it by number. */
+/**
+ * Where an error leaves nothing to be shown: while a screen is set up, drawn or updated. Built, Vue says it by number.
+ */
 const OF_THE_SCREEN = /setup function|render function|component update|async component loader|#runtime-(?:0|1|13|15)$/
 
 onErrorCaptured((error, _instance, info) => {

@@ -27,7 +27,9 @@ watch([() => props.rigId, () => props.present], () => void read(), { immediate: 
 const keepName = async (revision: number) => {
   try {
     await api.nameRevision(props.rigId, revision, name.value.trim() || null)
-    entries.value = entries.value.map((one) => (one.revision === revision ? { ...one, name: name.value.trim() || null } : one))
+    entries.value = entries.value.map((one) =>
+      one.revision === revision ? { ...one, name: name.value.trim() || null } : one,
+    )
     naming.value = 0
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'The name could not be kept.'
@@ -68,7 +70,11 @@ const ago = (moment: string) => formatDistanceToNow(new Date(moment), { addSuffi
           <button class="btn py-0.5" type="submit">Keep</button>
         </form>
         <template v-else>
-          <button class="btn px-2 py-0.5" :title="`Name revision ${entry.revision}, so that it always stays`" @click="startNaming(entry)">
+          <button
+            class="btn px-2 py-0.5"
+            :title="`Name revision ${entry.revision}, so that it always stays`"
+            @click="startNaming(entry)"
+          >
             {{ entry.name ? 'Rename' : 'Name it' }}
           </button>
           <span v-if="entry.revision === newest" class="label self-center">as it is now</span>

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { CategoryScale, Chart as ChartJs, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
+import {
+  CategoryScale,
+  Chart as ChartJs,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js'
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { money } from '../wording.ts'

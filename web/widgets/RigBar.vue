@@ -13,15 +13,20 @@ const store = useRig()
   <TopBar>
     <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
       <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
-      <RouterLink v-if="store.rig" :to="{ name: 'bench', params: { id: store.rig.id } }" class="truncate font-semibold hover:underline">{{
-        store.rig.name
-      }}</RouterLink>
+      <RouterLink
+        v-if="store.rig"
+        :to="{ name: 'bench', params: { id: store.rig.id } }"
+        class="truncate font-semibold hover:underline"
+        >{{ store.rig.name }}</RouterLink
+      >
       <span class="text-soft">/ {{ here }}</span>
     </nav>
     <template #end>
       <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>
       <button class="btn" :disabled="!store.canUndo" @click="void store.undo()">Undo</button>
-      <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }">To the bench</RouterLink>
+      <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }"
+        >To the bench</RouterLink
+      >
     </template>
   </TopBar>
   <RigNotices />

@@ -33,8 +33,8 @@ const take = () => attempt(() => store.takeTheirs(), 'It could not be opened.')
   >
     <p>
       <strong>Another window saved this rig</strong>
-      {{ formatDistanceToNow(new Date(store.theirs.updatedAt), { addSuffix: true }) }} (revision {{ store.theirs.revision }}) while you had
-      something unsaved. Nothing is lost: choose which version goes on.
+      {{ formatDistanceToNow(new Date(store.theirs.updatedAt), { addSuffix: true }) }} (revision
+      {{ store.theirs.revision }}) while you had something unsaved. Nothing is lost: choose which version goes on.
       <span v-if="trouble" class="text-brick">{{ trouble }}</span>
     </p>
     <span class="ml-auto flex gap-2">
@@ -49,7 +49,8 @@ const take = () => attempt(() => store.takeTheirs(), 'It could not be opened.')
     role="alert"
   >
     <p>
-      <strong>This rig was taken off the shelf in another window.</strong> What you see here is whole, and its history stays.
+      <strong>This rig was taken off the shelf in another window.</strong> What you see here is whole, and its history
+      stays.
       <span v-if="trouble" class="text-brick">{{ trouble }}</span>
     </p>
     <span class="ml-auto flex gap-2">
@@ -57,12 +58,24 @@ const take = () => attempt(() => store.takeTheirs(), 'It could not be opened.')
       <button class="btn" @click="asNew">Save it as a new rig</button>
     </span>
   </div>
-  <p v-else-if="store.saveState === 'waiting'" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="status" data-testid="waiting">
+  <p
+    v-else-if="store.saveState === 'waiting'"
+    class="border-b border-line bg-blossom-tint px-4 py-1.5"
+    role="status"
+    data-testid="waiting"
+  >
     {{ store.waitingFor }}
   </p>
-  <p v-if="store.notice" class="flex items-start gap-3 border-b border-line bg-leaf-tint px-4 py-1.5" role="status" data-testid="notice">
+  <p
+    v-if="store.notice"
+    class="flex items-start gap-3 border-b border-line bg-leaf-tint px-4 py-1.5"
+    role="status"
+    data-testid="notice"
+  >
     <span>{{ store.notice }}</span>
-    <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="store.notice = ''"><X class="size-3.5" /></button>
+    <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="store.notice = ''">
+      <X class="size-3.5" />
+    </button>
   </p>
   <p v-if="store.refused" class="border-b border-line bg-blossom-tint px-4 py-1.5" role="alert">{{ store.refused }}</p>
 </template>

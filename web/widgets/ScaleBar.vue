@@ -14,7 +14,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ ask: [] }>()
 
-const tone = computed(() => ({ good: 'var(--leaf)', look: 'var(--amber)', over: 'var(--brick)', none: 'var(--soft)' })[props.state])
+const tone = computed(
+  () => ({ good: 'var(--leaf)', look: 'var(--amber)', over: 'var(--brick)', none: 'var(--soft)' })[props.state],
+)
 /** Over the cap the whole bar is what is there, and a gap marks where the cap was. */
 const within = computed(() => `${Math.max(0, props.share > 1 ? 1 / props.share : props.share) * 100}%`)
 const beyond = computed(() => `${props.share > 1 ? (1 - 1 / props.share) * 100 : 0}%`)
@@ -34,17 +36,25 @@ const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', 
   >
     <div class="flex items-baseline">
       <span class="label">{{ label }}</span>
-      <span class="fig ml-auto text-[17px] leading-tight" :style="{ color: state === 'look' || state === 'over' ? tone : 'inherit' }">{{
-        figure
-      }}</span>
-      <span v-if="unit" class="ml-1 text-[12px]" :style="{ color: state === 'look' || state === 'over' ? tone : 'inherit' }">{{
-        unit
-      }}</span>
+      <span
+        class="fig ml-auto text-[17px] leading-tight"
+        :style="{ color: state === 'look' || state === 'over' ? tone : 'inherit' }"
+        >{{ figure }}</span
+      >
+      <span
+        v-if="unit"
+        class="ml-1 text-[12px]"
+        :style="{ color: state === 'look' || state === 'over' ? tone : 'inherit' }"
+        >{{ unit }}</span
+      >
       <span v-if="of" class="label tight ml-1.5">{{ of }}</span>
       <span v-if="word" class="sr-only">, {{ word }}</span>
     </div>
     <div class="mt-0.5 flex h-[7px] overflow-hidden rounded-[2px] bg-track" aria-hidden="true">
-      <div class="h-full transition-[width] duration-200" :style="{ width: within, background: tone, opacity: share > 1 ? 0.45 : 1 }" />
+      <div
+        class="h-full transition-[width] duration-200"
+        :style="{ width: within, background: tone, opacity: share > 1 ? 0.45 : 1 }"
+      />
       <div v-if="share > 1" class="h-full border-l-2 border-card" :style="{ width: beyond, background: tone }" />
     </div>
   </component>

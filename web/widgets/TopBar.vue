@@ -7,7 +7,9 @@ const settings = useSettings()
 </script>
 
 <template>
-  <header class="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 max-[640px]:py-1.5">
+  <header
+    class="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 max-[640px]:py-1.5"
+  >
     <RouterLink to="/" class="flex items-center gap-2 text-[16px] font-bold" aria-label="Zucchini, to the shelf">
       <svg viewBox="0 0 24 24" class="size-5 text-leaf" aria-hidden="true">
         <path
@@ -17,14 +19,25 @@ const settings = useSettings()
           stroke-width="1.7"
           stroke-linejoin="round"
         />
-        <path d="M3.5 20.5C6 15.5 9.5 12 15 9.5" fill="none" stroke="currentColor" stroke-width="1.7" stroke-linecap="round" />
+        <path
+          d="M3.5 20.5C6 15.5 9.5 12 15 9.5"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="1.7"
+          stroke-linecap="round"
+        />
       </svg>
       Zucchini
     </RouterLink>
     <slot />
     <div class="ml-auto flex items-center gap-1.5">
       <slot name="end" />
-      <RouterLink to="/how-i-work" class="btn px-1.5" title="How I work: limits, seconds, strength" aria-label="How I work">
+      <RouterLink
+        to="/how-i-work"
+        class="btn px-1.5"
+        title="How I work: limits, seconds, strength"
+        aria-label="How I work"
+      >
         <SlidersHorizontal class="size-4" aria-hidden="true" />
       </RouterLink>
       <button
@@ -32,7 +45,9 @@ const settings = useSettings()
         :title="settings.units === 'metric' ? 'Show ounces and inches' : 'Show grams and millimetres'"
         @click="settings.turnUnits()"
       >
-        <Ruler class="size-4" aria-hidden="true" /><span class="tight">{{ settings.units === 'metric' ? 'mm' : 'in' }}</span>
+        <Ruler class="size-4" aria-hidden="true" /><span class="tight">{{
+          settings.units === 'metric' ? 'mm' : 'in'
+        }}</span>
       </button>
       <button
         class="btn px-1.5"

@@ -6,7 +6,10 @@ const troubles = useTroubles()
 </script>
 
 <template>
-  <ul v-if="troubles.notes.length" class="fixed bottom-3 left-1/2 z-40 flex w-[min(640px,92vw)] -translate-x-1/2 flex-col gap-2">
+  <ul
+    v-if="troubles.notes.length"
+    class="fixed bottom-3 left-1/2 z-40 flex w-[min(640px,92vw)] -translate-x-1/2 flex-col gap-2"
+  >
     <li
       v-for="note in troubles.notes"
       :key="note.id"
@@ -15,9 +18,12 @@ const troubles = useTroubles()
       data-testid="trouble"
     >
       <p class="min-w-0">
-        <strong>That could not be done.</strong> {{ note.words }} <span class="text-soft">Nothing is lost; everything else goes on.</span>
+        <strong>That could not be done.</strong> {{ note.words }}
+        <span class="text-soft">Nothing is lost; everything else goes on.</span>
       </p>
-      <button class="btn ml-auto px-1.5" aria-label="Put this note away" @click="troubles.drop(note.id)"><X class="size-4" /></button>
+      <button class="btn ml-auto px-1.5" aria-label="Put this note away" @click="troubles.drop(note.id)">
+        <X class="size-4" />
+      </button>
     </li>
   </ul>
 </template>

@@ -50,7 +50,11 @@ test('a screen that breaks is replaced by words and ways on, and can be tried ag
   const { wrapper } = await around(Screen)
   expect(wrapper.text()).toContain('planted in drawing')
   expect(wrapper.text()).toContain('Nothing is lost')
-  expect(wrapper.findAll('button').map((button) => button.text())).toEqual(['Try again', 'Open the last good revision', 'History'])
+  expect(wrapper.findAll('button').map((button) => button.text())).toEqual([
+    'Try again',
+    'Open the last good revision',
+    'History',
+  ])
   expect(wrapper.find('a[download]').attributes('href')).toBe('/api/rigs/tiny/file')
   breaks.value = false
   await wrapper.find('button').trigger('click')
@@ -75,7 +79,10 @@ test('a press that fails leaves the screen and is told in a note', async () => {
 })
 
 test('words for what nobody caught: refusals as they are, a lost connection, a page that does not load', () => {
-  expect(troubleOf(new ApiRefusal(409, 'part-owned', 'It is owned.', {}))).toEqual({ words: 'It is owned.', detail: 'part-owned' })
+  expect(troubleOf(new ApiRefusal(409, 'part-owned', 'It is owned.', {}))).toEqual({
+    words: 'It is owned.',
+    detail: 'part-owned',
+  })
   expect(troubleOf(new TypeError('Failed to fetch')).words).toContain('does not answer')
   expect(troubleOf(new Error('error loading dynamically imported module')).words).toContain('Reload')
   expect(troubleOf('just a text').words).toBe('just a text')

@@ -98,7 +98,10 @@ const bench = {
   plugs(rig: Rig, setup: string, instance: string, socket: string): readonly LeadLine[] {
     return plugsFor(rig, setup, instance, socket, shelf)
   },
-  /** The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an older one. */
+  /**
+   * The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an
+   * older one.
+   */
   async cures(rig: Rig, setup: string): Promise<readonly (readonly Cure[])[] | undefined> {
     const turn = ++curing
     const before = assessed(rig, setup)

@@ -7,7 +7,10 @@ let worker: Remote<BenchWorker> | undefined
 /** What the worker has to know before its first question; nobody starts it only to be told. */
 let around: Around | undefined
 
-/** Tells the bench's worker what surrounds the rigs. Parts left out: those it was told before. What is told arrives before any later question. */
+/**
+ * Tells the bench's worker what surrounds the rigs. Parts left out: those it was told before. What is told arrives
+ * before any later question.
+ */
 export const tellBench = (...now: Around): void => {
   const [parts, owned, prices, terms, gone, placeholders] = now
   if (worker) void worker.setShelf(...now)
@@ -17,7 +20,9 @@ export const tellBench = (...now: Around): void => {
 /** The bench's worker, started when it is first asked something. */
 export const benchWorker = (): Remote<BenchWorker> => {
   if (worker) return worker
-  worker = wrap<BenchWorker>(new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module', name: 'bench' }))
+  worker = wrap<BenchWorker>(
+    new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module', name: 'bench' }),
+  )
   if (around) void worker.setShelf(...around)
   around = undefined
   return worker

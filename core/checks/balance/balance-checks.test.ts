@@ -21,10 +21,23 @@ const deg = (offMm: number) => (Math.atan2(offMm, 100) * 180) / Math.PI
 
 testCheck(hangRoll, {
   speaks: [
-    { name: 'palm 10 mm right of the centre', message: 'leans', level: 'hint', numbers: { rollDeg: deg(10), offMm: 10 }, ...held(10) },
+    {
+      name: 'palm 10 mm right of the centre',
+      message: 'leans',
+      level: 'hint',
+      numbers: { rollDeg: deg(10), offMm: 10 },
+      ...held(10),
+    },
     { name: 'palm 20 mm left of it', message: 'leans', level: 'risk', numbers: { rollDeg: deg(20) }, ...held(-20) },
   ],
-  silent: [{ name: 'exactly three degrees', message: 'upright', numbers: { rollDeg: 3 }, ...held(100 * Math.tan((3 * Math.PI) / 180)) }],
+  silent: [
+    {
+      name: 'exactly three degrees',
+      message: 'upright',
+      numbers: { rollDeg: 3 },
+      ...held(100 * Math.tan((3 * Math.PI) / 180)),
+    },
+  ],
 })
 
 /** A plate under the camera, `longMm` from front to back, with a block of 1 kg `aheadMm` in front. */
@@ -48,7 +61,10 @@ const lens = (massG: number, aheadMm: number, more = {}) =>
     ...more,
   })
 const standing = (longMm: number, aheadMm: number) =>
-  tinyRig([plate(longMm), lens(1000, aheadMm)], [on('plate', 'seat', 'camera', 'seat'), on('lens', 'bayonet', 'camera', 'lens')])
+  tinyRig(
+    [plate(longMm), lens(1000, aheadMm)],
+    [on('plate', 'seat', 'camera', 'seat'), on('lens', 'bayonet', 'camera', 'lens')],
+  )
 
 // Camera 1 kg at z 0, lens 1 kg at z -30 - ahead: the centre lies (30 + ahead) / 2 ahead of the plate's middle.
 testCheck(standsCrooked, {
@@ -89,10 +105,16 @@ const legs = tinyPart({
   under: { kind: 'legs', feetMm: 400 },
   mounts: [plug('screw', 'thread-1/4', { out: [0, 1, 0] })],
 })
-const footed = lens(4000, 60, { mounts: [...lens(1, 0).mounts, socket('foot', 'thread-1/4', [0, -30, -60], [0, -1, 0])] })
+const footed = lens(4000, 60, {
+  mounts: [...lens(1, 0).mounts, socket('foot', 'thread-1/4', [0, -30, -60], [0, -1, 0])],
+})
 const onLensFoot = tinyRig(
   [footed, brick, legs],
-  [on('lens', 'bayonet', 'camera', 'lens'), on('brick', 'screw', 'camera', 'hole'), on('legs', 'screw', 'lens', 'foot')],
+  [
+    on('lens', 'bayonet', 'camera', 'lens'),
+    on('brick', 'screw', 'camera', 'hole'),
+    on('legs', 'screw', 'lens', 'foot'),
+  ],
   { setup: { support: 'tripod' } },
 )
 const atLimitMm = (1 / (1 * GRAVITY)) * 1000
@@ -114,7 +136,13 @@ testCheck(mountMoment, {
       parts: ['lens'],
       ...onMount(1200, 100),
     },
-    { name: '2.5 kg 100 mm ahead: 2.45 N m', message: 'grave', level: 'risk', numbers: { momentNm: 2.4516625 }, ...onMount(2500, 100) },
+    {
+      name: '2.5 kg 100 mm ahead: 2.45 N m',
+      message: 'grave',
+      level: 'risk',
+      numbers: { momentNm: 2.4516625 },
+      ...onMount(2500, 100),
+    },
     {
       name: 'the same where the camera’s maker allows 2.4 N m',
       message: 'harm',
@@ -152,12 +180,19 @@ const foot = tinyPart({
   solids: [{ kind: 'box', centre: [0, -5, 0], size: [40, 10, 40], matter: 'body' }],
   centre: [0, -5, 0],
   fits: ['tiny'],
-  mounts: [plug('seat', 'body', { out: [0, 1, 0] }), socket('dovetail', 'dovetail-38', [0, -10, 0], [0, -1, 0], { lengthMm: 40 })],
+  mounts: [
+    plug('seat', 'body', { out: [0, 1, 0] }),
+    socket('dovetail', 'dovetail-38', [0, -10, 0], [0, -1, 0], { lengthMm: 40 }),
+  ],
 })
 const onHead = (limitG: number, extra: ReturnType<typeof head>[] = [], more: Partial<Part> = {}) =>
-  tinyRig([{ ...foot, ...more }, head('head', limitG)], [on('foot', 'seat', 'camera', 'seat'), on('head', 'clamp', 'foot', 'dovetail')], {
-    extra,
-  })
+  tinyRig(
+    [{ ...foot, ...more }, head('head', limitG)],
+    [on('foot', 'seat', 'camera', 'seat'), on('head', 'clamp', 'foot', 'dovetail')],
+    {
+      extra,
+    },
+  )
 
 testCheck(overPayload, {
   speaks: [
@@ -181,20 +216,32 @@ testCheck(overPayload, {
       ...onHead(1100, [], { massG: 0, unknown: ['massG'] }),
     },
   ],
-  silent: [{ name: 'exactly its rating', message: 'within', numbers: { payloadG: 1100, limitG: 1100 }, ...onHead(1100) }],
+  silent: [
+    { name: 'exactly its rating', message: 'within', numbers: { payloadG: 1100, limitG: 1100 }, ...onHead(1100) },
+  ],
 })
 
 const load = (massG: number) =>
-  tinyRig([tinyPart({ id: 'load', massG, mounts: [plug('foot', 'thread-1/4', { limitG: 400 })] })], [on('load', 'foot', 'camera', 'hole')])
+  tinyRig(
+    [tinyPart({ id: 'load', massG, mounts: [plug('foot', 'thread-1/4', { limitG: 400 })] })],
+    [on('load', 'foot', 'camera', 'hole')],
+  )
 
 /** 100 g whose centre lies so far beside a joint that holds 0.05 N m. */
 const reaching = (outMm: number) =>
   tinyRig(
-    [tinyPart({ id: 'reach', centre: [outMm, 10, 0], mounts: [plug('foot', 'thread-1/4', { momentNm: 0.05, limitG: 500 })] })],
+    [
+      tinyPart({
+        id: 'reach',
+        centre: [outMm, 10, 0],
+        mounts: [plug('foot', 'thread-1/4', { momentNm: 0.05, limitG: 500 })],
+      }),
+    ],
     [on('reach', 'foot', 'camera', 'hole')],
   )
 
-const cubeOf = (massG: number, screws = 1) => tinyPart({ id: 'cube', massG, mounts: [plug('foot', 'thread-1/4', { screws })] })
+const cubeOf = (massG: number, screws = 1) =>
+  tinyPart({ id: 'cube', massG, mounts: [plug('foot', 'thread-1/4', { screws })] })
 
 /** The camera with something heavy on top, on a 44 g plate by one screw, on a head. */
 const standingOnPlate = (onTopG: number) =>
@@ -212,10 +259,16 @@ const standingOnPlate = (onTopG: number) =>
       head('head', 8000),
       tinyPart({ id: 'load', massG: onTopG, mounts: [plug('foot', 'shoe-cold', { limitG: 9000 })] }),
     ],
-    [on('plate', 'screw', 'camera', 'tripod'), on('head', 'clamp', 'plate', 'dovetail'), on('load', 'foot', 'camera', 'shoe')],
+    [
+      on('plate', 'screw', 'camera', 'tripod'),
+      on('head', 'clamp', 'plate', 'dovetail'),
+      on('load', 'foot', 'camera', 'shoe'),
+    ],
     {
       setup: { support: 'tripod' },
-      extra: [{ ...tinyCamera, mounts: [...tinyCamera.mounts, socket('tripod', 'thread-1/4', [0, -40, 0], [0, -1, 0])] }],
+      extra: [
+        { ...tinyCamera, mounts: [...tinyCamera.mounts, socket('tripod', 'thread-1/4', [0, -40, 0], [0, -1, 0])] },
+      ],
     },
   )
 
@@ -261,8 +314,18 @@ testCheck(jointOverload, {
       numbers: { carriedG: 6000, limitG: 6000 },
       ...tinyRig([cubeOf(6000, 2)], [on('cube', 'foot', 'camera', 'hole')]),
     },
-    { name: 'a plate under 3,000 g on a tripod', message: 'within', numbers: { carriedG: 3000, limitG: 3000 }, ...standingOnPlate(2000) },
+    {
+      name: 'a plate under 3,000 g on a tripod',
+      message: 'within',
+      numbers: { carriedG: 3000, limitG: 3000 },
+      ...standingOnPlate(2000),
+    },
     { name: 'exactly its rating', message: 'within', numbers: { carriedG: 400, limitG: 400 }, ...load(400) },
-    { name: 'exactly the moment it holds', message: 'steady', numbers: { momentNm: 0.05 }, ...reaching(50 / (0.1 * GRAVITY)) },
+    {
+      name: 'exactly the moment it holds',
+      message: 'steady',
+      numbers: { momentNm: 0.05 },
+      ...reaching(50 / (0.1 * GRAVITY)),
+    },
   ],
 })

@@ -21,7 +21,11 @@ testCheck(massUnknown, {
   ],
   silent: [
     { name: 'weighed', message: 'known', ...tinyRig([cube('cube')], [onHole]) },
-    { name: 'unweighed, and in the bag', message: 'known', ...tinyRig([cube('cube', { massG: 0, unknown: ['massG'] })], []) },
+    {
+      name: 'unweighed, and in the bag',
+      message: 'known',
+      ...tinyRig([cube('cube', { massG: 0, unknown: ['massG'] })], []),
+    },
   ],
 })
 

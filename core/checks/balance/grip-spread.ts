@@ -11,7 +11,8 @@ export const gripSpread = defineCheck<Facts, { wideMm: number }>({
   title: 'Hands too close together',
   why: 'Two fists side by side shake like one; a hand’s breadth more and the horizon stays.',
   level: 'hint',
-  source: 'A millimetre of tremor in each hand turns the rig by 1.4 mm / spread: 0.6 degrees at 140 mm, more on anything narrower.',
+  source:
+    'A millimetre of tremor in each hand turns the rig by 1.4 mm / spread: 0.6 degrees at 140 mm, more on anything narrower.',
   options: z.object({ wideMm: z.number().positive() }),
   defaults: { wideMm: 140 },
   needs: ['hands'],

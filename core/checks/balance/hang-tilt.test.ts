@@ -12,7 +12,11 @@ const handle = (backMm: number, upMm = 60, travelMm = 0) =>
     massG: 1e-9,
     grips: [{ kind: 'top', at: [0, upMm, backMm] }],
     mounts: [
-      plug('foot', 'thread-1/4-pin', travelMm ? { travel: { along: [0, 0, -1], minMm: -travelMm, maxMm: travelMm, stepMm: 1 } } : {}),
+      plug(
+        'foot',
+        'thread-1/4-pin',
+        travelMm ? { travel: { along: [0, 0, -1], minMm: -travelMm, maxMm: travelMm, stepMm: 1 } } : {},
+      ),
     ],
   })
 const held = (backMm: number, upMm?: number, travelMm?: number) =>
@@ -48,6 +52,10 @@ testCheck(hangTilt, {
 })
 
 test('on a tripod nothing hangs', () => {
-  const { rig, shelf } = tinyRig([handle(20)], [on('handle', 'foot', 'camera', 'pinned')], { setup: { support: 'tripod' } })
-  expect(hangTilt.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))).toEqual([])
+  const { rig, shelf } = tinyRig([handle(20)], [on('handle', 'foot', 'camera', 'pinned')], {
+    setup: { support: 'tripod' },
+  })
+  expect(
+    hangTilt.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf)),
+  ).toEqual([])
 })

@@ -32,7 +32,8 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }>(
     const numbers = { tiltDeg, goodDeg, riskDeg, offMm: Math.abs(hang.aheadMm), overMm: -hang.underMm }
     const names = { handle: hang.handle.part.name }
     const parts = [hang.handle.instance.id]
-    if (hang.underMm <= 0) return { group: 'speaks', message: 'over', level: 'risk', numbers, names, parts, at: hang.grip }
+    if (hang.underMm <= 0)
+      return { group: 'speaks', message: 'over', level: 'risk', numbers, names, parts, at: hang.grip }
     if (!exceeds(tiltDeg, goodDeg)) return { group: 'silent', message: 'level', numbers, names }
     return {
       group: 'speaks',
@@ -52,7 +53,9 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }>(
         text: 'slide {part} {byMm} {way}, leaves {leftDeg}',
         numbers: { byMm: Math.abs(cure.byMm), leftDeg: Math.abs(cure.tiltDeg) },
         names: { part: cure.piece.part.name, way: wayName(scale(slideWay(cure.piece) ?? zero, Math.sign(cure.byMm))) },
-        commands: [{ do: 'set', setup: facts.assembly.setup.id, instance: cure.piece.instance.id, slideMm: cure.slideMm }],
+        commands: [
+          { do: 'set', setup: facts.assembly.setup.id, instance: cure.piece.instance.id, slideMm: cure.slideMm },
+        ],
       },
     ]
   },

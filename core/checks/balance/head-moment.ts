@@ -35,7 +35,14 @@ export const headMoment = defineCheck<Facts, object>({
       inHandG: mass.inHandG,
     }
     return exceeds(numbers.momentNm, numbers.ratedNm)
-      ? { group: 'speaks', message: 'over', names, numbers, parts: onPlate ? [onPlate.stand.instance.id] : [], at: onPlate?.at }
+      ? {
+          group: 'speaks',
+          message: 'over',
+          names,
+          numbers,
+          parts: onPlate ? [onPlate.stand.instance.id] : [],
+          at: onPlate?.at,
+        }
       : { group: 'silent', message: 'holds', names, numbers }
   },
   remedies: (facts) => {

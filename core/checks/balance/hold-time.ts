@@ -18,16 +18,30 @@ export const holdTime = defineCheck<Facts, { takeMinutes: number; riskMinutes: n
   needs: ['mass'],
   limit: { measured: 'lacksMinutes', allowed: 'allowedMinutes' },
   messages: {
-    speaks: { tires: 'Held still for about {heldMinutes}, by estimate. A take wants {takeMinutes}; rest between takes.' },
+    speaks: {
+      tires: 'Held still for about {heldMinutes}, by estimate. A take wants {takeMinutes}; rest between takes.',
+    },
     silent: { holds: 'Can be held through a take.' },
     cannotTell: {},
   },
   subjects: (facts) => (isPosture(facts.assembly.setup.support) ? [facts] : []),
   judge: ({ mass, assembly: { setup }, shelf }, _, { takeMinutes, riskMinutes }) => {
     const heldMinutes = isPosture(setup.support) ? holdMinutes(mass.inHandG, setup.support, shelf.operator) : Infinity
-    const numbers = { heldMinutes, takeMinutes, riskMinutes, lacksMinutes: takeMinutes - heldMinutes, allowedMinutes: 0 }
+    const numbers = {
+      heldMinutes,
+      takeMinutes,
+      riskMinutes,
+      lacksMinutes: takeMinutes - heldMinutes,
+      allowedMinutes: 0,
+    }
     if (!exceeds(takeMinutes, heldMinutes)) return { group: 'silent', message: 'holds', numbers }
-    return { group: 'speaks', message: 'tires', level: exceeds(riskMinutes, heldMinutes) ? 'risk' : 'hint', numbers, at: mass.centre }
+    return {
+      group: 'speaks',
+      message: 'tires',
+      level: exceeds(riskMinutes, heldMinutes) ? 'risk' : 'hint',
+      numbers,
+      at: mass.centre,
+    }
   },
   remedies: (facts) =>
     firstOf(

@@ -21,9 +21,10 @@ export const massUnknown = defineCheck<Unweighed, object>({
   },
   // Of a part nobody knows at all, more is said elsewhere.
   subjects: ({ assembly, leads, shelf }) =>
-    [...assembly.placed.filter(inHand), ...leads.map(({ link, part }) => ({ instance: { id: link.cable }, part }))].filter(
-      ({ part }) => shelf.catalogue.gone.get(part.id) !== 'placeholder',
-    ),
+    [
+      ...assembly.placed.filter(inHand),
+      ...leads.map(({ link, part }) => ({ instance: { id: link.cable }, part })),
+    ].filter(({ part }) => shelf.catalogue.gone.get(part.id) !== 'placeholder'),
   judge: ({ instance, part }, { mass }) => {
     const names = { part: part.name }
     return mass.unknown.some((one) => one.instance.id === instance.id)

@@ -23,7 +23,9 @@ export const overMass = defineCheck<Facts, object>({
   messages: {
     speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; {capG} is allowed.' },
     silent: { within: '{inHandG} in the hand of {capG} allowed.' },
-    cannotTell: { unweighed: 'At least {inHandG} in the hand of {capG} allowed. Nobody knows what {part} weighs; weigh it.' },
+    cannotTell: {
+      unweighed: 'At least {inHandG} in the hand of {capG} allowed. Nobody knows what {part} weighs; weigh it.',
+    },
   },
   subjects: (facts) => (capOf(facts) > 0 ? [facts] : []),
   judge: ({ mass, assembly }) => {
@@ -32,7 +34,13 @@ export const overMass = defineCheck<Facts, object>({
     const [unweighed] = mass.unknown
     if (exceeds(mass.inHandG, capG)) return { group: 'speaks', message: 'over', numbers, at: mass.centre }
     return unweighed
-      ? { group: 'cannotTell', message: 'unweighed', numbers, names: { part: unweighed.part.name }, parts: [unweighed.instance.id] }
+      ? {
+          group: 'cannotTell',
+          message: 'unweighed',
+          numbers,
+          names: { part: unweighed.part.name },
+          parts: [unweighed.instance.id],
+        }
       : { group: 'silent', message: 'within', numbers }
   },
   remedies: (facts) =>

@@ -19,7 +19,9 @@ export const overPayload = defineCheck<PlacedPart, object>({
   messages: {
     speaks: { over: '{stand} carries too much. {payloadG} sits on it; it takes {limitG}.' },
     silent: { within: '{stand} carries {payloadG} of {limitG}.' },
-    cannotTell: { unweighed: '{stand} carries at least {payloadG} of {limitG}. Nobody knows what {part} weighs; weigh it.' },
+    cannotTell: {
+      unweighed: '{stand} carries at least {payloadG} of {limitG}. Nobody knows what {part} weighs; weigh it.',
+    },
   },
   subjects: ({ onPlate }) => (onPlate ? [onPlate.stand] : []),
   judge: (stand, { mass }) => {
@@ -42,7 +44,9 @@ export const overPayload = defineCheck<PlacedPart, object>({
   remedies: (stand, facts, { message }) => {
     if (message === 'unweighed') return []
     const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
-    const stronger = swapsThat(facts, stand, 1, (part) => part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)))
+    const stronger = swapsThat(facts, stand, 1, (part) =>
+      part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)),
+    )
     return [...stronger, takeOffRemedy(facts, stand)]
   },
 })

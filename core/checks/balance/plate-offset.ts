@@ -13,7 +13,8 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
   title: 'Off the middle of its plate',
   why: 'The head creeps when it is let go, and the gimbal’s motors run hot and give up.',
   level: 'hint',
-  source: 'Workshop practice: a head holds 15 mm off the middle by itself; a gimbal must reach the centre with its arms.',
+  source:
+    'Workshop practice: a head holds 15 mm off the middle by itself; a gimbal must reach the centre with its arms.',
   options: z.object({ goodMm: z.number(), riskMm: z.number() }),
   defaults: { goodMm: 15, riskMm: 45 },
   needs: ['onPlate', 'gimbal'],
@@ -23,7 +24,10 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
       off: 'Off the middle of {stand} by {offMm}. The centre lies {alongMm} {along} and {besideMm} to the {side}; {goodMm} is held without a hand.',
       beyond: '{stand} can not be balanced. The centre lies {beyondMm} beyond what its arms can slide.',
     },
-    silent: { over: 'The centre lies {offMm} off the middle of {stand}.', reached: 'The arms of {stand} reach the centre.' },
+    silent: {
+      over: 'The centre lies {offMm} off the middle of {stand}.',
+      reached: 'The arms of {stand} reach the centre.',
+    },
     cannotTell: {},
   },
   subjects: (facts) => (facts.onPlate ? [facts] : []),
@@ -31,18 +35,38 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
     const { onPlate, gimbal } = facts
     const stand = onPlate?.stand
     const [aheadMm, rightMm] = [onPlate?.aheadMm ?? 0, onPlate?.rightMm ?? 0]
-    const names = { stand: stand?.part.name ?? '', along: aheadMm >= 0 ? 'ahead' : 'behind', side: rightMm >= 0 ? 'right' : 'left' }
+    const names = {
+      stand: stand?.part.name ?? '',
+      along: aheadMm >= 0 ? 'ahead' : 'behind',
+      side: rightMm >= 0 ? 'right' : 'left',
+    }
     const parts = stand ? [stand.instance.id] : []
     const offMm = offOf(facts)
     const numbers = { offMm, goodMm, riskMm, alongMm: Math.abs(aheadMm), besideMm: Math.abs(rightMm) }
     if (gimbal) {
       const beyondMm = Math.max(...gimbal.beyondMm)
       return exceeds(beyondMm, 0)
-        ? { group: 'speaks', message: 'beyond', level: 'stop', names, numbers: { ...numbers, beyondMm }, parts, at: onPlate?.at }
+        ? {
+            group: 'speaks',
+            message: 'beyond',
+            level: 'stop',
+            names,
+            numbers: { ...numbers, beyondMm },
+            parts,
+            at: onPlate?.at,
+          }
         : { group: 'silent', message: 'reached', names, numbers: { ...numbers, beyondMm } }
     }
     if (!exceeds(offMm, goodMm)) return { group: 'silent', message: 'over', names, numbers }
-    return { group: 'speaks', message: 'off', level: exceeds(offMm, riskMm) ? 'risk' : 'hint', names, numbers, parts, at: onPlate?.at }
+    return {
+      group: 'speaks',
+      message: 'off',
+      level: exceeds(offMm, riskMm) ? 'risk' : 'hint',
+      names,
+      numbers,
+      parts,
+      at: onPlate?.at,
+    }
   },
   remedies: (facts) => {
     const { onPlate } = facts
@@ -52,7 +76,9 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
       text: 'slide the rig {byMm} {way} on {part}',
       numbers: { byMm: Math.abs(slide.byMm) },
       names: { part: onPlate.stand.part.name, way: onPlate.aheadMm > 0 ? 'back' : 'forward' },
-      commands: [{ do: 'set', setup: facts.assembly.setup.id, instance: onPlate.stand.instance.id, slideMm: slide.slideMm }],
+      commands: [
+        { do: 'set', setup: facts.assembly.setup.id, instance: onPlate.stand.instance.id, slideMm: slide.slideMm },
+      ],
     }
     const after = factsAfter(facts, remedy.commands)
     const better = after && (facts.gimbal ? beyond(after) < beyond(facts) : offOf(after) < offOf(facts))

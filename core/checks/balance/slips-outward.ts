@@ -10,7 +10,8 @@ import { factsAfter } from '../cures.ts'
 const LEVEL = 0.0017
 
 /**
- * How far the lower end of a side grip points away from the rig, degrees from upright; below zero it points in, and a level bar, or one right
+ * How far the lower end of a side grip points away from the rig, degrees from upright; below zero it points in, and a
+ * level bar, or one right
  * over the middle, points neither way.
  */
 const outwardDeg = ({ at }: Grip, axis: Vec3, middleMm: number): number => {
@@ -19,7 +20,8 @@ const outwardDeg = ({ at }: Grip, axis: Vec3, middleMm: number): number => {
   return (Math.atan2(Math.sign(at[0] - middleMm) * lowerX, Math.abs(axis[1])) * 180) / Math.PI
 }
 
-const sideGrips = (facts: Facts) => facts.grips.flatMap((grip) => (grip.kind === 'side' && grip.axis ? [{ grip, axis: grip.axis }] : []))
+const sideGrips = (facts: Facts) =>
+  facts.grips.flatMap((grip) => (grip.kind === 'side' && grip.axis ? [{ grip, axis: grip.axis }] : []))
 
 /** A side grip down which the hand slides off the rig. */
 export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: number }>({
@@ -28,7 +30,8 @@ export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: n
   title: 'The hand slips off the grip',
   why: 'The fingers clench to hold on instead of steering.',
   level: 'hint',
-  source: 'Friction alone holds a hand on a slope up to atan(mu): 30 degrees at 0.58, dry skin on rubber; a wet glove has less.',
+  source:
+    'Friction alone holds a hand on a slope up to atan(mu): 30 degrees at 0.58, dry skin on rubber; a wet glove has less.',
   options: z.object({ mostDeg: z.number() }),
   defaults: { mostDeg: 30 },
   needs: ['grips', 'mass'],

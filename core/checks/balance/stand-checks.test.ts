@@ -28,7 +28,10 @@ const head = (more = {}, id = 'head') =>
     mounts: [plug('clamp', 'thread-1/4', { ...upward, ...more })],
   })
 const standing = (part: ReturnType<typeof tinyPart>, backMm: number, extra: ReturnType<typeof tinyPart>[] = []) =>
-  tinyRig([part], [on(part.id, 'clamp', 'camera', 'tripod')], { setup: { support: 'tripod' }, extra: [onBase(backMm), ...extra] })
+  tinyRig([part], [on(part.id, 'clamp', 'camera', 'tripod')], {
+    setup: { support: 'tripod' },
+    extra: [onBase(backMm), ...extra],
+  })
 const gimbal = (reachMm: number) => {
   const part = head({ travel }, 'gimbal')
   return {
@@ -112,7 +115,8 @@ const pad = (behindMm: number) =>
     grips: [{ kind: 'shoulder', at: [0, 0, behindMm] }],
     mounts: [plug('foot', 'thread-1/4')],
   })
-const shouldered = (behindMm: number) => tinyRig([pad(behindMm)], [on('pad', 'foot', 'camera', 'hole')], { setup: { support: 'shoulder' } })
+const shouldered = (behindMm: number) =>
+  tinyRig([pad(behindMm)], [on('pad', 'foot', 'camera', 'hole')], { setup: { support: 'shoulder' } })
 
 testCheck(shoulderFrontHeavy, {
   speaks: [
@@ -189,7 +193,8 @@ const bar = (halfMm: number) =>
     grips: [-halfMm, halfMm].map((x) => ({ kind: 'side' as const, at: [x, 0, 0] as const })),
     mounts: [plug('foot', 'thread-1/4')],
   })
-const spread = (halfMm: number) => tinyRig([bar(halfMm)], [on('bar', 'foot', 'camera', 'hole')], { setup: { support: 'two-hand' } })
+const spread = (halfMm: number) =>
+  tinyRig([bar(halfMm)], [on('bar', 'foot', 'camera', 'hole')], { setup: { support: 'two-hand' } })
 const sideGrip = tinyPart({ ...bar(90), id: 'side', role: 'side-handle' })
 
 testCheck(gripSpread, {
@@ -229,7 +234,14 @@ const leaning = (deg: number) =>
 
 const barAlong = (axis: Vec3) =>
   tinyRig(
-    [tinyPart({ id: 'grip', role: 'side-handle', grips: [{ kind: 'side', at: [60, 0, 0], axis }], mounts: [plug('foot', 'thread-1/4')] })],
+    [
+      tinyPart({
+        id: 'grip',
+        role: 'side-handle',
+        grips: [{ kind: 'side', at: [60, 0, 0], axis }],
+        mounts: [plug('foot', 'thread-1/4')],
+      }),
+    ],
     [on('grip', 'foot', 'camera', 'hole')],
   )
 
@@ -248,7 +260,12 @@ testCheck(slipsOutward, {
   silent: [
     { name: 'exactly 30 degrees', message: 'holds', numbers: { outDeg: 30 }, ...leaning(30) },
     { name: 'the lower end points in', message: 'holds', numbers: { outDeg: -40 }, ...leaning(-40) },
-    { name: 'level along the lens: no end is the lower', message: 'holds', numbers: { outDeg: 0 }, ...barAlong([0, 0, 1]) },
+    {
+      name: 'level along the lens: no end is the lower',
+      message: 'holds',
+      numbers: { outDeg: 0 },
+      ...barAlong([0, 0, 1]),
+    },
     { name: 'the same with a zero below zero', message: 'holds', numbers: { outDeg: 0 }, ...barAlong([0, -0, -1]) },
   ],
 })
@@ -256,7 +273,10 @@ testCheck(slipsOutward, {
 /** Legs 1,000 mm long under the camera: the centre stands 1,040 mm up. */
 const legs = (feetMm: number, backMm = 0) => {
   const part = { ...head({}, 'legs'), role: 'tripod' as const, massG: 1e-9, under: { kind: 'legs' as const, feetMm } }
-  return standing({ ...part, solids: [{ kind: 'box', centre: [0, -500, 0], size: [20, 1000, 20], matter: 'body' }] }, backMm)
+  return standing(
+    { ...part, solids: [{ kind: 'box', centre: [0, -500, 0], size: [20, 1000, 20], matter: 'body' }] },
+    backMm,
+  )
 }
 
 testCheck(tipOver, {
@@ -269,9 +289,17 @@ testCheck(tipOver, {
       parts: ['legs'],
       ...legs(200),
     },
-    { name: 'centre 150 mm off between feet 200 mm out', message: 'falls', level: 'stop', numbers: { outMm: 50 }, ...legs(200, 150) },
+    {
+      name: 'centre 150 mm off between feet 200 mm out',
+      message: 'falls',
+      level: 'stop',
+      numbers: { outMm: 50 },
+      ...legs(200, 150),
+    },
   ],
-  silent: [{ name: 'exactly six degrees', message: 'stands', numbers: { tipDeg: 6 }, ...legs(2 * 1040 * Math.tan(rad(6))) }],
+  silent: [
+    { name: 'exactly six degrees', message: 'stands', numbers: { tipDeg: 6 }, ...legs(2 * 1040 * Math.tan(rad(6))) },
+  ],
 })
 
 // In two hands 320 mm out: half the rig at the hand and 3.5 kg of arm half way, against 60 N m.

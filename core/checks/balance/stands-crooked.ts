@@ -11,7 +11,8 @@ export const standsCrooked = defineCheck<Facts, { wantedMm: number }>({
   title: 'Does not stand when put down',
   why: 'You set it on a table to change a card, and it rolls onto the lens.',
   level: 'hint',
-  source: 'A nudge at 150 mm over the table tips 2 kg with m g d / h: 1.3 N when the centre is 10 mm inside the edge; less is a breath.',
+  source:
+    'A nudge at 150 mm over the table tips 2 kg with m g d / h: 1.3 N when the centre is 10 mm inside the edge; less is a breath.',
   options: z.object({ wantedMm: z.number().positive() }),
   defaults: { wantedMm: 10 },
   needs: ['stand', 'mass'],

@@ -29,9 +29,18 @@ export const tipOver = defineCheck<Facts, { safeDeg: number }>({
     if (!tip) throw new RangeError('tip-over needs legs; its subjects see to that')
     const { marginMm, heightMm, tipDeg } = tip
     const names = { legs: tip.legs.part.name }
-    const numbers = { marginMm, heightMm, tipDeg, safeDeg, outMm: Math.max(0, -marginMm), lacksDeg: safeDeg - tipDeg, allowedDeg: 0 }
+    const numbers = {
+      marginMm,
+      heightMm,
+      tipDeg,
+      safeDeg,
+      outMm: Math.max(0, -marginMm),
+      lacksDeg: safeDeg - tipDeg,
+      allowedDeg: 0,
+    }
     const parts = [tip.legs.instance.id]
-    if (marginMm <= 0) return { group: 'speaks', message: 'falls', level: 'stop', names, numbers, parts, at: tip.legs.centre }
+    if (marginMm <= 0)
+      return { group: 'speaks', message: 'falls', level: 'stop', names, numbers, parts, at: tip.legs.centre }
     return exceeds(safeDeg, tipDeg)
       ? { group: 'speaks', message: 'near', names, numbers, parts, at: tip.legs.centre }
       : { group: 'silent', message: 'stands', names, numbers }

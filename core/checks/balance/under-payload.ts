@@ -24,7 +24,14 @@ export const underPayload = defineCheck<Facts, object>({
     const fromG = onPlate?.mount.fromG ?? 0
     const numbers = { payloadG: mass.inHandG, fromG, lacksG: fromG - mass.inHandG, allowedG: 0 }
     return exceeds(fromG, mass.inHandG)
-      ? { group: 'speaks', message: 'under', names, numbers, parts: onPlate ? [onPlate.stand.instance.id] : [], at: onPlate?.at }
+      ? {
+          group: 'speaks',
+          message: 'under',
+          names,
+          numbers,
+          parts: onPlate ? [onPlate.stand.instance.id] : [],
+          at: onPlate?.at,
+        }
       : { group: 'silent', message: 'within', names, numbers }
   },
 })

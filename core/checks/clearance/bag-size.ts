@@ -7,7 +7,10 @@ import type { Facts } from '../facts.ts'
 const LINING_MM = 12
 
 const spans = (part: Part): number[] => {
-  const { min, max } = part.solids.reduce((all, solid) => unite(all, boundsOf(placeShape(solid, identity))), emptyBounds)
+  const { min, max } = part.solids.reduce(
+    (all, solid) => unite(all, boundsOf(placeShape(solid, identity))),
+    emptyBounds,
+  )
   return [0, 1, 2].map((i) => (max[i as 0] ?? 0) - (min[i as 0] ?? 0) - 2 * LINING_MM).sort((a, b) => b - a)
 }
 
@@ -23,12 +26,16 @@ export const bagSize = defineCheck<Part, object>({
   needs: ['size'],
   limit: { measured: 'overMm', allowed: 'allowedMm' },
   messages: {
-    speaks: { over: 'The rig does not go into {bag} built up. It is {overMm} too long one way: {longMm} by {wideMm} by {tallMm}.' },
+    speaks: {
+      over: 'The rig does not go into {bag} built up. It is {overMm} too long one way: {longMm} by {wideMm} by {tallMm}.',
+    },
     silent: { goes: 'The rig goes into {bag} as it stands.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.loose.filter(({ part, instance }) => part.role === 'case' && instance.status === 'in').map(({ part }) => part),
+    assembly.loose
+      .filter(({ part, instance }) => part.role === 'case' && instance.status === 'in')
+      .map(({ part }) => part),
   judge: (bag, facts: Facts) => {
     const { longMm, wideMm, tallMm } = facts.size
     const own = [longMm, wideMm, tallMm].sort((a, b) => b - a)
@@ -36,6 +43,8 @@ export const bagSize = defineCheck<Part, object>({
     const overMm = Math.max(...own.map((value, i) => value - (inside[i] ?? 0)))
     const names = { bag: bag.name }
     const numbers = { overMm, allowedMm: 0, longMm, wideMm, tallMm }
-    return exceeds(overMm, 0) ? { group: 'speaks', message: 'over', names, numbers } : { group: 'silent', message: 'goes', names, numbers }
+    return exceeds(overMm, 0)
+      ? { group: 'speaks', message: 'over', names, numbers }
+      : { group: 'silent', message: 'goes', names, numbers }
   },
 })

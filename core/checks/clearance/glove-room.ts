@@ -13,7 +13,10 @@ export const gloveRoom = roomCheck({
   // What bare fingers can't reach either is the other rule's to say.
   among: (facts) =>
     facts.gloved.filter(
-      (one) => !facts.invasions.some((bare) => bare.piece === one.piece && bare.room === one.room && bare.room.kind === 'lever'),
+      (one) =>
+        !facts.invasions.some(
+          (bare) => bare.piece === one.piece && bare.room === one.room && bare.room.kind === 'lever',
+        ),
     ),
   when: (facts) => facts.assembly.rig.brief.conditions.includes('cold'),
 })

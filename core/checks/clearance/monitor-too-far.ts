@@ -11,7 +11,8 @@ export const monitorTooFar = defineCheck<Watched, { mostTimes: number }>({
   title: 'Picture too small to judge',
   why: 'Focus looks right on the spot and soft at home.',
   level: 'hint',
-  source: 'Critical viewing wants a picture no smaller than an eighth of its distance; farther than that focus can not be judged.',
+  source:
+    'Critical viewing wants a picture no smaller than an eighth of its distance; farther than that focus can not be judged.',
   options: z.object({ mostTimes: z.number().positive() }),
   defaults: { mostTimes: 8 },
   needs: ['screens'],

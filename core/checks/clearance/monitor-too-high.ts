@@ -15,7 +15,8 @@ export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: num
   title: 'Monitor high over the lens',
   why: 'It catches on every door frame, rocks the rig, and you look past the lens instead of along it.',
   level: 'hint',
-  source: 'Workshop practice: low and close beats tall and far; on a small handle a monitor stands about 200 mm over the axis.',
+  source:
+    'Workshop practice: low and close beats tall and far; on a small handle a monitor stands about 200 mm over the axis.',
   options: z.object({ goodMm: z.number(), riskMm: z.number() }),
   defaults: { goodMm: 200, riskMm: 260 },
   needs: ['screens'],

@@ -17,7 +17,8 @@ export const plugRoom = defineCheck<PlugRoom, object>({
   limit: { measured: 'missingMm', allowed: 'allowedMm' },
   messages: {
     speaks: {
-      angled: '{by} leaves {freeMm} before the {connector} socket of {part}. A straight plug needs {wantedMm}; take an angled one.',
+      angled:
+        '{by} leaves {freeMm} before the {connector} socket of {part}. A straight plug needs {wantedMm}; take an angled one.',
     },
     silent: { straight: 'A straight plug fits the {connector} socket of {part}.' },
     cannotTell: {},
@@ -34,14 +35,23 @@ export const plugRoom = defineCheck<PlugRoom, object>({
     const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '' }
     const numbers = { freeMm, wantedMm, missingMm: wantedMm - freeMm, allowedMm: 0 }
     return by && exceeds(wantedMm, freeMm)
-      ? { group: 'speaks', message: 'angled', names, key, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
+      ? {
+          group: 'speaks',
+          message: 'angled',
+          names,
+          key,
+          numbers,
+          parts: [by.instance.id, piece.instance.id],
+          at: by.centre,
+        }
       : { group: 'silent', message: 'straight', names, key, numbers }
   },
   remedies: ({ by, piece, socket, wantedMm }, facts) =>
     by?.joint
       ? getOutOfTheWay(facts, by, (after) =>
           after.plugs.every(
-            (room) => room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= wantedMm,
+            (room) =>
+              room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= wantedMm,
           ),
         )
           .filter(({ commands }) => wayKindOf(commands) !== 'take-off')

@@ -34,7 +34,9 @@ export const portraitMonitor = defineCheck<Watched, object>({
     const turns = [90, -90].map((by) => ((joint.turnDeg + by + 540) % 360) - 180)
     const turnDeg = turns.find((turn) => {
       const after = factsAfter(facts, [{ do: 'set', setup, instance: piece.instance.id, turnDeg: turn }])
-      return after?.screens.some((screen) => screen.piece.instance.id === piece.instance.id && screen.portrait && screen.offDeg < READ_DEG)
+      return after?.screens.some(
+        (screen) => screen.piece.instance.id === piece.instance.id && screen.portrait && screen.offDeg < READ_DEG,
+      )
     })
     return turnDeg === undefined
       ? []

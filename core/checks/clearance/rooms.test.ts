@@ -18,11 +18,17 @@ const withScreen = (parts: Parameters<typeof tinyRig>[0], joints: Parameters<typ
     rooms: [swing],
     mounts: [
       ...tinyCamera.mounts,
-      socket('back', 'nato', [-50, 0, 23], [-1, 0, 0], { lengthMm: 60, travel: { along: [0, 1, 0], minMm: -60, maxMm: 60, stepMm: 5 } }),
+      socket('back', 'nato', [-50, 0, 23], [-1, 0, 0], {
+        lengthMm: 60,
+        travel: { along: [0, 1, 0], minMm: -60, maxMm: 60, stepMm: 5 },
+      }),
     ],
   }
   const catalogue = tiny.shelf.catalogue
-  return { ...tiny, shelf: { ...tiny.shelf, catalogue: { ...catalogue, parts: new Map([...catalogue.parts, [camera.id, camera]]) } } }
+  return {
+    ...tiny,
+    shelf: { ...tiny.shelf, catalogue: { ...catalogue, parts: new Map([...catalogue.parts, [camera.id, camera]]) } },
+  }
 }
 const brick = tinyPart({
   id: 'brick',
@@ -30,7 +36,11 @@ const brick = tinyPart({
   solids: [{ kind: 'box', centre: [0, 30, 0], size: [20, 20, 40], matter: 'body' }],
   mounts: [plug('foot', 'nato', { lengthMm: 20 })],
 })
-const cushion = tinyPart({ ...brick, id: 'cushion', solids: [{ kind: 'box', centre: [0, 30, 0], size: [20, 20, 40], matter: 'soft' }] })
+const cushion = tinyPart({
+  ...brick,
+  id: 'cushion',
+  solids: [{ kind: 'box', centre: [0, 30, 0], size: [20, 20, 40], matter: 'soft' }],
+})
 
 testCheck(screenSwing, {
   speaks: [
@@ -46,7 +56,11 @@ testCheck(screenSwing, {
   ],
   silent: [
     { name: 'nothing there', message: 'opens', numbers: { shortDeg: 0 }, ...withScreen([], []) },
-    { name: 'only something soft there', message: 'opens', ...withScreen([cushion], [on('cushion', 'foot', 'camera', 'back')]) },
+    {
+      name: 'only something soft there',
+      message: 'opens',
+      ...withScreen([cushion], [on('cushion', 'foot', 'camera', 'back')]),
+    },
     {
       name: 'the block slid down past the screen',
       message: 'opens',
@@ -65,11 +79,19 @@ const handle = (clearMm: number) =>
       { kind: 'box', centre: [0, clearMm / 2, 0], size: [10, clearMm, 10], matter: 'body' },
     ],
     centre: [0, clearMm, -40],
-    rooms: [{ kind: 'hand', shape: { kind: 'box', centre: [0, clearMm - 14, -50], size: [24, 28, 60] }, lost: 'fingers do not fit' }],
+    rooms: [
+      {
+        kind: 'hand',
+        shape: { kind: 'box', centre: [0, clearMm - 14, -50], size: [24, 28, 60] },
+        lost: 'fingers do not fit',
+      },
+    ],
     mounts: [plug('foot', 'thread-1/4-pin')],
   })
 const wide = (clearMm: number, cold: boolean) =>
-  tinyRig([handle(clearMm)], [on('handle', 'foot', 'camera', 'pinned')], { brief: { conditions: cold ? ['cold'] : [] } })
+  tinyRig([handle(clearMm)], [on('handle', 'foot', 'camera', 'pinned')], {
+    brief: { conditions: cold ? ['cold'] : [] },
+  })
 
 testCheck(handRoom, {
   speaks: [
@@ -82,7 +104,12 @@ testCheck(handRoom, {
       remedies: 1,
       ...wide(20, false),
     },
-    { name: 'enough for fingers, not for gloves', message: 'pinched', numbers: { lackMm: 6, wantedMm: 36 }, ...wide(30, true) },
+    {
+      name: 'enough for fingers, not for gloves',
+      message: 'pinched',
+      numbers: { lackMm: 6, wantedMm: 36 },
+      ...wide(30, true),
+    },
   ],
   silent: [
     { name: 'exactly 28 mm', message: 'free', numbers: { lackMm: 0 }, ...wide(28, false) },

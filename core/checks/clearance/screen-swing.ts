@@ -29,8 +29,20 @@ export const screenSwing = defineCheck<PlacedPart, object>({
     const found = stoppedBy(facts, camera)
     const names = { camera: camera.part.name, by: found?.by.part.name ?? '' }
     if (!found) return { group: 'silent', message: 'opens', names, numbers: { shortDeg: 0, allowedDeg: 0 } }
-    const numbers = { freeDeg: found.freeDeg, fullDeg: found.fullDeg, shortDeg: found.fullDeg - found.freeDeg, allowedDeg: 0 }
-    return { group: 'speaks', message: 'stopped', names, numbers, parts: [found.by.instance.id, camera.instance.id], at: found.by.centre }
+    const numbers = {
+      freeDeg: found.freeDeg,
+      fullDeg: found.fullDeg,
+      shortDeg: found.fullDeg - found.freeDeg,
+      allowedDeg: 0,
+    }
+    return {
+      group: 'speaks',
+      message: 'stopped',
+      names,
+      numbers,
+      parts: [found.by.instance.id, camera.instance.id],
+      at: found.by.centre,
+    }
   },
   remedies: (camera, facts) => {
     const found = stoppedBy(facts, camera)

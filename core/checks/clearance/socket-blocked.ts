@@ -18,7 +18,10 @@ export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }>({
   needs: ['plugs'],
   limit: { measured: 'missingMm', allowed: 'allowedMm' },
   messages: {
-    speaks: { covered: '{by} covers the {connector} socket of {part}. It leaves {freeMm}; the flattest plug stands out {leastMm}.' },
+    speaks: {
+      covered:
+        '{by} covers the {connector} socket of {part}. It leaves {freeMm}; the flattest plug stands out {leastMm}.',
+    },
     silent: { free: 'The {connector} socket of {part} can be reached.' },
     cannotTell: {},
   },
@@ -28,14 +31,23 @@ export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }>({
     const names = { part: piece.part.name, connector: connectors[socket.connector].title, by: by?.part.name ?? '' }
     const numbers = { freeMm, leastMm, missingMm: leastMm - freeMm, allowedMm: 0 }
     return by && exceeds(leastMm, freeMm)
-      ? { group: 'speaks', message: 'covered', names, key, numbers, parts: [by.instance.id, piece.instance.id], at: by.centre }
+      ? {
+          group: 'speaks',
+          message: 'covered',
+          names,
+          key,
+          numbers,
+          parts: [by.instance.id, piece.instance.id],
+          at: by.centre,
+        }
       : { group: 'silent', message: 'free', names, key, numbers }
   },
   remedies: ({ by, piece, socket }, facts, _, { leastMm }) =>
     by
       ? getOutOfTheWay(facts, by.joint ? by : piece, (after) =>
           after.plugs.every(
-            (room) => room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= leastMm,
+            (room) =>
+              room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= leastMm,
           ),
         )
       : [],

@@ -15,7 +15,9 @@ interface Neighbours {
 /** Neighbours on one piece, one after the other in its data, and whatever else crowds. */
 const neighbours = ({ assembly, crowds }: Facts): readonly Neighbours[] => [
   ...crowds,
-  ...assembly.placed.flatMap((piece) => inARow(piece).filter((pair) => !crowds.some((crowd) => sameSockets(crowd, pair)))),
+  ...assembly.placed.flatMap((piece) =>
+    inARow(piece).filter((pair) => !crowds.some((crowd) => sameSockets(crowd, pair))),
+  ),
 ]
 
 const inARow = perThing('sockets in a row', (piece: PlacedPart): readonly Neighbours[] => {
@@ -66,6 +68,8 @@ export const socketCrowding = defineCheck<Neighbours, object>({
   remedies: ({ a, b }, facts) => {
     // On one piece the sockets are where they are; between two pieces one of them can move.
     const mover = a.piece === b.piece ? undefined : [b.piece, a.piece].find((piece) => piece.joint)
-    return mover ? getOutOfTheWay(facts, mover, (after) => !after.crowds.some((crowd) => sameSockets(crowd, { a, b }))) : []
+    return mover
+      ? getOutOfTheWay(facts, mover, (after) => !after.crowds.some((crowd) => sameSockets(crowd, { a, b })))
+      : []
   },
 })

@@ -11,7 +11,11 @@ const pair = (gapMm: number) => {
     id: 'shelf',
     centre: [0, 2, 0],
     solids: [{ kind: 'box', centre: [0, 2, 0], size: [60, 4, 20], matter: 'body' }],
-    mounts: [plug('foot', 'thread-1/4'), socket('a', 'thread-1/4', [0, 4, 0]), socket('b', 'thread-1/4', [gapMm, 4, 0])],
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      socket('a', 'thread-1/4', [0, 4, 0]),
+      socket('b', 'thread-1/4', [gapMm, 4, 0]),
+    ],
   })
   const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')] })
   return tinyRig(
@@ -51,6 +55,8 @@ test('a piece on a rail is slid clear by the shortest way, and the words name th
     [clamp('slider', [20, 20, 20]), wall],
     [on('slider', 'foot', 'camera', 'rail'), on('wall', 'foot', 'camera', 'hole')],
   )
-  const [finding] = solidClash.run(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))
+  const [finding] = solidClash.run(
+    factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf),
+  )
   expect(finding?.remedies[0]).toMatchObject({ numbers: { byMm: 1 }, names: { way: 'forward' } })
 })

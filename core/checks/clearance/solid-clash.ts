@@ -9,7 +9,8 @@ interface Neighbours extends Clash {
 }
 
 /** Two on one mounting point are another check's business. */
-const sameSeat = ({ a, b }: Clash): boolean => a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
+const sameSeat = ({ a, b }: Clash): boolean =>
+  a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
 
 /** Two solid parts in the same place. */
 export const solidClash = defineCheck<Neighbours, object>({
@@ -29,7 +30,9 @@ export const solidClash = defineCheck<Neighbours, object>({
   },
   subjects: ({ assembly, clashes }) => [
     ...clashes.filter((clash) => !sameSeat(clash)).map((clash) => ({ ...clash, touching: true })),
-    ...assembly.placed.flatMap((b) => (b.host && clashDepth(b.host, b) === 0 ? [{ a: b.host, b, depthMm: 0, touching: false }] : [])),
+    ...assembly.placed.flatMap((b) =>
+      b.host && clashDepth(b.host, b) === 0 ? [{ a: b.host, b, depthMm: 0, touching: false }] : [],
+    ),
   ],
   judge: ({ a, b, depthMm, touching }) => {
     const names = { a: a.part.name, b: b.part.name }

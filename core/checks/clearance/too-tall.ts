@@ -24,7 +24,9 @@ export const tooTall = defineCheck<Facts, object>({
   subjects: (facts) => (facts.assembly.rig.brief.tallMm > 0 ? [facts] : []),
   judge: ({ size, assembly }) => {
     const capMm = assembly.rig.brief.tallMm
-    const top = assembly.placed.reduce((highest, piece) => (piece.bounds.max[1] > highest.bounds.max[1] ? piece : highest))
+    const top = assembly.placed.reduce((highest, piece) =>
+      piece.bounds.max[1] > highest.bounds.max[1] ? piece : highest,
+    )
     const numbers = { tallMm: size.tallMm, capMm, overMm: size.tallMm - capMm }
     const names = { top: top.part.name }
     return exceeds(size.tallMm, capMm)

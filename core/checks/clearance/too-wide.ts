@@ -5,7 +5,9 @@ import { firstOf, takeOffRemedy } from '../places.ts'
 
 const sideOf = ({ assembly, size }: Facts) => {
   const middle = (size.bounds.min[0] + size.bounds.max[0]) / 2
-  return assembly.placed.reduce((out, piece) => (Math.abs(reach(piece, middle)) > Math.abs(reach(out, middle)) ? piece : out))
+  return assembly.placed.reduce((out, piece) =>
+    Math.abs(reach(piece, middle)) > Math.abs(reach(out, middle)) ? piece : out,
+  )
 }
 const reach = (piece: Facts['assembly']['placed'][number], middle: number): number =>
   Math.max(piece.bounds.max[0] - middle, middle - piece.bounds.min[0]) * (piece.joint ? 1 : 0)

@@ -5,7 +5,8 @@ import { defineCheck, wayKindOf } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 import type { Facts } from '../facts.ts'
 
-const again = (after: Facts, { piece }: Watched) => after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)
+const again = (after: Facts, { piece }: Watched) =>
+  after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)
 
 /** A screen that the operator can not see from where the eye is. */
 export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: number }>({
@@ -14,7 +15,8 @@ export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: nu
   title: 'The screen can not be seen',
   why: 'You frame by guess, or crane the neck all day.',
   level: 'risk',
-  source: 'Five lines of sight from the eye of this way of holding; a screen is read well up to 60 degrees off its face.',
+  source:
+    'Five lines of sight from the eye of this way of holding; a screen is read well up to 60 degrees off its face.',
   options: z.object({ mostLines: z.int(), mostDeg: z.number().positive() }),
   defaults: { mostLines: 1, mostDeg: 60 },
   needs: ['screens'],
@@ -32,7 +34,8 @@ export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: nu
     const names = { screen: screen.piece.part.name, by: screen.by?.part.name ?? '' }
     const numbers = { offDeg: screen.offDeg, mostDeg, hiddenCount: screen.hidden }
     const own = screen.piece.instance.id
-    if (exceeds(screen.offDeg, mostDeg)) return { group: 'speaks', message: 'away', names, numbers, parts: [own], at: screen.at }
+    if (exceeds(screen.offDeg, mostDeg))
+      return { group: 'speaks', message: 'away', names, numbers, parts: [own], at: screen.at }
     if (screen.hidden > mostLines && screen.by)
       return { group: 'speaks', message: 'hidden', names, numbers, parts: [screen.by.instance.id, own], at: screen.at }
     return { group: 'silent', message: 'seen', names, numbers }
@@ -43,7 +46,10 @@ export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: nu
       return now === undefined || (now.hidden <= mostLines && !exceeds(now.offDeg, mostDeg))
     }
     const carrier = screen.piece.host?.part.role === 'camera' ? screen.piece : (screen.piece.host ?? screen.piece)
-    const movers = screen.by?.joint && !exceeds(screen.offDeg, mostDeg) ? [screen.by, screen.piece, carrier] : [screen.piece, carrier]
+    const movers =
+      screen.by?.joint && !exceeds(screen.offDeg, mostDeg)
+        ? [screen.by, screen.piece, carrier]
+        : [screen.piece, carrier]
     const all = [...new Set(movers)].flatMap((piece) => getOutOfTheWay(facts, piece, cleared))
     return [
       ...all.filter(({ commands }) => wayKindOf(commands) !== 'take-off').slice(0, 2),

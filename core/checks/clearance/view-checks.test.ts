@@ -30,7 +30,10 @@ const foot = plug('foot', 'thread-1/4')
 const block = (id: string, centre: Vec3, size: Vec3 = [20, 20, 20], matter: 'body' | 'soft' = 'body'): Part =>
   tinyPart({ id, centre, solids: [{ kind: 'box', centre, size, matter }], mounts: [foot] })
 
-/** A cube on the middle hole with a 20 mm room over it, and a block beside whose near side stands `gapMm` from that room. */
+/**
+ * A cube on the middle hole with a 20 mm room over it, and a block beside whose near side stands `gapMm` from that
+ * room.
+ */
 const beside = (kind: Room['kind'], gapMm: number, cold: boolean, matter: 'body' | 'soft' = 'body') => {
   const room: Room = { kind, shape: { kind: 'box', centre: [0, 30, 0], size: [20, 20, 20] }, lost: 'it stays shut' }
   const deck = tinyPart({ id: 'deck', rooms: [room], mounts: [foot] })
@@ -48,7 +51,15 @@ for (const [kind, check] of [
   ['view', eyeBlocked],
 ] as const)
   testCheck(check, {
-    speaks: [{ name: '3 mm inside', message: 'blocked', numbers: { intoMm: 3 }, parts: ['brick', 'deck'], ...beside(kind, -3, false) }],
+    speaks: [
+      {
+        name: '3 mm inside',
+        message: 'blocked',
+        numbers: { intoMm: 3 },
+        parts: ['brick', 'deck'],
+        ...beside(kind, -3, false),
+      },
+    ],
     silent: [
       { name: 'touching', message: 'free', numbers: { intoMm: 0 }, ...beside(kind, 0, false) },
       { name: 'something soft inside', message: 'free', ...beside(kind, -3, false, 'soft') },
@@ -57,7 +68,14 @@ for (const [kind, check] of [
 
 testCheck(gloveRoom, {
   speaks: [
-    { name: '5 mm clear, 8 wanted', message: 'blocked', level: 'hint', numbers: { intoMm: 3 }, remedies: 1, ...beside('lever', 5, true) },
+    {
+      name: '5 mm clear, 8 wanted',
+      message: 'blocked',
+      level: 'hint',
+      numbers: { intoMm: 3 },
+      remedies: 1,
+      ...beside('lever', 5, true),
+    },
   ],
   silent: [
     { name: 'exactly 8 mm', message: 'free', ...beside('lever', 8, true) },
@@ -71,9 +89,18 @@ test('nobody wears gloves in the warm', () => {
 
 /** A 20 mm cube with a picture on its back, facing `out`. */
 const screen = (wideMm: number, tallMm: number, out: Vec3 = [0, 0, 1], at: Vec3 = [0, 30, 10], up: Vec3 = [0, 1, 0]) =>
-  tinyPart({ id: 'screen', role: 'monitor', mounts: [foot], optics: { kind: 'screen', at, out, up, wideMm, tallMm, nits: 1000 } })
+  tinyPart({
+    id: 'screen',
+    role: 'monitor',
+    mounts: [foot],
+    optics: { kind: 'screen', at, out, up, wideMm, tallMm, nits: 1000 },
+  })
 const watching = (part: Part, more: Part[] = [], setup: object = { support: 'two-hand' }) =>
-  tinyRig([part, ...more], [on('screen', 'foot', 'camera', 'hole'), ...more.map(({ id }) => on(id, 'foot', 'camera', 'pinned'))], { setup })
+  tinyRig(
+    [part, ...more],
+    [on('screen', 'foot', 'camera', 'hole'), ...more.map(({ id }) => on(id, 'foot', 'camera', 'pinned'))],
+    { setup },
+  )
 // In two hands the eye is 90 mm up and 420 mm back; the picture's middle 70 up and 10 back: 20 over 410.
 const eyeDeg = (Math.atan2(20, 410) * 180) / Math.PI
 const turned = (byDeg: number): Vec3 => {
@@ -128,7 +155,13 @@ testCheck(monitorTooHigh, {
 const awayMm = Math.hypot(20, 410)
 testCheck(monitorTooFar, {
   speaks: [
-    { name: 'a 40 mm picture', message: 'far', level: 'hint', numbers: { distanceMm: awayMm, mostMm: 320 }, ...watching(screen(40, 24)) },
+    {
+      name: 'a 40 mm picture',
+      message: 'far',
+      level: 'hint',
+      numbers: { distanceMm: awayMm, mostMm: 320 },
+      ...watching(screen(40, 24)),
+    },
   ],
   silent: [{ name: 'exactly an eighth of the distance', message: 'near', ...watching(screen(awayMm / 8, 24)) }],
 })
@@ -144,7 +177,13 @@ testCheck(portraitMonitor, {
       ...watching(screen(45, 80), [], { orientation: 'upright' }),
     },
   ],
-  silent: [{ name: 'a wide screen turned with it stands', message: 'along', ...watching(screen(80, 45), [], { orientation: 'upright' }) }],
+  silent: [
+    {
+      name: 'a wide screen turned with it stands',
+      message: 'along',
+      ...watching(screen(80, 45), [], { orientation: 'upright' }),
+    },
+  ],
 })
 
 const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'nato', { lengthMm: 20 })] })
@@ -177,9 +216,13 @@ const glass = tinyPart({
 })
 /** A 20 mm cube 70 mm ahead of the pupil, its middle `upMm` over the axis. */
 const boom = (upMm: number) =>
-  tinyRig([glass, block('boom', [0, upMm - 40, -100])], [on('glass', 'bayonet', 'camera', 'lens'), on('boom', 'foot', 'camera', 'hole')], {
-    extra: [sighted],
-  })
+  tinyRig(
+    [glass, block('boom', [0, upMm - 40, -100])],
+    [on('glass', 'bayonet', 'camera', 'lens'), on('boom', 'foot', 'camera', 'hole')],
+    {
+      extra: [sighted],
+    },
+  )
 // The upper side of the view leans by 24 : 36; the cube reaches 10 down and 10 ahead.
 const intoMm = (upMm: number) => (-upMm + (70 * 2) / 3 + 10 + (10 * 2) / 3) / Math.sqrt(1 + 4 / 9)
 
@@ -212,7 +255,13 @@ test('without optical data nothing is said about the picture', () => {
 // The camera is 100 x 80 x 60 mm; a bag loses 24 mm to its lining.
 const bag = (longMm: number) =>
   tinyRig(
-    [tinyPart({ id: 'bag', role: 'case', solids: [{ kind: 'box', centre: [0, 50, 0], size: [longMm, 150, 110], matter: 'soft' }] })],
+    [
+      tinyPart({
+        id: 'bag',
+        role: 'case',
+        solids: [{ kind: 'box', centre: [0, 50, 0], size: [longMm, 150, 110], matter: 'soft' }],
+      }),
+    ],
     [],
   )
 
@@ -234,7 +283,13 @@ testCheck(bagSize, {
 
 function short(longMm = 114) {
   return tinyRig(
-    [tinyPart({ id: 'bag', role: 'case', solids: [{ kind: 'box', centre: [0, 50, 0], size: [longMm, 110, 100], matter: 'soft' }] })],
+    [
+      tinyPart({
+        id: 'bag',
+        role: 'case',
+        solids: [{ kind: 'box', centre: [0, 50, 0], size: [longMm, 110, 100], matter: 'soft' }],
+      }),
+    ],
     [],
   )
 }
@@ -242,7 +297,15 @@ function short(longMm = 114) {
 /** A camera with an HDMI socket low on its back, and a block `gapMm` behind it. */
 const ported = {
   ...tinyCamera,
-  sockets: [{ id: 'hdmi', connector: 'hdmi-a' as const, direction: 'out' as const, at: [0, -20, 30] as const, out: [0, 0, 1] as const }],
+  sockets: [
+    {
+      id: 'hdmi',
+      connector: 'hdmi-a' as const,
+      direction: 'out' as const,
+      at: [0, -20, 30] as const,
+      out: [0, 0, 1] as const,
+    },
+  ],
 }
 const behind = (gapMm: number) =>
   tinyRig([block('brick', [0, -60, 40 + gapMm])], [on('brick', 'foot', 'camera', 'hole')], { extra: [ported] })
@@ -287,22 +350,39 @@ const twoPorts = (apartMm: number) => {
   return tinyRig([], [], { extra: [{ ...tinyCamera, sockets: [socketAt('one', 0), socketAt('two', apartMm)] }] })
 }
 /**
- * A box on the camera's left rail. There its height points left, its front up and its right back: its socket stands 14 mm behind the
+ * A box on the camera's left rail. There its height points left, its front up and its right back: its socket stands 14
+ * mm behind the
  * camera's middle and 4 mm up, the camera's own 20 mm behind and level, so their 11 mm tall plugs share 7 mm of height.
  */
 const besidePort = (slideMm: number) => {
-  const port = { id: 'out', connector: 'hdmi-a' as const, direction: 'out' as const, at: [-50, 0, 20] as const, out: [-1, 0, 0] as const }
+  const port = {
+    id: 'out',
+    connector: 'hdmi-a' as const,
+    direction: 'out' as const,
+    at: [-50, 0, 20] as const,
+    out: [-1, 0, 0] as const,
+  }
   const box = tinyPart({
     id: 'box',
     mounts: [plug('foot', 'nato', { lengthMm: 12 })],
     sockets: [{ id: 'in', connector: 'hdmi-a', direction: 'in', at: [14, 8, -4], out: [0, 1, 0] }],
   })
-  return tinyRig([box], [on('box', 'foot', 'camera', 'rail', { slideMm })], { extra: [{ ...tinyCamera, sockets: [port] }] })
+  return tinyRig([box], [on('box', 'foot', 'camera', 'rail', { slideMm })], {
+    extra: [{ ...tinyCamera, sockets: [port] }],
+  })
 }
 
 testCheck(socketCrowding, {
   speaks: [
-    { name: '8 mm apart', message: 'crowded', level: 'hint', numbers: { overlapMm: 3 }, parts: ['camera'], remedies: 0, ...twoPorts(8) },
+    {
+      name: '8 mm apart',
+      message: 'crowded',
+      level: 'hint',
+      numbers: { overlapMm: 3 },
+      parts: ['camera'],
+      remedies: 0,
+      ...twoPorts(8),
+    },
     {
       name: 'on two pieces, one of which slides out of the way',
       message: 'crowded',

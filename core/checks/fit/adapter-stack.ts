@@ -29,11 +29,16 @@ export const adapterStack = defineCheck<PlacedPart, { most: number }>({
     silent: { firm: '{part} stands on {inRow} adapters of {most}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => !joiningRoles.has(piece.part.role) && stackUnder(piece).length > 0),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => !joiningRoles.has(piece.part.role) && stackUnder(piece).length > 0),
   judge: (piece, _, { most }) => {
     const stack = stackUnder(piece)
     const names = { part: piece.part.name }
-    const numbers = { inRow: stack.length, most, highMm: lengthOf(subtract(piece.frame.at, stack.at(-1)?.frame.at ?? piece.frame.at)) }
+    const numbers = {
+      inRow: stack.length,
+      most,
+      highMm: lengthOf(subtract(piece.frame.at, stack.at(-1)?.frame.at ?? piece.frame.at)),
+    }
     return exceeds(stack.length, most)
       ? {
           group: 'speaks',
@@ -51,7 +56,9 @@ export const adapterStack = defineCheck<PlacedPart, { most: number }>({
       piece,
       (point) =>
         !joiningRoles.has(point.piece.part.role) &&
-        piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok),
+        piece.part.mounts.some(
+          (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
+        ),
     )
     return [...(direct ? [direct] : []), takeOffRemedy(facts, piece)]
   },

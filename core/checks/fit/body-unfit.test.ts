@@ -20,7 +20,9 @@ testCheck(bodyUnfit, {
       level: 'stop',
       parts: ['other'],
       remedies: 2,
-      ...tinyRig([cage('other', 'huge', 5000)], [on('other', 'seat', 'camera', 'seat')], { extra: [cage('right', 'tiny', 9000)] }),
+      ...tinyRig([cage('other', 'huge', 5000)], [on('other', 'seat', 'camera', 'seat')], {
+        extra: [cage('right', 'tiny', 9000)],
+      }),
     },
     {
       name: 'no other is known',
@@ -29,5 +31,11 @@ testCheck(bodyUnfit, {
       ...tinyRig([cage('other', 'huge', 5000)], [on('other', 'seat', 'camera', 'seat')]),
     },
   ],
-  silent: [{ name: 'made for it', message: 'fits', ...tinyRig([cage('right', 'tiny', 9000)], [on('right', 'seat', 'camera', 'seat')]) }],
+  silent: [
+    {
+      name: 'made for it',
+      message: 'fits',
+      ...tinyRig([cage('right', 'tiny', 9000)], [on('right', 'seat', 'camera', 'seat')]),
+    },
+  ],
 })

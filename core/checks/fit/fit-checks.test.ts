@@ -42,36 +42,61 @@ testCheck(needsPart, {
     {
       name: 'its partner is on the rig',
       message: 'paired',
-      ...tinyRig([lonely, partner], [on('lonely', 'foot', 'camera', 'hole'), on('partner', 'foot', 'camera', 'pinned')]),
+      ...tinyRig(
+        [lonely, partner],
+        [on('lonely', 'foot', 'camera', 'hole'), on('partner', 'foot', 'camera', 'pinned')],
+      ),
     },
   ],
 })
 
-const holes = tinyPart({ id: 'holes', mounts: [foot, socket('pair', 'two-screw', [0, 20, 0], [0, 1, 0], { spacingMm: 30, slotMm: 2 })] })
-const screws = (spacingMm: number) => tinyPart({ id: 'screws', role: 'top-handle', mounts: [plug('foot', 'two-screw', { spacingMm })] })
+const holes = tinyPart({
+  id: 'holes',
+  mounts: [foot, socket('pair', 'two-screw', [0, 20, 0], [0, 1, 0], { spacingMm: 30, slotMm: 2 })],
+})
+const screws = (spacingMm: number) =>
+  tinyPart({ id: 'screws', role: 'top-handle', mounts: [plug('foot', 'two-screw', { spacingMm })] })
 const spaced = (spacingMm: number) =>
   tinyRig([holes, screws(spacingMm)], [on('holes', 'foot', 'camera', 'hole'), on('screws', 'foot', 'holes', 'pair')])
 
 testCheck(twoScrewSpacing, {
   speaks: [
-    { name: 'one millimetre more than the slot gives', message: 'apart', level: 'stop', numbers: { offMm: 3, slotMm: 2 }, ...spaced(33) },
+    {
+      name: 'one millimetre more than the slot gives',
+      message: 'apart',
+      level: 'stop',
+      numbers: { offMm: 3, slotMm: 2 },
+      ...spaced(33),
+    },
   ],
   silent: [{ name: 'exactly at the end of the slot', message: 'meets', numbers: { offMm: 2 }, ...spaced(32) }],
 })
 
-const clamp = (lengthMm: number, more = {}) => tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm, ...more })] })
+const clamp = (lengthMm: number, more = {}) =>
+  tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm, ...more })] })
 const clamped = (lengthMm: number) => tinyRig([clamp(lengthMm)], [on('clamp', 'foot', 'camera', 'rail')])
 
 testCheck(railTooShort, {
   speaks: [
-    { name: '61 mm of clamp on 60 mm of rail', message: 'short', level: 'stop', numbers: { clampMm: 61, railMm: 60 }, ...clamped(61) },
+    {
+      name: '61 mm of clamp on 60 mm of rail',
+      message: 'short',
+      level: 'stop',
+      numbers: { clampMm: 61, railMm: 60 },
+      ...clamped(61),
+    },
   ],
   silent: [{ name: 'exactly as long', message: 'holds', ...clamped(60) }],
 })
 
 /** A block 15 mm beyond an end of the camera's left rail; it stands on a hole of the camera's top. */
 const cheek = (id: string, at: readonly [number, number, number]) =>
-  tinyPart({ id, centre: at, solids: [{ kind: 'box', centre: at, size: [20, 20, 20], matter: 'body' }], mounts: [foot] })
+  tinyPart({
+    id,
+    centre: at,
+    solids: [{ kind: 'box', centre: at, size: [20, 20, 20], matter: 'body' }],
+    mounts: [foot],
+  })
 const cheeks = [cheek('front', [-56, -40, -45]), cheek('rear', [-81, -40, 45])]
 const cheekJoints = [on('front', 'foot', 'camera', 'hole'), on('rear', 'foot', 'camera', 'pinned')]
 const onClamp = on('clamp', 'foot', 'camera', 'rail')
@@ -147,15 +172,24 @@ const rod = tinyPart({
 })
 /** 100 g whose centre lies `offMm` from the rod's mark, square to the rod. */
 const swinger = (offMm: number) =>
-  tinyPart({ id: 'swinger', centre: [0, offMm, 0], mounts: [socket('hold', 'rod-15', [0, 0, 0], [0, -1, 0], { lengthMm: 20 })] })
+  tinyPart({
+    id: 'swinger',
+    centre: [0, offMm, 0],
+    mounts: [socket('hold', 'rod-15', [0, 0, 0], [0, -1, 0], { lengthMm: 20 })],
+  })
 const swinging = (offMm: number, braces: ReturnType<typeof on>[] = []) =>
-  tinyRig([rod, swinger(offMm)], [on('rod', 'end', 'camera', 'pinned'), on('swinger', 'hold', 'rod', 'along')], { setup: { braces } })
+  tinyRig([rod, swinger(offMm)], [on('rod', 'end', 'camera', 'pinned'), on('swinger', 'hold', 'rod', 'along')], {
+    setup: { braces },
+  })
 const rodLimitMm = (0.15 / (0.1 * GRAVITY)) * 1000
 const bracedSwinger = (() => {
   const steady = tinyPart({
     id: 'swinger',
     centre: [0, 200, 0],
-    mounts: [socket('hold', 'rod-15', [0, 0, 0], [0, -1, 0], { lengthMm: 20 }), plug('stay', 'thread-1/4', { at: [25, -10, -30] })],
+    mounts: [
+      socket('hold', 'rod-15', [0, 0, 0], [0, -1, 0], { lengthMm: 20 }),
+      plug('stay', 'thread-1/4', { at: [25, -10, -30] }),
+    ],
   })
   const tiny = tinyRig([rod, steady], [on('rod', 'end', 'camera', 'pinned'), on('swinger', 'hold', 'rod', 'along')])
   const [setup] = tiny.rig.setups
@@ -234,7 +268,15 @@ testCheck(padOverload, {
 })
 
 testCheck(frictionHolder, {
-  speaks: [{ name: '151 g on a pad, running', message: 'loose', level: 'hint', numbers: { carriedG: 151, safeG: 150 }, ...padded(151) }],
+  speaks: [
+    {
+      name: '151 g on a pad, running',
+      message: 'loose',
+      level: 'hint',
+      numbers: { carriedG: 151, safeG: 150 },
+      ...padded(151),
+    },
+  ],
   silent: [
     { name: 'exactly 150 g', message: 'light', ...padded(150) },
     { name: '200 g with a second hold', message: 'braced', ...padded(200, [on('box', 'stay', 'camera', 'pinned')]) },
@@ -245,7 +287,11 @@ const blind = (screwMm: number | undefined, extra: ReturnType<typeof tinyPart>[]
   tinyRig(
     [
       tinyPart({ id: 'hole', mounts: [foot, socket('deep', 'thread-1/4', [0, 20, 0], [0, 1, 0], { deepMm: 5.5 })] }),
-      tinyPart({ id: 'plate', role: 'plate', mounts: [plug('screw', 'thread-1/4', screwMm === undefined ? {} : { screwMm })] }),
+      tinyPart({
+        id: 'plate',
+        role: 'plate',
+        mounts: [plug('screw', 'thread-1/4', screwMm === undefined ? {} : { screwMm })],
+      }),
     ],
     [on('hole', 'foot', 'camera', 'hole'), on('plate', 'screw', 'hole', 'deep')],
     { extra },
@@ -254,14 +300,36 @@ const shorter = tinyPart({ id: 'shorter', role: 'plate', mounts: [plug('screw', 
 
 testCheck(screwTooLong, {
   speaks: [
-    { name: '6 mm into 5.5', message: 'long', level: 'stop', numbers: { screwMm: 6, deepMm: 5.5 }, remedies: 2, ...blind(6, [shorter]) },
-    { name: '4 mm of thread', message: 'short', level: 'risk', numbers: { screwMm: 4, engagedMm: 4.5 }, remedies: 1, ...blind(4) },
+    {
+      name: '6 mm into 5.5',
+      message: 'long',
+      level: 'stop',
+      numbers: { screwMm: 6, deepMm: 5.5 },
+      remedies: 2,
+      ...blind(6, [shorter]),
+    },
+    {
+      name: '4 mm of thread',
+      message: 'short',
+      level: 'risk',
+      numbers: { screwMm: 4, engagedMm: 4.5 },
+      remedies: 1,
+      ...blind(4),
+    },
   ],
   silent: [
     { name: 'exactly to the bottom', message: 'right', ...blind(5.5) },
     { name: 'exactly enough thread', message: 'right', ...blind(4.5) },
   ],
-  cannotTell: [{ name: 'a screw nobody measured', message: 'unmeasured', level: 'hint', numbers: { deepMm: 5.5 }, ...blind(undefined) }],
+  cannotTell: [
+    {
+      name: 'a screw nobody measured',
+      message: 'unmeasured',
+      level: 'hint',
+      numbers: { deepMm: 5.5 },
+      ...blind(undefined),
+    },
+  ],
 })
 
 const stand = (id: string, standard: string) => tinyPart({ id, role: 'head', mounts: [plug('foot', standard)] })
@@ -271,12 +339,19 @@ const stands = (second: string) => {
   })
   const [setup] = tiny.rig.setups
   if (!setup) throw new Error('a set-up')
-  const other = { ...setup, id: 'walk', name: 'walk', joints: [on('gimbal', 'foot', 'camera', second === 'shoe-cold' ? 'shoe' : 'hole')] }
+  const other = {
+    ...setup,
+    id: 'walk',
+    name: 'walk',
+    joints: [on('gimbal', 'foot', 'camera', second === 'shoe-cold' ? 'shoe' : 'hole')],
+  }
   return { ...tiny, rig: { ...tiny.rig, setups: [setup, other] } }
 }
 
 testCheck(noCommonPlate, {
-  speaks: [{ name: 'a screw here, a shoe there', message: 'differ', level: 'risk', parts: ['head'], ...stands('shoe-cold') }],
+  speaks: [
+    { name: 'a screw here, a shoe there', message: 'differ', level: 'risk', parts: ['head'], ...stands('shoe-cold') },
+  ],
   silent: [{ name: 'the same screw on both', message: 'shared', ...stands('thread-1/4') }],
 })
 
@@ -284,8 +359,18 @@ const tether = tinyPart({ id: 'tether', role: 'tether', provides: ['tether'], mo
 const over = { brief: { conditions: ['overhead' as const] }, extra: [tether] }
 
 testCheck(untetheredOverhead, {
-  speaks: [{ name: 'over the rail without a tether', message: 'untethered', level: 'risk', remedies: 1, ...tinyRig([], [], over) }],
-  silent: [{ name: 'tethered', message: 'tethered', ...tinyRig([tether], [on('tether', 'foot', 'camera', 'hole')], over) }],
+  speaks: [
+    {
+      name: 'over the rail without a tether',
+      message: 'untethered',
+      level: 'risk',
+      remedies: 1,
+      ...tinyRig([], [], over),
+    },
+  ],
+  silent: [
+    { name: 'tethered', message: 'tethered', ...tinyRig([tether], [on('tether', 'foot', 'camera', 'hole')], over) },
+  ],
 })
 
 const stayed = (gapMm: number, standard = 'thread-1/4') =>

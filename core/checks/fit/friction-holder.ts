@@ -20,12 +20,20 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }>({
   needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'safeG' },
   messages: {
-    speaks: { loose: 'Only friction holds {part}. {carriedG} hangs there while you move; {safeG} stays put. Tether it or screw it on.' },
-    silent: { light: '{part} is held by friction, and light: {carriedG} of {safeG}.', braced: '{part} has a second hold.' },
+    speaks: {
+      loose:
+        'Only friction holds {part}. {carriedG} hangs there while you move; {safeG} stays put. Tether it or screw it on.',
+    },
+    silent: {
+      light: '{part} is held by friction, and light: {carriedG} of {safeG}.',
+      braced: '{part} has a second hold.',
+    },
     cannotTell: {},
   },
   subjects: (facts) =>
-    onTheRun(facts) ? facts.assembly.placed.filter((piece) => piece.mate?.ok && FRICTION.has(piece.mate.value.standard.kind)) : [],
+    onTheRun(facts)
+      ? facts.assembly.placed.filter((piece) => piece.mate?.ok && FRICTION.has(piece.mate.value.standard.kind))
+      : [],
   judge: (piece, facts, { safeG }) => {
     const numbers = { carriedG: loadOn(facts, piece).massG, safeG }
     const names = { part: piece.part.name }

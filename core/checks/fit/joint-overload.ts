@@ -12,14 +12,17 @@ const ratedNmOf = ({ mate }: PlacedPart): number | undefined => {
   return ratings.length > 0 ? Math.min(...ratings) : undefined
 }
 
-/** More mass or moment on a joint than either of its ends is rated for. Shoes, pads and stands have checks of their own. */
+/**
+ * More mass or moment on a joint than either of its ends is rated for. Shoes, pads and stands have checks of their own.
+ */
 export const jointOverload = defineCheck<PlacedPart, object>({
   id: 'joint-overload',
   family: 'fit',
   title: 'Too heavy for its joint',
   why: 'The arm droops during the shot, or the clamp lets go.',
   level: 'stop',
-  source: 'The lower of the two parts’ ratings: over a maker’s figure it is a stop. Else the usual figure of the standard: a risk.',
+  source:
+    'The lower of the two parts’ ratings: over a maker’s figure it is a stop. Else the usual figure of the standard: a risk.',
   options: z.object({}),
   defaults: {},
   needs: ['loads'],
@@ -27,7 +30,8 @@ export const jointOverload = defineCheck<PlacedPart, object>({
   messages: {
     speaks: {
       over: 'Too much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; the makers allow {limitG}.',
-      usual: 'Much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; {limitG} is usual for such a joint.',
+      usual:
+        'Much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; {limitG} is usual for such a joint.',
       droops: '{part} droops on {host}. The joint is bent with {momentNm}; it holds {ratedNm}.',
     },
     silent: {

@@ -13,7 +13,11 @@ const weakLink = ({ assembly }: Facts, handle: PlacedPart): PlacedPart | undefin
       !piece.mate.value.mayLift &&
       piece.mate.value.standard.kind === 'shoe' &&
       !assembly.braces.some(
-        (brace) => isFirm(brace) && brace.mate.ok && brace.mate.value.mayLift && ridesOn(brace.guest, piece) !== ridesOn(brace.host, piece),
+        (brace) =>
+          isFirm(brace) &&
+          brace.mate.ok &&
+          brace.mate.value.mayLift &&
+          ridesOn(brace.guest, piece) !== ridesOn(brace.host, piece),
       ),
   )
 
@@ -39,7 +43,14 @@ export const liftByShoe = defineCheck<PlacedPart, object>({
     const names = { handle: handle.part.name }
     const weak = weakLink(facts, handle)
     return weak
-      ? { group: 'speaks', message: 'lifts', names, numbers: { inHandG: mass.inHandG }, parts: [handle.instance.id], at: handle.centre }
+      ? {
+          group: 'speaks',
+          message: 'lifts',
+          names,
+          numbers: { inHandG: mass.inHandG },
+          parts: [handle.instance.id],
+          at: handle.centre,
+        }
       : { group: 'silent', message: 'firm', names }
   },
   remedies: (handle, facts) => {

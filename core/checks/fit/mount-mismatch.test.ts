@@ -4,7 +4,11 @@ import { testCheck } from '../tester.ts'
 
 const pinned38 = tinyPart({ id: 'handle', mounts: [plug('foot', 'thread-3/8-pin')] })
 const pinned14 = tinyPart({ id: 'block', mounts: [plug('foot', 'thread-1/4-pin')] })
-const bridge = tinyPart({ id: 'bridge', massG: 24, mounts: [plug('below', 'thread-1/4'), socket('above', 'thread-3/8-pin', [0, 20, 0])] })
+const bridge = tinyPart({
+  id: 'bridge',
+  massG: 24,
+  mounts: [plug('below', 'thread-1/4'), socket('above', 'thread-3/8-pin', [0, 20, 0])],
+})
 const holeOnly = tinyPart({ id: 'monitor', mounts: [socket('base', 'thread-1/4', [0, 0, 0], [0, -1, 0])] })
 const fitClamp = tinyPart({ id: 'clamp-60', mounts: [plug('foot', 'nato', { lengthMm: 60 })] })
 const budLens = tinyPart({ id: 'lens', role: 'lens', mounts: [plug('bayonet', 'lens-mount', { family: 'bud' })] })
@@ -12,7 +16,8 @@ const filtered = tinyPart({
   id: 'ring',
   mounts: [plug('foot', 'thread-1/4'), socket('thread', 'filter-thread', [0, 20, 0], [0, 1, 0], { family: '67' })],
 })
-const pairPart = (id: string, spacingMm: number) => tinyPart({ id, mounts: [plug('foot', 'two-screw', { spacingMm, slotMm: 2 })] })
+const pairPart = (id: string, spacingMm: number) =>
+  tinyPart({ id, mounts: [plug('foot', 'two-screw', { spacingMm, slotMm: 2 })] })
 const holder = tinyPart({
   id: 'holder',
   mounts: [
@@ -46,8 +51,17 @@ testCheck(mountMismatch, {
       remedies: 2,
       ...tinyRig([pinned14], [on('block', 'foot', 'camera', 'hole')]),
     },
-    { name: 'hole on hole', message: 'same-gender', remedies: 1, ...tinyRig([holeOnly], [on('monitor', 'base', 'camera', 'hole')]) },
-    { name: 'another lens mount', message: 'lens-mount-differs', ...tinyRig([budLens], [on('lens', 'bayonet', 'camera', 'lens')]) },
+    {
+      name: 'hole on hole',
+      message: 'same-gender',
+      remedies: 1,
+      ...tinyRig([holeOnly], [on('monitor', 'base', 'camera', 'hole')]),
+    },
+    {
+      name: 'another lens mount',
+      message: 'lens-mount-differs',
+      ...tinyRig([budLens], [on('lens', 'bayonet', 'camera', 'lens')]),
+    },
     {
       name: 'another filter size',
       message: 'filter-size-differs',
@@ -66,14 +80,22 @@ testCheck(mountMismatch, {
       name: 'a clamp too wide for the ring',
       message: 'ring-size-differs',
       numbers: { ringMm: 70, minMm: 71, maxMm: 80 },
-      ...held(tinyPart({ id: 'gear', mounts: [plug('clamp', 'lens-ring', { closesOn: { minMm: 71, maxMm: 80 } })] }), 'clamp', 'ring'),
+      ...held(
+        tinyPart({ id: 'gear', mounts: [plug('clamp', 'lens-ring', { closesOn: { minMm: 71, maxMm: 80 } })] }),
+        'clamp',
+        'ring',
+      ),
     },
     {
       name: 'the right bayonet, 2 mm off the sensor',
       message: 'flange-differs',
       numbers: { wantsMm: 18, holdsMm: 20 },
       ...held(
-        tinyPart({ id: 'lens', role: 'lens', mounts: [plug('bayonet', 'lens-mount', { family: 'stem', flangeMm: 18 })] }),
+        tinyPart({
+          id: 'lens',
+          role: 'lens',
+          mounts: [plug('bayonet', 'lens-mount', { family: 'stem', flangeMm: 18 })],
+        }),
         'bayonet',
         'bayonet',
       ),
@@ -99,13 +121,25 @@ testCheck(mountMismatch, {
         [on('ring', 'foot', 'camera', 'hole'), on('filter', 'rear', 'ring', 'thread')],
       ),
     },
-    { name: 'screws 32 mm apart in holes at 30 with 2 mm of slot', message: 'fits', ...held(pairPart('pair', 32), 'foot', 'pair') },
+    {
+      name: 'screws 32 mm apart in holes at 30 with 2 mm of slot',
+      message: 'fits',
+      ...held(pairPart('pair', 32), 'foot', 'pair'),
+    },
     {
       name: 'a pack that goes in without latching is another check’s business',
       message: 'fits',
       ...held(packPart('p72-old'), 'back', 'bay'),
     },
-    { name: 'a clamp exactly as long as the rail', message: 'fits', ...tinyRig([fitClamp], [on('clamp-60', 'foot', 'camera', 'rail')]) },
-    { name: 'a plain screw in a pinned hole', message: 'fits', ...tinyRig([bridge], [on('bridge', 'below', 'camera', 'pinned')]) },
+    {
+      name: 'a clamp exactly as long as the rail',
+      message: 'fits',
+      ...tinyRig([fitClamp], [on('clamp-60', 'foot', 'camera', 'rail')]),
+    },
+    {
+      name: 'a plain screw in a pinned hole',
+      message: 'fits',
+      ...tinyRig([bridge], [on('bridge', 'below', 'camera', 'pinned')]),
+    },
   ],
 })

@@ -9,7 +9,9 @@ const ends = (piece: PlacedPart) => {
   const { host, joint, part } = piece
   const hostMount = host && joint && mountOf(host.part, joint.hostMount)
   const guestMount = joint && mountOf(part, joint.guestMount)
-  return host && hostMount && guestMount ? { host: { part: host.part, mount: hostMount }, guest: { part, mount: guestMount } } : undefined
+  return host && hostMount && guestMount
+    ? { host: { part: host.part, mount: hostMount }, guest: { part, mount: guestMount } }
+    : undefined
 }
 
 const bridges = function* (piece: PlacedPart, facts: Facts): Generator<Remedy> {
@@ -39,7 +41,8 @@ const speaks = {
   'clamp-size-differs': "{guest} won't clamp on. It is made for {wants}; the lens front is {holds}.",
   'tray-differs': "{guest} won't go in. The tray takes {holds}; this is {wants}.",
   'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
-  'flange-differs': "{guest} locks but won't focus right. It is made to sit {wantsMm} from the sensor; here it sits at {holdsMm}.",
+  'flange-differs':
+    "{guest} locks but won't focus right. It is made to sit {wantsMm} from the sensor; here it sits at {holdsMm}.",
   'ring-size-differs': "{guest} won't close. It closes on {minMm} to {maxMm}; the ring is {ringMm}.",
 } as const satisfies Record<Told, string>
 
@@ -60,7 +63,9 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate && (piece.mate.ok || !piece.mate.issues.some(({ code }) => isElsewhere(code)))),
+    assembly.placed.filter(
+      (piece) => piece.mate && (piece.mate.ok || !piece.mate.issues.some(({ code }) => isElsewhere(code))),
+    ),
   judge: (piece) => {
     const pair = ends(piece)
     const names = {
@@ -84,7 +89,9 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
     ...firstOf(2, bridges(piece, facts)),
     ...firstOf(1, [
       moveRemedy(facts, piece, (point) =>
-        piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok),
+        piece.part.mounts.some(
+          (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
+        ),
       ),
     ]),
     takeOffRemedy(facts, piece),

@@ -15,16 +15,21 @@ interface Pair {
 const pairsOn = ({ assembly }: Facts): Pair[] =>
   assembly.placed.flatMap((second, i) =>
     assembly.placed.slice(0, i).flatMap((first): Pair[] => {
-      const same = first.joint && second.joint && first.host === second.host && first.joint.hostMount === second.joint.hostMount
+      const same =
+        first.joint && second.joint && first.host === second.host && first.joint.hostMount === second.joint.hostMount
       return same && second.joint ? [{ first, second, mountId: second.joint.hostMount }] : []
     }),
   )
 
-/** The stretch of a rail or plate that a guest takes up, mm along its travel; undefined when it takes the whole mount. */
+/**
+ * The stretch of a rail or plate that a guest takes up, mm along its travel; undefined when it takes the whole mount.
+ */
 const stretch = (piece: PlacedPart): { from: number; to: number } | undefined => {
   if (!piece.mate?.ok || !piece.joint) return undefined
   const takes = piece.mate.value.along?.takesMm
-  return takes === undefined ? undefined : { from: piece.joint.slideMm - takes / 2, to: piece.joint.slideMm + takes / 2 }
+  return takes === undefined
+    ? undefined
+    : { from: piece.joint.slideMm - takes / 2, to: piece.joint.slideMm + takes / 2 }
 }
 
 /** Two pieces on one mounting point, or on the same stretch of a rail. */
@@ -66,7 +71,11 @@ export const mountTaken = defineCheck<Pair, object>({
       moveRemedy(facts, second, (point) => {
         const here = point.piece === second.host && point.mount.id === mountId
         const mount = mountOf(second.part, second.joint?.guestMount ?? '')
-        return !here && mount !== undefined && mate({ part: point.piece.part, mount: point.mount }, { part: second.part, mount }).ok
+        return (
+          !here &&
+          mount !== undefined &&
+          mate({ part: point.piece.part, mount: point.mount }, { part: second.part, mount }).ok
+        )
       }),
     ]),
     takeOffRemedy(facts, second),

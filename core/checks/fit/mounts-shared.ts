@@ -17,7 +17,8 @@ const pairs = ({ assembly: { placed } }: Facts): Pair[] => {
   for (const [i, second] of placed.entries())
     for (let j = 0; second.host && j < i; j++) {
       const first = placed[j]
-      if (first?.host === second.host && first.joint?.hostMount !== second.joint?.hostMount) all.push(pairOf(first, second))
+      if (first?.host === second.host && first.joint?.hostMount !== second.joint?.hostMount)
+        all.push(pairOf(first, second))
     }
   return all
 }
@@ -45,9 +46,16 @@ export const mountsShared = defineCheck<Pair, object>({
     const other = first.host?.part.mounts.find(({ id }) => id === first.joint?.hostMount)
     const point = first.host && other ? pointName({ piece: first.host, mount: other }) : ''
     const names = { first: first.part.name, second: second.part.name, point }
-    const blocked = (other && mount?.shares?.includes(other.id)) || (mount && other?.shares?.includes(mount.id)) || false
+    const blocked =
+      (other && mount?.shares?.includes(other.id)) || (mount && other?.shares?.includes(mount.id)) || false
     return blocked
-      ? { group: 'speaks', message: 'blocked', names, parts: [second.instance.id, first.instance.id], at: second.centre }
+      ? {
+          group: 'speaks',
+          message: 'blocked',
+          names,
+          parts: [second.instance.id, first.instance.id],
+          at: second.centre,
+        }
       : { group: 'silent', message: 'free', names }
   },
   remedies: ({ first, second }, facts) => [takeOffRemedy(facts, second), takeOffRemedy(facts, first)],

@@ -20,13 +20,18 @@ export const needsPart = defineCheck<PlacedPart, object>({
   subjects: ({ assembly }) => assembly.placed.filter(({ part }) => (part.needsOneOf ?? []).length > 0),
   judge: (piece, { assembly, shelf }) => {
     const wanted = piece.part.needsOneOf ?? []
-    const names = { part: piece.part.name, wanted: wanted.map((id) => shelf.catalogue.parts.get(id)?.name ?? id).join(' or ') }
+    const names = {
+      part: piece.part.name,
+      wanted: wanted.map((id) => shelf.catalogue.parts.get(id)?.name ?? id).join(' or '),
+    }
     return assembly.placed.some(({ part }) => wanted.includes(part.id))
       ? { group: 'silent', message: 'paired', names }
       : { group: 'speaks', message: 'alone', names, parts: [piece.instance.id], at: piece.centre }
   },
   remedies: (piece, facts) => {
-    const partners = (piece.part.needsOneOf ?? []).flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? []).sort(byReadiness(facts))
+    const partners = (piece.part.needsOneOf ?? [])
+      .flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? [])
+      .sort(byReadiness(facts))
     return [
       ...firstOf(
         1,

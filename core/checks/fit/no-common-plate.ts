@@ -29,7 +29,9 @@ export const noCommonPlate = defineCheck<Feet, object>({
   ...noOptions,
   needs: ['onPlate'],
   messages: {
-    speaks: { differ: '{first} stands on a {firstPlate}, {second} on a {secondPlate}. One plate for both saves a change.' },
+    speaks: {
+      differ: '{first} stands on a {firstPlate}, {second} on a {secondPlate}. One plate for both saves a change.',
+    },
     silent: { shared: 'Every stand takes the same {firstPlate}.' },
     cannotTell: {},
   },

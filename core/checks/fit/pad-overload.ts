@@ -19,9 +19,13 @@ export const padOverload = defineCheck<PlacedPart, object>({
     silent: { holds: '{part} puts {carriedG} on a pad that holds {limitG}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'pad'),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'pad'),
   judge: (piece, facts) => {
-    const numbers = { carriedG: loadOn(facts, piece).massG, limitG: piece.mate?.ok ? piece.mate.value.limitG : Infinity }
+    const numbers = {
+      carriedG: loadOn(facts, piece).massG,
+      limitG: piece.mate?.ok ? piece.mate.value.limitG : Infinity,
+    }
     const names = { part: piece.part.name }
     return exceeds(numbers.carriedG, numbers.limitG)
       ? { group: 'speaks', message: 'peels', names, numbers, parts: [piece.instance.id], at: piece.centre }

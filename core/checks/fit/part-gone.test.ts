@@ -26,7 +26,10 @@ testCheck(partGone, {
       parts: ['cube'],
       remedies: 1,
       ...known,
-      shelf: { ...known.shelf, catalogue: withPlaceholders(known.shelf.catalogue, [{ ...cube, name: 'a part that is no longer known' }]) },
+      shelf: {
+        ...known.shelf,
+        catalogue: withPlaceholders(known.shelf.catalogue, [{ ...cube, name: 'a part that is no longer known' }]),
+      },
     },
     {
       name: 'the camera itself can not be left out',
@@ -34,7 +37,10 @@ testCheck(partGone, {
       parts: ['camera'],
       remedies: 0,
       ...bare,
-      shelf: { ...bare.shelf, catalogue: { ...bare.shelf.catalogue, gone: new Map([['tiny-camera', 'taken-out' as const]]) } },
+      shelf: {
+        ...bare.shelf,
+        catalogue: { ...bare.shelf.catalogue, gone: new Map([['tiny-camera', 'taken-out' as const]]) },
+      },
     },
   ],
   silent: [{ name: 'all known', message: 'known', ...known }],

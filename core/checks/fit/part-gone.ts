@@ -19,7 +19,14 @@ const asKnown = perPair('gone parts', ({ gone }: Catalogue, { instance, part }: 
 const leaveOut = ({ assembly }: Facts, { instance }: Gone): readonly Remedy[] =>
   assembly.rig.setups.some(({ root }) => root === instance.id)
     ? []
-    : [{ text: 'leave it out of the kit', numbers: {}, names: {}, commands: [{ do: 'discard', instance: instance.id }] }]
+    : [
+        {
+          text: 'leave it out of the kit',
+          numbers: {},
+          names: {},
+          commands: [{ do: 'discard', instance: instance.id }],
+        },
+      ]
 
 /** A piece whose part left the catalogue, or of which nothing is known at all. */
 export const partGone = defineCheck<Gone, object>({
@@ -41,12 +48,19 @@ export const partGone = defineCheck<Gone, object>({
     silent: { known: '{part} is in the catalogue.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, shelf: { catalogue } }) => [...assembly.placed, ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
+  subjects: ({ assembly, shelf: { catalogue } }) =>
+    [...assembly.placed, ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
   judge: ({ instance, part, how }) => {
     if (!how) return { group: 'silent', message: 'known', names: { part: part.name } }
     const unknown = how === 'placeholder'
     const named = unknown ? `${part.name[0]?.toUpperCase() ?? ''}${part.name.slice(1)}` : part.name
-    return { group: 'speaks', message: how, level: unknown ? 'risk' : 'hint', names: { part: named }, parts: [instance.id] }
+    return {
+      group: 'speaks',
+      message: how,
+      level: unknown ? 'risk' : 'hint',
+      names: { part: named },
+      parts: [instance.id],
+    }
   },
   remedies: (gone, facts) => leaveOut(facts, gone),
 })

@@ -20,7 +20,8 @@ export const partialFit = defineCheck<PlacedPart, object>({
     silent: { holds: '{part} holds in {host}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.fault !== undefined),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.fault !== undefined),
   judge: (piece) => {
     const fault = piece.mate?.ok ? piece.mate.value.fault : undefined
     const names = { part: piece.part.name, host: piece.host?.part.name ?? '', fault: fault ?? '' }

@@ -41,7 +41,9 @@ export const railTooShort = defineCheck<PlacedPart, object>({
   },
   remedies: (piece, facts) => {
     const elsewhere = moveRemedy(facts, piece, (point) =>
-      piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok),
+      piece.part.mounts.some(
+        (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
+      ),
     )
     return [...(elsewhere ? [elsewhere] : []), ...swapsThat(facts, piece, 1, () => true), takeOffRemedy(facts, piece)]
   },

@@ -57,7 +57,12 @@ const seat = on('base', 'seat', 'camera', 'seat')
 const boxed = (lensMm: number, rodsMm = 100, slideMm = 0, extra: ReturnType<typeof tinyPart>[] = []) =>
   tinyRig(
     [base, pairOf('pair', rodsMm), box, lens(lensMm)],
-    [seat, on('pair', 'end', 'base', 'pair'), on('box', 'clamp', 'pair', 'above', { slideMm }), on('lens', 'bayonet', 'camera', 'lens')],
+    [
+      seat,
+      on('pair', 'end', 'base', 'pair'),
+      on('box', 'clamp', 'pair', 'above', { slideMm }),
+      on('lens', 'bayonet', 'camera', 'lens'),
+    ],
     { extra },
   )
 
@@ -98,10 +103,16 @@ testCheck(rodsOverlong, {
     },
     { name: 'no shorter pair is known', message: 'long', remedies: 0, ...boxed(20, 200) },
   ],
-  silent: [{ name: 'exactly 60 mm beyond the clamp', message: 'right', numbers: { overMm: 60 }, ...boxed(20, 200, 32) }],
+  silent: [
+    { name: 'exactly 60 mm beyond the clamp', message: 'right', numbers: { overMm: 60 }, ...boxed(20, 200, 32) },
+  ],
 })
 
-const single = tinyPart({ id: 'single', role: 'rods', mounts: [plug('end', 'rod-15', { out: [0, 0, 1], up: [0, 1, 0] })] })
+const single = tinyPart({
+  id: 'single',
+  role: 'rods',
+  mounts: [plug('end', 'rod-15', { out: [0, 0, 1], up: [0, 1, 0] })],
+})
 
 testCheck(mixedRods, {
   speaks: [
@@ -110,8 +121,17 @@ testCheck(mixedRods, {
       message: 'two',
       level: 'hint',
       parts: ['pair', 'single'],
-      ...tinyRig([base, pairOf('pair', 100), single], [seat, on('pair', 'end', 'base', 'pair'), on('single', 'end', 'base', 'single')]),
+      ...tinyRig(
+        [base, pairOf('pair', 100), single],
+        [seat, on('pair', 'end', 'base', 'pair'), on('single', 'end', 'base', 'single')],
+      ),
     },
   ],
-  silent: [{ name: 'a pair alone', message: 'one', ...tinyRig([base, pairOf('pair', 100)], [seat, on('pair', 'end', 'base', 'pair')]) }],
+  silent: [
+    {
+      name: 'a pair alone',
+      message: 'one',
+      ...tinyRig([base, pairOf('pair', 100)], [seat, on('pair', 'end', 'base', 'pair')]),
+    },
+  ],
 })

@@ -19,13 +19,16 @@ export const rodSingle = defineCheck<PlacedPart, { safeNm: number }>({
   limit: { measured: 'twistNm', allowed: 'safeNm' },
   messages: {
     speaks: {
-      swings: '{part} can swing round its rod. {carriedG} pulls with {twistNm}; one clamp holds {safeNm}. Brace it, or use two rods.',
+      swings:
+        '{part} can swing round its rod. {carriedG} pulls with {twistNm}; one clamp holds {safeNm}. Brace it, or use two rods.',
     },
     silent: { holds: '{part} pulls at its rod with {twistNm} of {safeNm}.', braced: '{part} has a second hold.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'rods' && !piece.mate.value.holdsTwist),
+    assembly.placed.filter(
+      (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'rods' && !piece.mate.value.holdsTwist,
+    ),
   judge: (piece, facts, { safeNm }) => {
     const { twistNm: turning, massG: carriedG } = loadOn(facts, piece)
     const names = { part: piece.part.name }

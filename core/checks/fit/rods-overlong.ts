@@ -18,11 +18,14 @@ export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
   needs: [],
   limit: { measured: 'overMm', allowed: 'spareMm' },
   messages: {
-    speaks: { long: '{rods} stand {overMm} beyond the last clamp. {usedMm} of {longMm} is used; {spareMm} to spare is plenty.' },
+    speaks: {
+      long: '{rods} stand {overMm} beyond the last clamp. {usedMm} of {longMm} is used; {spareMm} to spare is plenty.',
+    },
     silent: { right: '{rods} end {overMm} beyond the last clamp.' },
     cannotTell: {},
   },
-  subjects: (facts) => facts.assembly.placed.filter((piece) => piece.part.role === 'rods' && piece.host && rodUse(facts.assembly, piece)),
+  subjects: (facts) =>
+    facts.assembly.placed.filter((piece) => piece.part.role === 'rods' && piece.host && rodUse(facts.assembly, piece)),
   judge: (rods, facts, { spareMm }) => {
     const { longMm, usedMm } = rodUse(facts.assembly, rods) ?? { longMm: 0, usedMm: 0 }
     const names = { rods: rods.part.name }
@@ -44,13 +47,20 @@ const shorter = (rods: PlacedPart, facts: Facts, spareMm: number): Remedy[] => {
       const lengthMm = rodRails(part)[0]?.lengthMm
       return lengthMm !== undefined && lengthMm < now.longMm && lengthMm >= now.usedMm ? [{ part, lengthMm }] : []
     })
-    .sort((a, b) => a.lengthMm - b.lengthMm || a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1))
+    .sort(
+      (a, b) => a.lengthMm - b.lengthMm || a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1),
+    )
   for (const { part, lengthMm } of pairs) {
     const commands: Command[] = [{ do: 'swap', instance: rods.instance.id, partId: part.id }]
     // The rail's zero is its middle: with shorter rods everything slides by half the difference to stay where it is.
     for (const piece of facts.assembly.placed)
       if (piece.host === rods && piece.joint)
-        commands.push({ do: 'set', setup, instance: piece.instance.id, slideMm: piece.joint.slideMm + (now.longMm - lengthMm) / 2 })
+        commands.push({
+          do: 'set',
+          setup,
+          instance: piece.instance.id,
+          slideMm: piece.joint.slideMm + (now.longMm - lengthMm) / 2,
+        })
     const after = factsAfter(facts, commands)
     const swapped = after?.assembly.byInstance.get(rods.instance.id)
     const left = after && swapped && rodUse(after.assembly, swapped)

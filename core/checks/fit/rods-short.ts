@@ -20,7 +20,8 @@ const onRods = (piece: PlacedPart): boolean =>
 /** The glass may stand this far into the back of a matte box. mm */
 const RECESS_MM = 16
 
-const shortBy = (assembly: Assembly, box: PlacedPart): number => glassAhead(assembly, box) - (-box.bounds.max[2] + RECESS_MM)
+const shortBy = (assembly: Assembly, box: PlacedPart): number =>
+  glassAhead(assembly, box) - (-box.bounds.max[2] + RECESS_MM)
 
 /** Rods that end before the front of the lens does. */
 export const rodsShort = defineCheck<PlacedPart, { recessMm: number }>({
@@ -39,7 +40,8 @@ export const rodsShort = defineCheck<PlacedPart, { recessMm: number }>({
     silent: { ahead: '{box} stands clear ahead of the glass.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => onRods(piece) && Number.isFinite(glassAhead(assembly, piece))),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => onRods(piece) && Number.isFinite(glassAhead(assembly, piece))),
   judge: (box, { assembly }) => {
     const shortMm = shortBy(assembly, box)
     const names = { box: box.part.name }
@@ -65,7 +67,14 @@ const slideAhead = (box: PlacedPart, facts: Facts): Remedy[] => {
   const slideMm = box.joint.slideMm + steps * (way[2] < 0 ? 1 : -1)
   const commands: Command[] = [{ do: 'set', setup: facts.assembly.setup.id, instance: box.instance.id, slideMm }]
   if (slideMm > travel.maxMm || slideMm < travel.minMm || !clears(facts, box, commands)) return []
-  return [{ text: 'slide {part} {byMm} {way}', numbers: { byMm: steps }, names: { part: box.part.name, way: 'forward' }, commands }]
+  return [
+    {
+      text: 'slide {part} {byMm} {way}',
+      numbers: { byMm: steps },
+      names: { part: box.part.name, way: 'forward' },
+      commands,
+    },
+  ]
 }
 
 const longerRods = (box: PlacedPart, facts: Facts): Remedy[] => {
@@ -77,7 +86,9 @@ const longerRods = (box: PlacedPart, facts: Facts): Remedy[] => {
     const same = part.mounts.find(({ id, standard }) => id === mount.id && standard === mount.standard)
     return same?.lengthMm && same.lengthMm > (mount.lengthMm ?? 0) && same.travel ? [{ part, travel: same.travel }] : []
   })
-  for (const { part, travel } of longer.sort((a, b) => a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1))) {
+  for (const { part, travel } of longer.sort(
+    (a, b) => a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1),
+  )) {
     const commands: Command[] = [
       { do: 'swap', instance: rods.instance.id, partId: part.id },
       { do: 'set', setup, instance: box.instance.id, slideMm: travel.maxMm },

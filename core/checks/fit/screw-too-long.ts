@@ -27,17 +27,21 @@ export const screwTooLong = defineCheck<PlacedPart, { engagedMm: number }>({
       short: '{part} hardly bites. {screwMm} of thread goes in; {engagedMm} holds.',
     },
     silent: { right: '{part} goes {screwMm} into {deepMm}.' },
-    cannotTell: { unmeasured: 'How long the screw of {part} is, nobody has measured; the hole is {deepMm} deep. Assumed to fit.' },
+    cannotTell: {
+      unmeasured: 'How long the screw of {part} is, nobody has measured; the hole is {deepMm} deep. Assumed to fit.',
+    },
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => screw(piece) !== undefined),
   judge: (piece, _, { engagedMm }) => {
     const { deepMm, screwMm } = screw(piece) ?? { deepMm: 0, screwMm: undefined }
     const names = { part: piece.part.name }
     const parts = [piece.instance.id]
-    if (screwMm === undefined) return { group: 'cannotTell', message: 'unmeasured', names, numbers: { deepMm }, parts, at: piece.centre }
+    if (screwMm === undefined)
+      return { group: 'cannotTell', message: 'unmeasured', names, numbers: { deepMm }, parts, at: piece.centre }
     const numbers = { deepMm, screwMm, engagedMm }
     if (exceeds(screwMm, deepMm)) return { group: 'speaks', message: 'long', names, numbers, parts, at: piece.centre }
-    if (exceeds(engagedMm, screwMm)) return { group: 'speaks', message: 'short', level: 'risk', names, numbers, parts, at: piece.centre }
+    if (exceeds(engagedMm, screwMm))
+      return { group: 'speaks', message: 'short', level: 'risk', names, numbers, parts, at: piece.centre }
     return { group: 'silent', message: 'right', names, numbers }
   },
   remedies: (piece, facts, judgement, { engagedMm }) => {
@@ -46,7 +50,9 @@ export const screwTooLong = defineCheck<PlacedPart, { engagedMm: number }>({
     const fits = (length: number | undefined) => length !== undefined && length <= deepMm && length >= engagedMm
     const own = piece.part.mounts.find(({ id }) => id === piece.joint?.guestMount)
     return [
-      ...swapsThat(facts, piece, 1, (part) => part.mounts.some((mount) => mount.standard === own?.standard && fits(mount.screwMm))),
+      ...swapsThat(facts, piece, 1, (part) =>
+        part.mounts.some((mount) => mount.standard === own?.standard && fits(mount.screwMm)),
+      ),
       takeOffRemedy(facts, piece),
     ]
   },

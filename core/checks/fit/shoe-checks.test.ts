@@ -27,14 +27,26 @@ testCheck(shoeOverload, {
       ...tinyRig([foot('arm', 301, { limitG: 300 })], [onShoe]),
     },
   ],
-  silent: [{ name: 'exactly 500 g', message: 'light', numbers: { carriedG: 500, limitG: 500 }, ...tinyRig([foot('arm', 500)], [onShoe]) }],
+  silent: [
+    {
+      name: 'exactly 500 g',
+      message: 'light',
+      numbers: { carriedG: 500, limitG: 500 },
+      ...tinyRig([foot('arm', 500)], [onShoe]),
+    },
+  ],
 })
 
 const grip = { grips: [{ kind: 'top' as const, at: [0, 30, 0] as const }] }
-const handle = (standard: string) => tinyPart({ id: 'handle', mounts: [plug('foot', standard), plug('screw', 'thread-1/4')], ...grip })
+const handle = (standard: string) =>
+  tinyPart({ id: 'handle', mounts: [plug('foot', standard), plug('screw', 'thread-1/4')], ...grip })
 
 /** A handle over the shoe and the hole beside it. */
-const bridging = tinyPart({ id: 'bridge', mounts: [plug('foot', 'shoe-cold'), plug('screw', 'thread-1/4', { at: [25, 0, 0] })], ...grip })
+const bridging = tinyPart({
+  id: 'bridge',
+  mounts: [plug('foot', 'shoe-cold'), plug('screw', 'thread-1/4', { at: [25, 0, 0] })],
+  ...grip,
+})
 
 testCheck(liftByShoe, {
   speaks: [
@@ -57,7 +69,9 @@ testCheck(liftByShoe, {
     {
       name: 'handle in the shoe, and a screw through its other foot',
       message: 'firm',
-      ...tinyRig([bridging], [on('bridge', 'foot', 'camera', 'shoe')], { setup: { braces: [on('bridge', 'screw', 'camera', 'hole')] } }),
+      ...tinyRig([bridging], [on('bridge', 'foot', 'camera', 'shoe')], {
+        setup: { braces: [on('bridge', 'screw', 'camera', 'hole')] },
+      }),
     },
     {
       name: 'handle on a pinned screw',

@@ -25,7 +25,8 @@ export const shoeOverload = defineCheck<PlacedPart, object>({
     silent: { light: '{part} puts {carriedG} on a shoe that takes {limitG}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
   judge: (piece, facts) => {
     const carriedG = loadOn(facts, piece).massG
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity

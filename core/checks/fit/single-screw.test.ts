@@ -8,7 +8,12 @@ import { testCheck } from '../tester.ts'
 /** A bar of 500 g whose mass sits `offMm` beside its one screw. */
 const bar = (offMm: number, more = {}) =>
   tinyPart({ id: 'bar', massG: 500, centre: [offMm, 10, 0], mounts: [plug('foot', 'thread-1/4', more)] })
-const pinnedBar = tinyPart({ id: 'pinned-bar', massG: 500, centre: [10, 10, 0], mounts: [plug('foot', 'thread-1/4-pin')] })
+const pinnedBar = tinyPart({
+  id: 'pinned-bar',
+  massG: 500,
+  centre: [10, 10, 0],
+  mounts: [plug('foot', 'thread-1/4-pin')],
+})
 const atLimitMm = (0.05 / (0.5 * GRAVITY)) * 1000
 const running = { brief: { kind: 'run-and-gun' as const } }
 const place = on('bar', 'foot', 'camera', 'pinned')
@@ -23,7 +28,12 @@ testCheck(singleScrew, {
       remedies: 0,
       ...tinyRig([bar(20)], [place]),
     },
-    { name: 'a pinned rival is known', message: 'creeps', remedies: 1, ...tinyRig([bar(20)], [place], { extra: [pinnedBar] }) },
+    {
+      name: 'a pinned rival is known',
+      message: 'creeps',
+      remedies: 1,
+      ...tinyRig([bar(20)], [place], { extra: [pinnedBar] }),
+    },
     {
       name: '60 mm off while running',
       message: 'turns',
@@ -39,7 +49,14 @@ testCheck(singleScrew, {
     },
     { name: '60 mm off at the desk', message: 'creeps', level: 'risk', ...tinyRig([bar(60)], [place]) },
   ],
-  silent: [{ name: 'exactly at the limit', message: 'light', numbers: { twistNm: 0.05 }, ...tinyRig([bar(atLimitMm)], [place]) }],
+  silent: [
+    {
+      name: 'exactly at the limit',
+      message: 'light',
+      numbers: { twistNm: 0.05 },
+      ...tinyRig([bar(atLimitMm)], [place]),
+    },
+  ],
 })
 
 test('two screws or a lip stop the turning, so there is nothing to judge', () => {

@@ -32,7 +32,10 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
   subjects: ({ assembly }) =>
     assembly.placed.filter(
       (piece) =>
-        piece.mate?.ok && !piece.mate.value.holdsTwist && !byFriction.has(piece.mate.value.standard.kind) && !isBraced(assembly, piece),
+        piece.mate?.ok &&
+        !piece.mate.value.holdsTwist &&
+        !byFriction.has(piece.mate.value.standard.kind) &&
+        !isBraced(assembly, piece),
     ),
   judge: (piece, facts, { riskNm, stopNm }) => {
     const { brief } = facts.assembly.rig
@@ -41,8 +44,11 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     const numbers = { twistNm: turning, riskNm, stopNm }
     const parts = [piece.instance.id]
     if (!exceeds(turning, riskNm)) return { group: 'silent', message: 'light', names, numbers }
-    const swung = facts.assembly.setup.support !== 'tripod' && (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
-    if (exceeds(turning, stopNm) && swung) return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
+    const swung =
+      facts.assembly.setup.support !== 'tripod' &&
+      (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
+    if (exceeds(turning, stopNm) && swung)
+      return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },
   remedies: (piece, facts) => {

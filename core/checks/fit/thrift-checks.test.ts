@@ -7,7 +7,13 @@ import { partialFit } from './partial-fit.ts'
 import { testCheck } from '../tester.ts'
 
 const mic = (id: string, more = {}) =>
-  tinyPart({ id, role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold'), plug('screw', 'thread-1/4-pin')], ...more })
+  tinyPart({
+    id,
+    role: 'mic',
+    provides: ['scratch-sound'],
+    mounts: [plug('foot', 'shoe-cold'), plug('screw', 'thread-1/4-pin')],
+    ...more,
+  })
 const inShoe = on('mic', 'foot', 'camera', 'shoe')
 const wants = { brief: { wishes: {} } }
 
@@ -54,9 +60,13 @@ testCheck(notNeeded, {
       name: 'an owned arm that carries nothing',
       message: 'idle',
       numbers: { priceMinor: 0, seconds: 25 },
-      ...tinyRig([tinyPart({ id: 'arm', role: 'arm', mounts: [plug('foot', 'thread-1/4')] })], [on('arm', 'foot', 'camera', 'hole')], {
-        owned: { arm: 1 },
-      }),
+      ...tinyRig(
+        [tinyPart({ id: 'arm', role: 'arm', mounts: [plug('foot', 'thread-1/4')] })],
+        [on('arm', 'foot', 'camera', 'hole')],
+        {
+          owned: { arm: 1 },
+        },
+      ),
     },
   ],
   silent: [{ name: 'a microphone that is asked for', message: 'needed', ...tinyRig([mic('mic')], [inShoe], wants) }],
@@ -75,7 +85,11 @@ testCheck(duplicateOwned, {
     },
   ],
   silent: [
-    { name: 'the locker has none', message: 'none', ...tinyRig([mic('mic')], [inShoe], { ...wants, extra: [mic('old')] }) },
+    {
+      name: 'the locker has none',
+      message: 'none',
+      ...tinyRig([mic('mic')], [inShoe], { ...wants, extra: [mic('old')] }),
+    },
     {
       name: 'the one in the locker would turn where this one is pinned',
       message: 'none',
@@ -90,9 +104,13 @@ testCheck(duplicateOwned, {
 
 const bay = tinyPart({
   id: 'bay',
-  mounts: [plug('foot', 'thread-1/4'), socket('slot', 'pack', [0, 20, 0], [0, 1, 0], { family: 'p72', almost: ['p72-old'] })],
+  mounts: [
+    plug('foot', 'thread-1/4'),
+    socket('slot', 'pack', [0, 20, 0], [0, 1, 0], { family: 'p72', almost: ['p72-old'] }),
+  ],
 })
-const pack = (id: string, family: string) => tinyPart({ id, role: 'battery', massG: 60, mounts: [plug('back', 'pack', { family })] })
+const pack = (id: string, family: string) =>
+  tinyPart({ id, role: 'battery', massG: 60, mounts: [plug('back', 'pack', { family })] })
 const inBay = (id: string, family: string, extra: ReturnType<typeof pack>[] = []) =>
   tinyRig([bay, pack(id, family)], [on('bay', 'foot', 'camera', 'hole'), on(id, 'back', 'bay', 'slot')], { extra })
 
@@ -128,6 +146,15 @@ const both = (b: string) =>
   )
 
 testCheck(mountsShared, {
-  speaks: [{ name: 'two holes in the same metal', message: 'blocked', level: 'stop', parts: ['two', 'one'], remedies: 2, ...both('b') }],
+  speaks: [
+    {
+      name: 'two holes in the same metal',
+      message: 'blocked',
+      level: 'stop',
+      parts: ['two', 'one'],
+      remedies: 2,
+      ...both('b'),
+    },
+  ],
   silent: [{ name: 'two that do not disturb each other', message: 'free', ...both('c') }],
 })

@@ -8,7 +8,8 @@ const spacing = (piece: PlacedPart) => {
   const host = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   const guest = mountOf(piece.part, piece.joint?.guestMount ?? '')
   if (host?.spacingMm === undefined || guest?.spacingMm === undefined) return undefined
-  const [holesMm, screwsMm] = host.side === 'holds' ? [host.spacingMm, guest.spacingMm] : [guest.spacingMm, host.spacingMm]
+  const [holesMm, screwsMm] =
+    host.side === 'holds' ? [host.spacingMm, guest.spacingMm] : [guest.spacingMm, host.spacingMm]
   return { holesMm, screwsMm, offMm: Math.abs(holesMm - screwsMm), slotMm: (host.slotMm ?? 0) + (guest.slotMm ?? 0) }
 }
 
@@ -24,7 +25,10 @@ export const twoScrewSpacing = defineCheck<PlacedPart, object>({
   needs: [],
   limit: { measured: 'offMm', allowed: 'slotMm' },
   messages: {
-    speaks: { apart: '{part} will not take both screws. They stand {screwsMm} apart, the holes {holesMm}; the slots give {slotMm}.' },
+    speaks: {
+      apart:
+        '{part} will not take both screws. They stand {screwsMm} apart, the holes {holesMm}; the slots give {slotMm}.',
+    },
     silent: { meets: 'Both screws of {part} meet their holes, {offMm} off with {slotMm} of slot.' },
     cannotTell: {},
   },
@@ -38,7 +42,9 @@ export const twoScrewSpacing = defineCheck<PlacedPart, object>({
   },
   remedies: (piece, facts) => {
     const elsewhere = moveRemedy(facts, piece, (point) =>
-      piece.part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok),
+      piece.part.mounts.some(
+        (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
+      ),
     )
     return [...(elsewhere ? [elsewhere] : []), ...swapsThat(facts, piece, 1, () => true), takeOffRemedy(facts, piece)]
   },

@@ -17,13 +17,19 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
   needs: ['supports', 'loads'],
   limit: { measured: 'momentNm', allowed: 'ratedNm' },
   messages: {
-    speaks: { over: '{lens} hangs too heavily on {adapter}. It pulls with {momentNm}; {ratedNm} is fine. Support the lens.' },
-    silent: { within: '{lens} pulls at {adapter} with {momentNm} of {ratedNm}.', supported: '{lens} rests on a second hold.' },
+    speaks: {
+      over: '{lens} hangs too heavily on {adapter}. It pulls with {momentNm}; {ratedNm} is fine. Support the lens.',
+    },
+    silent: {
+      within: '{lens} pulls at {adapter} with {momentNm} of {ratedNm}.',
+      supported: '{lens} rests on a second hold.',
+    },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
     assembly.placed.filter(
-      (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'lens-adapter',
+      (piece) =>
+        piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'lens-adapter',
     ),
   judge: (lens, facts, { usualNm }) => {
     const { assembly, supports } = facts

@@ -14,7 +14,9 @@ interface Pair {
 const pairsOf = (facts: Facts): readonly Pair[] =>
   kitThat(facts, ({ role }) => role === 'matte-box').flatMap(({ id, part: box }) => {
     const clampMm = sizeOn(box, 'clamp', 'sits')
-    return clampMm === undefined ? [] : facts.lensKit.filter(({ share }) => share > 0).map((fit) => ({ id, box, clampMm, fit }))
+    return clampMm === undefined
+      ? []
+      : facts.lensKit.filter(({ share }) => share > 0).map((fit) => ({ id, box, clampMm, fit }))
   })
 
 /** A clamp-on matte box and a lens with another front. */
@@ -43,10 +45,20 @@ export const clampOnSize = defineCheck<Pair, object>({
     const names = { box: box.name, lens: fit.part.name }
     const numbers = { clampMm, frontMm: fit.frontMm ?? 0 }
     if (fit.frontMm === clampMm) return { group: 'silent', message: 'closes', names, key, station: 'glass', numbers }
-    return { group: 'speaks', message: fit.frontMm === undefined ? 'none' : 'other', names, key, station: 'glass', numbers, parts: [id] }
+    return {
+      group: 'speaks',
+      message: fit.frontMm === undefined ? 'none' : 'other',
+      names,
+      key,
+      station: 'glass',
+      numbers,
+      parts: [id],
+    }
   },
   remedies: ({ id }, facts) => {
-    const [rods] = (facts.shelf.catalogue.byRole.get('matte-box') ?? []).filter((part) => sizeOn(part, 'clamp', 'sits') === undefined)
+    const [rods] = (facts.shelf.catalogue.byRole.get('matte-box') ?? []).filter(
+      (part) => sizeOn(part, 'clamp', 'sits') === undefined,
+    )
     const loose = !facts.assembly.byInstance.has(id)
     return rods && loose
       ? [

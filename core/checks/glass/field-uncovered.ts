@@ -35,7 +35,9 @@ export const fieldUncovered = defineCheck<Field, object>({
   subjects: fieldsOf,
   judge: ({ fieldMm, by }, { shelf, lensKit }) => {
     const lens = shelf.catalogue.parts.get(by[0] ?? '')
-    const ends = lensKit.flatMap(({ fromMm, toMm }) => [fromMm, toMm]).sort((a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm))
+    const ends = lensKit
+      .flatMap(({ fromMm, toMm }) => [fromMm, toMm])
+      .sort((a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm))
     const key = String(fieldMm)
     const names = { lens: lens?.name ?? '' }
     const numbers = { fieldMm, nearestMm: ends[0] ?? 0 }
@@ -55,7 +57,8 @@ export const fieldUncovered = defineCheck<Field, object>({
       facts.shelf.owned,
       deliveryOf(facts.assembly),
     ).filter(
-      ({ part, way, fromMm, toMm }) => way === 'direct' && (coverage([fieldMm], [{ id: part.id, fromMm, toMm }])[0]?.by.length ?? 0) > 0,
+      ({ part, way, fromMm, toMm }) =>
+        way === 'direct' && (coverage([fieldMm], [{ id: part.id, fromMm, toMm }])[0]?.by.length ?? 0) > 0,
     )
     return fit
       ? [
@@ -63,7 +66,12 @@ export const fieldUncovered = defineCheck<Field, object>({
             text: 'take {part} along',
             numbers: {},
             names: { part: fit.part.name },
-            commands: [{ do: 'brief', brief: { ...rig.brief, lenses: [...rig.brief.lenses, { partId: fit.part.id, share: 0 }] } }],
+            commands: [
+              {
+                do: 'brief',
+                brief: { ...rig.brief, lenses: [...rig.brief.lenses, { partId: fit.part.id, share: 0 }] },
+              },
+            ],
           },
         ]
       : []

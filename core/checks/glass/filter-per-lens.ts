@@ -6,14 +6,18 @@ import { bagRemedy, byReadiness, kitThat, ringsBetween } from '../places.ts'
 
 /** Lenses that need a filter: those that are used, when the day wants one and the camera has none inside. */
 const wanting = (facts: Facts): readonly LensFit[] =>
-  facts.needs.some(({ capability }) => capability === 'nd') && facts.lensKit.length > 1 && !facts.light.filters.some(({ inside }) => inside)
+  facts.needs.some(({ capability }) => capability === 'nd') &&
+  facts.lensKit.length > 1 &&
+  !facts.light.filters.some(({ inside }) => inside)
     ? facts.lensKit.filter(({ way }) => way !== 'none')
     : []
 
 /** The cheapest way to a filter on a lens: rings to one the kit has, or a filter of its own. */
 const wayTo = (facts: Facts, { threadMm }: LensFit): readonly Part[] => {
   if (threadMm === undefined) return []
-  const nds = kitThat(facts, (part) => ndOf(part, true) !== undefined).flatMap(({ part }) => sizeOn(part, 'filter', 'sits') ?? [])
+  const nds = kitThat(facts, (part) => ndOf(part, true) !== undefined).flatMap(
+    ({ part }) => sizeOn(part, 'filter', 'sits') ?? [],
+  )
   const chains = nds.flatMap((toMm) => {
     const rings = ringsBetween(facts, threadMm, toMm)
     return rings && rings.length > 0 ? [rings] : []
@@ -58,7 +62,14 @@ export const filterPerLens = defineCheck<LensFit, object>({
     }
     const numbers = { threadMm: fit.threadMm ?? 0 }
     if (filter) return { group: 'silent', message: 'has', names, key, station: 'glass', numbers }
-    return { group: 'speaks', message: fit.threadMm === undefined ? 'threadless' : 'bare', names, key, station: 'glass', numbers }
+    return {
+      group: 'speaks',
+      message: fit.threadMm === undefined ? 'threadless' : 'bare',
+      names,
+      key,
+      station: 'glass',
+      numbers,
+    }
   },
   remedies: (fit, facts) => {
     const remedy = bagRemedy(facts, wayTo(facts, fit))

@@ -50,5 +50,6 @@ export const filterStack = defineCheck<Stack, { most: number }>({
         }
       : { group: 'silent', message: 'few', names, numbers }
   },
-  remedies: ({ filters }, facts) => filters.filter((piece) => isLeaf(facts, piece)).map((piece) => takeOffRemedy(facts, piece)),
+  remedies: ({ filters }, facts) =>
+    filters.filter((piece) => isLeaf(facts, piece)).map((piece) => takeOffRemedy(facts, piece)),
 })

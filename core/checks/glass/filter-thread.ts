@@ -11,7 +11,9 @@ interface Held {
 
 /** Filters that lie in the bag: those on the rig have found their thread. */
 const inBag = (facts: Facts): readonly Held[] =>
-  facts.lensKit.length === 0 ? [] : kitThat(facts, ({ role }) => role === 'filter').filter(({ id }) => !facts.assembly.byInstance.has(id))
+  facts.lensKit.length === 0
+    ? []
+    : kitThat(facts, ({ role }) => role === 'filter').filter(({ id }) => !facts.assembly.byInstance.has(id))
 
 /** A filter that goes before no lens of the kit. */
 export const filterThread = defineCheck<Held, object>({

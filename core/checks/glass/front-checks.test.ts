@@ -22,7 +22,8 @@ const front = (parts: readonly Part[], joints: readonly Joint[], more: Parameter
   tinyRig(parts, [mounted, ...joints], { brief: whole, ...more, extra: [seeingCamera(), ...(more.extra ?? [])] })
 const screwed = (id: string) => on(id, 'rear', 'lens', 'thread')
 
-// The pupil lies 20 mm behind the front: a filter of 5 mm ends 25 mm before it. At 25 mm and f/2.5 it needs 25 x 50 / 50 + 5 = 30 mm.
+// The pupil lies 20 mm behind the front: a filter of 5 mm ends 25 mm before it. At 25 mm and f/2.5 it needs 25 x 50 /
+// 50 + 5 = 30 mm.
 const slim = disc('slim', 5, nd(6))
 // Of 10 mm: f^2 / 5 - 30 f + 750 = 0, f = (30 - sqrt(300)) / 0.4 = 31.70. At 25 mm it needs 35, 5 more than it has.
 const standard = disc('standard', 10, nd(6))
@@ -49,7 +50,10 @@ testCheck(stackVignettes, {
       message: 'short',
       numbers: { overMm: 1 },
       ...front(
-        [zoom(), disc('gate', 5, undefined, { role: 'matte-box', opening: { at: [0, 0, -5], wideMm: 60, tallMm: 38 } })],
+        [
+          zoom(),
+          disc('gate', 5, undefined, { role: 'matte-box', opening: { at: [0, 0, -5], wideMm: 60, tallMm: 38 } }),
+        ],
         [screwed('gate')],
       ),
     },
@@ -65,7 +69,10 @@ testCheck(stackVignettes, {
       name: 'a box as high as it must be',
       message: 'clean',
       ...front(
-        [zoom(), disc('gate', 5, undefined, { role: 'matte-box', opening: { at: [0, 0, -5], wideMm: 50, tallMm: 40 } })],
+        [
+          zoom(),
+          disc('gate', 5, undefined, { role: 'matte-box', opening: { at: [0, 0, -5], wideMm: 50, tallMm: 40 } }),
+        ],
         [screwed('gate')],
       ),
     },
@@ -157,12 +164,16 @@ test('a box that does not ride on the lens does not turn with it', () => {
   expect(setup && rotatingBase.judgements(factsOf(placeSetup(rig, setup, shelf.catalogue), shelf))).toEqual([])
 })
 
-// The teeth lie 40 mm from the axis, 50 mm ahead of the sensor. The wheel of the drive has a radius of 10 mm and swings 14.
+// The teeth lie 40 mm from the axis, 50 mm ahead of the sensor. The wheel of the drive has a radius of 10 mm and swings
+// 14.
 const drive = (y: number, z = -50): Part =>
   tinyPart({
     id: 'drive',
     role: 'follow-focus',
-    mounts: [plug('foot', 'thread-1/4'), plug('gear', 'gear-0.8', { at: [0, y, z], out: [0, 1, 0], odMm: 20, carries: true })],
+    mounts: [
+      plug('foot', 'thread-1/4'),
+      plug('gear', 'gear-0.8', { at: [0, y, z], out: [0, 1, 0], odMm: 20, carries: true }),
+    ],
   })
 const held = on('drive', 'foot', 'camera', 'hole')
 const geared = zoom({ geared: true, optics: { throwDeg: 270 } })
@@ -185,7 +196,14 @@ testCheck(motorReach, {
       ...front([geared, drive(20, -60)], [held]),
     },
   ],
-  silent: [{ name: 'at the end of its arm', message: 'meets', numbers: { offMm: 14, reachMm: 14 }, ...front([geared, drive(24)], [held]) }],
+  silent: [
+    {
+      name: 'at the end of its arm',
+      message: 'meets',
+      numbers: { offMm: 14, reachMm: 14 },
+      ...front([geared, drive(24)], [held]),
+    },
+  ],
 })
 
 test('turns of the wheel from stop to stop: 270 degrees of a ring of 40 mm by a wheel of 10 mm are three', () => {
@@ -257,11 +275,19 @@ const cradle = (lowMm: number, highMm: number, id = 'cradle'): Part =>
     mounts: [plug('foot', 'thread-1/4')],
     optics: { kind: 'support', lowMm, highMm },
   })
-const under = (low: number, high: number, more: { z?: number; extra?: readonly Part[]; upright?: boolean; massG?: number } = {}) =>
-  tinyRig([{ ...zoom(), massG: more.massG ?? 100 }, cradle(low, high)], [mounted, on('cradle', 'foot', 'camera', 'shelf')], {
-    extra: [shelf(more.z ?? -50), ...(more.extra ?? [])],
-    setup: more.upright ? { orientation: 'upright' } : {},
-  })
+const under = (
+  low: number,
+  high: number,
+  more: { z?: number; extra?: readonly Part[]; upright?: boolean; massG?: number } = {},
+) =>
+  tinyRig(
+    [{ ...zoom(), massG: more.massG ?? 100 }, cradle(low, high)],
+    [mounted, on('cradle', 'foot', 'camera', 'shelf')],
+    {
+      extra: [shelf(more.z ?? -50), ...(more.extra ?? [])],
+      setup: more.upright ? { orientation: 'upright' } : {},
+    },
+  )
 
 testCheck(supportReach, {
   speaks: [
@@ -274,18 +300,29 @@ testCheck(supportReach, {
       remedies: 2,
       ...under(20, 28, { extra: [cradle(25, 40, 'taller')] }),
     },
-    { name: 'two millimetres too high', message: 'high', numbers: { neededMm: 30, reachMm: 31 }, remedies: 1, ...under(32, 40) },
+    {
+      name: 'two millimetres too high',
+      message: 'high',
+      numbers: { neededMm: 30, reachMm: 31 },
+      remedies: 1,
+      ...under(32, 40),
+    },
     { name: 'the lens ends before it', message: 'past', ...under(20, 40, { z: -90 }) },
     { name: 'upright, it stands beside the lens', message: 'beside', ...under(20, 40, { upright: true }) },
   ],
-  silent: [{ name: 'a millimetre of cork', message: 'holds', numbers: { neededMm: 30, reachMm: 30 }, ...under(20, 29) }],
+  silent: [
+    { name: 'a millimetre of cork', message: 'holds', numbers: { neededMm: 30, reachMm: 30 }, ...under(20, 29) },
+  ],
 })
 
 test('a lens on its support no longer pulls at the mount', () => {
   const words = (low: number, high: number) => {
     const { rig, shelf: known } = under(low, high, { massG: 8000 })
     const [setup] = rig.setups
-    return setup && mountMoment.judgements(factsOf(placeSetup(rig, setup, known.catalogue), known)).map(({ message }) => message)
+    return (
+      setup &&
+      mountMoment.judgements(factsOf(placeSetup(rig, setup, known.catalogue), known)).map(({ message }) => message)
+    )
   }
   expect(words(20, 40)).toEqual(['supported'])
   expect(words(32, 40)).not.toEqual(['supported'])

@@ -30,7 +30,12 @@ testCheck(imageCircle, {
     },
   ],
   silent: [
-    { name: 'to the tenth of a millimetre', message: 'fills', numbers: { diagonalMm: 50, circleMm: 50 }, ...mounted(lens('lens', 49.9)) },
+    {
+      name: 'to the tenth of a millimetre',
+      message: 'fills',
+      numbers: { diagonalMm: 50, circleMm: 50 },
+      ...mounted(lens('lens', 49.9)),
+    },
   ],
   cannotTell: [
     { name: 'a lens of which nothing is stated', message: 'unknown', ...mounted(lens('lens')) },

@@ -32,7 +32,8 @@ export const imageCircle = defineCheck<PlacedPart, object>({
   judge: ({ instance, part, centre }, facts) => {
     const sensor = sensorOf(facts.assembly)
     const names = { lens: part.name }
-    if (!sensor || part.optics?.kind !== 'lens') return { group: 'cannotTell', message: 'unknown', names, parts: [instance.id] }
+    if (!sensor || part.optics?.kind !== 'lens')
+      return { group: 'cannotTell', message: 'unknown', names, parts: [instance.id] }
     const { aspect, upright } = deliveryOf(facts.assembly)
     const across = diagonalMm(pictureOf(sensor, aspect, upright))
     const circleMm = part.optics.imageCircleMm + ROUNDING_MM
@@ -51,7 +52,12 @@ export const imageCircle = defineCheck<PlacedPart, object>({
   remedies: (piece, facts) => {
     const { picture } = facts
     return picture
-      ? swapsThat(facts, piece, 1, ({ optics }) => optics?.kind === 'lens' && optics.imageCircleMm + ROUNDING_MM >= diagonalMm(picture))
+      ? swapsThat(
+          facts,
+          piece,
+          1,
+          ({ optics }) => optics?.kind === 'lens' && optics.imageCircleMm + ROUNDING_MM >= diagonalMm(picture),
+        )
       : []
   },
 })

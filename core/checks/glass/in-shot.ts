@@ -10,7 +10,8 @@ export const inShot = defineCheck<PlacedPart, object>({
   title: 'In the picture',
   why: 'The mic’s fur hangs in the top of every wide shot, and is seen at the edit.',
   level: 'risk',
-  source: 'The view of the lens at its shortest focal length, from its entrance pupil; any solid inside is in the picture.',
+  source:
+    'The view of the lens at its shortest focal length, from its entrance pupil; any solid inside is in the picture.',
   ...noOptions,
   needs: ['inShot', 'sight'],
   limit: { measured: 'intoMm', allowed: 'allowedMm' },
@@ -19,7 +20,8 @@ export const inShot = defineCheck<PlacedPart, object>({
     silent: { clear: '{part} stays out of the picture at {focalMm}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, sight }) => (sight ? assembly.placed.filter((piece) => piece.joint && piece.part.optics?.kind !== 'lens') : []),
+  subjects: ({ assembly, sight }) =>
+    sight ? assembly.placed.filter((piece) => piece.joint && piece.part.optics?.kind !== 'lens') : [],
   judge: (piece, { sight, inShot: seen }) => {
     const one = seen.find((intruder) => intruder.piece === piece)
     const names = { part: piece.part.name }
@@ -29,5 +31,9 @@ export const inShot = defineCheck<PlacedPart, object>({
       : { group: 'silent', message: 'clear', names, numbers }
   },
   remedies: (piece, facts) =>
-    getOutOfTheWay(facts, piece, (after) => !after.inShot.some((intruder) => intruder.piece.instance.id === piece.instance.id)),
+    getOutOfTheWay(
+      facts,
+      piece,
+      (after) => !after.inShot.some((intruder) => intruder.piece.instance.id === piece.instance.id),
+    ),
 })

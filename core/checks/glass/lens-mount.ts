@@ -9,7 +9,8 @@ export const lensMount = defineCheck<LensFit, object>({
   title: 'A lens of the kit does not go on',
   why: 'It is carried all day and never shot with.',
   level: 'risk',
-  source: 'The mounts and flange distances of camera, lens and adapters. An adapter only goes from a longer flange to a shorter.',
+  source:
+    'The mounts and flange distances of camera, lens and adapters. An adapter only goes from a longer flange to a shorter.',
   ...noOptions,
   about: 'glass',
   needs: ['lensKit'],
@@ -40,7 +41,9 @@ export const lensMount = defineCheck<LensFit, object>({
     return camera && way === 'adapter'
       ? firstOf(
           2,
-          eachOf(adaptersFor(camera, part, facts.shelf.catalogue, facts.shelf.owned), (adapter) => bagRemedy(facts, [adapter])),
+          eachOf(adaptersFor(camera, part, facts.shelf.catalogue, facts.shelf.owned), (adapter) =>
+            bagRemedy(facts, [adapter]),
+          ),
         )
       : []
   },

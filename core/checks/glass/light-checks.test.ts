@@ -55,7 +55,11 @@ testCheck(ndShort, {
       name: 'a larger filter comes with its ring',
       message: 'bright',
       remedies: 1,
-      ...shot({ lens: zoom({ threadMm: 77 }), brief: { ...sun, ...wanted }, known: [disc('six', 5, nd(6)), stepUp(77, 82)] }),
+      ...shot({
+        lens: zoom({ threadMm: 77 }),
+        brief: { ...sun, ...wanted },
+        known: [disc('six', 5, nd(6)), stepUp(77, 82)],
+      }),
     },
     {
       name: 'nobody asked for a filter and f/32 is no way out: a hint',
@@ -78,13 +82,21 @@ testCheck(ndShort, {
       message: 'held',
       ...shot({ brief: { ...sun, ...wanted }, bag: [disc('v', 7, nd(2, 5)), disc('three', 5, nd(3))] }),
     },
-    { name: 'a third of a stop is let pass', message: 'held', ...shot({ brief: { ...sun, ...wanted }, bag: [disc('near', 5, nd(5.67))] }) },
+    {
+      name: 'a third of a stop is let pass',
+      message: 'held',
+      ...shot({ brief: { ...sun, ...wanted }, bag: [disc('near', 5, nd(5.67))] }),
+    },
     {
       name: 'the camera’s own',
       message: 'held',
       ...shot({ brief: { ...sun, ...wanted }, sensor: { nd: { stops: [0, 2, 4, 6], smooth: false } } }),
     },
-    { name: 'shade at f/8, when nobody asked for a filter', message: 'iris', ...shot({ brief: dayOfScenes(['overcast']) }) },
+    {
+      name: 'shade at f/8, when nobody asked for a filter',
+      message: 'iris',
+      ...shot({ brief: dayOfScenes(['overcast']) }),
+    },
     { name: 'the operator does without', message: 'waived', ...shot({ brief: { ...sun, wishes: { nd: 'skip' } } }) },
     {
       name: 'night at the end of what is fit to show',
@@ -93,7 +105,11 @@ testCheck(ndShort, {
     },
   ],
   cannotTell: [
-    { name: 'a camera that states no end', message: 'unknown', ...shot({ brief: dayOfScenes(['night']), sensor: { isoMax: undefined } }) },
+    {
+      name: 'a camera that states no end',
+      message: 'unknown',
+      ...shot({ brief: dayOfScenes(['night']), sensor: { isoMax: undefined } }),
+    },
   ],
 })
 
@@ -186,7 +202,11 @@ testCheck(filterPerLens, {
       name: 'no ring is known: a filter of its own',
       message: 'bare',
       remedies: 1,
-      ...shot({ bag: [disc('v', 7, nd(2, 8))], known: [small, disc('v67', 7, nd(2, 8), {}, 67)], brief: { ...sun, ...wanted, ...two } }),
+      ...shot({
+        bag: [disc('v', 7, nd(2, 8))],
+        known: [small, disc('v67', 7, nd(2, 8), {}, 67)],
+        brief: { ...sun, ...wanted, ...two },
+      }),
     },
     {
       name: 'a front without a thread',
@@ -220,7 +240,12 @@ testCheck(lensMount, {
       remedies: 1,
       ...shot({ known: [foreign, adapterTo('other', true)], brief: withForeign }),
     },
-    { name: 'another mount, and no adapter', message: 'never', remedies: 0, ...shot({ known: [foreign], brief: withForeign }) },
+    {
+      name: 'another mount, and no adapter',
+      message: 'never',
+      remedies: 0,
+      ...shot({ known: [foreign], brief: withForeign }),
+    },
   ],
   silent: [
     { name: 'the camera’s own mount', message: 'direct', ...shot() },
@@ -240,10 +265,20 @@ testCheck(adapterNoElectronics, {
       level: 'risk',
       numbers: { share: 30 },
       remedies: 1,
-      ...shot({ known: [foreign, adapterTo('other', true, 'smart')], bag: [adapterTo('other', false)], brief: withForeign }),
+      ...shot({
+        known: [foreign, adapterTo('other', true, 'smart')],
+        bag: [adapterTo('other', false)],
+        brief: withForeign,
+      }),
     },
   ],
-  silent: [{ name: 'contacts', message: 'joined', ...shot({ known: [foreign], bag: [adapterTo('other', true)], brief: withForeign }) }],
+  silent: [
+    {
+      name: 'contacts',
+      message: 'joined',
+      ...shot({ known: [foreign], bag: [adapterTo('other', true)], brief: withForeign }),
+    },
+  ],
 })
 
 // On 40 x 30 mm, 50 mm across, 25 mm shows what 21.63 shows on 36 x 24, and 50 mm what 43.27 shows.
@@ -261,7 +296,14 @@ testCheck(fieldUncovered, {
       }),
     },
   ],
-  silent: [{ name: 'to the half millimetre', message: 'given', numbers: { fieldMm: 21.2 }, ...shot({ brief: { fieldsMm: [21.2] } }) }],
+  silent: [
+    {
+      name: 'to the half millimetre',
+      message: 'given',
+      numbers: { fieldMm: 21.2 },
+      ...shot({ brief: { fieldsMm: [21.2] } }),
+    },
+  ],
 })
 
 const box = (id: string, clampMm: number | undefined): Part =>
@@ -270,8 +312,28 @@ const box = (id: string, clampMm: number | undefined): Part =>
     role: 'matte-box',
     mounts:
       clampMm === undefined
-        ? [{ id: 'clamp', standard: 'rod-15-pair', side: 'holds', at: [0, 0, 0], out: [0, -1, 0], up: [0, 0, -1], lengthMm: 16 }]
-        : [{ id: 'ring', standard: 'clamp-on', side: 'sits', at: [0, 0, 0], out: [0, 0, 1], up: [0, 1, 0], family: String(clampMm) }],
+        ? [
+            {
+              id: 'clamp',
+              standard: 'rod-15-pair',
+              side: 'holds',
+              at: [0, 0, 0],
+              out: [0, -1, 0],
+              up: [0, 0, -1],
+              lengthMm: 16,
+            },
+          ]
+        : [
+            {
+              id: 'ring',
+              standard: 'clamp-on',
+              side: 'sits',
+              at: [0, 0, 0],
+              out: [0, 0, 1],
+              up: [0, 1, 0],
+              family: String(clampMm),
+            },
+          ],
   })
 
 testCheck(clampOnSize, {

@@ -10,7 +10,8 @@ export const motorReach = defineCheck<Drive, object>({
   title: 'The drive does not reach the teeth',
   why: 'The gear hangs beside the ring, or presses on it so that the lens creaks.',
   level: 'risk',
-  source: 'The distance between the two gears across the lens against the swing of the drive’s arm, and along it against its slide.',
+  source:
+    'The distance between the two gears across the lens against the swing of the drive’s arm, and along it against its slide.',
   ...noOptions,
   about: 'glass',
   needs: ['drives'],
@@ -39,7 +40,8 @@ export const motorReach = defineCheck<Drive, object>({
     getOutOfTheWay(facts, piece, (after) =>
       after.drives.every(
         (drive) =>
-          drive.piece.instance.id !== piece.instance.id || (Math.abs(drive.acrossMm) <= drive.armMm && drive.alongMm <= drive.slideMm),
+          drive.piece.instance.id !== piece.instance.id ||
+          (Math.abs(drive.acrossMm) <= drive.armMm && drive.alongMm <= drive.slideMm),
       ),
     ),
 })

@@ -42,7 +42,8 @@ export const ndOverlap = defineCheck<Held, object>({
   messages: {
     speaks: {
       spare: 'The day is held without {filter}. Leaving it out saves {massG}.',
-      crossed: 'Two variable filters on each other. {filter} and {other} are four polarisers: a dark cross and a colour cast.',
+      crossed:
+        'Two variable filters on each other. {filter} and {other} are four polarisers: a dark cross and a colour cast.',
     },
     silent: { useful: '{filter} has its place in the day.', only: '{filter} is the only one.' },
     cannotTell: {},
@@ -53,7 +54,8 @@ export const ndOverlap = defineCheck<Held, object>({
     const names = { filter: part.name, other: '' }
     const numbers = { massG: part.massG }
     const onRig = facts.assembly.byInstance.get(id)
-    const variable = (piece: { readonly part: Part } | undefined) => piece !== undefined && filterOf(piece.part)?.effect === 'variable-nd'
+    const variable = (piece: { readonly part: Part } | undefined) =>
+      piece !== undefined && filterOf(piece.part)?.effect === 'variable-nd'
     const under = facts.assembly.placed.find((piece) => piece !== onRig && variable(piece) && onRig && variable(onRig))
     if (under && onRig && onRig.instance.id > under.instance.id)
       return {
@@ -65,7 +67,8 @@ export const ndOverlap = defineCheck<Held, object>({
         parts: [id, under.instance.id],
         at: onRig.centre,
       }
-    if (all.length < 2 && !facts.light.filters.some(({ inside }) => inside)) return { group: 'silent', message: 'only', names, numbers }
+    if (all.length < 2 && !facts.light.filters.some(({ inside }) => inside))
+      return { group: 'silent', message: 'only', names, numbers }
     return spareOf(facts)?.id === id
       ? { group: 'speaks', message: 'spare', names, numbers, parts: [id], ...(onRig ? { at: onRig.centre } : {}) }
       : { group: 'silent', message: 'useful', names, numbers }

@@ -38,7 +38,9 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
       iris: '{phase} is held at f/{iris} without a filter.',
       waived: 'The brief does without neutral density.',
     },
-    cannotTell: { unknown: 'Highest sensitivity unknown. Whether {phase} is bright enough is not stated; it wants ISO {wantedIso}.' },
+    cannotTell: {
+      unknown: 'Highest sensitivity unknown. Whether {phase} is bright enough is not stated; it wants ISO {wantedIso}.',
+    },
   },
   subjects: (facts) => (lensOf(facts.assembly) ? facts.light.phases : []),
   judge: (phase, { light, needs, assembly, shelf }, { smallestStop }) => {
@@ -59,21 +61,37 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
       isoMax: light.isoMax ?? 0,
     }
     if (phase.leastStops < 0 && phase.iso > light.setting.iso) {
-      if (light.isoMax === undefined) return { group: 'cannotTell', message: 'unknown', names, key, station: 'glass', numbers }
-      if (phase.iso > light.isoMax * 1.01) return { group: 'speaks', message: 'dark', names, key, station: 'glass', numbers }
+      if (light.isoMax === undefined)
+        return { group: 'cannotTell', message: 'unknown', names, key, station: 'glass', numbers }
+      if (phase.iso > light.isoMax * 1.01)
+        return { group: 'speaks', message: 'dark', names, key, station: 'glass', numbers }
     }
     if (phase.missesBy === 0) return { group: 'silent', message: 'held', names, key, station: 'glass', numbers }
-    if (assembly.rig.brief.wishes.nd === 'skip') return { group: 'silent', message: 'waived', names, key, station: 'glass', numbers }
+    if (assembly.rig.brief.wishes.nd === 'skip')
+      return { group: 'silent', message: 'waived', names, key, station: 'glass', numbers }
     const wanted = needs.some(({ capability }) => capability === 'nd')
-    if (!wanted && phase.iris <= smallestStop) return { group: 'silent', message: 'iris', names, key, station: 'glass', numbers }
-    return { group: 'speaks', message: 'bright', level: wanted ? 'risk' : 'hint', names, key, station: 'glass', numbers }
+    if (!wanted && phase.iris <= smallestStop)
+      return { group: 'silent', message: 'iris', names, key, station: 'glass', numbers }
+    return {
+      group: 'speaks',
+      message: 'bright',
+      level: wanted ? 'risk' : 'hint',
+      names,
+      key,
+      station: 'glass',
+      numbers,
+    }
   },
   remedies: (phase, facts, { message }) => {
     const lens = lensOf(facts.assembly)?.lens.part
     if (!lens || message !== 'bright') return []
     const holds = (filter: Part) =>
-      lightPlan(facts.assembly, [filter]).phases.some(({ light, missesBy }) => light.phase === phase.light.phase && missesBy === 0)
-    const known = (facts.shelf.catalogue.byRole.get('filter') ?? []).filter((part) => ndOf(part, spareOwned(facts, part)) && holds(part))
+      lightPlan(facts.assembly, [filter]).phases.some(
+        ({ light, missesBy }) => light.phase === phase.light.phase && missesBy === 0,
+      )
+    const known = (facts.shelf.catalogue.byRole.get('filter') ?? []).filter(
+      (part) => ndOf(part, spareOwned(facts, part)) && holds(part),
+    )
     return firstOf(
       2,
       eachOf([...known].sort(byReadiness(facts)), (filter) => {

@@ -11,7 +11,8 @@ interface Stack {
   readonly clean: Clean
 }
 
-const stackOf = ({ front, clean }: Facts): readonly Stack[] => (front && clean && front.openings.length > 0 ? [{ front, clean }] : [])
+const stackOf = ({ front, clean }: Facts): readonly Stack[] =>
+  front && clean && front.openings.length > 0 ? [{ front, clean }] : []
 
 /** Is the stack clean at least from a shorter focal length on after this edit? */
 const better = (facts: Facts, { clean }: Stack, commands: Remedy['commands']): boolean => {
@@ -27,7 +28,8 @@ export const stackVignettes = defineCheck<Stack, object>({
   title: 'Dark corners at the wide end',
   why: 'The filter’s rim shows in every wide shot, and the zoom’s short end was paid for in vain.',
   level: 'risk',
-  source: 'A ring at depth L before the entrance pupil has to leave clear L x diagonal / 2f + f / 2T; a box the same by width and height.',
+  source:
+    'A ring at depth L before the entrance pupil has to leave clear L x diagonal / 2f + f / 2T; a box the same by width and height.',
   ...noOptions,
   about: 'glass',
   needs: ['front', 'clean'],
@@ -47,7 +49,8 @@ export const stackVignettes = defineCheck<Stack, object>({
     const shortMm = front.glass.focalMinMm
     const names = { part: worst?.piece.part.name ?? '', lens: front.lens.part.name }
     const numbers = { cleanMm: clean.fromMm ?? front.glass.focalMaxMm, shortMm, overMm: worst?.overMm ?? 0 }
-    if (clean.fromMm !== undefined && !exceeds(clean.fromMm, shortMm)) return { group: 'silent', message: 'clean', names, numbers }
+    if (clean.fromMm !== undefined && !exceeds(clean.fromMm, shortMm))
+      return { group: 'silent', message: 'clean', names, numbers }
     return {
       group: 'speaks',
       message: clean.fromMm === undefined ? 'never' : 'short',
@@ -66,7 +69,9 @@ export const stackVignettes = defineCheck<Stack, object>({
         1,
         ({ provides, optics }) =>
           piece.part.provides.every((gift) => provides.includes(gift)) &&
-          (optics?.kind !== 'filter' || piece.part.optics?.kind !== 'filter' || optics.effect === piece.part.optics.effect),
+          (optics?.kind !== 'filter' ||
+            piece.part.optics?.kind !== 'filter' ||
+            optics.effect === piece.part.optics.effect),
         (commands) => better(facts, stack, commands),
       ),
     )

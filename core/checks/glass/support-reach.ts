@@ -10,7 +10,8 @@ export const supportReach = defineCheck<SupportReach, object>({
   title: 'The lens support does not reach',
   why: 'It looks as if the lens were held, and the mount carries it all the same; or it lifts the lens out of true.',
   level: 'risk',
-  source: 'The height of the lens’s underside over the rods against the travel of the cradle; a millimetre is let pass.',
+  source:
+    'The height of the lens’s underside over the rods against the travel of the cradle; a millimetre is let pass.',
   ...noOptions,
   needs: ['supports'],
   limit: { measured: 'neededMm', allowed: 'reachMm' },
@@ -28,7 +29,10 @@ export const supportReach = defineCheck<SupportReach, object>({
   judge: ({ piece, lens, neededMm, lowMm, highMm, beside }) => {
     const names = { support: piece.part.name, lens: lens.part.name }
     const where = { parts: [piece.instance.id], at: piece.centre }
-    const numbers = { neededMm: neededMm ?? 0, reachMm: (neededMm ?? 0) < lowMm ? lowMm - CRADLE_MM : highMm + CRADLE_MM }
+    const numbers = {
+      neededMm: neededMm ?? 0,
+      reachMm: (neededMm ?? 0) < lowMm ? lowMm - CRADLE_MM : highMm + CRADLE_MM,
+    }
     if (beside) return { group: 'speaks', message: 'beside', names, numbers, ...where }
     if (neededMm === undefined) return { group: 'speaks', message: 'past', names, numbers, ...where }
     if (exceeds(neededMm, highMm + CRADLE_MM)) return { group: 'speaks', message: 'low', names, numbers, ...where }
@@ -38,7 +42,12 @@ export const supportReach = defineCheck<SupportReach, object>({
   remedies: ({ piece, neededMm }, facts) => [
     ...(neededMm === undefined
       ? []
-      : swapsThat(facts, piece, 1, ({ optics }) => optics?.kind === 'support' && optics.lowMm <= neededMm && optics.highMm >= neededMm)),
+      : swapsThat(
+          facts,
+          piece,
+          1,
+          ({ optics }) => optics?.kind === 'support' && optics.lowMm <= neededMm && optics.highMm >= neededMm,
+        )),
     takeOffRemedy(facts, piece),
   ],
 })

@@ -9,7 +9,8 @@ import { rivals, swapRemedy } from '../places.ts'
 /** Pieces to buy that come with others in their box. */
 const boxes = ({ assembly, cost }: Facts): readonly PlacedPart[] =>
   assembly.placed.filter(
-    ({ instance, part }) => (part.includes?.length ?? 0) > 0 && cost.lines.some((line) => line.instance === instance.id && !line.owned),
+    ({ instance, part }) =>
+      (part.includes?.length ?? 0) > 0 && cost.lines.some((line) => line.instance === instance.id && !line.owned),
   )
 
 /** What of a box the kit has use for. */
@@ -32,7 +33,8 @@ const single = (facts: Facts, piece: PlacedPart): Part | undefined =>
   rivals(
     facts,
     piece,
-    (part) => !part.includes?.length && lossesOf(piece.part, part).length === 0 && swapRemedy(facts, piece, part) !== undefined,
+    (part) =>
+      !part.includes?.length && lossesOf(piece.part, part).length === 0 && swapRemedy(facts, piece, part) !== undefined,
   )[0]
 
 /** A box of which half stays in the box. */
@@ -48,7 +50,10 @@ export const bundleWaste = defineCheck<PlacedPart, { leastMinor: number }>({
   needs: ['cost'],
   limit: { measured: 'savesMinor', allowed: 'leastMinor' },
   messages: {
-    speaks: { waste: '{count} things in the box of {part} are for nothing. {other} and what is used of the box cost {savesMinor} less.' },
+    speaks: {
+      waste:
+        '{count} things in the box of {part} are for nothing. {other} and what is used of the box cost {savesMinor} less.',
+    },
     silent: { worth: 'The box of {part} is worth it.', all: 'All that is in the box of {part} is used.' },
     cannotTell: {},
   },

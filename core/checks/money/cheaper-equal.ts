@@ -17,13 +17,20 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }>({
   needs: ['cost'],
   limit: { measured: 'savesMinor', allowed: 'leastMinor' },
   messages: {
-    speaks: { cheaper: '{other} does the same for this job. It costs {otherMinor} where {part} costs {priceMinor}: {savesMinor} less.' },
-    silent: { dear: 'Nothing cheaper does what {part} does.', little: '{other} would save {savesMinor}: too little for a word.' },
+    speaks: {
+      cheaper:
+        '{other} does the same for this job. It costs {otherMinor} where {part} costs {priceMinor}: {savesMinor} less.',
+    },
+    silent: {
+      dear: 'Nothing cheaper does what {part} does.',
+      little: '{other} would save {savesMinor}: too little for a word.',
+    },
     cannotTell: {},
   },
   subjects: ({ assembly, cost }) =>
     assembly.placed.filter(
-      (piece) => piece.joint && cost.lines.some((line) => line.instance === piece.instance.id && !line.owned && line.usual > 0),
+      (piece) =>
+        piece.joint && cost.lines.some((line) => line.instance === piece.instance.id && !line.owned && line.usual > 0),
     ),
   judge: (piece, facts, { leastMinor }) => {
     const found = cheapestEqual(facts, piece)

@@ -14,7 +14,11 @@ const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): 
   const before = piece.mate?.ok ? piece.mate.value : undefined
   return part.mounts.some((own) => {
     const made = mate(host, { part, mount: own })
-    return made.ok && (made.value.holdsTwist || before?.holdsTwist === false) && (made.value.mayLift || before?.mayLift === false)
+    return (
+      made.ok &&
+      (made.value.holdsTwist || before?.holdsTwist === false) &&
+      (made.value.mayLift || before?.mayLift === false)
+    )
   })
 })
 
@@ -54,7 +58,9 @@ export const duplicateOwned = defineCheck<PlacedPart, object>({
   subjects: ({ assembly, cost }) =>
     assembly.placed.filter(
       (piece) =>
-        piece.joint && piece.part.provides.length > 0 && cost.lines.some((line) => line.instance === piece.instance.id && !line.owned),
+        piece.joint &&
+        piece.part.provides.length > 0 &&
+        cost.lines.some((line) => line.instance === piece.instance.id && !line.owned),
     ),
   judge: (piece, facts) => {
     const found = fromLocker(facts, piece)

@@ -11,10 +11,15 @@ export interface Forgotten {
   readonly costMinor: number
 }
 
-const cheapestOf = (facts: Facts, role: Part['role'], wanted: (part: Part) => boolean = () => true): Part | undefined => {
+const cheapestOf = (
+  facts: Facts,
+  role: Part['role'],
+  wanted: (part: Part) => boolean = () => true,
+): Part | undefined => {
   const order = byReadiness(facts)
   let best: Part | undefined
-  for (const part of facts.shelf.catalogue.byRole.get(role) ?? []) if (wanted(part) && (!best || order(part, best) < 0)) best = part
+  for (const part of facts.shelf.catalogue.byRole.get(role) ?? [])
+    if (wanted(part) && (!best || order(part, best) < 0)) best = part
   return best
 }
 
@@ -25,7 +30,8 @@ const toPay = (facts: Facts, part: Part | undefined): number => (!part || spareO
 /** Packs the day takes beyond those there are. */
 const packs = (facts: Facts): Forgotten => {
   const short = facts.day.kinds.filter(({ needed, have }) => Number.isFinite(needed) && needed > have)
-  const costOf = (kind: string) => usualOf(batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
+  const costOf = (kind: string) =>
+    usualOf(batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
   return {
     what: 'packs',
     count: short.reduce((sum, { needed, have }) => sum + needed - have, 0),
@@ -78,7 +84,9 @@ const cards = (facts: Facts): Forgotten => {
 
 /** Neutral density for days that want it. */
 const filters = (facts: Facts): Forgotten => {
-  const wanted = facts.needs.some(({ capability }) => capability === 'nd') && facts.unmet.some(({ capability }) => capability === 'nd')
+  const wanted =
+    facts.needs.some(({ capability }) => capability === 'nd') &&
+    facts.unmet.some(({ capability }) => capability === 'nd')
   const filter = wanted ? cheapestOf(facts, 'filter', ({ provides }) => provides.includes('nd')) : undefined
   return { what: 'filters', count: wanted ? 1 : 0, costMinor: toPay(facts, filter) }
 }
@@ -101,7 +109,8 @@ export const forgottenCost = defineCheck<Facts, object>({
   title: 'Money nobody counted',
   why: 'Cage and monitor are in the budget; the packs, cards and leads that make them work are not.',
   level: 'hint',
-  source: 'Packs of the day, leads that devices wait for, cards for the hours, a filter for the light; at the cheapest that would do.',
+  source:
+    'Packs of the day, leads that devices wait for, cards for the hours, a filter for the light; at the cheapest that would do.',
   ...noOptions,
   needs: ['day', 'recordings', 'leads', 'needs', 'demands'],
   messages: {
@@ -113,7 +122,9 @@ export const forgottenCost = defineCheck<Facts, object>({
   judge: (facts) => {
     const found = forgottenOf(facts)
     const costMinor = found.reduce((sum, one) => sum + one.costMinor, 0)
-    const list = found.map(({ what, count }) => (count === 1 ? words[what][0] : `${count} ${words[what][1]}`)).join(', ')
+    const list = found
+      .map(({ what, count }) => (count === 1 ? words[what][0] : `${count} ${words[what][1]}`))
+      .join(', ')
     if (found.length === 0) return { group: 'silent', message: 'whole', numbers: { costMinor } }
     return costMinor > 0
       ? {

@@ -14,8 +14,12 @@ const cube = (id: string, usual: number, more: Partial<Part> = {}): Part =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], price: { low: usual - 200, usual, high: usual + 200 }, ...more })
 const held = (id: string) => on(id, 'foot', 'camera', 'hole')
 /** A kit of one cube on the camera's hole, with a cap on money and other parts known. */
-const bought = (part: Part, budgetMinor: number, extra: readonly Part[] = [], more: Parameters<typeof tinyRig>[2] = {}) =>
-  tinyRig([part], [held(part.id)], { brief: { budgetMinor }, extra, ...more })
+const bought = (
+  part: Part,
+  budgetMinor: number,
+  extra: readonly Part[] = [],
+  more: Parameters<typeof tinyRig>[2] = {},
+) => tinyRig([part], [held(part.id)], { brief: { budgetMinor }, extra, ...more })
 /** Without sending and tax, so that the figures stay round. */
 const bare = { taxPercent: 0, taxIncluded: true, shippingMinor: 0, freeFromMinor: 0 }
 const ruled = (tiny: TinyRig, rules = bare): TinyRig => ({ ...tiny, shelf: { ...tiny.shelf, rules } })
@@ -37,7 +41,10 @@ const view = (more: Partial<PriceView> = {}): PriceView => ({
   ...more,
 })
 
-const seenOnce = (tiny: TinyRig): TinyRig => ({ ...tiny, shelf: { ...tiny.shelf, prices: new Map([['cube', view({ points: 1 })]]) } })
+const seenOnce = (tiny: TinyRig): TinyRig => ({
+  ...tiny,
+  shelf: { ...tiny.shelf, prices: new Map([['cube', view({ points: 1 })]]) },
+})
 const unpriced = bought(cube('cube', 1000), 1100, [], {
   kit: [
     { id: 'cube', partId: 'cube', status: 'in' },
@@ -93,7 +100,12 @@ testCheck(priceStale, {
     },
   ],
   silent: [
-    { name: '120 days', message: 'fresh', numbers: { ageDays: 120 }, ...priced(bought(cube('cube', 1000), 0), view({ ageDays: 120 })) },
+    {
+      name: '120 days',
+      message: 'fresh',
+      numbers: { ageDays: 120 },
+      ...priced(bought(cube('cube', 1000), 0), view({ ageDays: 120 })),
+    },
   ],
 })
 
@@ -154,10 +166,9 @@ testCheck(cheaperEqual, {
 
 const inBox = cube('box', 5000, { includes: ['hex', 'strap'] })
 const alone = cube('alone', 3000)
-const [hex, strap] = ['hex', 'strap'].map((id) => tinyPart({ id, role: 'tool', price: { low: 800, usual: 1000, high: 1200 } })) as [
-  Part,
-  Part,
-]
+const [hex, strap] = ['hex', 'strap'].map((id) =>
+  tinyPart({ id, role: 'tool', price: { low: 800, usual: 1000, high: 1200 } }),
+) as [Part, Part]
 
 testCheck(bundleWaste, {
   speaks: [
@@ -172,25 +183,46 @@ testCheck(bundleWaste, {
     },
   ],
   silent: [
-    { name: 'both are used', message: 'all', numbers: { count: 0 }, ...tinyRig([inBox, hex, strap], [held('box')], { extra: [alone] }) },
+    {
+      name: 'both are used',
+      message: 'all',
+      numbers: { count: 0 },
+      ...tinyRig([inBox, hex, strap], [held('box')], { extra: [alone] }),
+    },
     {
       name: 'five at most are not worth a word',
       message: 'worth',
       numbers: { savesMinor: 500, leastMinor: 500 },
-      ...tinyRig([{ ...inBox, price: { low: 4000, usual: 4500, high: 5000 } }, hex], [held('box')], { extra: [alone, strap] }),
+      ...tinyRig([{ ...inBox, price: { low: 4000, usual: 4500, high: 5000 } }, hex], [held('box')], {
+        extra: [alone, strap],
+      }),
     },
   ],
 })
 
-const day = (minutes: number) => ({ budgetMinor: 100_000, phases: [{ name: 'all', kind: 'roll' as const, minutes, mains: false }] })
+const day = (minutes: number) => ({
+  budgetMinor: 100_000,
+  phases: [{ name: 'all', kind: 'roll' as const, minutes, mains: false }],
+})
 /** 20 Wh, of which 18 are used: three hours at 6 W. Its card takes what there is, so only packs are asked for. */
 const filming = (minutes: number, owned: Record<string, number> = {}) =>
   tinyRig([pack('pack')], [inBay()], { extra: [{ ...wiredCamera, media: undefined }], brief: day(minutes), owned })
 
 testCheck(forgottenCost, {
   speaks: [
-    { name: 'four hours want a second pack, 10.00', message: 'forgotten', level: 'hint', numbers: { costMinor: 1000 }, ...filming(240) },
-    { name: 'nine hours and a bit want three more', message: 'forgotten', numbers: { costMinor: 3000 }, ...filming(550) },
+    {
+      name: 'four hours want a second pack, 10.00',
+      message: 'forgotten',
+      level: 'hint',
+      numbers: { costMinor: 1000 },
+      ...filming(240),
+    },
+    {
+      name: 'nine hours and a bit want three more',
+      message: 'forgotten',
+      numbers: { costMinor: 3000 },
+      ...filming(550),
+    },
   ],
   silent: [
     { name: 'three hours want none', message: 'whole', numbers: { costMinor: 0 }, ...filming(180) },
@@ -205,7 +237,15 @@ testCheck(forgottenCost, {
             role: 'monitor',
             mounts: [plug('foot', 'thread-1/4')],
             sockets: [
-              { id: 'in', connector: 'hdmi-a', direction: 'in', at: [0, 5, 10], out: [0, 0, 1], carries: ['picture'], formats: ['hd60'] },
+              {
+                id: 'in',
+                connector: 'hdmi-a',
+                direction: 'in',
+                at: [0, 5, 10],
+                out: [0, 0, 1],
+                carries: ['picture'],
+                formats: ['hd60'],
+              },
             ],
           }),
         ],

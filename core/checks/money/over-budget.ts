@@ -30,11 +30,18 @@ export const overBudget = defineCheck<Facts, object>({
     const { currency } = assembly.rig.brief
     const capMinor = assembly.rig.brief.budgetMinor
     const numbers = { toBuyMinor: cost.usual, capMinor, overMinor: cost.usual - capMinor }
-    if (shelf.pricedIn?.noRate) return { group: 'cannotTell', message: 'currency', numbers, names: { home: shelf.home ?? '', currency } }
+    if (shelf.pricedIn?.noRate)
+      return { group: 'cannotTell', message: 'currency', numbers, names: { home: shelf.home ?? '', currency } }
     if (cost.usual > capMinor) return { group: 'speaks', message: 'over', numbers }
     const [unpriced] = cost.unpriced
     return unpriced
-      ? { group: 'cannotTell', message: 'unpriced', numbers, names: { part: unpriced.part.name }, parts: [unpriced.instance] }
+      ? {
+          group: 'cannotTell',
+          message: 'unpriced',
+          numbers,
+          names: { part: unpriced.part.name },
+          parts: [unpriced.instance],
+        }
       : { group: 'silent', message: 'within', numbers }
   },
   remedies: (facts, _, { message }) => {

@@ -29,7 +29,9 @@ export const priceStale = defineCheck<Priced, { freshDays: number }>({
   needs: ['cost'],
   limit: { measured: 'ageDays', allowed: 'freshDays' },
   messages: {
-    speaks: { stale: 'The price of {part} is {ageDays} days old. {usualMinor} was seen on {day}; look again before buying.' },
+    speaks: {
+      stale: 'The price of {part} is {ageDays} days old. {usualMinor} was seen on {day}; look again before buying.',
+    },
     silent: { fresh: 'The price of {part} is {ageDays} days old.' },
     cannotTell: {},
   },

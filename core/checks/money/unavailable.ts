@@ -15,7 +15,9 @@ export const unavailable = defineCheck<{ readonly line: CostLine; readonly view:
   ...noOptions,
   needs: ['cost'],
   messages: {
-    speaks: { gone: 'No shop has {part}. The last was seen on {day}; take another in its place or ask around second hand.' },
+    speaks: {
+      gone: 'No shop has {part}. The last was seen on {day}; take another in its place or ask around second hand.',
+    },
     silent: { there: '{part} can be had.' },
     cannotTell: {},
   },

@@ -8,7 +8,12 @@ import { needUnmet } from './need-unmet.ts'
 import { testCheck } from '../tester.ts'
 
 const mic = tinyPart({ id: 'mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
-const spare = tinyPart({ id: 'spare-mic', role: 'mic', provides: ['scratch-sound'], mounts: [plug('foot', 'shoe-cold')] })
+const spare = tinyPart({
+  id: 'spare-mic',
+  role: 'mic',
+  provides: ['scratch-sound'],
+  mounts: [plug('foot', 'shoe-cold')],
+})
 const wants = { brief: { wishes: {} } }
 
 const second = { ...emptySetup, id: 'other', name: 'other', joints: [on('mic', 'foot', 'camera', 'shoe')] }
@@ -28,7 +33,12 @@ testCheck(needUnmet, {
     },
     { name: 'no mic known', message: 'unmet', remedies: 0, ...tinyRig([], [], wants) },
     { name: 'a mic in another set-up', message: 'elsewhere', level: 'hint', ...elsewhere },
-    { name: 'two are known: both are offered', message: 'unmet', remedies: 2, ...tinyRig([], [], { ...wants, extra: [mic, spare] }) },
+    {
+      name: 'two are known: both are offered',
+      message: 'unmet',
+      remedies: 2,
+      ...tinyRig([], [], { ...wants, extra: [mic, spare] }),
+    },
     {
       name: 'the owned one is enough of an offer',
       message: 'unmet',
@@ -36,7 +46,9 @@ testCheck(needUnmet, {
       ...tinyRig([], [], { ...wants, extra: [mic, spare], owned: { 'spare-mic': 1 } }),
     },
   ],
-  silent: [{ name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) }],
+  silent: [
+    { name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) },
+  ],
 })
 
 const withOther = (() => {
@@ -83,5 +95,7 @@ test('what is only considered, or belongs in the bag, is not loose', () => {
       { id: 'keys', partId: 'keys', status: 'in' },
     ],
   })
-  expect(loosePart.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))).toEqual([])
+  expect(
+    loosePart.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf)),
+  ).toEqual([])
 })

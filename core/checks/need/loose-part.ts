@@ -18,7 +18,9 @@ const lensServed = ({ lensKit, assembly }: Facts, part: Part): string | undefine
   const serves = lensKit.find(({ part: lens, adapter, threadMm }) => {
     if (part === lens || part === adapter) return true
     if (lens === mounted) return false
-    return part.role === 'filter' ? goesBefore(part, lens, kit) : part.role === 'step-ring' && sizeOn(part, 'filter', 'sits') === threadMm
+    return part.role === 'filter'
+      ? goesBefore(part, lens, kit)
+      : part.role === 'step-ring' && sizeOn(part, 'filter', 'sits') === threadMm
   })
   return serves?.part.name
 }
@@ -27,7 +29,9 @@ const lensServed = ({ lensKit, assembly }: Facts, part: Part): string | undefine
 const inUse = perThing(
   'pieces in use',
   (setups: Rig['setups']): ReadonlySet<string> =>
-    new Set(setups.flatMap(({ joints, links }) => [...joints.map(({ guest }) => guest), ...links.map(({ cable }) => cable)])),
+    new Set(
+      setups.flatMap(({ joints, links }) => [...joints.map(({ guest }) => guest), ...links.map(({ cable }) => cable)]),
+    ),
 )
 
 /** A piece of the kit that sits on nothing in any set-up. */
@@ -50,7 +54,8 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>
     },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.loose.filter(({ instance, part }) => instance.status === 'in' && !bagRoles.has(part.role)),
+  subjects: ({ assembly }) =>
+    assembly.loose.filter(({ instance, part }) => instance.status === 'in' && !bagRoles.has(part.role)),
   judge: ({ instance, part }, facts) => {
     const { assembly } = facts
     const names = { part: part.name, lens: '' }

@@ -25,7 +25,11 @@ const candidates = (facts: Facts): PlacedPart[] =>
 /** Another piece of the same role that gives all that this one gives. */
 const doubleOf = (facts: Facts, piece: PlacedPart): PlacedPart | undefined =>
   facts.assembly.placed.find((other) => {
-    if (other === piece || other.part.role !== piece.part.role || !piece.part.provides.every((gift) => other.part.provides.includes(gift)))
+    if (
+      other === piece ||
+      other.part.role !== piece.part.role ||
+      !piece.part.provides.every((gift) => other.part.provides.includes(gift))
+    )
       return false
     const same = piece.part.provides.length === other.part.provides.length
     return !same || facts.assembly.placed.indexOf(other) < facts.assembly.placed.indexOf(piece)

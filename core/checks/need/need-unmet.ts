@@ -12,7 +12,9 @@ const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
 
 /** The parts that sit on the rig in its other set-ups. */
 const inOtherSetups = ({ assembly: { rig, setup }, shelf }: Facts): readonly Part[] => {
-  const used = new Set(rig.setups.filter((other) => other.id !== setup.id).flatMap(({ joints }) => joints.map(({ guest }) => guest)))
+  const used = new Set(
+    rig.setups.filter((other) => other.id !== setup.id).flatMap(({ joints }) => joints.map(({ guest }) => guest)),
+  )
   return rig.kit.flatMap(({ id, partId }) => (used.has(id) ? (shelf.catalogue.parts.get(partId) ?? []) : []))
 }
 

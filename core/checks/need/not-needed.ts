@@ -51,10 +51,15 @@ export const notNeeded = defineCheck<PlacedPart, object>({
   subjects: candidates,
   judge: (piece, { needs, cost }) => {
     const line = cost.lines.find(({ instance }) => instance === piece.instance.id)
-    const numbers = { massG: piece.part.massG, priceMinor: line?.usual ?? 0, seconds: piece.mate?.ok ? piece.mate.value.seconds : 0 }
+    const numbers = {
+      massG: piece.part.massG,
+      priceMinor: line?.usual ?? 0,
+      seconds: piece.mate?.ok ? piece.mate.value.seconds : 0,
+    }
     const names = { part: piece.part.name }
     const parts = [piece.instance.id]
-    if (piece.part.provides.length === 0) return { group: 'speaks', message: 'idle', numbers, names, parts, at: piece.centre }
+    if (piece.part.provides.length === 0)
+      return { group: 'speaks', message: 'idle', numbers, names, parts, at: piece.centre }
     const asked = piece.part.provides.some((gift) => needs.some((need) => need.capability === gift))
     return asked
       ? { group: 'silent', message: 'needed', numbers, names }

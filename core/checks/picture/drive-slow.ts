@@ -25,11 +25,15 @@ export const driveSlow = defineCheck<Written, object>({
     silent: { keeps: '{card} keeps up with {codec}.' },
     cannotTell: {},
   },
-  subjects: ({ recordings }) => recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
+  subjects: ({ recordings }) =>
+    recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
   judge: ({ recording: { piece, codec }, medium }, { shelf }) => {
     const key = medium.id
     const names = { card: medium.part.name, codec: codec.title, part: piece.part.name }
-    const numbers = { wantedMBs: wantedMBs(codec.mbps, marginsOf(shelf.limits).record.write), writeMBs: medium.writeMBs }
+    const numbers = {
+      wantedMBs: wantedMBs(codec.mbps, marginsOf(shelf.limits).record.write),
+      writeMBs: medium.writeMBs,
+    }
     return exceeds(numbers.wantedMBs, medium.writeMBs)
       ? { group: 'speaks', message: 'slow', names, key, numbers, parts: [medium.id, piece.instance.id] }
       : { group: 'silent', message: 'keeps', names, key, numbers }
@@ -42,7 +46,9 @@ export const driveSlow = defineCheck<Written, object>({
             text: 'leave out {part}',
             numbers: {},
             names: { part: medium.part.name },
-            commands: [{ do: 'discard', instance: facts.assembly.rig.kit.find(({ id }) => id === medium.id)?.id ?? medium.id }],
+            commands: [
+              { do: 'discard', instance: facts.assembly.rig.kit.find(({ id }) => id === medium.id)?.id ?? medium.id },
+            ],
           },
         ],
 })

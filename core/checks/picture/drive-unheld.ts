@@ -36,7 +36,9 @@ export const driveUnheld = defineCheck<Drive, object>({
       : [],
   judge: ({ instance, part, placed }) => {
     const names = { part: part.name }
-    return placed ? { group: 'silent', message: 'held', names } : { group: 'speaks', message: 'loose', names, parts: [instance.id] }
+    return placed
+      ? { group: 'silent', message: 'held', names }
+      : { group: 'speaks', message: 'loose', names, parts: [instance.id] }
   },
   remedies: ({ part }, facts) => {
     const put = addRemedy(facts, part)

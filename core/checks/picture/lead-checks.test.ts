@@ -92,7 +92,11 @@ testCheck(wrongEnds, {
       name: 'a mic in the headphone jack',
       message: 'nothing',
       remedies: 1,
-      ...wiredRig([mic(), micLead()], [on('mic', 'foot', 'camera', 'shoe')], [link('jack', 'mic/out', 'camera/phones')]),
+      ...wiredRig(
+        [mic(), micLead()],
+        [on('mic', 'foot', 'camera', 'shoe')],
+        [link('jack', 'mic/out', 'camera/phones')],
+      ),
     },
   ],
   silent: [{ name: 'a picture from the camera to the screen', message: 'goes', ...shown(hdmiLead()) }],
@@ -129,7 +133,12 @@ testCheck(cableShort, {
     },
   ],
   silent: [
-    { name: 'to the millimetre', message: 'reaches', numbers: { needMm: NEED_MM }, ...shown(hdmiLead('hdmi', { lengthMm: NEED_MM })) },
+    {
+      name: 'to the millimetre',
+      message: 'reaches',
+      numbers: { needMm: NEED_MM },
+      ...shown(hdmiLead('hdmi', { lengthMm: NEED_MM })),
+    },
   ],
 })
 
@@ -145,12 +154,20 @@ testCheck(cableLong, {
     },
   ],
   silent: [
-    { name: '150 mm over', message: 'right', numbers: { spareMm: 150 }, ...shown(hdmiLead('hdmi', { lengthMm: NEED_MM + 150 })) },
+    {
+      name: '150 mm over',
+      message: 'right',
+      numbers: { spareMm: 150 },
+      ...shown(hdmiLead('hdmi', { lengthMm: NEED_MM + 150 })),
+    },
     { name: 'a spring lead', message: 'coil', ...shown(hdmiLead('hdmi', { lengthMm: 180, coil: true })) },
   ],
 })
 
-/** A screen whose input looks right, so placed that the tap lead from the tank leaves its plug, angled up, at exactly 120 degrees. */
+/**
+ * A screen whose input looks right, so placed that the tap lead from the tank leaves its plug, angled up, at exactly
+ * 120 degrees.
+ */
 const D = 26
 const square = screen('screen', {
   sockets: [
@@ -202,9 +219,18 @@ testCheck(plugDirection, {
   ],
 })
 
-/** A clip that stands on a peg beside the camera and holds a lead 16 mm above where the plug's cable comes free: 60 mm along its way. */
+/**
+ * A clip that stands on a peg beside the camera and holds a lead 16 mm above where the plug's cable comes free: 60 mm
+ * along its way.
+ */
 const clip = (id = 'clip', above = 20, more: Partial<Part> = {}) =>
-  tinyPart({ id, role: 'cable-clamp', mounts: [plug('foot', 'thread-1/4')], holdsCable: { at: [0, above, 0] }, ...more })
+  tinyPart({
+    id,
+    role: 'cable-clamp',
+    mounts: [plug('foot', 'thread-1/4')],
+    holdsCable: { at: [0, above, 0] },
+    ...more,
+  })
 const pegged: Part = { ...wiredCamera, mounts: [...wiredCamera.mounts, socket('peg', 'thread-1/4', [-94, -29, 20])] }
 const clipped = (part: Part) =>
   wiredRig(
@@ -222,7 +248,12 @@ testCheck(noStrainRelief, {
       remedies: 1,
       ...shown(hdmiLead(), [clip()], {}, pegged),
     },
-    { name: 'held 4 mm too far off', message: 'far', numbers: { heldMm: 64, mostMm: 60 }, ...clipped(clip('clip', 24)) },
+    {
+      name: 'held 4 mm too far off',
+      message: 'far',
+      numbers: { heldMm: 64, mostMm: 60 },
+      ...clipped(clip('clip', 24)),
+    },
   ],
   silent: [{ name: 'held at 60 mm', message: 'held', numbers: { heldMm: 60 }, ...clipped(clip()) }],
 })
@@ -232,7 +263,13 @@ const taking = (...formats: NonNullable<NonNullable<Part['sockets']>[number]['fo
 })
 testCheck(signalUnsupported, {
   speaks: [
-    { name: 'a screen for raw only', message: 'none', level: 'risk', parts: ['screen'], ...shown(hdmiLead(), [], taking('raw')) },
+    {
+      name: 'a screen for raw only',
+      message: 'none',
+      level: 'risk',
+      parts: ['screen'],
+      ...shown(hdmiLead(), [], taking('raw')),
+    },
     {
       name: 'a recorder that gets less than the camera gives',
       message: 'less',
@@ -265,7 +302,13 @@ const chain = (first: boolean, powered: boolean) =>
 const slab = pack('slab', { mounts: [plug('contacts', 'slab-l', { family: 'l' })] })
 testCheck(chainBroken, {
   speaks: [
-    { name: 'it starts at a screen that gets no picture', message: 'source', level: 'risk', parts: ['far'], ...chain(false, true) },
+    {
+      name: 'it starts at a screen that gets no picture',
+      message: 'source',
+      level: 'risk',
+      parts: ['far'],
+      ...chain(false, true),
+    },
     { name: 'through a screen without power', message: 'dark', parts: ['far'], ...chain(true, false) },
   ],
   silent: [{ name: 'through a screen that is on', message: 'whole', ...chain(true, true) }],
@@ -273,7 +316,9 @@ testCheck(chainBroken, {
 
 const micro: Part = {
   ...wiredCamera,
-  sockets: (wiredCamera.sockets ?? []).map((own) => (own.id === 'hdmi' ? { ...own, connector: 'hdmi-d' as const } : own)),
+  sockets: (wiredCamera.sockets ?? []).map((own) =>
+    own.id === 'hdmi' ? { ...own, connector: 'hdmi-d' as const } : own,
+  ),
 }
 const comesAndGoes = (tiny: ReturnType<typeof wiredRig>) => ({
   ...tiny,

@@ -11,13 +11,21 @@ const card = (gb: number, writeMBs = 90) =>
   tinyPart({ id: 'card', role: 'card', media: { stores: { gb, writeMBs, readMBs: 100, kind: 'sd' } } })
 /** An hour of rolling at 100 Mbps: 78 min with some to spare. */
 const hour = { phases: [{ name: 'rolling', kind: 'roll' as const, minutes: 60, mains: false }] }
-const recording = (parts: readonly Part[], extra: readonly Part[] = []) => wiredRig(parts, [], [], { brief: hour, extra })
+const recording = (parts: readonly Part[], extra: readonly Part[] = []) =>
+  wiredRig(parts, [], [], { brief: hour, extra })
 /** What 78 min at 100 Mbps fill, on cards of which 0.93 is used. */
 const JUST_GB = (78 * 60 * 100) / 8000 / 0.93
 
 testCheck(recordTimeShort, {
   speaks: [
-    { name: 'no card', message: 'none', level: 'risk', numbers: { roomMin: 0, neededMin: 78 }, remedies: 1, ...recording([], [card(64)]) },
+    {
+      name: 'no card',
+      message: 'none',
+      level: 'risk',
+      numbers: { roomMin: 0, neededMin: 78 },
+      remedies: 1,
+      ...recording([], [card(64)]),
+    },
     {
       name: '50 GB: 62 min; one more cures it',
       message: 'short',
@@ -62,7 +70,13 @@ testCheck(driveUnheld, {
       ...wiredRig([drive('thread-1/4')], []),
     },
   ],
-  silent: [{ name: 'on a screw', message: 'held', ...wiredRig([drive('thread-1/4')], [on('drive', 'foot', 'camera', 'hole')]) }],
+  silent: [
+    {
+      name: 'on a screw',
+      message: 'held',
+      ...wiredRig([drive('thread-1/4')], [on('drive', 'foot', 'camera', 'hole')]),
+    },
+  ],
 })
 
 const bar = tinyPart({ id: 'bar', mounts: [plug('foot', 'thread-1/4'), socket('more', 'shoe-cold', [0, 20, 0])] })
@@ -82,7 +96,10 @@ testCheck(driveCovers, {
       name: 'one more is open',
       message: 'room',
       numbers: { open: 1, wanted: 1 },
-      ...wiredRig([drive('shoe-cold'), bar], [on('drive', 'foot', 'camera', 'shoe'), on('bar', 'foot', 'camera', 'hole')]),
+      ...wiredRig(
+        [drive('shoe-cold'), bar],
+        [on('drive', 'foot', 'camera', 'shoe'), on('bar', 'foot', 'camera', 'hole')],
+      ),
     },
   ],
 })

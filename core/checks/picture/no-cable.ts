@@ -22,7 +22,9 @@ const wantedOf = ({ assembly, leads }: Facts): readonly Wanted[] =>
       run: leads.find(
         (run) =>
           run.cable.carries.includes(demand.what) &&
-          [run.from, run.to].some((end) => demand.own.some((own) => own.piece === end.piece && own.socket.id === end.socket.id)),
+          [run.from, run.to].some((end) =>
+            demand.own.some((own) => own.piece === end.piece && own.socket.id === end.socket.id),
+          ),
       ),
     }))
 

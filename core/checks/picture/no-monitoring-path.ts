@@ -9,7 +9,9 @@ const withJack = ({ assembly }: Facts): readonly PlacedPart[] =>
 
 /** Is there sound in this piece to be listened to: because it records it, receives it by radio, or a lead brings it? */
 const hears = (piece: PlacedPart, { leads }: Facts): boolean =>
-  records(piece) || piece.part.role === 'receiver' || leads.some((run) => run.to.piece === piece && passes(run, 'sound'))
+  records(piece) ||
+  piece.part.role === 'receiver' ||
+  leads.some((run) => run.to.piece === piece && passes(run, 'sound'))
 
 /** Headphones are wanted, and no jack on the rig has sound. */
 export const noMonitoringPath = defineCheck<readonly PlacedPart[], object>({

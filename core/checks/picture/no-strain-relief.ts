@@ -15,7 +15,8 @@ const fromCamera = ({ leads }: Facts): readonly Run[] =>
   leads.filter(({ from, cable }) => from.piece.part.role === 'camera' && cable.carries.includes('picture') && from.fits)
 
 /** Where the lead is first held, counted from the camera, mm. */
-const heldAt = ({ held }: Run): number => Math.min(Infinity, ...held.map(({ piece, fromMm }) => (piece.part.holdsCable?.plug ? 0 : fromMm)))
+const heldAt = ({ held }: Run): number =>
+  Math.min(Infinity, ...held.map(({ piece, fromMm }) => (piece.part.holdsCable?.plug ? 0 : fromMm)))
 
 const near = (run: Run) => (a: Point, b: Point) =>
   Math.hypot(...a.at.map((value, i) => value - (run.from.at[i] ?? 0))) -

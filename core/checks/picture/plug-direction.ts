@@ -44,7 +44,12 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
     const free = tight(facts, end)
     const key = `${run.link.cable} ${end.socket.id}`
     const names = { ...runNames(run), end: endName(end) }
-    const numbers = { turnsDeg: end.turnsDeg, mostDeg, roomMm: end.roomMm, ...(free === undefined ? {} : { freeMm: free }) }
+    const numbers = {
+      turnsDeg: end.turnsDeg,
+      mostDeg,
+      roomMm: end.roomMm,
+      ...(free === undefined ? {} : { freeMm: free }),
+    }
     const place = { parts: runParts(run), at: end.at }
     if (free !== undefined) return { group: 'speaks', message: 'tight', level: 'risk', names, key, numbers, ...place }
     return exceeds(end.turnsDeg, mostDeg)
@@ -53,7 +58,9 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
   },
   remedies: ({ run, end }, facts, { message }, { mostDeg }) =>
     swapLead(facts, run, (option) => {
-      const same = [option.run.from, option.run.to].find(({ piece, socket }) => piece === end.piece && socket.id === end.socket.id)
+      const same = [option.run.from, option.run.to].find(
+        ({ piece, socket }) => piece === end.piece && socket.id === end.socket.id,
+      )
       return same !== undefined && (message === 'tight' || same.turnsDeg <= mostDeg)
     }).slice(0, 1),
 })

@@ -10,7 +10,9 @@ const small: ReadonlySet<string> = new Set(['hdmi-c', 'hdmi-d'])
 /** In how many set-ups a socket of the camera has a lead, and in how many it has none. */
 const comesAndGoes = ({ assembly: { rig } }: Facts, { link: { from } }: Run) => {
   const plugged = rig.setups.filter(({ links }) =>
-    links.some((link) => [link.from, link.to].some((end) => end.instance === from.instance && end.socket === from.socket)),
+    links.some((link) =>
+      [link.from, link.to].some((end) => end.instance === from.instance && end.socket === from.socket),
+    ),
   ).length
   return { plugged, without: rig.setups.length - plugged }
 }
@@ -33,13 +35,15 @@ export const portWear = defineCheck<Run, object>({
     silent: { stays: '{end} keeps its lead, or is sturdy.', held: 'A clamp holds the plug at {end}.' },
     cannotTell: {},
   },
-  subjects: ({ leads }) => leads.filter(({ from, cable }) => from.piece.part.role === 'camera' && cable.carries.includes('picture')),
+  subjects: ({ leads }) =>
+    leads.filter(({ from, cable }) => from.piece.part.role === 'camera' && cable.carries.includes('picture')),
   judge: (run, facts) => {
     const { plugged, without } = comesAndGoes(facts, run)
     const names = { ...runNames(run), end: endName(run.from), socket: connectors[run.from.socket.connector].title }
     const key = run.link.cable
     const numbers = { plugged, without }
-    if (run.held.some(({ piece }) => piece.part.holdsCable?.plug)) return { group: 'silent', message: 'held', names, key, numbers }
+    if (run.held.some(({ piece }) => piece.part.holdsCable?.plug))
+      return { group: 'silent', message: 'held', names, key, numbers }
     return small.has(run.from.socket.connector) && without > 0
       ? { group: 'speaks', message: 'worn', names, key, numbers, parts: runParts(run), at: run.from.at }
       : { group: 'silent', message: 'stays', names, key, numbers }

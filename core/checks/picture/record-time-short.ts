@@ -49,9 +49,13 @@ export const recordTimeShort = defineCheck<Recording, object>({
     const choices = offeredParts(facts.shelf.catalogue)
       .filter(
         (part) =>
-          fits(recording, part) && (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.shelf.limits).record.write),
+          fits(recording, part) &&
+          (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.shelf.limits).record.write),
       )
-      .map((part) => ({ part, count: Math.ceil((neededMin - minutes) / ((part.media?.stores?.gb ?? 1) * perGb) - 1e-9) }))
+      .map((part) => ({
+        part,
+        count: Math.ceil((neededMin - minutes) / ((part.media?.stores?.gb ?? 1) * perGb) - 1e-9),
+      }))
       .filter(({ count }) => count > 0 && count <= MOST_PACKED)
       .sort((a, b) => a.count * a.part.price.usual - b.count * b.part.price.usual || byReadiness(facts)(a.part, b.part))
     return choices.slice(0, 1).map(({ part, count }) => packRemedy(facts, part.id, part.name, count))

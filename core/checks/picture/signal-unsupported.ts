@@ -28,7 +28,8 @@ export const signalUnsupported = defineCheck<PicturePath, object>({
     const names = { part: sink.part.name, format: words(format), given: words(given) }
     const place = { parts: [sink.instance.id], at: sink.centre }
     if (!format) return { group: 'speaks', message: 'none', names, ...place }
-    if (!given || pictureFormats.indexOf(format) >= pictureFormats.indexOf(given)) return { group: 'silent', message: 'passes', names }
+    if (!given || pictureFormats.indexOf(format) >= pictureFormats.indexOf(given))
+      return { group: 'silent', message: 'passes', names }
     return sink.part.media?.codecs
       ? { group: 'speaks', message: 'less', level: 'hint', names, ...place }
       : { group: 'silent', message: 'enough', names }

@@ -15,7 +15,9 @@ const plugged = ({ assembly, leads }: Facts): readonly Plugged[] =>
   socketsOf(assembly)
     .map((here) => ({
       here,
-      runs: leads.filter(({ from, to }) => [from, to].some(({ piece, socket }) => piece === here.piece && socket.id === here.socket.id)),
+      runs: leads.filter(({ from, to }) =>
+        [from, to].some(({ piece, socket }) => piece === here.piece && socket.id === here.socket.id),
+      ),
     }))
     .filter(({ runs }) => runs.length > 0)
 
@@ -42,7 +44,14 @@ export const socketTwice = defineCheck<Plugged, object>({
     const names = { socket: endName(here) }
     const numbers = { plugs: runs.length, mostPlugs: 1 }
     return exceeds(runs.length, 1)
-      ? { group: 'speaks', message: 'twice', names, key, numbers, parts: [here.piece.instance.id, ...runs.map(({ link }) => link.cable)] }
+      ? {
+          group: 'speaks',
+          message: 'twice',
+          names,
+          key,
+          numbers,
+          parts: [here.piece.instance.id, ...runs.map(({ link }) => link.cable)],
+        }
       : { group: 'silent', message: 'once', names, key, numbers }
   },
   remedies: ({ runs }, facts) => (runs.length === 2 ? runs.map((run) => unplug(facts, run)) : []),

@@ -10,7 +10,10 @@ import { timecodePath } from './timecode-path.ts'
 import { triggerPath } from './trigger-path.ts'
 
 const inShoe = (id = 'mic') => on(id, 'foot', 'camera', 'shoe')
-const without = (...ids: string[]): Part => ({ ...wiredCamera, sockets: (wiredCamera.sockets ?? []).filter(({ id }) => !ids.includes(id)) })
+const without = (...ids: string[]): Part => ({
+  ...wiredCamera,
+  sockets: (wiredCamera.sockets ?? []).filter(({ id }) => !ids.includes(id)),
+})
 
 testCheck(audioInputsShort, {
   speaks: [
@@ -24,7 +27,14 @@ testCheck(audioInputsShort, {
     },
     { name: 'a mic and no input', message: 'none', ...wiredRig([mic()], [inShoe()], [], { camera: without('mic') }) },
   ],
-  silent: [{ name: 'one mic, one input', message: 'enough', numbers: { sources: 1, inputs: 1 }, ...wiredRig([mic()], [inShoe()]) }],
+  silent: [
+    {
+      name: 'one mic, one input',
+      message: 'enough',
+      numbers: { sources: 1, inputs: 1 },
+      ...wiredRig([mic()], [inShoe()]),
+    },
+  ],
 })
 
 const receiver = mic('receiver', {
@@ -32,7 +42,15 @@ const receiver = mic('receiver', {
   mounts: [plug('foot', 'thread-1/4')],
   sockets: [
     { id: 'out', connector: '3.5-trs', direction: 'out', at: [-10, 10, 0], out: [-1, 0, 0], carries: ['sound'] },
-    { id: 'mix', connector: '3.5-trs', direction: 'in', at: [10, 10, 0], out: [1, 0, 0], carries: ['sound'], feeds: ['plug-in'] },
+    {
+      id: 'mix',
+      connector: '3.5-trs',
+      direction: 'in',
+      at: [10, 10, 0],
+      out: [1, 0, 0],
+      carries: ['sound'],
+      feeds: ['plug-in'],
+    },
   ],
 })
 const mixed = (...links: Parameters<typeof link>[]) =>
@@ -78,7 +96,10 @@ testCheck(plugTypeAudio, {
       name: 'a mic that wants phantom power from a jack',
       message: 'feed',
       ...wiredRig(
-        [mic('mic', { sockets: (mic().sockets ?? []).map((own) => ({ ...own, feeds: ['phantom' as const] })) }), micLead()],
+        [
+          mic('mic', { sockets: (mic().sockets ?? []).map((own) => ({ ...own, feeds: ['phantom' as const] })) }),
+          micLead(),
+        ],
         [inShoe()],
         [link('jack', 'mic/out', 'camera/mic')],
       ),
@@ -96,7 +117,15 @@ testCheck(plugTypeAudio, {
 const eared = screen('screen', {
   sockets: [
     ...(screen().sockets ?? []),
-    { id: 'ears', connector: '3.5-trs', direction: 'out', at: [10, 15, 0], out: [1, 0, 0], carries: ['sound'], phones: true },
+    {
+      id: 'ears',
+      connector: '3.5-trs',
+      direction: 'out',
+      at: [10, 15, 0],
+      out: [1, 0, 0],
+      carries: ['sound'],
+      phones: true,
+    },
   ],
 })
 const listening = (links: Parameters<typeof wiredRig>[2]) =>
@@ -105,15 +134,38 @@ const listening = (links: Parameters<typeof wiredRig>[2]) =>
     camera: without('phones'),
   })
 testCheck(noMonitoringPath, {
-  speaks: [{ name: 'a jack on a screen that gets no sound', message: 'silent', level: 'risk', parts: ['screen'], ...listening([]) }],
-  silent: [{ name: 'sound comes with the picture', message: 'heard', ...listening([link('hdmi', 'camera/hdmi', 'screen/in')]) }],
+  speaks: [
+    {
+      name: 'a jack on a screen that gets no sound',
+      message: 'silent',
+      level: 'risk',
+      parts: ['screen'],
+      ...listening([]),
+    },
+  ],
+  silent: [
+    {
+      name: 'sound comes with the picture',
+      message: 'heard',
+      ...listening([link('hdmi', 'camera/hdmi', 'screen/in')]),
+    },
+  ],
 })
 
 const clock = tinyPart({
   id: 'clock',
   role: 'timecode',
   mounts: [plug('foot', 'shoe-cold')],
-  sockets: [{ id: 'out', connector: 'timecode-3.5', direction: 'out', at: [-10, 10, 0], out: [-1, 0, 0], carries: ['timecode'] }],
+  sockets: [
+    {
+      id: 'out',
+      connector: 'timecode-3.5',
+      direction: 'out',
+      at: [-10, 10, 0],
+      out: [-1, 0, 0],
+      carries: ['timecode'],
+    },
+  ],
 })
 const clockLead = lead('tc', 'timecode-3.5', '3.5-trs', { carries: ['timecode'], thickMm: 3 })
 testCheck(timecodePath, {
@@ -138,20 +190,44 @@ testCheck(timecodePath, {
 
 /** A handle whose grip lies 30 mm over the camera's top, at 0, 70, 0. */
 const handle = (more: Partial<Part> = {}) =>
-  tinyPart({ id: 'handle', role: 'top-handle', mounts: [plug('foot', 'thread-1/4')], grips: [{ kind: 'top', at: [0, 30, 0] }], ...more })
-const held = (aheadMm: number, part: Part = handle(), extra: readonly Part[] = [], links: Parameters<typeof wiredRig>[2] = []) =>
-  wiredRig([part, ...extra.filter(({ id }) => links.some(({ cable }) => cable === id))], [on('handle', 'foot', 'camera', 'hole')], links, {
-    camera: { ...wiredCamera, recordAt: [0, 70, -aheadMm] },
-    extra,
+  tinyPart({
+    id: 'handle',
+    role: 'top-handle',
+    mounts: [plug('foot', 'thread-1/4')],
+    grips: [{ kind: 'top', at: [0, 30, 0] }],
+    ...more,
   })
+const held = (
+  aheadMm: number,
+  part: Part = handle(),
+  extra: readonly Part[] = [],
+  links: Parameters<typeof wiredRig>[2] = [],
+) =>
+  wiredRig(
+    [part, ...extra.filter(({ id }) => links.some(({ cable }) => cable === id))],
+    [on('handle', 'foot', 'camera', 'hole')],
+    links,
+    {
+      camera: { ...wiredCamera, recordAt: [0, 70, -aheadMm] },
+      extra,
+    },
+  )
 const button = handle({
   recordAt: [0, 30, 10],
-  sockets: [{ id: 'out', connector: 'trigger-2.5', direction: 'out', at: [-10, 10, 0], out: [-1, 0, 0], carries: ['trigger'] }],
+  sockets: [
+    { id: 'out', connector: 'trigger-2.5', direction: 'out', at: [-10, 10, 0], out: [-1, 0, 0], carries: ['trigger'] },
+  ],
 })
 const triggerLead = lead('wire', 'trigger-2.5', 'usb-c', { carries: ['trigger'], thickMm: 2 })
 testCheck(triggerPath, {
   speaks: [
-    { name: 'the button 131 mm from the hand', message: 'far', level: 'hint', numbers: { buttonMm: 131, reachMm: 130 }, ...held(131) },
+    {
+      name: 'the button 131 mm from the hand',
+      message: 'far',
+      level: 'hint',
+      numbers: { buttonMm: 131, reachMm: 130 },
+      ...held(131),
+    },
     {
       name: 'a trigger without its lead; the lead brings the button to the hand',
       message: 'idle',

@@ -19,9 +19,12 @@ export const timecodePath = defineCheck<SocketHere, object>({
     silent: { led: '{part} is joined to {other}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => socketsOf(assembly).filter(({ socket }) => socket.direction === 'out' && gives(socket, 'timecode')),
+  subjects: ({ assembly }) =>
+    socketsOf(assembly).filter(({ socket }) => socket.direction === 'out' && gives(socket, 'timecode')),
   judge: ({ piece, socket }, { leads }) => {
-    const run = leads.find((lead) => lead.from.piece === piece && lead.from.socket.id === socket.id && passes(lead, 'timecode'))
+    const run = leads.find(
+      (lead) => lead.from.piece === piece && lead.from.socket.id === socket.id && passes(lead, 'timecode'),
+    )
     const names = { part: piece.part.name, other: run?.to.piece.part.name ?? '' }
     return run
       ? { group: 'silent', message: 'led', names }

@@ -14,7 +14,8 @@ const options = z.object({ reachMm: z.number().positive() })
 const buttons = ({ assembly, leads }: Facts) =>
   assembly.placed.filter(
     (piece) =>
-      piece.part.recordAt && (piece.part.role === 'camera' || leads.some((run) => run.from.piece === piece && passes(run, 'trigger'))),
+      piece.part.recordAt &&
+      (piece.part.role === 'camera' || leads.some((run) => run.from.piece === piece && passes(run, 'trigger'))),
   )
 
 const nearest = (grips: readonly Grip[], facts: Facts): number => {
@@ -61,7 +62,14 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>>
     const idle = idleTrigger(facts)
     const buttonMm = nearest(grips, facts)
     const numbers = { reachMm, ...(buttonMm < Infinity ? { buttonMm } : {}) }
-    if (idle) return { group: 'speaks', message: 'idle', names: { part: idle.piece.part.name }, numbers, parts: [idle.piece.instance.id] }
+    if (idle)
+      return {
+        group: 'speaks',
+        message: 'idle',
+        names: { part: idle.piece.part.name },
+        numbers,
+        parts: [idle.piece.instance.id],
+      }
     return exceeds(buttonMm, reachMm)
       ? { group: 'speaks', message: 'far', numbers: { ...numbers, buttonMm }, parts: [facts.assembly.setup.root] }
       : { group: 'silent', message: 'reach', numbers }

@@ -12,8 +12,11 @@ interface Flown {
 /** Each kind of battery part once, the largest first. */
 const flown = (facts: Facts): readonly Flown[] => {
   const found = new Map<string, Flown>()
-  for (const { id, part } of batteriesOf(facts.assembly)) found.set(part.id, { part, ids: [...(found.get(part.id)?.ids ?? []), id] })
-  return [...found.values()].sort((a, b) => (b.part.power?.store?.capacityWh ?? 0) - (a.part.power?.store?.capacityWh ?? 0))
+  for (const { id, part } of batteriesOf(facts.assembly))
+    found.set(part.id, { part, ids: [...(found.get(part.id)?.ids ?? []), id] })
+  return [...found.values()].sort(
+    (a, b) => (b.part.power?.store?.capacityWh ?? 0) - (a.part.power?.store?.capacityWh ?? 0),
+  )
 }
 
 /** Lithium packs on a flight. */
@@ -23,7 +26,8 @@ export const airTravelWh = defineCheck<Flown, object>({
   title: 'Batteries on the flight',
   why: 'A pack too large stays at the airport. The airline and the regulator have the last word: ask before you book.',
   level: 'risk',
-  source: 'The usual bands: up to 100 Wh carried, to 160 Wh with the airline’s word and two spares at most, above not as baggage.',
+  source:
+    'The usual bands: up to 100 Wh carried, to 160 Wh with the airline’s word and two spares at most, above not as baggage.',
   ...noOptions,
   about: 'electric',
   needs: [],

@@ -14,7 +14,15 @@ const dummy = (id: string, doorOpen: boolean): Part =>
     role: 'dummy',
     power: doorOpen ? { doorOpen } : {},
     sockets: [
-      { id: 'lead', connector: 'dummy', direction: 'in', at: [0, 0, 0], out: [0, -1, 0], carries: ['power'], volts: { min: 6, max: 17 } },
+      {
+        id: 'lead',
+        connector: 'dummy',
+        direction: 'in',
+        at: [0, 0, 0],
+        out: [0, -1, 0],
+        carries: ['power'],
+        volts: { min: 6, max: 17 },
+      },
     ],
   })
 testCheck(dummyDoorOpen, {
@@ -25,7 +33,10 @@ testCheck(dummyDoorOpen, {
       level: 'risk',
       parts: ['dummy'],
       remedies: 1,
-      ...wiredRig([dummy('dummy', true)], [inBay('dummy')], [], { brief: { conditions: ['spray'] }, extra: [dummy('tight', false)] }),
+      ...wiredRig([dummy('dummy', true)], [inBay('dummy')], [], {
+        brief: { conditions: ['spray'] },
+        extra: [dummy('tight', false)],
+      }),
     },
   ],
   silent: [
@@ -49,7 +60,9 @@ testCheck(tooManyBatteryKinds, {
       ...wiredRig([pack(), slab('slab'), tank()], [inBay()]),
     },
   ],
-  silent: [{ name: 'packs and slabs', message: 'few', numbers: { kinds: 2 }, ...wiredRig([pack(), slab('slab')], [inBay()]) }],
+  silent: [
+    { name: 'packs and slabs', message: 'few', numbers: { kinds: 2 }, ...wiredRig([pack(), slab('slab')], [inBay()]) },
+  ],
 })
 
 const charger = (id: string, chargesW: number) =>
@@ -72,7 +85,14 @@ testCheck(chargerShort, {
       ...charging([charger('charger', 2)], [charger('strong', 10)]),
     },
   ],
-  silent: [{ name: 'eight hours to the minute', message: 'enough', numbers: { chargeMin: 480 }, ...charging([charger('charger', 2.5)]) }],
+  silent: [
+    {
+      name: 'eight hours to the minute',
+      message: 'enough',
+      numbers: { chargeMin: 480 },
+      ...charging([charger('charger', 2.5)]),
+    },
+  ],
 })
 
 const flying = (capacityWh: number, count = 1) =>
@@ -82,7 +102,11 @@ const flying = (capacityWh: number, count = 1) =>
     [],
     {
       brief: { conditions: ['flight'] },
-      kit: Array.from({ length: count }, (_, i) => ({ id: i === 0 ? 'tank' : `tank-${i + 1}`, partId: 'tank', status: 'in' as const })),
+      kit: Array.from({ length: count }, (_, i) => ({
+        id: i === 0 ? 'tank' : `tank-${i + 1}`,
+        partId: 'tank',
+        status: 'in' as const,
+      })),
     },
   )
 testCheck(airTravelWh, {

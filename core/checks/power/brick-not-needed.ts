@@ -39,7 +39,13 @@ export const brickNotNeeded = defineCheck<Cell, object>({
     const piece = assembly.byInstance.get(id)
     const rest = planDay(without(network, id), dayOf(assembly.rig.brief), spares, bays)
     return day.failsAtMin === Infinity && rest.failsAtMin === Infinity
-      ? { group: 'speaks', message: 'spare', names: { part: name }, numbers: { massG: piece?.part.massG ?? 0 }, parts: [id] }
+      ? {
+          group: 'speaks',
+          message: 'spare',
+          names: { part: name },
+          numbers: { massG: piece?.part.massG ?? 0 },
+          parts: [id],
+        }
       : { group: 'silent', message: 'needed', names: { part: name } }
   },
   remedies: ({ id }, facts) => {

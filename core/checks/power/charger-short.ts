@@ -33,7 +33,8 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
   judge: ({ kind, chargeMin }, facts, { nightMin }) => {
     const key = kind
     const names = { part: batteryOf(facts, kind)?.part.name ?? kind }
-    if (chargeMin === Infinity) return { group: 'speaks', message: 'none', names, key, parts: [batteryOf(facts, kind)?.id ?? ''] }
+    if (chargeMin === Infinity)
+      return { group: 'speaks', message: 'none', names, key, parts: [batteryOf(facts, kind)?.id ?? ''] }
     const numbers = { chargeMin, nightMin }
     return exceeds(chargeMin, nightMin)
       ? { group: 'speaks', message: 'long', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }

@@ -19,7 +19,8 @@ export const converterUnpowered = defineCheck<PlacedPart, object>({
     silent: { fed: '{part} has power.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter(({ part }) => part.role === 'converter' && part.power?.drawW !== undefined),
+  subjects: ({ assembly }) =>
+    assembly.placed.filter(({ part }) => part.role === 'converter' && part.power?.drawW !== undefined),
   judge: ({ instance, part, centre }, { runDown }) => {
     const names = { part: part.name }
     const numbers = { watts: part.power?.drawW ?? 0 }

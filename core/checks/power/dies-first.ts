@@ -9,7 +9,9 @@ const TOGETHER_MIN = 0.5
 /** What goes dark when a battery ends. */
 const falls = ({ runDown }: Facts, { id }: Cell): readonly string[] => {
   const ends = runDown.cellMin.get(id) ?? Infinity
-  return ends === Infinity ? [] : [...runDown.nodeMin].filter(([, minute]) => Math.abs(minute - ends) < TOGETHER_MIN).map(([node]) => node)
+  return ends === Infinity
+    ? []
+    : [...runDown.nodeMin].filter(([, minute]) => Math.abs(minute - ends) < TOGETHER_MIN).map(([node]) => node)
 }
 
 /** One battery whose end takes the camera and more with it. */
@@ -38,7 +40,11 @@ export const diesFirst = defineCheck<Cell, object>({
     const key = cell.id
     const names = { part: cell.name }
     const lastMin = facts.runDown.cellMin.get(cell.id) ?? Infinity
-    const numbers = { together: dark.includes(camera) ? dark.length : 0, mostTogether: 1, ...(lastMin < Infinity ? { lastMin } : {}) }
+    const numbers = {
+      together: dark.includes(camera) ? dark.length : 0,
+      mostTogether: 1,
+      ...(lastMin < Infinity ? { lastMin } : {}),
+    }
     return exceeds(numbers.together, 1)
       ? { group: 'speaks', message: 'all', names, key, numbers, parts: [cell.id, ...dark] }
       : { group: 'silent', message: 'apart', names, key, numbers }

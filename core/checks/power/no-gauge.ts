@@ -5,9 +5,12 @@ import { swapsThat } from '../places.ts'
 
 /** Batteries that feed the camera through a plate, a lead or a dummy pack: the body can't read how full they are. */
 const blind = ({ network, assembly }: Facts): readonly Cell[] => {
-  const reach = (id: string): boolean => id === assembly.setup.root || network.feeds.some(({ from, to }) => from === id && reach(to))
+  const reach = (id: string): boolean =>
+    id === assembly.setup.root || network.feeds.some(({ from, to }) => from === id && reach(to))
   return network.cells.filter(({ id }) =>
-    network.feeds.some((feed) => feed.from === id && reach(feed.to) && (feed.link !== undefined || feed.to !== assembly.setup.root)),
+    network.feeds.some(
+      (feed) => feed.from === id && reach(feed.to) && (feed.link !== undefined || feed.to !== assembly.setup.root),
+    ),
   )
 }
 

@@ -22,7 +22,8 @@ export const polarityPlug = defineCheck<Run, object>({
     silent: { same: '{cable} has the plugs its sockets want.' },
     cannotTell: {},
   },
-  subjects: ({ leads }) => leads.filter(({ from, to }) => [from, to].some(({ plug }) => plug.connector.startsWith('dc-'))),
+  subjects: ({ leads }) =>
+    leads.filter(({ from, to }) => [from, to].some(({ plug }) => plug.connector.startsWith('dc-'))),
   judge: (run) => {
     const found = endsOf(run).find(
       ([end]) => end.fits && end.plug.connector !== end.socket.connector && end.plug.connector.startsWith('dc-'),

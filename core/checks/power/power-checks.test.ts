@@ -37,7 +37,10 @@ const tapped = (tankPart: Part, screenPart: Part, cable: Part, extra: readonly P
     { extra },
   )
 /** The camera fed from the tank by USB-C, with its own pack or without. */
-const trickled = (usbWatts: number, more: { pack?: boolean; camera?: Part; tank?: Part; extra?: readonly Part[] } = {}) => {
+const trickled = (
+  usbWatts: number,
+  more: { pack?: boolean; camera?: Part; tank?: Part; extra?: readonly Part[] } = {},
+) => {
   const source = changed(more.tank ?? tank(), 'usb', { watts: usbWatts })
   return wiredRig(
     [...(more.pack === false ? [] : [pack()]), source, usbLead()],
@@ -108,7 +111,9 @@ testCheck(converterUnpowered, {
       ...converting([], [], [usbLead()]),
     },
   ],
-  silent: [{ name: 'fed by USB-C', message: 'fed', ...converting([link('usb', 'tank/usb', 'converter/power')], [usbLead()]) }],
+  silent: [
+    { name: 'fed by USB-C', message: 'fed', ...converting([link('usb', 'tank/usb', 'converter/power')], [usbLead()]) },
+  ],
 })
 
 const bears = (min: number, max: number) => changed(screen(), 'dc', { volts: { min, max } })
@@ -123,7 +128,10 @@ testCheck(voltage, {
       parts: ['tap', 'tank', 'screen'],
       remedies: 2,
       ...tapped(tank(), bears(6, 12), tapLead(), [
-        lead('step', 'd-tap', 'dc-5.5x2.1', { carries: ['power'], converts: { volts: { min: 11.8, max: 12 }, watts: 20 } }),
+        lead('step', 'd-tap', 'dc-5.5x2.1', {
+          carries: ['power'],
+          converts: { volts: { min: 11.8, max: 12 }, watts: 20 },
+        }),
       ]),
     },
     {
@@ -161,7 +169,11 @@ testCheck(voltage, {
     {
       name: 'an input that states nothing',
       message: 'unknown',
-      ...tapped(tank(), screen('screen', { sockets: [(screen().sockets ?? [])[0] as Sockets[number], bareDc] }), tapLead()),
+      ...tapped(
+        tank(),
+        screen('screen', { sockets: [(screen().sockets ?? [])[0] as Sockets[number], bareDc] }),
+        tapLead(),
+      ),
     },
   ],
 })
@@ -198,13 +210,19 @@ testCheck(watts, {
       ...tapped(changed(tank(), 'tap', { watts: 4 }), screen(), tapLead()),
     },
   ],
-  silent: [{ name: 'exactly as much', message: 'enough', ...tapped(withStore(tank(), { maxW: 5 }), screen(), tapLead()) }],
+  silent: [
+    { name: 'exactly as much', message: 'enough', ...tapped(withStore(tank(), { maxW: 5 }), screen(), tapLead()) },
+  ],
 })
 
 const onPacks = (minutes: number, packs: number) =>
   wiredRig([pack()], [inBay()], [], {
     brief: day(['roll', minutes]),
-    kit: Array.from({ length: packs }, (_, i) => ({ id: i === 0 ? 'pack' : `pack-${i + 1}`, partId: 'pack', status: 'in' as const })),
+    kit: Array.from({ length: packs }, (_, i) => ({
+      id: i === 0 ? 'pack' : `pack-${i + 1}`,
+      partId: 'pack',
+      status: 'in' as const,
+    })),
   })
 /** The same with a box on top whose draw nobody knows. */
 const withUnknown = () => {
@@ -213,7 +231,14 @@ const withUnknown = () => {
 }
 
 testCheck(runtimeShort, {
-  cannotTell: [{ name: 'three hours on one pack, and a piece of unknown draw', message: 'unknown', parts: ['box'], ...withUnknown() }],
+  cannotTell: [
+    {
+      name: 'three hours on one pack, and a piece of unknown draw',
+      message: 'unknown',
+      parts: ['box'],
+      ...withUnknown(),
+    },
+  ],
   speaks: [
     {
       name: 'four hours at 6 W on one pack of 18 Wh; a second cures it',

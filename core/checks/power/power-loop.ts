@@ -22,7 +22,9 @@ export const powerLoop = defineCheck<Link, object>({
     cannotTell: {},
   },
   subjects: ({ assembly, network }) =>
-    assembly.setup.links.filter((link) => network.rings.includes(link) || network.feeds.some((feed) => feed.link === link)),
+    assembly.setup.links.filter(
+      (link) => network.rings.includes(link) || network.feeds.some((feed) => feed.link === link),
+    ),
   judge: (link, facts) => {
     const run = runOf(facts, link)
     const key = link.cable

@@ -23,7 +23,8 @@ export const runtimeShort = defineCheck<KindUse, object>({
     },
     silent: { enough: '{have} of {part} last the day, or the wall helps.' },
     cannotTell: {
-      unknown: 'At most this long. Nobody knows what {drawer} draws, so whether {have} of {part} last the day can not be told.',
+      unknown:
+        'At most this long. Nobody knows what {drawer} draws, so whether {have} of {part} last the day can not be told.',
     },
   },
   subjects: ({ day }) => day.kinds,
@@ -35,12 +36,22 @@ export const runtimeShort = defineCheck<KindUse, object>({
     const numbers = { needed, have, ...(failsAtMin < Infinity ? { darkMin: failsAtMin } : {}) }
     const drawer = facts.network.nodes.find(({ unknown }) => unknown)
     if (drawer && (failsAtMin === Infinity || !exceeds(needed, have)))
-      return { group: 'cannotTell', message: 'unknown', names: { ...names, drawer: drawer.name }, key, numbers, parts: [drawer.id] }
-    if (failsAtMin === Infinity || !exceeds(needed, have)) return { group: 'silent', message: 'enough', names, key, numbers }
+      return {
+        group: 'cannotTell',
+        message: 'unknown',
+        names: { ...names, drawer: drawer.name },
+        key,
+        numbers,
+        parts: [drawer.id],
+      }
+    if (failsAtMin === Infinity || !exceeds(needed, have))
+      return { group: 'silent', message: 'enough', names, key, numbers }
     return { group: 'speaks', message: 'short', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
   },
   remedies: ({ kind, needed, have }, facts, { message }) => {
     const part = batteryOf(facts, kind)?.part
-    return message === 'short' && part && needed - have <= MOST_PACKED ? [packRemedy(facts, part.id, part.name, needed - have)] : []
+    return message === 'short' && part && needed - have <= MOST_PACKED
+      ? [packRemedy(facts, part.id, part.name, needed - have)]
+      : []
   },
 })

@@ -6,7 +6,9 @@ import { defineCheck } from '../check.ts'
 
 const options = z.object({ mostKinds: z.number().int().min(1) })
 
-const kindsOf = (assembly: Assembly): ReadonlyMap<string, readonly { readonly id: string; readonly name: string }[]> => {
+const kindsOf = (
+  assembly: Assembly,
+): ReadonlyMap<string, readonly { readonly id: string; readonly name: string }[]> => {
   const found = new Map<string, { id: string; name: string }[]>()
   for (const { id, part } of batteriesOf(assembly)) {
     const kind = batteryKind(part) ?? part.id
@@ -39,7 +41,13 @@ export const tooManyBatteryKinds = defineCheck<Assembly, z.infer<typeof options>
     const numbers = { kinds: kinds.size, mostKinds }
     const names = { list: [...kinds.values()].map(([first]) => first?.name ?? '').join(', ') }
     return exceeds(kinds.size, mostKinds)
-      ? { group: 'speaks', message: 'many', names, numbers, parts: [...kinds.values()].flatMap((list) => list.map(({ id }) => id)) }
+      ? {
+          group: 'speaks',
+          message: 'many',
+          names,
+          numbers,
+          parts: [...kinds.values()].flatMap((list) => list.map(({ id }) => id)),
+        }
       : { group: 'silent', message: 'few', names, numbers }
   },
 })

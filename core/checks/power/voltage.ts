@@ -9,7 +9,10 @@ import { takeOffRemedy } from '../places.ts'
 import { swapLead, unplug } from '../wires.ts'
 
 /** What a piece bears where a feed comes in. */
-const bears = (feed: Feed, { assembly }: Facts): { readonly volts: Volts | undefined; readonly connector: ConnectorId | undefined } => {
+const bears = (
+  feed: Feed,
+  { assembly }: Facts,
+): { readonly volts: Volts | undefined; readonly connector: ConnectorId | undefined } => {
   if (feed.link) {
     const socket = socketAt(assembly, feed.link.to)?.socket
     return { volts: socket?.volts, connector: socket?.connector }
@@ -35,14 +38,16 @@ export const voltage = defineCheck<Feed, object>({
   messages: {
     speaks: {
       over: 'Too many volts. {from} gives up to {volts}; {to} bears {mostVolts} at most.',
-      under: 'Too few volts towards the end. {from} falls to {lowVolts} as it empties; {to} wants at least {leastVolts}.',
+      under:
+        'Too few volts towards the end. {from} falls to {lowVolts} as it empties; {to} wants at least {leastVolts}.',
       step: 'No USB-C step in common. {from} gives {lowVolts} to {volts}; {to} takes {leastVolts} to {mostVolts}.',
     },
     silent: { suits: 'What {from} gives suits {to}.' },
     cannotTell: { unknown: 'Volts unknown. What {from} gives or {to} bears is not stated: measure before plugging.' },
   },
   // What a plate or a dummy pack only passes on is told about at the lead or battery behind it.
-  subjects: ({ network }) => network.feeds.filter(({ link, from }) => link !== undefined || network.cells.some(({ id }) => id === from)),
+  subjects: ({ network }) =>
+    network.feeds.filter(({ link, from }) => link !== undefined || network.cells.some(({ id }) => id === from)),
   judge: (feed, facts) => {
     const [from, to] = [feed.from, feed.to].map((id) => facts.assembly.byInstance.get(id))
     const { volts, connector } = bears(feed, facts)
@@ -51,7 +56,8 @@ export const voltage = defineCheck<Feed, object>({
     const parts = [...(feed.link ? [feed.link.cable] : []), feed.from, feed.to]
     if (!feed.volts || !volts) return { group: 'cannotTell', message: 'unknown', names, key, parts }
     const numbers = { volts: feed.volts.max, lowVolts: feed.volts.min, mostVolts: volts.max, leastVolts: volts.min }
-    if (suits(feed.volts, volts, connector ?? 'dummy')) return { group: 'silent', message: 'suits', names, key, numbers }
+    if (suits(feed.volts, volts, connector ?? 'dummy'))
+      return { group: 'silent', message: 'suits', names, key, numbers }
     const message = connector === 'usb-c' ? 'step' : exceeds(feed.volts.max, volts.max) ? 'over' : 'under'
     const level = message === 'over' ? 'stop' : 'risk'
     return { group: 'speaks', message, level, names, key, numbers, parts, ...(to ? { at: to.centre } : {}) }

@@ -59,7 +59,15 @@ export const watts = defineCheck<Load, object>({
     const names = { part: name }
     const at = assembly.byInstance.get(id)?.centre
     return exceeds(drawn, mostWatts)
-      ? { group: 'speaks', message: feed ? 'outlet' : 'battery', names, key, numbers, parts: [id], ...(at ? { at } : {}) }
+      ? {
+          group: 'speaks',
+          message: feed ? 'outlet' : 'battery',
+          names,
+          key,
+          numbers,
+          parts: [id],
+          ...(at ? { at } : {}),
+        }
       : { group: 'silent', message: 'enough', names, key, numbers }
   },
 })

@@ -18,14 +18,17 @@ export const plugTypeAudio = defineCheck<Run, object>({
   needs: ['leads'],
   messages: {
     speaks: {
-      rings: 'The wrong number of rings. {cable} ends in {plug}; {end} is {socket}. One channel or all of it will be missing.',
+      rings:
+        'The wrong number of rings. {cable} ends in {plug}; {end} is {socket}. One channel or all of it will be missing.',
       feed: 'The mic is not fed. {from} wants {feed}; {to} gives none.',
     },
     silent: { suits: '{cable} has the plugs its sockets want.' },
     cannotTell: {},
   },
   subjects: ({ leads }) =>
-    leads.filter(({ cable, from }) => cable.carries.includes('sound') && !cable.carries.includes('picture') && from.fits),
+    leads.filter(
+      ({ cable, from }) => cable.carries.includes('sound') && !cable.carries.includes('picture') && from.fits,
+    ),
   judge: (run) => {
     const names = runNames(run)
     const key = run.link.cable
@@ -33,7 +36,11 @@ export const plugTypeAudio = defineCheck<Run, object>({
     const wrong = endsOf(run).find(([end]) => end.fits && end.plug.connector !== end.socket.connector)
     if (wrong) {
       const [{ plug, socket, piece }] = wrong
-      const words = { plug: connectors[plug.connector].title, socket: connectors[socket.connector].title, end: piece.part.name }
+      const words = {
+        plug: connectors[plug.connector].title,
+        socket: connectors[socket.connector].title,
+        end: piece.part.name,
+      }
       return { group: 'speaks', message: 'rings', names: { ...names, ...words }, key, ...place }
     }
     const [feed] = run.from.socket.direction === 'out' ? (run.from.socket.feeds ?? []) : []

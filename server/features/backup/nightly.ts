@@ -73,7 +73,10 @@ export class Nightly {
       this.#failed = undefined
       await this.#afterwards()
     } catch (error) {
-      this.#failed = { on: this.#failed?.on ?? today, why: error instanceof Error ? error.message.slice(0, 200) : String(error) }
+      this.#failed = {
+        on: this.#failed?.on ?? today,
+        why: error instanceof Error ? error.message.slice(0, 200) : String(error),
+      }
     }
   }
 

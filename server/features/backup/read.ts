@@ -8,7 +8,8 @@ import { BACKUP_FORMAT, BACKUP_VERSION } from './write.ts'
 const LONGEST_LINE = 32 * 1024 * 1024
 const LONGEST_FIRST_FORM = 256 * 1024 * 1024
 
-export const badBackup = (path: string, message: string): Refusal => new Refusal('backup-bad', { issues: [{ path, message }] })
+export const badBackup = (path: string, message: string): Refusal =>
+  new Refusal('backup-bad', { issues: [{ path, message }] })
 
 const headSchema = z.object({ format: z.literal(BACKUP_FORMAT), version: z.int() })
 const lineSchema = z.strictObject({ t: z.string().max(40), r: z.record(z.string().regex(/^\w{1,40}$/), z.unknown()) })
@@ -48,7 +49,9 @@ const jsonOf = (text: string, path: string): unknown => {
 }
 
 /** The lines of a stream of bytes, each ended by a line feed, none longer than is allowed. */
-const linesOf = async function* (source: AsyncIterable<Uint8Array>): AsyncGenerator<{ readonly text: string; readonly ended: boolean }> {
+const linesOf = async function* (
+  source: AsyncIterable<Uint8Array>,
+): AsyncGenerator<{ readonly text: string; readonly ended: boolean }> {
   let waiting: Uint8Array[] = []
   let bytes = 0
   let first = true
@@ -65,7 +68,8 @@ const linesOf = async function* (source: AsyncIterable<Uint8Array>): AsyncGenera
     if (from < chunk.length) {
       waiting.push(chunk.subarray(from))
       bytes += chunk.length - from
-      if (bytes > (first ? LONGEST_FIRST_FORM : LONGEST_LINE)) throw badBackup('', 'a line of it is longer than any backup has')
+      if (bytes > (first ? LONGEST_FIRST_FORM : LONGEST_LINE))
+        throw badBackup('', 'a line of it is longer than any backup has')
     }
   }
   if (bytes > 0) yield { text: Buffer.concat(waiting).toString('utf8'), ended: false }
@@ -86,9 +90,11 @@ const firstFormRows = function* (data: unknown): Generator<ReadRow> {
 const checkEnd = (data: unknown, hash: Hash, counted: Readonly<Record<string, number>>, line: number): void => {
   const end = endSchema.safeParse(data)
   if (!end.success) throw badBackup(`line ${line}`, 'its end is not as expected')
-  if (hash.digest('hex') !== end.data.sha256) throw badBackup('', 'its checksum does not fit: something in it was changed or lost')
+  if (hash.digest('hex') !== end.data.sha256)
+    throw badBackup('', 'its checksum does not fit: something in it was changed or lost')
   for (const [name, rows] of Object.entries(end.data.rows))
-    if ((counted[name] ?? 0) !== rows) throw badBackup(name, `${rows} rows were written, ${counted[name] ?? 0} are there`)
+    if ((counted[name] ?? 0) !== rows)
+      throw badBackup(name, `${rows} rows were written, ${counted[name] ?? 0} are there`)
 }
 
 const tryJson = (text: string): unknown => {
@@ -100,7 +106,8 @@ const tryJson = (text: string): unknown => {
 }
 
 /**
- * The rows of a backup of any version, as they come in. Only after the last one is it known that the file is whole: whoever uses them must be
+ * The rows of a backup of any version, as they come in. Only after the last one is it known that the file is whole:
+ * whoever uses them must be
  * able to take everything back.
  * @throws {Refusal} backup-bad with the place that is wrong
  */
@@ -116,7 +123,10 @@ export const backupRows = async function* (source: AsyncIterable<Uint8Array>): A
       const head = headSchema.safeParse(tryJson(text))
       if (!head.success) throw badBackup('line 1', 'this is not a backup of this program, or it ends too early')
       if (head.data.version > BACKUP_VERSION)
-        throw badBackup('version', `it was made by a newer version of the program (form ${head.data.version}); update this one first`)
+        throw badBackup(
+          'version',
+          `it was made by a newer version of the program (form ${head.data.version}); update this one first`,
+        )
       if (head.data.version === 1) {
         yield* firstFormRows(jsonOf(text, 'line 1'))
         return

@@ -13,11 +13,14 @@ export const backupRoutes =
     // The file is not taken into memory: it is read as it comes, and a row that is too long ends it.
     app.addContentTypeParser(MIME, (_request, payload, next) => next(null, payload))
 
-    app.get('/api/backup', { schema: { summary: 'Everything that is stored, in one file with a checksum' } }, (_request, reply) =>
-      reply
-        .header('content-type', 'application/x-ndjson; charset=utf-8')
-        .header('content-disposition', 'attachment; filename="zucchini-backup.jsonl"')
-        .send(Readable.from(backup.lines(), { objectMode: false })),
+    app.get(
+      '/api/backup',
+      { schema: { summary: 'Everything that is stored, in one file with a checksum' } },
+      (_request, reply) =>
+        reply
+          .header('content-type', 'application/x-ndjson; charset=utf-8')
+          .header('content-disposition', 'attachment; filename="zucchini-backup.jsonl"')
+          .send(Readable.from(backup.lines(), { objectMode: false })),
     )
 
     app.get(
@@ -46,7 +49,10 @@ export const backupRoutes =
         schema: {
           summary: 'Put a backup in place of what is stored; dry everything is done and taken back',
           consumes: [MIME],
-          querystring: z.object({ dry: z.enum(['yes', 'no']).default('yes'), replace: z.enum(['yes', 'no']).default('no') }),
+          querystring: z.object({
+            dry: z.enum(['yes', 'no']).default('yes'),
+            replace: z.enum(['yes', 'no']).default('no'),
+          }),
           response: { 200: z.object({ rows: z.record(z.string(), z.int()), safetyCopy: z.string().nullable() }) },
         },
       },

@@ -47,7 +47,11 @@ class RowChecker {
   #rank = -1
 
   /** @throws {Refusal} backup-bad with the line, the table and what is wrong */
-  check(tableName: string, given: Readonly<Record<string, unknown>>, line: number): { table: BackupTable; row: Record<string, unknown> } {
+  check(
+    tableName: string,
+    given: Readonly<Record<string, unknown>>,
+    line: number,
+  ): { table: BackupTable; row: Record<string, unknown> } {
     const table = tableOf(tableName)
     if (!table) throw badBackup(`line ${line}`, `this version knows no "${tableName.slice(0, 40)}"`)
     const rank = backupTables.findIndex(({ name }) => name === tableName)
@@ -97,13 +101,17 @@ export class BackupService {
   }
 
   /**
-   * Puts a backup in place of what is stored, wholly or not at all, as it is read: its size does not matter. Dry, the very same is done and
+   * Puts a backup in place of what is stored, wholly or not at all, as it is read: its size does not matter. Dry, the
+   * very same is done and
    * taken back at the end, so what it says holds.
    * @param replace without it only a database without rigs and pieces is filled
    * @returns how many rows of each table there were
    * @throws {Refusal} backup-bad with the place that is wrong, not-empty, restore-under-way; then nothing was changed
    */
-  async restore(source: AsyncIterable<Uint8Array>, { replace, dry }: { replace: boolean; dry: boolean }): Promise<Record<string, number>> {
+  async restore(
+    source: AsyncIterable<Uint8Array>,
+    { replace, dry }: { replace: boolean; dry: boolean },
+  ): Promise<Record<string, number>> {
     if (this.#restoring) throw new Refusal('restore-under-way')
     this.#restoring = true
     let rows: Record<string, number> = {}
@@ -156,7 +164,10 @@ export class BackupService {
   /** The columns are those of the schema, never of the file: nothing of a file becomes part of a statement. */
   async #insert(manager: EntityManager, { table, columns, values }: Waiting): Promise<void> {
     const places = `(${columns.map(() => '?').join(', ')})`
-    await manager.query(`INSERT INTO ${table.name} (${columns.join(', ')}) VALUES ${values.map(() => places).join(', ')}`, values.flat())
+    await manager.query(
+      `INSERT INTO ${table.name} (${columns.join(', ')}) VALUES ${values.map(() => places).join(', ')}`,
+      values.flat(),
+    )
   }
 
   async #holdsSomething(manager: EntityManager): Promise<boolean> {

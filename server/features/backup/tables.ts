@@ -16,7 +16,10 @@ const day = z.iso.date()
 const count = z.int().min(1).max(4_294_967_295)
 const bytes = z.strictObject({ b64: z.base64().max(8_000_000) })
 
-/** A table of a backup: what its rows must be like, by which columns they are put in order, and what more of a row must hold. */
+/**
+ * A table of a backup: what its rows must be like, by which columns they are put in order, and what more of a row must
+ * hold.
+ */
 export interface BackupTable {
   readonly name: string
   readonly order: readonly string[]
@@ -31,7 +34,8 @@ export interface BackupTable {
 const rigDoc = z.unknown().transform(liftRig).pipe(rigSchema)
 
 const partDoc = partSchema.superRefine((part, context) => {
-  for (const { path, message } of wordedIssues(partIssues(part))) context.addIssue({ code: 'custom', message: `${path}: ${message}` })
+  for (const { path, message } of wordedIssues(partIssues(part)))
+    context.addIssue({ code: 'custom', message: `${path}: ${message}` })
 })
 
 /** Parents before children. */
@@ -42,7 +46,10 @@ export const backupTables = [
     leftOut: [],
     row: z
       .strictObject({ id, role: z.string().max(32), origin: z.enum(['demo', 'own', 'gone']), doc: partDoc })
-      .refine((row) => row.doc.id === row.id && row.doc.role === row.role, 'the part inside is another one than its row says'),
+      .refine(
+        (row) => row.doc.id === row.id && row.doc.role === row.role,
+        'the part inside is another one than its row says',
+      ),
   },
   {
     name: 'setting',
@@ -90,7 +97,10 @@ export const backupTables = [
     refers: { column: 'partId', to: 'part' },
     row: z
       .strictObject({ id, partId: id, state: z.string().max(8), revision: count, doc: pieceSchema, updatedAt: moment })
-      .refine((row) => row.doc.id === row.id && row.doc.partId === row.partId, 'the piece inside is another one than its row says'),
+      .refine(
+        (row) => row.doc.id === row.id && row.doc.partId === row.partId,
+        'the piece inside is another one than its row says',
+      ),
   },
   {
     name: 'price_point',
@@ -125,7 +135,8 @@ export const DAYS: ReadonlySet<string> = new Set(['seenOn', 'since'])
 const isText = (value: unknown): value is string => typeof value === 'string'
 
 /**
- * Brings a row that an earlier version wrote up to today's form: documents that stood as text are read, a revision that stood whole is packed.
+ * Brings a row that an earlier version wrote up to today's form: documents that stood as text are read, a revision that
+ * stood whole is packed.
  * Anything else stays as it is, for the schema to judge.
  */
 export const liftRow = (table: string, row: BackupRow): BackupRow => {
@@ -143,23 +154,35 @@ export const liftRow = (table: string, row: BackupRow): BackupRow => {
   return { whole: null, grewFrom: null, same: null, name: null, ...rest, body: { b64: body.toString('base64') } }
 }
 
-/** Looks into packed revisions: each must give a rig. Whole ones are remembered, since those after them differ from them. */
+/**
+ * Looks into packed revisions: each must give a rig. Whole ones are remembered, since those after them differ from
+ * them.
+ */
 export class RevisionReader {
   #rigId = ''
   #wholes = new Map<number, unknown>()
 
   /** @returns why this is no rig; undefined when it is one */
   trouble(row: Readonly<Record<string, unknown>>): string | undefined {
-    const { rigId, revision, whole, body } = row as { rigId: string; revision: number; whole: number | null; body: { b64: string } }
+    const { rigId, revision, whole, body } = row as {
+      rigId: string
+      revision: number
+      whole: number | null
+      body: { b64: string }
+    }
     if (rigId !== this.#rigId) {
       this.#rigId = rigId
       this.#wholes = new Map()
     }
     try {
-      const rig = unpackRevision({ body: Buffer.from(body.b64, 'base64'), whole }, whole === null ? undefined : this.#wholes.get(whole))
+      const rig = unpackRevision(
+        { body: Buffer.from(body.b64, 'base64'), whole },
+        whole === null ? undefined : this.#wholes.get(whole),
+      )
       if (whole === null) this.#wholes.set(revision, rig)
       const parsed = rigDoc.safeParse(rig)
-      if (!parsed.success) return `body: ${parsed.error.issues[0]?.path.join('.') ?? ''}: ${parsed.error.issues[0]?.message ?? ''}`
+      if (!parsed.success)
+        return `body: ${parsed.error.issues[0]?.path.join('.') ?? ''}: ${parsed.error.issues[0]?.message ?? ''}`
       return parsed.data.id === rigId ? undefined : 'body: the rig inside is another one than its row says'
     } catch (error) {
       return `body: can't be unpacked (${error instanceof Error ? error.message.slice(0, 120) : ''})`

@@ -20,7 +20,10 @@ const sorted = (value: unknown): unknown => {
   )
 }
 
-/** Days as days, moments as text that sorts, bytes as base64, documents with their keys in order: equal rows are equal lines. */
+/**
+ * Days as days, moments as text that sorts, bytes as base64, documents with their keys in order: equal rows are equal
+ * lines.
+ */
 const cellOf = (column: string, value: unknown): Cell => {
   if (value === null || value === undefined) return null
   if (value instanceof Date) return DAYS.has(column) ? value.toISOString().slice(0, 10) : value.toISOString()
@@ -40,9 +43,12 @@ const rowOf = (table: BackupTable, row: Readonly<Record<string, unknown>>): Back
 const exists = async (runner: QueryRunner, table: string): Promise<boolean> => runner.hasTable(table)
 
 /**
- * Everything that is stored, as lines of JSON: a head, a line for each row, and an end with the counts and a SHA-256 over all lines before it.
- * Read in one snapshot and written as it is read, so that its size does not matter. The same content gives the same bytes. A table that an
- * older database does not have yet is passed over, so that a safety copy can be made before the database is brought up to date.
+ * Everything that is stored, as lines of JSON: a head, a line for each row, and an end with the counts and a SHA-256
+ * over all lines before it.
+ * Read in one snapshot and written as it is read, so that its size does not matter. The same content gives the same
+ * bytes. A table that an
+ * older database does not have yet is passed over, so that a safety copy can be made before the database is brought up
+ * to date.
  */
 export const backupLines = async function* (db: DataSource): AsyncGenerator<Buffer, void> {
   const runner = db.createQueryRunner()
@@ -62,7 +68,8 @@ export const backupLines = async function* (db: DataSource): AsyncGenerator<Buff
     bytes = 0
     return out
   }
-  // A connection that is lost in the middle of a stream says so only itself; whoever reads the stream would wait for ever.
+  // A connection that is lost in the middle of a stream says so only itself; whoever reads the stream would wait for
+  // ever.
   let reading: Readable | undefined
   const lost = (error?: Error) => void reading?.destroy(error ?? new Error('Connection lost while a backup was read'))
   let connection: EventEmitter | undefined

@@ -4,7 +4,10 @@ import { EntitySchema } from 'typeorm'
 export interface PartRow {
   id: string
   role: string
-  /** demo: ships with the program. own: entered by the operator. gone: taken out, kept for the rigs and the history that use it. */
+  /**
+   * demo: ships with the program. own: entered by the operator. gone: taken out, kept for the rigs and the history that
+   * use it.
+   */
   origin: string
   doc: Part
 }

@@ -11,7 +11,8 @@ import { partEntity, type PartRow } from './entity.ts'
 import type { CatalogueService, Held } from './service.ts'
 
 /** A short name for a part's present data: who edits says from which data the edit was made. */
-export const partTag = (part: Part): string => createHash('sha256').update(JSON.stringify(part)).digest('hex').slice(0, 16)
+export const partTag = (part: Part): string =>
+  createHash('sha256').update(JSON.stringify(part)).digest('hex').slice(0, 16)
 
 /** Parts the operator enters. Shipped parts are never changed; a copy of one is a start. */
 export class OwnPartService {
@@ -26,7 +27,8 @@ export class OwnPartService {
   /**
    * Stores a part, new or over the data it was made from. An id that was taken out before may be used again.
    * @param was the tag of that data; null for a new part
-   * @throws {Refusal} unsound-part; part-exists; part-shipped; part-changed with the present data; part-holds-rigs with their names
+   * @throws {Refusal} unsound-part; part-exists; part-shipped; part-changed with the present data; part-holds-rigs with
+   * their names
    */
   async save(part: Part, was: string | null): Promise<string> {
     const issues = partIssues(part)
@@ -39,22 +41,26 @@ export class OwnPartService {
         if (there && was === null) throw new Refusal('part-exists')
         if (!there && was !== null) throw new Refusal('part-unknown')
         if (there?.origin === 'demo') throw new Refusal('part-shipped')
-        if (there && partTag(there.doc) !== was) throw new Refusal('part-changed', { theirs: there.doc, tag: partTag(there.doc) })
-        if (row) await this.#rigsMustStand(manager, held, (parts) => [...parts.filter(({ id }) => id !== part.id), part])
+        if (there && partTag(there.doc) !== was)
+          throw new Refusal('part-changed', { theirs: there.doc, tag: partTag(there.doc) })
+        if (row)
+          await this.#rigsMustStand(manager, held, (parts) => [...parts.filter(({ id }) => id !== part.id), part])
         if (row) await manager.update(partEntity, { id: part.id }, { role: part.role, origin: 'own', doc: part })
         else await manager.insert(partEntity, { id: part.id, role: part.role, origin: 'own', doc: part })
         await raise(manager, 'catalogue')
       })
     } catch (error) {
       // Of several new parts with one id entered at once, one is stored; the others are told.
-      if (isTaken(error) && (await this.#db.manager.existsBy(partEntity, { id: part.id }))) throw new Refusal('part-exists')
+      if (isTaken(error) && (await this.#db.manager.existsBy(partEntity, { id: part.id })))
+        throw new Refusal('part-exists')
       throw error
     }
     return partTag(part)
   }
 
   /**
-   * Takes a part out of the catalogue: nobody is offered it any more, but its last data stay with the rigs and the history that use it.
+   * Takes a part out of the catalogue: nobody is offered it any more, but its last data stay with the rigs and the
+   * history that use it.
    * @param was the tag of the data that was looked at when this was decided
    * @throws {Refusal} part-unknown, part-shipped, part-changed, part-holds-rigs, part-owned
    */
@@ -85,8 +91,14 @@ export class OwnPartService {
     return manager.findOne(partEntity, { where: { id }, lock: { mode: 'pessimistic_write' } })
   }
 
-  /** Rigs on the shelf that would not hold together any more with other parts stop the change; old history never does. */
-  async #rigsMustStand(manager: EntityManager, held: Held, change: (parts: readonly Part[]) => readonly Part[]): Promise<void> {
+  /**
+   * Rigs on the shelf that would not hold together any more with other parts stop the change; old history never does.
+   */
+  async #rigsMustStand(
+    manager: EntityManager,
+    held: Held,
+    change: (parts: readonly Part[]) => readonly Part[],
+  ): Promise<void> {
     const next = catalogueOf(change(held.parts))
     const rigs = await manager.find(rigEntity, { where: { removedAt: IsNull() } })
     const standing = (rig: Rig, catalogue: typeof next) => soundnessIssues(rig, catalogue).length === 0

@@ -10,10 +10,14 @@ export const catalogueRoutes =
   (catalogue: CatalogueService, own: OwnPartService): FastifyPluginCallbackZod =>
   (app, _, done) => {
     // No response schema: these parts were checked on their way in, and checking 20,000 of them again is slow.
-    app.get('/api/catalogue', { schema: { summary: 'All known parts; answers 304 when the tag still holds' } }, async (request, reply) => {
-      const { tag, bytes } = await catalogue.held()
-      return sendKept(request, reply, { tag, bytes })
-    })
+    app.get(
+      '/api/catalogue',
+      { schema: { summary: 'All known parts; answers 304 when the tag still holds' } },
+      async (request, reply) => {
+        const { tag, bytes } = await catalogue.held()
+        return sendKept(request, reply, { tag, bytes })
+      },
+    )
 
     app.get(
       '/api/catalogue/:id',
@@ -35,7 +39,10 @@ export const catalogueRoutes =
         },
       },
       async ({ params: { id }, body: { part, was } }) => {
-        if (part.id !== id) throw new Refusal('malformed', { issues: [{ path: 'part.id', message: `must be "${id}", as in the address` }] })
+        if (part.id !== id)
+          throw new Refusal('malformed', {
+            issues: [{ path: 'part.id', message: `must be "${id}", as in the address` }],
+          })
         return { tag: await own.save(part, was) }
       },
     )

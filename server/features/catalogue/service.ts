@@ -4,7 +4,9 @@ import type { DataSource } from 'typeorm'
 import { Kept, type Worlds } from '../../versions.ts'
 import { partEntity } from './entity.ts'
 
-/** The catalogue as it was read: parts that are offered, parts that were taken out and stay known to rigs that use them. */
+/**
+ * The catalogue as it was read: parts that are offered, parts that were taken out and stay known to rigs that use them.
+ */
 export interface Held {
   readonly parts: readonly Part[]
   readonly gone: readonly Part[]

@@ -4,7 +4,9 @@ import type { Pool } from '../../work/pool.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import type { LockerService } from './service.ts'
 
-const words: Readonly<Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>> = {
+const words: Readonly<
+  Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>
+> = {
   'wrong-encoding': () => 'the file is neither UTF-8 nor UTF-16; save it again as UTF-8',
   'empty-file': () => 'there is nothing in this file',
   'too-many-rows': (_, { most }) => `there are more than ${most} rows; take them in piece by piece`,
@@ -33,7 +35,11 @@ export interface CsvAnswer {
 }
 
 const worded = (issues: readonly LineIssue[]) =>
-  issues.map(({ line, column, code, names, numbers }) => ({ line, column, message: words[code]?.(names ?? {}, numbers ?? {}) ?? code }))
+  issues.map(({ line, column, code, names, numbers }) => ({
+    line,
+    column,
+    message: words[code]?.(names ?? {}, numbers ?? {}) ?? code,
+  }))
 
 /** Reads and writes the locker as a table. */
 export class LockerCsv {
@@ -62,7 +68,12 @@ export class LockerCsv {
       known: known.map(({ piece }) => piece.id),
       currency,
     })
-    const answer = { ok: report.ok, rows: report.rows, unknownColumns: report.unknownColumns, issues: worded(report.issues) }
+    const answer = {
+      ok: report.ok,
+      rows: report.rows,
+      unknownColumns: report.unknownColumns,
+      issues: worded(report.issues),
+    }
     if (!report.ok) return { ...nothing, ...answer }
     if (!dry) return { ...answer, ...(await this.#locker.takeIn(report.pieces)) }
     const before = new Map(known.map(({ piece }) => [piece.id, piece] as const))

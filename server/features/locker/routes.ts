@@ -16,11 +16,18 @@ const TABLE_LIMIT = 16 * 1024 * 1024
 export const lockerRoutes =
   (locker: LockerService, csv: LockerCsv): FastifyPluginCallbackZod =>
   (app, _, done) => {
-    app.addContentTypeParser('text/csv', { parseAs: 'buffer', bodyLimit: TABLE_LIMIT }, (_request, body, next) => next(null, body))
+    app.addContentTypeParser('text/csv', { parseAs: 'buffer', bodyLimit: TABLE_LIMIT }, (_request, body, next) =>
+      next(null, body),
+    )
 
     app.get(
       '/api/locker',
-      { schema: { summary: 'Pieces owned, by part', response: { 200: z.object({ pieces: z.record(z.string(), z.int()) }) } } },
+      {
+        schema: {
+          summary: 'Pieces owned, by part',
+          response: { 200: z.object({ pieces: z.record(z.string(), z.int()) }) },
+        },
+      },
       async () => ({ pieces: await locker.all() }),
     )
 
@@ -62,7 +69,9 @@ export const lockerRoutes =
       },
       async ({ params, body }) => {
         if (body.piece.id !== params.id)
-          throw new Refusal('malformed', { issues: [{ path: 'piece.id', message: `must be the piece of the address, ${params.id}` }] })
+          throw new Refusal('malformed', {
+            issues: [{ path: 'piece.id', message: `must be the piece of the address, ${params.id}` }],
+          })
         return locker.save(body.piece, body.base)
       },
     )
@@ -118,7 +127,8 @@ export const lockerRoutes =
         },
       },
       async ({ body, query }) => {
-        if (!Buffer.isBuffer(body)) throw new Refusal('malformed', { issues: [{ path: '', message: 'send the file itself, as text/csv' }] })
+        if (!Buffer.isBuffer(body))
+          throw new Refusal('malformed', { issues: [{ path: '', message: 'send the file itself, as text/csv' }] })
         const { unknownColumns, issues, ...answer } = await csv.read(body, query.dry === 'yes', query.currency)
         return { ...answer, unknownColumns: [...unknownColumns], issues: [...issues] }
       },

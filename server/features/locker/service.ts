@@ -59,7 +59,10 @@ export class LockerService {
       "SELECT revision, CONCAT(doc, '') AS text FROM locker_piece ORDER BY partId, id",
     )
     const pieces = rows.map(({ revision, text }) => `{"piece":${text},"revision":${revision}}`).join(',')
-    return { tag: `locker-${epoch}-${locker}-${today}`, bytes: Buffer.from(`{"today":"${today}","pieces":[${pieces}]}`) }
+    return {
+      tag: `locker-${epoch}-${locker}-${today}`,
+      bytes: Buffer.from(`{"today":"${today}","pieces":[${pieces}]}`),
+    }
   }
 
   /** How many pieces of each part are owned: kept, or lent and coming back. */
@@ -82,15 +85,26 @@ export class LockerService {
   }
 
   /**
-   * Sets how many pieces are owned, if there are still as many as the asker saw. New ones are plain; those that go are the newest plain ones.
-   * @throws {Refusal} part-unknown; locker-changed with the present count; pieces-described when only described ones are left to take away
+   * Sets how many pieces are owned, if there are still as many as the asker saw. New ones are plain; those that go are
+   * the newest plain ones.
+   * @throws {Refusal} part-unknown; locker-changed with the present count; pieces-described when only described ones
+   * are left to take away
    */
   async set(partId: string, was: number, pieces: number): Promise<void> {
     await inTransaction(this.#db, async (manager) => {
-      // The part's row is the one everybody who counts it waits for; locking gaps between pieces would set them against each other.
-      const part = await manager.findOne(partEntity, { where: { id: partId }, select: { id: true }, lock: { mode: 'pessimistic_write' } })
+      // The part's row is the one everybody who counts it waits for; locking gaps between pieces would set them against
+      // each other.
+      const part = await manager.findOne(partEntity, {
+        where: { id: partId },
+        select: { id: true },
+        lock: { mode: 'pessimistic_write' },
+      })
       if (!part) throw new Refusal('part-unknown')
-      const rows = await manager.find(pieceEntity, { where: { partId }, order: { id: 'ASC' }, lock: { mode: 'pessimistic_write' } })
+      const rows = await manager.find(pieceEntity, {
+        where: { partId },
+        order: { id: 'ASC' },
+        lock: { mode: 'pessimistic_write' },
+      })
       const owned = rows.filter(({ state }) => OWNED.includes(state))
       if (owned.length !== was) throw new Refusal('locker-changed', { pieces: owned.length })
       const taken = new Set(rows.map(({ id }) => id))
@@ -105,7 +119,9 @@ export class LockerService {
           ids.map((id) => newPiece(id, partId)),
         )
       if (pieces < was) {
-        const plain = owned.filter(({ doc }) => JSON.stringify(doc) === JSON.stringify(newPiece(doc.id, partId))).reverse()
+        const plain = owned
+          .filter(({ doc }) => JSON.stringify(doc) === JSON.stringify(newPiece(doc.id, partId)))
+          .reverse()
         if (plain.length < was - pieces) throw new Refusal('pieces-described', { pieces: owned.length })
         await manager.delete(pieceEntity, { id: In(plain.slice(0, was - pieces).map(({ id }) => id)) })
       }
@@ -143,7 +159,8 @@ export class LockerService {
         await raise(manager, 'locker')
       })
     } catch (error) {
-      if (isTaken(error) && (await this.#db.manager.existsBy(pieceEntity, { id: piece.id }))) throw new Refusal('piece-exists')
+      if (isTaken(error) && (await this.#db.manager.existsBy(pieceEntity, { id: piece.id })))
+        throw new Refusal('piece-exists')
       throw error
     }
     return { piece, revision: 1 }
@@ -171,7 +188,9 @@ export class LockerService {
   /** Takes many pieces in, all or none: those that are there by their id are written over. */
   async takeIn(pieces: readonly LockerPiece[]): Promise<{ added: number; changed: number; same: number }> {
     return inTransaction(this.#db, async (manager) => {
-      const known = new Map((await manager.find(pieceEntity, { lock: { mode: 'pessimistic_write' } })).map((row) => [row.id, row] as const))
+      const known = new Map(
+        (await manager.find(pieceEntity, { lock: { mode: 'pessimistic_write' } })).map((row) => [row.id, row] as const),
+      )
       const fresh = pieces.filter(({ id }) => !known.has(id))
       const other = pieces.filter((piece) => {
         const row = known.get(piece.id)
@@ -193,7 +212,10 @@ export class LockerService {
   /** @throws {Refusal} future-date */
   mustBePast(piece: LockerPiece): void {
     const [first] = futureDates(piece, this.today)
-    if (first) throw new Refusal('future-date', { issues: [{ path: first, message: `is in the future; today is ${this.today}` }] })
+    if (first)
+      throw new Refusal('future-date', {
+        issues: [{ path: first, message: `is in the future; today is ${this.today}` }],
+      })
   }
 
   async #insert(manager: EntityManager, pieces: readonly LockerPiece[]): Promise<void> {

@@ -9,7 +9,11 @@ const name = z.string().min(1).max(60)
 export const operatorRoutes =
   (operator: OperatorService): FastifyPluginCallbackZod =>
   (app, _, done) => {
-    app.get('/api/operator', { schema: { summary: 'The operator’s strength and limits', response: { 200: answer } } }, () => operator.get())
+    app.get(
+      '/api/operator',
+      { schema: { summary: 'The operator’s strength and limits', response: { 200: answer } } },
+      () => operator.get(),
+    )
     app.put(
       '/api/operator',
       { schema: { summary: 'Keep what a timed hold showed', body: operatorSchema, response: { 200: answer } } },
@@ -18,10 +22,14 @@ export const operatorRoutes =
         return operator.get()
       },
     )
-    app.delete('/api/operator', { schema: { summary: 'Back to the average adult', response: { 200: answer } } }, async () => {
-      await operator.forget()
-      return operator.get()
-    })
+    app.delete(
+      '/api/operator',
+      { schema: { summary: 'Back to the average adult', response: { 200: answer } } },
+      async () => {
+        await operator.forget()
+        return operator.get()
+      },
+    )
     // One limit at a time, so that two pages never overwrite what the other has set.
     app.put(
       '/api/operator/limits/:check/:option',

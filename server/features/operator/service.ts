@@ -31,9 +31,14 @@ export class OperatorService {
   }
 
   async get(): Promise<StoredOperator & { calibrated: boolean; limits: Limits }> {
-    const [row, limits] = await Promise.all([this.#db.getRepository(settingEntity).findOneBy({ name: NAME }), this.limits()])
+    const [row, limits] = await Promise.all([
+      this.#db.getRepository(settingEntity).findOneBy({ name: NAME }),
+      this.limits(),
+    ])
     const parsed = row ? operatorSchema.safeParse(JSON.parse(row.value)) : undefined
-    return parsed?.success ? { ...parsed.data, calibrated: true, limits } : { ...averageOperator, calibrated: false, limits }
+    return parsed?.success
+      ? { ...parsed.data, calibrated: true, limits }
+      : { ...averageOperator, calibrated: false, limits }
   }
 
   async set(operator: StoredOperator): Promise<void> {
@@ -48,7 +53,10 @@ export class OperatorService {
     return limitsIn((await this.#db.getRepository(settingEntity).findOneBy({ name: LIMITS }))?.value)
   }
 
-  /** Sets one limit, or takes it back. @throws {Refusal} limit-refused for a limit no check has or a value it does not take */
+  /**
+   * Sets one limit, or takes it back. @throws {Refusal} limit-refused for a limit no check has or a value it does not
+   * take
+   */
   async setLimit(check: string, option: string, value: number | null): Promise<void> {
     await inTransaction(this.#db, async (manager) => {
       const row = await manager.findOne(settingEntity, { where: { name: LIMITS }, lock: { mode: 'pessimistic_write' } })

@@ -32,7 +32,10 @@ const priceOf = (row: Row, shops: Map<string, string>, days: Map<string, string>
   }
 }
 
-/** The prices of the last months by part: of all parts, or of one. Plain rows, since making an object of an entity of each takes longer than all the rest. */
+/**
+ * The prices of the last months by part: of all parts, or of one. Plain rows, since making an object of an entity of
+ * each takes longer than all the rest.
+ */
 export const rowsSince = async (db: DataSource, today: string, partId?: string): Promise<Map<string, Price[]>> => {
   const rows = await db.query<Row[]>(
     `SELECT partId, seenOn, shop, amountMinor, shippingMinor, currency, used, available FROM price_point

@@ -65,7 +65,13 @@ export const priceRoutes =
 
     app.post(
       '/api/prices/rates',
-      { schema: { summary: 'Enter what a currency is worth from a day on', body: rateSchema, response: { 200: overviewSchema } } },
+      {
+        schema: {
+          summary: 'Enter what a currency is worth from a day on',
+          body: rateSchema,
+          response: { 200: overviewSchema },
+        },
+      },
       async ({ body }) => {
         await prices.addRate(body)
         return overview()
@@ -86,7 +92,13 @@ export const priceRoutes =
 
     app.post(
       '/api/prices',
-      { schema: { summary: 'Enter a price that was seen', body: priceSchema.omit({ source: true }), response: { 201: overviewSchema } } },
+      {
+        schema: {
+          summary: 'Enter a price that was seen',
+          body: priceSchema.omit({ source: true }),
+          response: { 201: overviewSchema },
+        },
+      },
       async ({ body }, reply) => {
         await prices.add({ ...body, source: 'hand' } satisfies Price)
         return reply.status(201).send(await overview())

@@ -100,7 +100,10 @@ export class PriceService {
     return parsed?.success ? parsed.data : usual
   }
 
-  /** Keeps how to reckon; switching the simulated shops on asks them for half a year, switching them off takes all they said away. */
+  /**
+   * Keeps how to reckon; switching the simulated shops on asks them for half a year, switching them off takes all they
+   * said away.
+   */
   async setReckoning(next: Reckoning): Promise<Reckoning> {
     const parts = await this.#catalogue.catalogue()
     await inTransaction(this.#db, async (manager) => {
@@ -132,7 +135,9 @@ export class PriceService {
     })
     // Only parts with a price in that currency change.
     await this.#follow(number, async (known) => {
-      const touched = new Map([...known.rows].filter(([, prices]) => prices.some(({ currency }) => currency === rate.currency)))
+      const touched = new Map(
+        [...known.rows].filter(([, prices]) => prices.some(({ currency }) => currency === rate.currency)),
+      )
       const anew = viewsOf(touched, known.today, known.home, await this.rates())
       return { ...known, views: new Map([...[...known.views].filter(([id]) => !touched.has(id)), ...anew]) }
     })
@@ -148,7 +153,8 @@ export class PriceService {
     const { prices: number, settings, epoch } = await this.#worlds.now()
     const today = this.today
     const known = this.#known
-    if (known?.number === number && known.epoch === epoch && known.settings === settings && known.today === today) return known
+    if (known?.number === number && known.epoch === epoch && known.settings === settings && known.today === today)
+      return known
     const [{ home }, rates] = [await this.reckoning(), await this.rates()]
     const still = known && known.number === number && known.epoch === epoch
     const rows = still ? known.rows : await rowsSince(this.#db, today)
@@ -156,7 +162,8 @@ export class PriceService {
   }
 
   /**
-   * Something this server itself changed is in the ledger now: only what it touches is worked out anew, unless somebody else changed the
+   * Something this server itself changed is in the ledger now: only what it touches is worked out anew, unless somebody
+   * else changed the
    * ledger meanwhile.
    * @param number the number the change gave the prices' world
    * @param change brings the rows and the views up to it
@@ -180,11 +187,13 @@ export class PriceService {
   }
 
   async watches(): Promise<{ partId: string; belowMinor: number; since: string }[]> {
-    return (await this.#db.getRepository(watchEntity).find({ order: { partId: 'ASC' } })).map(({ partId, belowMinor, since }) => ({
-      partId,
-      belowMinor,
-      since,
-    }))
+    return (await this.#db.getRepository(watchEntity).find({ order: { partId: 'ASC' } })).map(
+      ({ partId, belowMinor, since }) => ({
+        partId,
+        belowMinor,
+        since,
+      }),
+    )
   }
 
   /** Watched parts that are to be had for no more than their mark. */
@@ -192,7 +201,9 @@ export class PriceService {
     const views = new Map((await this.views()).map((view) => [view.partId, view]))
     return (await this.watches()).flatMap(({ partId, belowMinor }) => {
       const view = views.get(partId)
-      return view && !view.unavailable && view.newestMinor <= belowMinor ? [{ partId, belowMinor, nowMinor: view.newestMinor }] : []
+      return view && !view.unavailable && view.newestMinor <= belowMinor
+        ? [{ partId, belowMinor, nowMinor: view.newestMinor }]
+        : []
     })
   }
 
@@ -206,7 +217,9 @@ export class PriceService {
   }
 
   async ofPart(partId: string, most: number): Promise<SavedPrice[]> {
-    const rows = await this.#db.getRepository(priceEntity).find({ where: { partId }, order: { seenOn: 'DESC', shop: 'ASC' }, take: most })
+    const rows = await this.#db
+      .getRepository(priceEntity)
+      .find({ where: { partId }, order: { seenOn: 'DESC', shop: 'ASC' }, take: most })
     return rows.map(priceOf)
   }
 
@@ -262,6 +275,8 @@ export class PriceService {
 
   #mustBePast(day: string, path: string): void {
     if (day > this.today)
-      throw new Refusal('future-date', { issues: [{ path, message: `${day} is in the future; today is ${this.today}` }] })
+      throw new Refusal('future-date', {
+        issues: [{ path, message: `${day} is in the future; today is ${this.today}` }],
+      })
   }
 }

@@ -17,7 +17,11 @@ export const changeSchema = z.strictObject({
 })
 export type Change = z.infer<typeof changeSchema>
 
-export const sampleSchema = z.object({ second: z.number(), percents: z.record(z.string(), z.number()), watts: z.number() })
+export const sampleSchema = z.object({
+  second: z.number(),
+  percents: z.record(z.string(), z.number()),
+  watts: z.number(),
+})
 export type Sample = z.infer<typeof sampleSchema>
 
 /** The rehearsal at one moment, as it goes out to the page. */

@@ -32,14 +32,16 @@ export const rehearsalRoutes =
       '/api/rehearsals/:id/stream',
       {
         schema: {
-          summary: 'The rehearsal as it goes on, as server-sent events: a `frame` with all so far, then one for each step',
+          summary:
+            'The rehearsal as it goes on, as server-sent events: a `frame` with all so far, then one for each step',
           params,
         },
       },
       async (request, reply) => {
         const session = await rehearsals.get(request.params.id)
         const stream = new PassThrough()
-        const send = (event: string, data: unknown) => stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
+        const send = (event: string, data: unknown) =>
+          stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
         const tell = (frame: Frame) => void send('frame', frame)
         const ping = setInterval(() => stream.write(': still here\n\n'), PING_MS)
         tell(session.frame())
@@ -55,7 +57,14 @@ export const rehearsalRoutes =
 
     app.post(
       '/api/rehearsals/:id',
-      { schema: { summary: 'Pause, go on, play faster, or change something', params, body: changeSchema, response: { 200: frameSchema } } },
+      {
+        schema: {
+          summary: 'Pause, go on, play faster, or change something',
+          params,
+          body: changeSchema,
+          response: { 200: frameSchema },
+        },
+      },
       async ({ params: { id }, body }) => {
         return (await rehearsals.change(id, body)).frame()
       },

@@ -8,7 +8,10 @@ import type { CatalogueService } from '../catalogue/service.ts'
 import type { Change, Frame, Sample } from './frames.ts'
 
 const TICK_MS = 200
-/** The finest step that is played, s; and so many of them at most between two frames, so that no speed can hang the server. */
+/**
+ * The finest step that is played, s; and so many of them at most between two frames, so that no speed can hang the
+ * server.
+ */
 const STEP_S = 20
 const MOST_STEPS = 600
 /** A point for the chart every so many seconds of the day. */
@@ -168,14 +171,19 @@ class Session {
       storedWh,
       wallWh,
       disturbance,
-      events: events.slice(-MOST_EVENTS).map(({ second: at, what, id }) => ({ second: at, what, name: id ? name(id) : '' })),
+      events: events
+        .slice(-MOST_EVENTS)
+        .map(({ second: at, what, id }) => ({ second: at, what, name: id ? name(id) : '' })),
       run: this.#run,
       samples: this.samples.slice(known),
     }
   }
 }
 
-/** Simulated shoot days. They are played in memory and stored as they go, so that any server on the database can take one up. */
+/**
+ * Simulated shoot days. They are played in memory and stored as they go, so that any server on the database can take
+ * one up.
+ */
 export class RehearsalService {
   readonly #db: DataSource
   readonly #catalogue: CatalogueService
@@ -214,7 +222,8 @@ export class RehearsalService {
     const catalogue = await this.#catalogue.catalogue()
     const issues = soundnessIssues(rig, catalogue)
     if (issues.length > 0) throw new Refusal('unsound-rig', { issues: wordedIssues(issues) })
-    if (!setupOf(rig, setup)) throw new Refusal('malformed', { issues: [{ path: 'setup', message: `this rig has no set-up "${setup}"` }] })
+    if (!setupOf(rig, setup))
+      throw new Refusal('malformed', { issues: [{ path: 'setup', message: `this rig has no set-up "${setup}"` }] })
     const stage = stageOf(evaluate(rig, setup, { catalogue, owned: new Map() }))
     const controls = { paused: false, speed, run: 1, disturbance: stage.start.disturbance }
     const session = new Session(randomUUID(), stage, 1, { rig, setup, controls, now: stage.start, samples: [] })
@@ -227,7 +236,10 @@ export class RehearsalService {
     return this.#keep(session)
   }
 
-  /** A rehearsal that goes on here, or one taken up from where another server left it. @throws {Refusal} `rehearsal-unknown` */
+  /**
+   * A rehearsal that goes on here, or one taken up from where another server left it. @throws {Refusal}
+   * `rehearsal-unknown`
+   */
   async get(id: string): Promise<Session> {
     const session = this.#sessions.get(id)
     if (session) return session
@@ -267,7 +279,9 @@ export class RehearsalService {
 
   async #keep(session: Session): Promise<Session> {
     if (this.#sessions.size >= MOST_SESSIONS) {
-      const [oldest] = [...this.#sessions.values()].sort((a, b) => a.listeners.size - b.listeners.size || a.seenAt - b.seenAt)
+      const [oldest] = [...this.#sessions.values()].sort(
+        (a, b) => a.listeners.size - b.listeners.size || a.seenAt - b.seenAt,
+      )
       if (oldest) {
         this.#sessions.delete(oldest.id)
         await this.#db.query('DELETE FROM rehearsal WHERE id = ?', [oldest.id])

@@ -53,7 +53,11 @@ export class RigFileService {
   async write(id: string): Promise<string> {
     const { rig } = await this.#rigs.get(id)
     const taken = adoptRig(rig, await this.#catalogue.catalogue())
-    return writeRigFile(rig, taken.ok ? taken.value.catalogue : await this.#catalogue.catalogue(), await this.#operator.limits())
+    return writeRigFile(
+      rig,
+      taken.ok ? taken.value.catalogue : await this.#catalogue.catalogue(),
+      await this.#operator.limits(),
+    )
   }
 
   /** Reads a file; unless dry, its new parts and its rig are stored together or not at all. */

@@ -8,14 +8,16 @@ const edit = (revision: number, grewFrom: number | null = null): Step => ({ revi
 const back = (revision: number, same: number): Step => ({ revision, grewFrom: null, same })
 
 describe('undo and redo through saved revisions', () => {
-  test('a line of edits leads back one by one', () => expect(lineOf([edit(1), edit(2), edit(3)])).toEqual({ undo: [2, 1], redo: [] }))
+  test('a line of edits leads back one by one', () =>
+    expect(lineOf([edit(1), edit(2), edit(3)])).toEqual({ undo: [2, 1], redo: [] }))
   test('after undos redo leads forward again', () =>
     expect(lineOf([edit(1), edit(2), edit(3), back(4, 2), back(5, 1)])).toEqual({ undo: [], redo: [2, 3] }))
   test('redone once, one is left', () =>
     expect(lineOf([edit(1), edit(2), edit(3), back(4, 2), back(5, 1), back(6, 2)])).toEqual({ undo: [1], redo: [3] }))
   test('an edit after an undo grows from there and ends redo', () =>
     expect(lineOf([edit(1), edit(2), edit(3), back(4, 2), edit(5)])).toEqual({ undo: [2, 1], redo: [] }))
-  test('several undos saved as one step', () => expect(lineOf([edit(1), edit(2), edit(3), back(4, 1)])).toEqual({ undo: [], redo: [2, 3] }))
+  test('several undos saved as one step', () =>
+    expect(lineOf([edit(1), edit(2), edit(3), back(4, 1)])).toEqual({ undo: [], redo: [2, 3] }))
   test('a state reached by undo that was never saved itself grew from the last saved one before it', () =>
     expect(lineOf([edit(1), edit(2), edit(3, 1)])).toEqual({ undo: [1], redo: [] }))
   test('revisions that were thinned out are stepped over', () =>
@@ -60,9 +62,9 @@ describe('packed revisions', () => {
   })
   test('a rig that shares little is kept whole', () => {
     const other = { ...secondMark, kit: [], setups: [] as never }
-    expect(packRevision({ ...other, brief: { ...secondMark.brief, about: 'x'.repeat(20) } } as never, on).body.length).toBeLessThan(
-      whole.body.length,
-    )
+    expect(
+      packRevision({ ...other, brief: { ...secondMark.brief, about: 'x'.repeat(20) } } as never, on).body.length,
+    ).toBeLessThan(whole.body.length)
   })
   test('a difference without its whole one is refused, not guessed', () =>
     expect(() => unpackRevision(packRevision({ ...secondMark, name: 'x' }, on))).toThrow('is missing'))
@@ -76,9 +78,16 @@ describe('packed revisions', () => {
           about: fc.string({ maxLength: 200 }),
         }),
         ({ name, from, to, about }) => {
-          const rig = { ...secondMark, name, kit: secondMark.kit.slice(from, to), brief: { ...secondMark.brief, about } }
+          const rig = {
+            ...secondMark,
+            name,
+            kit: secondMark.kit.slice(from, to),
+            brief: { ...secondMark.brief, about },
+          }
           const packed = packRevision(rig, on)
-          expect(unpackRevision(packed, packed.whole === null ? undefined : on.rig)).toEqual(JSON.parse(JSON.stringify(rig)))
+          expect(unpackRevision(packed, packed.whole === null ? undefined : on.rig)).toEqual(
+            JSON.parse(JSON.stringify(rig)),
+          )
         },
       ),
       { numRuns: 60, seed: 11 },
@@ -116,7 +125,13 @@ describe('thinning', () => {
   })
   test('the first, the newest, those with a name, and whole ones that others stand on never go', () => {
     const old = '2025-05-02T08:00:00Z'
-    const revisions = [at(1, old), at(2, old), at(3, old, { pinned: true }), at(4, old, { whole: 2 }), at(5, old, { whole: 2 })]
+    const revisions = [
+      at(1, old),
+      at(2, old),
+      at(3, old, { pinned: true }),
+      at(4, old, { whole: 2 }),
+      at(5, old, { whole: 2 }),
+    ]
     expect(thinnedOut(revisions, now)).toEqual([4])
   })
 })

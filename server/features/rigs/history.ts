@@ -42,7 +42,14 @@ export class RigHistory {
   }
 
   /** Adds a revision, in the transaction that saves the rig. */
-  async keep(manager: EntityManager, rig: Rig, revision: number, note: string, savedAt: Date, descent: Descent): Promise<void> {
+  async keep(
+    manager: EntityManager,
+    rig: Rig,
+    revision: number,
+    note: string,
+    savedAt: Date,
+    descent: Descent,
+  ): Promise<void> {
     const on = revision === 1 ? undefined : await this.#wholeFor(manager, rig.id, revision)
     if (await this.#insert(manager, rig, revision, note, savedAt, descent, packRevision(rig, on))) return
     // Everything was replaced since the whole revision was read: what differs from it says nothing now.
@@ -50,7 +57,9 @@ export class RigHistory {
     await this.#insert(manager, rig, revision, note, savedAt, descent, packRevision(rig))
   }
 
-  /** @returns whether it was stored: a difference is only if the world is still the one its whole revision was read in */
+  /**
+   * @returns whether it was stored: a difference is only if the world is still the one its whole revision was read in
+   */
   async #insert(
     manager: EntityManager,
     rig: Rig,
@@ -104,17 +113,19 @@ export class RigHistory {
     const rigs = await this.#db.query<{ rigId: string }[]>('SELECT DISTINCT rigId FROM rig_revision')
     let gone = 0
     for (const { rigId } of rigs) {
-      const rows = await this.#db.query<{ revision: number; savedAt: Date; name: string | null; whole: number | null }[]>(
-        'SELECT revision, savedAt, name, whole FROM rig_revision WHERE rigId = ?',
-        [rigId],
-      )
+      const rows = await this.#db.query<
+        { revision: number; savedAt: Date; name: string | null; whole: number | null }[]
+      >('SELECT revision, savedAt, name, whole FROM rig_revision WHERE rigId = ?', [rigId])
       const out = thinnedOut(
         rows.map(({ name, ...row }) => ({ ...row, pinned: name !== null })),
         now,
       )
       for (let i = 0; i < out.length; i += 500)
         await inTransaction(this.#db, (manager) =>
-          manager.query('DELETE FROM rig_revision WHERE rigId = ? AND revision IN (?) AND name IS NULL', [rigId, out.slice(i, i + 500)]),
+          manager.query('DELETE FROM rig_revision WHERE rigId = ? AND revision IN (?) AND name IS NULL', [
+            rigId,
+            out.slice(i, i + 500),
+          ]),
         )
       gone += out.length
     }
@@ -136,10 +147,10 @@ export class RigHistory {
   async #whole(manager: EntityManager, rigId: string, revision: number): Promise<Whole> {
     const held = this.#wholes.get(rigId)
     if (held?.revision === revision) return held
-    const [row] = await manager.query<PackedRow[]>('SELECT body, whole FROM rig_revision WHERE rigId = ? AND revision = ?', [
-      rigId,
-      revision,
-    ])
+    const [row] = await manager.query<PackedRow[]>(
+      'SELECT body, whole FROM rig_revision WHERE rigId = ? AND revision = ?',
+      [rigId, revision],
+    )
     if (!row) throw new Refusal('revision-unknown')
     const whole = { revision, rig: unpackRevision({ body: row.body, whole: null }), bytes: row.body.length }
     if (this.#wholes.size >= MOST_HELD) this.#wholes.clear()
@@ -150,7 +161,9 @@ export class RigHistory {
   /** The whole revision the next one can stand on; none when it is time for another whole one. */
   async #wholeFor(manager: EntityManager, rigId: string, revision: number): Promise<Whole | undefined> {
     if (this.#epoch === undefined)
-      this.#epoch = Number((await manager.query<{ number: number }[]>("SELECT number FROM world WHERE name = 'epoch'"))[0]?.number ?? 0)
+      this.#epoch = Number(
+        (await manager.query<{ number: number }[]>("SELECT number FROM world WHERE name = 'epoch'"))[0]?.number ?? 0,
+      )
     const held = this.#wholes.get(rigId)
     const newest =
       held?.revision ??

@@ -1,4 +1,7 @@
-/** A revision's place in the history: the one it grew from by an edit, or the one it is the same as after an undo or redo. */
+/**
+ * A revision's place in the history: the one it grew from by an edit, or the one it is the same as after an undo or
+ * redo.
+ */
 export interface Step {
   readonly revision: number
   readonly grewFrom: number | null
@@ -20,8 +23,10 @@ const nearestOlder = (known: Iterable<number>, wanted: number): number | null =>
 }
 
 /**
- * Undo and redo through saved revisions. An edit grows from the state it was made in; an undo or redo adds a revision that is the same as an
- * earlier one. So the states form a tree: undo walks towards its root, redo back along the way it came. Revisions that were thinned out
+ * Undo and redo through saved revisions. An edit grows from the state it was made in; an undo or redo adds a revision
+ * that is the same as an
+ * earlier one. So the states form a tree: undo walks towards its root, redo back along the way it came. Revisions that
+ * were thinned out
  * are stepped over.
  * @param steps all revisions there are, in any order
  * @example edits 1, 2, 3, then an undo saved as 4 (the same as 2): undo leads to 1, redo to 3
@@ -32,7 +37,11 @@ export const lineOf = (steps: readonly Step[]): Line => {
   /** From a state towards the root, itself first, until the one that is looked for. */
   const wayUp = (from: number, to?: number): number[] => {
     const way = [from]
-    for (let next = parents.get(from) ?? null; next !== null && way.length <= MOST_STEPS; next = parents.get(next) ?? null) {
+    for (
+      let next = parents.get(from) ?? null;
+      next !== null && way.length <= MOST_STEPS;
+      next = parents.get(next) ?? null
+    ) {
       way.push(next)
       if (next === to) break
     }

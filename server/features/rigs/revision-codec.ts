@@ -4,7 +4,8 @@ import type { Rig } from '@zucchini/core/assembly'
 import * as jsonPatch from 'fast-json-patch/index.mjs'
 
 /**
- * A revision as it is stored: whole, or as what differs from an earlier whole one. Both are JSON, deflated (RFC 1951); the difference is a
+ * A revision as it is stored: whole, or as what differs from an earlier whole one. Both are JSON, deflated (RFC 1951);
+ * the difference is a
  * JSON Patch (RFC 6902). Each difference stands by itself on its whole revision, so any other one may be thinned out.
  */
 export interface Packed {
@@ -25,7 +26,10 @@ const unpack = (body: Buffer): unknown => JSON.parse(inflateRawSync(body).toStri
 export const packWhole = (rig: unknown): Packed => ({ body: pack(rig), whole: null })
 
 /** Packs a rig, as a difference from a whole revision when that is smaller and gives back the very same rig. */
-export const packRevision = (rig: Rig, on?: { readonly revision: number; readonly rig: unknown; readonly bytes: number }): Packed => {
+export const packRevision = (
+  rig: Rig,
+  on?: { readonly revision: number; readonly rig: unknown; readonly bytes: number },
+): Packed => {
   if (!on) return packWhole(rig)
   const changes = jsonPatch.compare(on.rig as object, rig)
   const body = pack(changes)

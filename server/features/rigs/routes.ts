@@ -36,7 +36,13 @@ export const rigRoutes =
 
     app.post(
       '/api/rigs',
-      { schema: { summary: 'Put a new rig on the shelf', body: z.strictObject({ rig: rigSchema, note }), response: { 201: saved } } },
+      {
+        schema: {
+          summary: 'Put a new rig on the shelf',
+          body: z.strictObject({ rig: rigSchema, note }),
+          response: { 201: saved },
+        },
+      },
       async ({ body }, reply) => {
         const made = await rigs.create(body.rig, body.note)
         shelf.changed(made.rig.id)
@@ -67,8 +73,13 @@ export const rigRoutes =
       },
       async ({ params: { id }, body }) => {
         if (body.rig.id !== id)
-          throw new Refusal('malformed', { issues: [{ path: 'rig.id', message: `must be the rig of the address, ${id}` }] })
-        const done = await rigs.save(id, body.base, body.rig, body.note, { grewFrom: body.grewFrom ?? null, same: body.same ?? null })
+          throw new Refusal('malformed', {
+            issues: [{ path: 'rig.id', message: `must be the rig of the address, ${id}` }],
+          })
+        const done = await rigs.save(id, body.base, body.rig, body.note, {
+          grewFrom: body.grewFrom ?? null,
+          same: body.same ?? null,
+        })
         shelf.changed(id)
         return done
       },
@@ -142,7 +153,13 @@ export const rigRoutes =
     const oneRevision = params.extend({ revision: digits })
     app.get(
       '/api/rigs/:id/revisions/:revision',
-      { schema: { summary: 'A rig as it was', params: oneRevision, response: { 200: entry.extend({ rig: rigSchema }) } } },
+      {
+        schema: {
+          summary: 'A rig as it was',
+          params: oneRevision,
+          response: { 200: entry.extend({ rig: rigSchema }) },
+        },
+      },
       async ({ params: { id, revision } }) => {
         const { entry: row, rig } = await history.rig(id, revision)
         return { rig, ...worded(row) }

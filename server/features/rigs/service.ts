@@ -36,7 +36,8 @@ const fresh: Descent = { grewFrom: null, same: null }
 const PRESENT_VERSION = new RegExp(`"version":\\s*${RIG_VERSION}\\b`)
 
 /** The text of a stored rig as today's program writes it; one stored by an older version is lifted. */
-const todaysText = (text: string): string => (PRESENT_VERSION.test(text) ? text : JSON.stringify(liftRig(JSON.parse(text))))
+const todaysText = (text: string): string =>
+  PRESENT_VERSION.test(text) ? text : JSON.stringify(liftRig(JSON.parse(text)))
 
 /** Rigs on the shelf. Every save adds a revision; none is ever changed or lost. */
 export class RigService {
@@ -47,7 +48,13 @@ export class RigService {
   readonly #now: () => Date
   readonly #held = new Map<string, Held>()
 
-  constructor(db: DataSource, catalogue: CatalogueService, history: RigHistory, worlds: Worlds, now: () => Date = () => new Date()) {
+  constructor(
+    db: DataSource,
+    catalogue: CatalogueService,
+    history: RigHistory,
+    worlds: Worlds,
+    now: () => Date = () => new Date(),
+  ) {
     this.#db = db
     this.#catalogue = catalogue
     this.#history = history
@@ -56,7 +63,8 @@ export class RigService {
   }
 
   /**
-   * The answer to who opens a rig. What is at hand is sent again as long as the database says that nothing newer was saved, here or elsewhere.
+   * The answer to who opens a rig. What is at hand is sent again as long as the database says that nothing newer was
+   * saved, here or elsewhere.
    * @throws {Refusal} rig-unknown, rig-put-away
    */
   async answer(id: string): Promise<KeptAnswer> {
@@ -101,20 +109,18 @@ export class RigService {
 
   /** Stores a new rig and its first revision, as a part of a larger transaction. */
   async insert(manager: EntityManager, rig: Rig, note: string, now: Date): Promise<void> {
-    await manager.query('INSERT INTO rig (id, revision, name, doc, createdAt, updatedAt, removedAt) VALUES (?, 1, ?, ?, ?, ?, NULL)', [
-      rig.id,
-      rig.name,
-      JSON.stringify(rig),
-      now,
-      now,
-    ])
+    await manager.query(
+      'INSERT INTO rig (id, revision, name, doc, createdAt, updatedAt, removedAt) VALUES (?, 1, ?, ?, ?, ?, NULL)',
+      [rig.id, rig.name, JSON.stringify(rig), now, now],
+    )
     await this.#history.keep(manager, rig, 1, note, now, fresh)
   }
 
   /**
    * Saves a rig over the revision it was made from.
    * @param descent the revision it grew from, or is the same as after an undo
-   * @throws {Refusal} saved-elsewhere, with both versions, when that revision is no longer the newest; unsound-rig; rig-unknown, rig-put-away
+   * @throws {Refusal} saved-elsewhere, with both versions, when that revision is no longer the newest; unsound-rig;
+   * rig-unknown, rig-put-away
    */
   async save(id: string, base: number, rig: Rig, note: string, descent: Descent = fresh): Promise<Receipt> {
     await this.#mustBeSound(rig)
@@ -203,9 +209,14 @@ export class RigService {
     if (left.length > 0) throw new Refusal('unsound-rig', { issues: wordedIssues(left) })
   }
 
-  /** A rig that already names a part nobody knows may go on naming it: a placeholder stands for it. New ones may not come in. */
+  /**
+   * A rig that already names a part nobody knows may go on naming it: a placeholder stands for it. New ones may not
+   * come in.
+   */
   async #withWhatWasThere(rig: Rig, catalogue: Catalogue): Promise<Catalogue> {
-    const [row] = await this.#db.query<{ text: string }[]>("SELECT CONCAT(doc, '') AS text FROM rig WHERE id = ?", [rig.id])
+    const [row] = await this.#db.query<{ text: string }[]>("SELECT CONCAT(doc, '') AS text FROM rig WHERE id = ?", [
+      rig.id,
+    ])
     if (!row) return catalogue
     const stored = liftRig(JSON.parse(row.text)) as Rig
     const unknown = [...new Set(stored.kit.map(({ partId }) => partId))].filter((id) => !catalogue.parts.has(id))

@@ -42,7 +42,8 @@ const PAUSE_MS = 40
 const QUIET_MS = 1500
 
 /**
- * The shelf at a glance. Cards are worked out in a worker after a save, stored with the revision and the surroundings they belong to, and done
+ * The shelf at a glance. Cards are worked out in a worker after a save, stored with the revision and the surroundings
+ * they belong to, and done
  * anew when one of them changed; until then the old card is shown as old.
  */
 export class ShelfService {
@@ -57,7 +58,13 @@ export class ShelfService {
   #working = false
   #closed = false
 
-  constructor(db: DataSource, worlds: Worlds, pool: Pool, surroundings: Surroundings, now: () => Date = () => new Date()) {
+  constructor(
+    db: DataSource,
+    worlds: Worlds,
+    pool: Pool,
+    surroundings: Surroundings,
+    now: () => Date = () => new Date(),
+  ) {
     this.#db = db
     this.#worlds = worlds
     this.#pool = pool
@@ -136,14 +143,16 @@ export class ShelfService {
   }
 
   async #workOff(): Promise<void> {
-    // A breath first: the answer that asked for it goes out before, and saves that follow each other are one piece of work.
+    // A breath first: the answer that asked for it goes out before, and saves that follow each other are one piece of
+    // work.
     await new Promise((done) => setTimeout(done, PAUSE_MS))
     for (let [id] = this.#wanted; id !== undefined && !this.#closed; [id] = this.#wanted) {
       this.#wanted.delete(id)
       try {
         await this.#workOut(id)
       } catch {
-        // The database or the worker is away, or the rig is gone: the card stays old and is asked for again by whoever looks.
+        // The database or the worker is away, or the rig is gone: the card stays old and is asked for again by whoever
+        // looks.
       }
     }
   }
@@ -159,16 +168,15 @@ export class ShelfService {
     if (!row) return
     const task: CardTask = { key: context, rig: JSON.parse(row.text) as unknown }
     let answer: CardAnswer = await this.#pool.card(task)
-    if (answer === 'send-the-sources') answer = await this.#pool.card({ ...task, sources: await this.#surroundings.sources() })
+    if (answer === 'send-the-sources')
+      answer = await this.#pool.card({ ...task, sources: await this.#surroundings.sources() })
     if (answer === 'send-the-sources' || this.#closed) return
     const card: Card = answer.ok ? { summary: answer.summary } : { why: answer.why }
     await inTransaction(this.#db, async (manager) => {
-      await manager.query('REPLACE INTO rig_summary (rigId, revision, context, doc) SELECT id, ?, ?, ? FROM rig WHERE id = ?', [
-        row.revision,
-        context,
-        JSON.stringify(card),
-        id,
-      ])
+      await manager.query(
+        'REPLACE INTO rig_summary (rigId, revision, context, doc) SELECT id, ?, ?, ? FROM rig WHERE id = ?',
+        [row.revision, context, JSON.stringify(card), id],
+      )
       await raise(manager, 'summaries')
     })
   }

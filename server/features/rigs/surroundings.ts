@@ -22,7 +22,10 @@ export class Surroundings {
 
   /** A short name for the surroundings at these numbers of their worlds, on a day. */
   key({ catalogue, epoch, locker, prices, settings }: WorldNumbers, day: string): string {
-    return createHash('sha256').update([catalogue, epoch, locker, prices, settings, day].join(' ')).digest('hex').slice(0, 32)
+    return createHash('sha256')
+      .update([catalogue, epoch, locker, prices, settings, day].join(' '))
+      .digest('hex')
+      .slice(0, 32)
   }
 
   async sources(): Promise<ShelfSources> {
@@ -34,6 +37,16 @@ export class Surroundings {
       this.#prices.rates(),
       this.#operator.get(),
     ])
-    return { parts, gone, pieces: pieces.map(({ piece }) => piece), prices: views, rules, home, rates, operator, limits: operator.limits }
+    return {
+      parts,
+      gone,
+      pieces: pieces.map(({ piece }) => piece),
+      prices: views,
+      rules,
+      home,
+      rates,
+      operator,
+      limits: operator.limits,
+    }
   }
 }

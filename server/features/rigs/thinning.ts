@@ -15,7 +15,8 @@ export interface Aged {
 }
 
 /**
- * The revisions that may go: older than a week and not the last of their hour, older than two months and not the last of their day. The first
+ * The revisions that may go: older than a week and not the last of their hour, older than two months and not the last
+ * of their day. The first
  * and the newest stay, and what has a name, and whole revisions that others which stay are stored upon.
  */
 export const thinnedOut = (revisions: readonly Aged[], now: Date): readonly number[] => {
@@ -24,12 +25,16 @@ export const thinnedOut = (revisions: readonly Aged[], now: Date): readonly numb
   const stays = (one: Aged, i: number): boolean => {
     const ageMs = now.getTime() - one.savedAt.getTime()
     const time = one.savedAt.getTime()
-    const slot = ageMs < THINNING.hourlyDays * DAY_MS ? `hour ${Math.floor(time / HOUR_MS)}` : `day ${Math.floor(time / DAY_MS)}`
+    const slot =
+      ageMs < THINNING.hourlyDays * DAY_MS ? `hour ${Math.floor(time / HOUR_MS)}` : `day ${Math.floor(time / DAY_MS)}`
     const first = !seen.has(slot)
     seen.add(slot)
     return i === 0 || i === newestFirst.length - 1 || one.pinned || ageMs < THINNING.everyEditDays * DAY_MS || first
   }
   const kept = newestFirst.filter(stays)
-  const needed = new Set([...kept.map(({ revision }) => revision), ...kept.flatMap(({ whole }) => (whole === null ? [] : [whole]))])
+  const needed = new Set([
+    ...kept.map(({ revision }) => revision),
+    ...kept.flatMap(({ whole }) => (whole === null ? [] : [whole])),
+  ])
   return newestFirst.filter(({ revision }) => !needed.has(revision)).map(({ revision }) => revision)
 }

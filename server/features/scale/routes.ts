@@ -18,7 +18,11 @@ export const scaleRoutes =
   (app, _, done) => {
     app.get('/api/scale/stream', { schema: { hide: true } }, async (request, reply) => {
       reply.hijack()
-      reply.raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-cache', connection: 'keep-alive' })
+      reply.raw.writeHead(200, {
+        'content-type': 'text/event-stream',
+        'cache-control': 'no-cache',
+        connection: 'keep-alive',
+      })
       const tell = () => reply.raw.write(`data: ${JSON.stringify(scale.frame())}\n\n`)
       tell()
       const timer = setInterval(tell, STEP_S * 1000)
@@ -41,8 +45,10 @@ export const scaleRoutes =
       },
       async ({ body }) => toFrame(await scale.lay(body.parts)),
     )
-    app.post('/api/scale/tare', { schema: { summary: 'Make what it shows now nought', response: { 200: frame } } }, async () =>
-      toFrame(scale.tare()),
+    app.post(
+      '/api/scale/tare',
+      { schema: { summary: 'Make what it shows now nought', response: { 200: frame } } },
+      async () => toFrame(scale.tare()),
     )
     app.post(
       '/api/scale/plug',

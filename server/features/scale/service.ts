@@ -29,7 +29,10 @@ export class ScaleService {
     this.#at = clock()
   }
 
-  /** Lays pieces of some parts on the scale in place of what was there; none takes everything off. @throws {Refusal} part-unknown */
+  /**
+   * Lays pieces of some parts on the scale in place of what was there; none takes everything off. @throws {Refusal}
+   * part-unknown
+   */
   async lay(partIds: readonly string[]): Promise<ScaleFrame> {
     const { parts } = await this.#catalogue.catalogue()
     const loadG = partIds.reduce((sum, id) => {

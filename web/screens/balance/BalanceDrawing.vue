@@ -27,7 +27,8 @@ const holds = computed((): { at: Vec3; words: string }[] => {
   const { facts, assembly } = props.assessment
   const { support } = assembly.setup
   const { units } = store.style
-  if (support === 'tripod' || support === 'gimbal') return facts.onPlate ? [{ at: facts.onPlate.at, words: 'middle of the plate' }] : []
+  if (support === 'tripod' || support === 'gimbal')
+    return facts.onPlate ? [{ at: facts.onPlate.at, words: 'middle of the plate' }] : []
   if (support === 'shoulder') return facts.shoulder ? [{ at: facts.shoulder.at, words: 'pad' }] : []
   const { bearings, massG } = facts.ground
   const palms = bearings.filter(({ by }) => by === 'hand')
@@ -42,7 +43,10 @@ const turnDeg = computed(() => {
   return { side: hang.tiltDeg, rear: hang.rollDeg, front: -hang.rollDeg }[props.view]
 })
 const pivot = computed(() => (props.assessment.hang ? put(props.assessment.hang.grip) : centre.value))
-const hangStyle = computed(() => ({ transform: `rotate(${turnDeg.value}deg)`, transformOrigin: `${pivot.value[0]}px ${pivot.value[1]}px` }))
+const hangStyle = computed(() => ({
+  transform: `rotate(${turnDeg.value}deg)`,
+  transformOrigin: `${pivot.value[0]}px ${pivot.value[1]}px`,
+}))
 
 interface Handle {
   readonly slide: Slide
@@ -58,7 +62,9 @@ const handles = computed(() => {
     const long = Math.hypot(dx, dy)
     if (long < 0.3) return []
     const [x, y] = put(slide.piece.centre)
-    return [{ slide, x, y, px: [dx * fit.value.scale, -dy * fit.value.scale], angle: (Math.atan2(-dy, dx) * 180) / Math.PI }]
+    return [
+      { slide, x, y, px: [dx * fit.value.scale, -dy * fit.value.scale], angle: (Math.atan2(-dy, dx) * 180) / Math.PI },
+    ]
   })
   // Handles that would lie on each other are moved apart, the heavier keeps its place.
   return made.map((handle, i) => {
@@ -101,7 +107,12 @@ const offMm = computed(() => {
 
 <template>
   <div ref="sheet" class="relative min-h-0 flex-1">
-    <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" class="absolute inset-0 block touch-none select-none">
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      :width="width"
+      :height="height"
+      class="absolute inset-0 block touch-none select-none"
+    >
       <title>{{ views[view].title }} elevation, as it hangs or stands</title>
       <g class="hang" :class="{ live: dragging }" :style="hangStyle">
         <RigStrokes :strokes="strokes" hatch-id="balance-hatch" :picked="picked" @pick="emit('pick', $event)" />
@@ -127,7 +138,13 @@ const offMm = computed(() => {
         >
           <title>{{ handle.slide.piece.part.name }}: drag it along</title>
           <rect x="-23" y="-11" width="46" height="22" rx="11" class="knob" />
-          <path d="M-9 -5L-16 0L-9 5M9 -5L16 0L9 5M-14 0H14" fill="none" stroke="currentColor" stroke-width="1.7" stroke-linecap="round" />
+          <path
+            d="M-9 -5L-16 0L-9 5M9 -5L16 0L9 5M-14 0H14"
+            fill="none"
+            stroke="currentColor"
+            stroke-width="1.7"
+            stroke-linecap="round"
+          />
         </g>
       </g>
       <g v-for="(hold, i) in holds" :key="i" pointer-events="none">

@@ -27,11 +27,17 @@ const trouble = useRigOfRoute()
 const assessment = computed(() => store.assessment)
 const slides = computed(() => (assessment.value ? slidesOf(assessment.value) : []))
 const figures = computed(() => (assessment.value ? heldFigures(assessment.value, store.style) : []))
-const variants = computed(() => (store.rig && store.setup && shelf.shelf ? variantsOf(store.rig, store.setup.id, shelf.shelf) : []))
+const variants = computed(() =>
+  store.rig && store.setup && shelf.shelf ? variantsOf(store.rig, store.setup.id, shelf.shelf) : [],
+)
 const slide = (one: Slide, slideMm: number) => {
   if (!store.setup || slideMm === one.slideMm) return
   const instance = one.piece.instance.id
-  store.apply([{ do: 'set', setup: store.setup.id, instance, slideMm }], `slide ${one.piece.part.name}`, `slide ${instance}`)
+  store.apply(
+    [{ do: 'set', setup: store.setup.id, instance, slideMm }],
+    `slide ${one.piece.part.name}`,
+    `slide ${instance}`,
+  )
 }
 /** The one slide that brings it nearest to level. */
 const best = computed(() => {
@@ -42,7 +48,10 @@ const best = computed(() => {
 const level = () => {
   if (!best.value || !store.setup) return
   const { piece, slideMm } = best.value
-  store.apply([{ do: 'set', setup: store.setup.id, instance: piece.instance.id, slideMm }], `level it with ${piece.part.name}`)
+  store.apply(
+    [{ do: 'set', setup: store.setup.id, instance: piece.instance.id, slideMm }],
+    `level it with ${piece.part.name}`,
+  )
 }
 const findings = computed(() => assessment.value?.findings.filter(({ family }) => family === 'balance') ?? [])
 </script>
@@ -61,7 +70,14 @@ const findings = computed(() => assessment.value?.findings.filter(({ family }) =
           >
           <ViewPicker class="ml-auto" :view="view" @pick="view = $event" />
         </div>
-        <BalanceDrawing :assessment="assessment" :slides="slides" :view="view" :picked="picked" @slide="slide" @pick="picked = $event" />
+        <BalanceDrawing
+          :assessment="assessment"
+          :slides="slides"
+          :view="view"
+          :picked="picked"
+          @slide="slide"
+          @pick="picked = $event"
+        />
         <div class="grid h-[236px] shrink-0 grid-cols-[1fr_248px] border-t border-line bg-card">
           <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="Light against steady">
             <h2 class="font-semibold">Light against steady</h2>
@@ -78,7 +94,11 @@ const findings = computed(() => assessment.value?.findings.filter(({ family }) =
         <section>
           <h2 class="border-b border-line pb-1 font-semibold">As it is held</h2>
           <dl>
-            <div v-for="{ title, figure, note } in figures" :key="title" class="flex items-baseline gap-2 border-b border-line py-1">
+            <div
+              v-for="{ title, figure, note } in figures"
+              :key="title"
+              class="flex items-baseline gap-2 border-b border-line py-1"
+            >
               <dt class="text-soft">{{ title }}</dt>
               <dd class="fig ml-auto text-right" :data-figure="title">
                 {{ figure }} <span v-if="note" class="label tight font-normal">{{ note }}</span>
@@ -113,11 +133,14 @@ const findings = computed(() => assessment.value?.findings.filter(({ family }) =
             />
             <span class="label tight flex"
               ><span>{{ one.less }}</span
-              ><span class="mx-auto" :class="{ invisible: one.carriesG === 0 }">carries {{ grams(one.carriesG, store.style.units) }}</span
+              ><span class="mx-auto" :class="{ invisible: one.carriesG === 0 }"
+                >carries {{ grams(one.carriesG, store.style.units) }}</span
               ><span>{{ one.more }}</span></span
             >
           </label>
-          <p v-if="slides.length === 0" class="label mt-2">Nothing on this set-up slides. A handle or plate with a slot would.</p>
+          <p v-if="slides.length === 0" class="label mt-2">
+            Nothing on this set-up slides. A handle or plate with a slot would.
+          </p>
         </section>
         <section>
           <h2 class="border-b border-line pb-1 font-semibold">What balance says</h2>

@@ -28,7 +28,11 @@ const keep = async () => {
   <form class="flex flex-col gap-1.5" @submit.prevent="keep">
     <h2 class="font-semibold">Your own arm</h2>
     <p class="label leading-snug">
-      {{ shelf.calibrated ? `Reckoned with ${strength} N m at the shoulder, from your timed hold.` : 'Reckoned with an average adult.' }}
+      {{
+        shelf.calibrated
+          ? `Reckoned with ${strength} N m at the shoulder, from your timed hold.`
+          : 'Reckoned with an average adult.'
+      }}
       Hold this set-up still, stop when it begins to hurt, and write down the minutes.
     </p>
     <div class="flex items-center gap-2">
@@ -43,7 +47,9 @@ const keep = async () => {
         min</label
       >
       <button class="btn btn-do py-0.5" :disabled="!isPosture(support) || !minutes">Keep</button>
-      <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">Average again</button>
+      <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">
+        Average again
+      </button>
     </div>
     <p v-if="trouble" role="alert" class="text-brick">{{ trouble }}</p>
     <p class="label leading-snug">An estimate (Rohmert 1960), not medical advice.</p>

@@ -29,7 +29,9 @@ const colours = computed(() => {
 const data = computed(() => ({
   datasets: kinds.map(({ kind, label, colour, style, radius }) => ({
     label,
-    data: props.variants.filter((variant) => variant.kind === kind).map((variant) => ({ x: variant.massG, y: variant.yawShake, variant })),
+    data: props.variants
+      .filter((variant) => variant.kind === kind)
+      .map((variant) => ({ x: variant.massG, y: variant.yawShake, variant })),
     backgroundColor: colours.value(colour),
     borderColor: colours.value(colour),
     borderWidth: kind === 'bare' ? 2 : 1,
@@ -50,7 +52,10 @@ const options = computed(() => {
     responsive: true,
     maintainAspectRatio: false,
     animation: false as const,
-    scales: { x: axis('grams in the hand: lighter to the left'), y: { ...axis('yaw shake: steadier below'), beginAtZero: true } },
+    scales: {
+      x: axis('grams in the hand: lighter to the left'),
+      y: { ...axis('yaw shake: steadier below'), beginAtZero: true },
+    },
     plugins: {
       legend: {
         position: 'top' as const,

@@ -9,7 +9,8 @@ export interface HeldFigure {
 }
 
 const newton = (value: number): string => `${value.toFixed(2)} N m`
-const side = (value: number, plus: string, minus: string): string => (Math.abs(value) < 0.05 ? '' : value > 0 ? plus : minus)
+const side = (value: number, plus: string, minus: string): string =>
+  Math.abs(value) < 0.05 ? '' : value > 0 ? plus : minus
 
 /** What counts for the way this set-up is held, with the word for which way it is off. */
 export const heldFigures = (assessment: Assessment, style: Style): readonly HeldFigure[] => {
@@ -25,12 +26,17 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
       note: `± ${g(band.high - band.value)}`,
     },
   ]
-  const add = (title: string, figure: string, note?: string) => figures.push(note ? { title, figure, note } : { title, figure })
+  const add = (title: string, figure: string, note?: string) =>
+    figures.push(note ? { title, figure, note } : { title, figure })
   const { support } = assembly.setup
   if (support === 'hand-low' && hang) {
     const tilt = tiltOrigin(assessment)
     const off = tilt ? `, ± ${degrees(tilt.high - tilt.value)}` : ''
-    add('tilt', degrees(Math.abs(hang.tiltDeg)), `${side(hang.tiltDeg, 'nose down', 'nose up')}${off}`.replace(/^, /, ''))
+    add(
+      'tilt',
+      degrees(Math.abs(hang.tiltDeg)),
+      `${side(hang.tiltDeg, 'nose down', 'nose up')}${off}`.replace(/^, /, ''),
+    )
     add('roll', degrees(Math.abs(hang.rollDeg)), side(hang.rollDeg, 'to the right', 'to the left'))
     add('palm over centre', mm(hang.underMm))
     for (const other of facts.hangs.slice(1))
@@ -44,13 +50,17 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
     add('left wrist holds', newton(wristNm(ground, first)), 'level')
     add('right wrist holds', newton(wristNm(ground, second)), 'level')
   } else if (first && support !== 'shoulder') add('the wrist holds', newton(wristNm(ground, first)), 'to keep it level')
-  if ((support === 'two-hand' || support === 'chest') && hands) add('grips apart', mm(hands.spreadMm), 'wider is steadier')
+  if ((support === 'two-hand' || support === 'chest') && hands)
+    add('grips apart', mm(hands.spreadMm), 'wider is steadier')
   if (support === 'shoulder' && shoulder) {
     const moment = momentOrigin(assessment, shoulder.at[2])
     add(
       'moment on the pad',
       newton(Math.abs(shoulder.momentNm)),
-      `${side(shoulder.momentNm, 'front-heavy', 'tail-heavy')}, ± ${newton(moment.high - moment.value)}`.replace(/^, /, ''),
+      `${side(shoulder.momentNm, 'front-heavy', 'tail-heavy')}, ± ${newton(moment.high - moment.value)}`.replace(
+        /^, /,
+        '',
+      ),
     )
     add('counterweight', g(shoulder.counterweightG), `${mm(shoulder.behindMm)} behind the pad`)
     if (shoulder.handG !== undefined) add('hands lift', g(shoulder.handG), `${mm(shoulder.reachMm ?? 0)} ahead`)
@@ -68,7 +78,11 @@ export const heldFigures = (assessment: Assessment, style: Style): readonly Held
       add('payload', atLeast(g(mass.inHandG), mass.unknown.length > 0), `of ${g(onPlate.mount.limitG)}`)
   }
   if (gimbal)
-    add('beyond the arms', mm(Math.max(...gimbal.beyondMm)), Math.max(...gimbal.beyondMm) > 0 ? 'can not be balanced' : 'can be balanced')
+    add(
+      'beyond the arms',
+      mm(Math.max(...gimbal.beyondMm)),
+      Math.max(...gimbal.beyondMm) > 0 ? 'can not be balanced' : 'can be balanced',
+    )
   if (tip) add('goes over at', degrees(tip.tipDeg), `centre ${mm(tip.heightMm)} up`)
   if (steadiness) {
     add('yaw shake', `${steadiness.yaw.toFixed(2)} ×`, 'of the bare camera')

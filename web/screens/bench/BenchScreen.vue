@@ -114,10 +114,22 @@ const saveWord = computed(() => {
         <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="void store.undo()">
           <Undo2 class="size-4" aria-hidden="true" /><span class="max-[1360px]:sr-only">Undo</span>
         </button>
-        <button class="btn px-1.5" :disabled="!store.canRedo" title="Redo (Ctrl Shift Z)" aria-label="Redo" @click="void store.redo()">
+        <button
+          class="btn px-1.5"
+          :disabled="!store.canRedo"
+          title="Redo (Ctrl Shift Z)"
+          aria-label="Redo"
+          @click="void store.redo()"
+        >
           <Redo2 class="size-4" aria-hidden="true" />
         </button>
-        <button class="btn px-1.5" title="History" aria-label="History" :disabled="!store.rig" @click="remembering = true">
+        <button
+          class="btn px-1.5"
+          title="History"
+          aria-label="History"
+          :disabled="!store.rig"
+          @click="remembering = true"
+        >
           <History class="size-4" aria-hidden="true" />
         </button>
         <button class="btn px-2" title="Find (/)" @click="finding = true">
@@ -136,7 +148,12 @@ const saveWord = computed(() => {
       <div class="flex min-w-0 flex-1 flex-col">
         <RigDrawing :assessment="store.assessment" class="flex-1" />
         <div class="flex h-[224px] shrink-0 border-t border-line bg-card">
-          <FigureSheet v-if="bench.figure" :assessment="store.assessment" :figure="bench.figure" @close="bench.figure = undefined" />
+          <FigureSheet
+            v-if="bench.figure"
+            :assessment="store.assessment"
+            :figure="bench.figure"
+            @close="bench.figure = undefined"
+          />
           <FitsHere v-else-if="bench.point" ref="fits" :point="bench.point" />
           <PieceCard v-else-if="bench.piece" :piece="bench.piece" />
           <template v-else>
@@ -145,13 +162,21 @@ const saveWord = computed(() => {
           </template>
         </div>
       </div>
-      <aside class="flex w-[312px] shrink-0 flex-col gap-3 border-l border-line bg-card px-4 pt-3" aria-label="Scales and findings">
+      <aside
+        class="flex w-[312px] shrink-0 flex-col gap-3 border-l border-line bg-card px-4 pt-3"
+        aria-label="Scales and findings"
+      >
         <ScalesPanel :assessment="store.assessment" />
         <FindingsPanel :assessment="store.assessment" />
       </aside>
     </main>
     <main v-else-if="trouble || store.trouble" class="min-h-0 flex-1 overflow-y-auto">
-      <BrokenBox title="This rig could not be opened" :words="trouble || store.trouble" :rig-id="rigId" @again="rigId && open(rigId)" />
+      <BrokenBox
+        title="This rig could not be opened"
+        :words="trouble || store.trouble"
+        :rig-id="rigId"
+        @again="rigId && open(rigId)"
+      />
     </main>
     <main v-else class="grid flex-1 place-items-center text-soft"><p>Laying out the parts ...</p></main>
     <FindDialog :open="finding" @close="finding = false" />

@@ -16,21 +16,34 @@ const items = [
     title: () => `${views[bench.view].title} elevation, SVG`,
     act: () => save(`${stem()}-${bench.view}.svg`, svgOf(props.assessment, [bench.view]), 'image/svg+xml'),
   },
-  { title: () => 'All four elevations, SVG', act: () => save(`${stem()}.svg`, svgOf(props.assessment), 'image/svg+xml') },
-  { title: () => 'The rig in space, glTF', act: () => save(`${stem()}.gltf`, writeGltf(props.assessment.assembly), 'model/gltf+json') },
+  {
+    title: () => 'All four elevations, SVG',
+    act: () => save(`${stem()}.svg`, svgOf(props.assessment), 'image/svg+xml'),
+  },
+  {
+    title: () => 'The rig in space, glTF',
+    act: () => save(`${stem()}.gltf`, writeGltf(props.assessment.assembly), 'model/gltf+json'),
+  },
 ]
 </script>
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton class="flex items-center gap-1 rounded-md px-1.5 py-0.5 hover:text-ink" title="Take a drawing or a model out">
+    <MenuButton
+      class="flex items-center gap-1 rounded-md px-1.5 py-0.5 hover:text-ink"
+      title="Take a drawing or a model out"
+    >
       <Download class="size-4" aria-hidden="true" /><span class="sr-only">Take out</span>
     </MenuButton>
     <MenuItems
       class="absolute right-0 z-20 mt-1 w-60 rounded-lg border border-line bg-card p-1 text-[13px] text-ink shadow-lg focus:outline-none"
     >
       <MenuItem v-for="item in items" :key="item.title()" v-slot="{ active }">
-        <button class="block w-full rounded-md px-2.5 py-1.5 text-left" :class="{ 'bg-leaf-tint': active }" @click="item.act">
+        <button
+          class="block w-full rounded-md px-2.5 py-1.5 text-left"
+          :class="{ 'bg-leaf-tint': active }"
+          @click="item.act"
+        >
           {{ item.title() }}
         </button>
       </MenuItem>

@@ -6,7 +6,8 @@ import { RouterLink } from 'vue-router'
 import { boundWords, figureTitles, formulaWords, inUnit, sourceWords, valueWords } from '../../figure-words.ts'
 import { useRig } from '../../stores/rig.ts'
 
-// How a figure is reckoned: its formula with the numbers in it, what it is made of and where that comes from, and whose limit it is held to.
+// How a figure is reckoned: its formula with the numbers in it, what it is made of and where that comes from, and whose
+// limit it is held to.
 const props = defineProps<{ assessment: Assessment; figure: FigureId }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRig()
@@ -62,7 +63,9 @@ const change = computed(() => {
           <th class="w-[46%] py-1 pr-3 font-normal" scope="row">
             {{ term.name }}<span v-if="i === 0 && reckoning.terms.length > 2" class="tag ml-2">most of it</span>
           </th>
-          <td class="fig w-28 py-1 pr-4 text-right whitespace-nowrap">{{ inUnit(term.value, term.unit, store.style) }}</td>
+          <td class="fig w-28 py-1 pr-4 text-right whitespace-nowrap">
+            {{ inUnit(term.value, term.unit, store.style) }}
+          </td>
           <td class="label tight py-1">{{ sourceWords(term, store.style) }}</td>
         </tr>
         <tr v-if="reckoning.rest.count > 0" class="border-t border-line text-soft">

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+  DialogTitle,
+} from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -17,7 +25,9 @@ watch(
   () => (query.value = ''),
 )
 
-const all = computed(() => (props.open && store.assessment && shelf.catalogue ? findablesOf(store.assessment, shelf.catalogue) : []))
+const all = computed(() =>
+  props.open && store.assessment && shelf.catalogue ? findablesOf(store.assessment, shelf.catalogue) : [],
+)
 const found = computed(() => search(all.value, query.value))
 const go = (entry: Findable | null) => {
   emit('close')
@@ -47,12 +57,17 @@ const go = (entry: Findable | null) => {
           />
           <ComboboxOptions static class="max-h-[50vh] overflow-y-auto p-1.5">
             <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
-              <li class="flex cursor-pointer items-baseline gap-3 rounded-md px-2.5 py-1.5" :class="{ 'bg-blossom-tint': active }">
+              <li
+                class="flex cursor-pointer items-baseline gap-3 rounded-md px-2.5 py-1.5"
+                :class="{ 'bg-blossom-tint': active }"
+              >
                 <span class="truncate">{{ entry.title }}</span><span class="label tight truncate">{{ entry.note }}</span
                 ><span class="label tight ml-auto shrink-0">{{ entry.kind }}</span>
               </li>
             </ComboboxOption>
-            <li v-if="found.length === 0" class="px-2.5 py-3 text-soft">Nothing of that name. Try a role, such as handle or microphone.</li>
+            <li v-if="found.length === 0" class="px-2.5 py-3 text-soft">
+              Nothing of that name. Try a role, such as handle or microphone.
+            </li>
           </ComboboxOptions>
         </Combobox>
       </DialogPanel>

@@ -32,9 +32,11 @@ const count = computed(() =>
     .map(({ level, n }) => `${n} ${level}${n > 1 ? 's' : ''}`)
     .join(' · '),
 )
-const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) => fill(text, of.numbers, of.names, store.style)
+const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) =>
+  fill(text, of.numbers, of.names, store.style)
 
-// Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes, so that
+// Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes,
+// so that
 // nothing jumps; the list waits for its first one.
 const cures = shallowRef<ReadonlyMap<string, readonly Cure[]>>()
 const curesOf = (finding: Finding): readonly Cure[] => cures.value?.get(findingKey(finding)) ?? []
@@ -44,7 +46,8 @@ watch(
   async ({ findings, assembly }) => {
     const turn = ++asked
     const found = findings.length === 0 ? [] : await benchWorker().cures(assembly.rig, assembly.setup.id)
-    if (turn === asked && found) cures.value = new Map(findings.map((finding, i) => [findingKey(finding), found[i] ?? []]))
+    if (turn === asked && found)
+      cures.value = new Map(findings.map((finding, i) => [findingKey(finding), found[i] ?? []]))
   },
   { immediate: true },
 )
@@ -90,7 +93,8 @@ const look = (finding: Finding) => {
           <div class="min-w-0">
             <button class="text-left leading-snug" :title="finding.why" @click="look(finding)">
               <span class="sr-only">{{ finding.level }}: </span>
-              <strong>{{ headline(say(finding.text, finding)).head }}</strong> {{ headline(say(finding.text, finding)).rest }}
+              <strong>{{ headline(say(finding.text, finding)).head }}</strong>
+              {{ headline(say(finding.text, finding)).rest }}
             </button>
             <ul v-if="curesOf(finding).length" class="mt-1.5 flex flex-col items-start gap-1">
               <li v-for="({ remedy, effect }, i) in curesOf(finding)" :key="i">
@@ -104,7 +108,11 @@ const look = (finding: Finding) => {
         </div>
       </li>
       <li v-if="shown.length === 0" class="py-4 text-soft">
-        {{ only || bench.station ? 'Nothing to mend here.' : 'Nothing to say. Balance it on a finger and shake it before you leave.' }}
+        {{
+          only || bench.station
+            ? 'Nothing to mend here.'
+            : 'Nothing to say. Balance it on a finger and shake it before you leave.'
+        }}
       </li>
     </ol>
   </section>

@@ -25,7 +25,12 @@ const misfits = shallowRef<readonly Misfit[]>()
 
 let asked = 0
 watch(
-  [() => `${props.point.piece.instance.id}/${props.point.mount.id}`, () => store.rig, () => store.setup?.id, () => shelf.owned],
+  [
+    () => `${props.point.piece.instance.id}/${props.point.mount.id}`,
+    () => store.rig,
+    () => store.setup?.id,
+    () => shelf.owned,
+  ],
   async () => {
     const turn = ++asked
     if (!store.rig || !store.setup) return

@@ -75,9 +75,12 @@ const tones: Record<Tone, string> = { better: 'text-leaf', worse: 'text-amber', 
 const toneOf = (cell: { tone: Tone; text: string }) =>
   cell.text.includes('+') && cell.text.includes('stop') ? 'text-brick' : tones[cell.tone]
 const columns = computed(() =>
-  props.compact ? 'grid-cols-[minmax(0,1fr)_52px_66px_50px_140px]' : 'grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px]',
+  props.compact
+    ? 'grid-cols-[minmax(0,1fr)_52px_66px_50px_140px]'
+    : 'grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px]',
 )
-const tiltText = (fit: Fit) => (props.compact ? tiltCell(fit.effect).text.replace(/^.*→ /, '') : tiltCell(fit.effect).text)
+const tiltText = (fit: Fit) =>
+  props.compact ? tiltCell(fit.effect).text.replace(/^.*→ /, '') : tiltCell(fit.effect).text
 const fromWord = { kit: 'in the kit', owned: 'owned', catalogue: '' } as const
 const head = [
   ['best', 'part'],
@@ -137,9 +140,13 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       <span role="gridcell" class="fig text-right font-normal!">{{ massCell(fit.effect, store.style) }}</span>
       <span role="gridcell" class="fig text-right font-normal!">{{ buyCell(fit.effect, store.style) }}</span>
       <span role="gridcell" class="fig text-right" :class="toneOf(tiltCell(fit.effect))">{{ tiltText(fit) }}</span>
-      <span v-if="!compact" role="gridcell" class="fig text-right" :class="toneOf(heightCell(fit.effect, store.style))">{{
-        heightCell(fit.effect, store.style).text
-      }}</span>
+      <span
+        v-if="!compact"
+        role="gridcell"
+        class="fig text-right"
+        :class="toneOf(heightCell(fit.effect, store.style))"
+        >{{ heightCell(fit.effect, store.style).text }}</span
+      >
       <span role="gridcell" class="flex items-baseline justify-end gap-2">
         <span class="fig truncate" :class="toneOf(findingsCell(fit.effect))" :title="findingsCell(fit.effect).text">{{
           findingsCell(fit.effect).text
@@ -175,7 +182,9 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
           @click.stop="emit('bridge', misfit)"
         >
           {{ bridgeWords(misfit) }}</button
-        ><button v-if="rows.length + i === at" class="btn px-2 py-0" @click.stop="take(misfit)">put on all the same</button></span
+        ><button v-if="rows.length + i === at" class="btn px-2 py-0" @click.stop="take(misfit)">
+          put on all the same
+        </button></span
       >
     </div>
     <p v-if="all.length === 0" class="px-1 py-4 text-soft">

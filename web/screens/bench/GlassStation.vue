@@ -31,12 +31,18 @@ const best = computed(() => plan.value.phases.find(({ by }) => (by[0]?.ids.lengt
         <dt class="label">held by</dt>
         <dd class="tight" :class="{ 'text-brick': open > 0 }">
           <template v-if="open > 0">nothing, in {{ open }} of {{ plan.phases.length }} scenes</template>
-          <template v-else-if="shelf.catalogue">{{ best ? choiceName(best, shelf.catalogue, true) : 'the bare lens' }}</template>
+          <template v-else-if="shelf.catalogue">{{
+            best ? choiceName(best, shelf.catalogue, true) : 'the bare lens'
+          }}</template>
         </dd>
       </div>
       <RouterLink
         class="btn mt-auto mb-3 justify-center py-0.5"
-        :to="{ name: 'light', params: { id: assessment.assembly.rig.id }, query: { setup: assessment.assembly.setup.id } }"
+        :to="{
+          name: 'light',
+          params: { id: assessment.assembly.rig.id },
+          query: { setup: assessment.assembly.setup.id },
+        }"
         >To the light</RouterLink
       >
     </dl>

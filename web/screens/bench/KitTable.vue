@@ -21,7 +21,8 @@ const whereabouts = (part: Part, run: Run | undefined): string => {
 }
 const look = (row: { readonly id: string; readonly plugged: boolean }) => {
   const { rig, setup } = props.assessment.assembly
-  if (row.plugged) void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: row.id } })
+  if (row.plugged)
+    void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: row.id } })
   else bench.pickPiece(row.id)
 }
 
@@ -73,7 +74,9 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
         <button
           class="grid w-full items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper"
           :class="[
-            bench.station === 'glass' ? 'grid-cols-[minmax(0,1fr)_62px_74px]' : 'grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px]',
+            bench.station === 'glass'
+              ? 'grid-cols-[minmax(0,1fr)_62px_74px]'
+              : 'grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px]',
             { 'text-soft': !row.placed && !row.plugged },
           ]"
           :data-piece="row.id"
@@ -83,10 +86,14 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
           <span class="truncate">{{ row.part.name }}</span>
           <span v-if="bench.station !== 'glass'" class="label tight truncate">{{ row.on }}</span>
           <span v-if="bench.station !== 'glass'" class="h-[5px] rounded-[2px] bg-track" aria-hidden="true"
-            ><span class="block h-full rounded-[2px] bg-slate opacity-70" :style="{ width: `${(row.part.massG / heaviest) * 100}%` }"
+            ><span
+              class="block h-full rounded-[2px] bg-slate opacity-70"
+              :style="{ width: `${(row.part.massG / heaviest) * 100}%` }"
           /></span>
           <span class="fig text-right font-normal!">{{ partGrams(row.part, store.style.units) }}</span>
-          <span class="fig text-right font-normal!" :class="{ 'text-leaf': row.price === 'owned' }">{{ row.price }}</span>
+          <span class="fig text-right font-normal!" :class="{ 'text-leaf': row.price === 'owned' }">{{
+            row.price
+          }}</span>
         </button>
       </li>
       <li v-if="rows.length === 0" class="py-4 text-soft">

@@ -38,7 +38,10 @@ const turnStep = computed(() => {
 })
 const seat = computed(() => {
   const { host, mate, part } = props.piece
-  const [hostMount, guestMount] = [host && mountOf(host.part, joint.value?.hostMount ?? ''), mountOf(part, joint.value?.guestMount ?? '')]
+  const [hostMount, guestMount] = [
+    host && mountOf(host.part, joint.value?.hostMount ?? ''),
+    mountOf(part, joint.value?.guestMount ?? ''),
+  ]
   if (!host || !hostMount || !guestMount) return 'carries everything else'
   const by = `${endName({ part, mount: guestMount })} on ${host.part.name}, ${hostMount.label ?? hostMount.id}`
   return mate?.ok
@@ -70,7 +73,10 @@ const hinges = computed(() => {
   const poses = store.setup?.poses ?? []
   return (shelf.catalogue?.parts.get(piece.part.id)?.hinges ?? []).map((hinge) => ({
     hinge,
-    now: poses.find((pose) => pose.instance === piece.instance.id && pose.hinge === hinge.id)?.position ?? hinge.positions[0]?.id ?? '',
+    now:
+      poses.find((pose) => pose.instance === piece.instance.id && pose.hinge === hinge.id)?.position ??
+      hinge.positions[0]?.id ??
+      '',
   }))
 })
 const pose = (hinge: string, position: string) =>
@@ -85,7 +91,8 @@ const braces = computed(() =>
   ),
 )
 const unbrace = (guest: string, host: string) =>
-  store.setup && store.apply([{ do: 'unbrace', setup: store.setup.id, guest, host }], `undo a brace of ${props.piece.part.name}`)
+  store.setup &&
+  store.apply([{ do: 'unbrace', setup: store.setup.id, guest, host }], `undo a brace of ${props.piece.part.name}`)
 const swap = (fit: Fit | Misfit) => store.apply(fit.commands, `swap ${props.piece.part.name} for ${fit.part.name}`)
 const along = computed(() => (store.assessment ? alongWords(alongWith(store.assessment.assembly, props.piece)) : ''))
 const off = () => {
@@ -107,14 +114,19 @@ const age = (percent: number) =>
       <p class="label leading-snug">{{ roles[piece.part.role].title }}; {{ seat }}</p>
       <p class="fig text-[13px]">
         {{ partGrams(piece.part, store.style.units) }} ·
-        {{ pieces > 0 ? 'owned' : isPriced(piece.part) ? money(piece.part.price.usual, store.style.currency) : 'price ?' }}
+        {{
+          pieces > 0 ? 'owned' : isPriced(piece.part) ? money(piece.part.price.usual, store.style.currency) : 'price ?'
+        }}
         <span v-if="pieces === 0 && isPriced(piece.part)" class="label tight font-normal"
-          >({{ money(piece.part.price.low, store.style.currency) }} to {{ money(piece.part.price.high, store.style.currency) }})</span
+          >({{ money(piece.part.price.low, store.style.currency) }} to
+          {{ money(piece.part.price.high, store.style.currency) }})</span
         >
       </p>
       <div class="flex flex-wrap gap-1.5">
         <button v-if="joint" class="btn py-0.5" :title="along ? `and ${along}` : undefined" @click="off">
-          <Trash2 class="size-3.5" aria-hidden="true" /> take off<span v-if="along" class="sr-only">, and {{ along }}</span>
+          <Trash2 class="size-3.5" aria-hidden="true" /> take off<span v-if="along" class="sr-only"
+            >, and {{ along }}</span
+          >
         </button>
         <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
           {{ pieces > 0 ? 'not mine' : 'I own this' }}
@@ -168,7 +180,9 @@ const age = (percent: number) =>
           :aria-label="hinge.label"
           @change="pose(hinge.id, ($event.target as HTMLSelectElement).value)"
         >
-          <option v-for="position in hinge.positions" :key="position.id" :value="position.id">{{ position.label }}</option>
+          <option v-for="position in hinge.positions" :key="position.id" :value="position.id">
+            {{ position.label }}
+          </option>
         </select>
       </label>
       <label
@@ -187,7 +201,11 @@ const age = (percent: number) =>
           @change="age(Number(($event.target as HTMLInputElement).value))"
         />
       </label>
-      <p v-for="brace in braces" :key="`${brace.guest.instance.id}-${brace.host.instance.id}`" class="label flex items-center gap-2">
+      <p
+        v-for="brace in braces"
+        :key="`${brace.guest.instance.id}-${brace.host.instance.id}`"
+        class="label flex items-center gap-2"
+      >
         braced: {{ brace.guest.instance === piece.instance ? brace.host.part.name : brace.guest.part.name }}
         <button class="btn px-1.5 py-0" @click="unbrace(brace.guest.instance.id, brace.host.instance.id)">undo</button>
       </p>
@@ -196,7 +214,13 @@ const age = (percent: number) =>
       <div class="flex items-center gap-3">
         <h3 class="font-semibold">Swap for</h3>
         <span class="label tight">{{ swaps.length }} that keep their neighbours</span>
-        <input v-model="filter" type="search" placeholder="filter" aria-label="Filter the swaps" class="field ml-auto w-28 py-0.5" />
+        <input
+          v-model="filter"
+          type="search"
+          placeholder="filter"
+          aria-label="Filter the swaps"
+          class="field ml-auto w-28 py-0.5"
+        />
         <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
       </div>
       <FitsTable :fits="swaps" :misfits="[]" :filter="filter" :show-misfits="false" compact act="swap" @take="swap" />

@@ -10,7 +10,17 @@ import { useRouter } from 'vue-router'
 import { leadLines } from '../../drawing/lead-lines.ts'
 import { dimensionPath, overall, plumbOf } from '../../drawing/dimensions.ts'
 import { pointMarks, spread } from '../../drawing/marks.ts'
-import { extentOfRig, fitTo, flat, onSheet, roundedPath, silhouette, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
+import {
+  extentOfRig,
+  fitTo,
+  flat,
+  onSheet,
+  roundedPath,
+  silhouette,
+  strokesOf,
+  type ViewId,
+  views,
+} from '@zucchini/core/drawing'
 import CentreMark from '../../drawing/CentreMark.vue'
 import RigSketch from '../../drawing/RigSketch.vue'
 import LeadStrokes from '../../drawing/LeadStrokes.vue'
@@ -41,11 +51,18 @@ const INSET = { width: 132, height: 190 }
 const companion = computed<ViewId>(() => (bench.view === 'side' ? 'front' : 'side'))
 const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly))
 const fit = computed(() =>
-  fitTo(extent.value, width.value, height.value, { left: 66, right: width.value > 620 ? INSET.width + 26 : 30, top: 46, bottom: 50 }),
+  fitTo(extent.value, width.value, height.value, {
+    left: 66,
+    right: width.value > 620 ? INSET.width + 26 : 30,
+    top: 46,
+    bottom: 50,
+  }),
 )
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
 const points = computed(() =>
-  bench.hanging ? [] : pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly, bench.point),
+  bench.hanging
+    ? []
+    : pointMarks(bench.view, props.assessment.points, fit.value, props.assessment.assembly, bench.point),
 )
 const dimensions = computed(() => (bench.hanging ? [] : overall(extent.value, fit.value)))
 const plumb = computed(() => plumbOf(bench.view, props.assessment, extent.value, fit.value))
@@ -57,7 +74,8 @@ const tone: Record<string, string> = { stop: 'var(--brick)', risk: 'var(--ink)',
 const marked = computed(() => {
   const found = new Map<string, string>()
   for (const finding of props.assessment.findings)
-    if (finding.level === 'stop' && finding.parts[0] && !found.has(finding.parts[0])) found.set(finding.parts[0], tone[finding.level] ?? '')
+    if (finding.level === 'stop' && finding.parts[0] && !found.has(finding.parts[0]))
+      found.set(finding.parts[0], tone[finding.level] ?? '')
   return found
 })
 
@@ -71,7 +89,10 @@ const badges = computed(() => {
   return spread(placed, () => [1, 0], 22, points.value)
 })
 
-/** How far the drawing turns about the palm to hang as the rig would: the nose's tilt from the side, the roll from front and rear. */
+/**
+ * How far the drawing turns about the palm to hang as the rig would: the nose's tilt from the side, the roll from front
+ * and rear.
+ */
 const hangStyle = computed(() => {
   const { hang } = props.assessment
   if (!bench.hanging || !hang || bench.view === 'top') return {}
@@ -90,7 +111,9 @@ const leaders = computed(() =>
 const rooms = computed(() => {
   if (!bench.showRooms) return []
   const { assembly } = props.assessment
-  const invaded = new Set(props.assessment.facts.invasions.map(({ piece, room }) => `${piece.instance.id} ${room.kind}`))
+  const invaded = new Set(
+    props.assessment.facts.invasions.map(({ piece, room }) => `${piece.instance.id} ${room.kind}`),
+  )
   return assembly.placed.flatMap((piece) =>
     piece.part.rooms.map((room, i) => ({
       key: `${piece.instance.id}${i}`,
@@ -122,7 +145,11 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
 
 <template>
   <section class="relative flex min-h-0 flex-col" aria-label="The rig, drawn to scale">
-    <ViewPicker class="absolute top-2.5 left-4 z-10" :view="bench.turning ? undefined : bench.view" @pick="bench.setView">
+    <ViewPicker
+      class="absolute top-2.5 left-4 z-10"
+      :view="bench.turning ? undefined : bench.view"
+      @pick="bench.setView"
+    >
       <button
         class="rounded-md px-2.5 py-1 font-medium"
         :class="bench.turning ? 'bg-ink text-paper' : 'text-soft hover:text-ink disabled:opacity-50'"
@@ -149,7 +176,13 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
     </div>
     <TurnTable v-if="bench.turning && !unable" :assessment="assessment" @unable="giveUp" />
     <div v-show="!bench.turning" ref="sheet" class="min-h-0 flex-1">
-      <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" class="block select-none" @click="bench.dropAll()">
+      <svg
+        :viewBox="`0 0 ${width} ${height}`"
+        :width="width"
+        :height="height"
+        class="block select-none"
+        @click="bench.dropAll()"
+      >
         <title>{{ views[bench.view].title }} elevation of the rig</title>
         <path
           v-if="bench.view !== 'front' && bench.view !== 'rear'"
@@ -161,12 +194,25 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
         />
         <LeadStrokes :leads="leads.filter(({ behind }) => behind)" :hang="hangStyle" @pick="toWiring" />
         <g class="hang" :style="hangStyle">
-          <RigStrokes :strokes="strokes" hatch-id="bench-hatch" :picked="bench.pieceId" :marked="marked" @pick="bench.pickPiece" />
+          <RigStrokes
+            :strokes="strokes"
+            hatch-id="bench-hatch"
+            :picked="bench.pieceId"
+            :marked="marked"
+            @pick="bench.pickPiece"
+          />
         </g>
         <LeadStrokes :leads="leads.filter(({ behind }) => !behind)" :hang="hangStyle" @pick="toWiring" />
         <LeadStrokes hidden :leads="leads.filter(({ behind }) => behind)" :hang="hangStyle" @pick="toWiring" />
         <g v-for="room in rooms" :key="room.key" class="hang" :style="hangStyle" pointer-events="none">
-          <path :d="room.d" :fill="room.tone" fill-opacity="0.05" :stroke="room.tone" stroke-width="1" stroke-dasharray="4 3" />
+          <path
+            :d="room.d"
+            :fill="room.tone"
+            fill-opacity="0.05"
+            :stroke="room.tone"
+            stroke-width="1"
+            stroke-dasharray="4 3"
+          />
         </g>
         <g stroke="var(--soft)" fill="none" stroke-width="0.9">
           <path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" />
@@ -193,7 +239,11 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
           <circle :cx="plumb.grip[0]" :cy="plumb.grip[1]" r="4" fill="var(--leaf)" stroke="var(--paper)" />
           <path :d="`M${plumb.foot[0]} ${plumb.foot[1] + 9}l-5 -10h10z`" fill="var(--leaf)" />
           <template v-if="Math.abs(plumb.offMm) >= 1 && !bench.hanging">
-            <path :d="`M${plumb.grip[0]} ${plumb.centre[1]}H${plumb.centre[0]}`" stroke="var(--amber)" stroke-width="2" />
+            <path
+              :d="`M${plumb.grip[0]} ${plumb.centre[1]}H${plumb.centre[0]}`"
+              stroke="var(--amber)"
+              stroke-width="2"
+            />
             <text
               :x="(plumb.grip[0] + plumb.centre[0]) / 2"
               :y="plumb.centre[1] + 22"
@@ -245,7 +295,12 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
             <MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" />
           </g>
         </g>
-        <g v-for="badge in badges" :key="badge.key" pointer-events="none" :transform="`translate(${badge.x} ${badge.y})`">
+        <g
+          v-for="badge in badges"
+          :key="badge.key"
+          pointer-events="none"
+          :transform="`translate(${badge.x} ${badge.y})`"
+        >
           <rect
             v-if="badge.level === 'stop'"
             x="-8"
@@ -268,7 +323,13 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
       :title="`To the ${views[companion].title.toLowerCase()} elevation`"
       @click="bench.setView(companion)"
     >
-      <RigSketch :assembly="assessment.assembly" :view="companion" :width="INSET.width" :height="INSET.height" :pad="6" />
+      <RigSketch
+        :assembly="assessment.assembly"
+        :view="companion"
+        :width="INSET.width"
+        :height="INSET.height"
+        :pad="6"
+      />
       <span class="label tight block text-center">{{ views[companion].title }}</span>
     </button>
   </section>

@@ -18,7 +18,13 @@ const units = computed(() => store.style.units)
 const against = (value: number, cap: number, atLeast = false) => ({
   share: cap > 0 ? value / cap : 0,
   state:
-    cap === 0 ? ('none' as const) : value > cap ? ('over' as const) : atLeast || value > cap * 0.95 ? ('look' as const) : ('good' as const),
+    cap === 0
+      ? ('none' as const)
+      : value > cap
+        ? ('over' as const)
+        : atLeast || value > cap * 0.95
+          ? ('look' as const)
+          : ('good' as const),
 })
 /** Which figure stands on the sheet; asking for it again puts the sheet away. */
 const ask = (figure: FigureId) => (bench.figure = bench.figure === figure ? undefined : figure)

@@ -18,7 +18,8 @@ const places = [
 ] as const
 
 const title = (station: string) => station[0]?.toUpperCase() + station.slice(1)
-const markOf = (state: StationState) => state.worst ?? (state.openNeeds.length > 0 ? 'open' : state.instances.length > 0 ? 'ok' : 'open')
+const markOf = (state: StationState) =>
+  state.worst ?? (state.openNeeds.length > 0 ? 'open' : state.instances.length > 0 ? 'ok' : 'open')
 const noteOf = (state: StationState) => {
   if (state.openNeeds.length > 0) return `${state.openNeeds.length} wanted`
   if (state.findings.length > 0) return String(state.findings.length)
@@ -30,7 +31,10 @@ const wordOf = (state: StationState) =>
 </script>
 
 <template>
-  <nav class="flex w-[164px] shrink-0 flex-col gap-0.5 border-r border-line p-1.5" aria-label="Stations, in working order">
+  <nav
+    class="flex w-[164px] shrink-0 flex-col gap-0.5 border-r border-line p-1.5"
+    aria-label="Stations, in working order"
+  >
     <button
       v-for="state in stations"
       :key="state.station"

@@ -33,12 +33,20 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
   const store = useRig()
   const bench = useBench()
   const change = (piece: PlacedPart, to: { slideMm?: number; turnDeg?: number }, note: string) =>
-    store.setup && store.apply([{ do: 'set', setup: store.setup.id, instance: piece.instance.id, ...to }], `${note} ${piece.part.name}`)
+    store.setup &&
+    store.apply(
+      [{ do: 'set', setup: store.setup.id, instance: piece.instance.id, ...to }],
+      `${note} ${piece.part.name}`,
+    )
   const slide = (by: number) => {
     const { piece } = bench
     const travel = piece && travelOf(piece)
     if (!piece?.joint || !travel) return
-    change(piece, { slideMm: Math.min(travel.maxMm, Math.max(travel.minMm, piece.joint.slideMm + by * travel.stepMm)) }, 'slide')
+    change(
+      piece,
+      { slideMm: Math.min(travel.maxMm, Math.max(travel.minMm, piece.joint.slideMm + by * travel.stepMm)) },
+      'slide',
+    )
   }
   const off = () => {
     if (bench.piece?.joint && takeOff(store, bench.piece)) bench.dropAll()

@@ -60,7 +60,9 @@ test('search finds pieces, points, set-ups and parts, and says where a part goes
 })
 
 test('a scale over its cap says so in words, and shows where the cap was', () => {
-  const over = mount(ScaleBar, { props: { label: 'In the hand', figure: '2,800 g', of: 'of 2,600 g', share: 2800 / 2600, state: 'over' } })
+  const over = mount(ScaleBar, {
+    props: { label: 'In the hand', figure: '2,800 g', of: 'of 2,600 g', share: 2800 / 2600, state: 'over' },
+  })
   expect(over.text()).toContain('over')
   expect(over.findAll('.h-full')).toHaveLength(2)
   const within = mount(ScaleBar, { props: { label: 'In the hand', figure: '1,300 g', share: 0.5, state: 'good' } })

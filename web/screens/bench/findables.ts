@@ -13,7 +13,9 @@ export interface Findable {
 
 const MOST = 12
 
-/** Every piece, open point, set-up and catalogue part, in that order. A part leads to the first open point it goes on. */
+/**
+ * Every piece, open point, set-up and catalogue part, in that order. A part leads to the first open point it goes on.
+ */
 export const findablesOf = (assessment: Assessment, catalogue: Catalogue): readonly Findable[] => {
   const open = assessment.points.filter((point) => point.open)
   const pieces = assessment.assembly.placed.map(({ instance, part }): Findable => ({
@@ -35,7 +37,9 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
     target: id,
   }))
   const parts = offeredParts(catalogue).map((part): Findable => {
-    const point = open.find(({ piece, mount }) => part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok))
+    const point = open.find(({ piece, mount }) =>
+      part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok),
+    )
     return {
       id: `part ${part.id}`,
       title: part.name,
@@ -50,7 +54,9 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
 /** The findables that hold all words of a query; those whose title begins with it come first. */
 export const search = (all: readonly Findable[], query: string): readonly Findable[] => {
   const wanted = query.toLowerCase().split(/\s+/).filter(Boolean)
-  const found = all.filter(({ title, note, kind }) => wanted.every((word) => `${title} ${note} ${kind}`.toLowerCase().includes(word)))
+  const found = all.filter(({ title, note, kind }) =>
+    wanted.every((word) => `${title} ${note} ${kind}`.toLowerCase().includes(word)),
+  )
   const first = wanted[0] ?? ''
   const rank = ({ title }: Findable) => (first && title.toLowerCase().startsWith(first) ? 0 : 1)
   return found

@@ -23,14 +23,18 @@ export const tiltCell = ({ tiltFromDeg: from, tiltToDeg: to }: Effect): Cell => 
   return { text: `${degrees(from)} → ${degrees(to)}`, tone: good ? 'same' : change < 0 ? 'better' : 'worse' }
 }
 
-export const massCell = (effect: Effect, style: Style): string => signed(Math.round(effect.massG), (g) => grams(g, style.units))
+export const massCell = (effect: Effect, style: Style): string =>
+  signed(Math.round(effect.massG), (g) => grams(g, style.units))
 export const buyCell = (effect: Effect, style: Style): string =>
   effect.toBuyMinor === 0 ? '0' : signed(effect.toBuyMinor, (m) => money(m, style.currency))
 
 export const heightCell = (effect: Effect, style: Style): Cell =>
   Math.abs(effect.tallMm) < FELT_MM
     ? { text: '–', tone: 'same' }
-    : { text: signed(Math.round(effect.tallMm), (mm) => millimetres(mm, style.units)), tone: effect.tallMm > 0 ? 'worse' : 'better' }
+    : {
+        text: signed(Math.round(effect.tallMm), (mm) => millimetres(mm, style.units)),
+        tone: effect.tallMm > 0 ? 'worse' : 'better',
+      }
 
 const plural = (n: number, level: Level): string => `${n} ${level}${n === 1 ? '' : 's'}`
 

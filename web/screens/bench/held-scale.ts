@@ -77,7 +77,13 @@ export const runsScale = (assessment: Assessment): HeldScale => {
   const { day, network, runDown } = assessment.facts
   const draws = network.nodes.some(({ drawW, unknown }) => drawW > 0 || unknown)
   if (!draws || day.minutes === 0)
-    return { label: 'Runs', figure: '–', of: draws ? 'no hours in the brief' : 'nothing draws power', share: 0, state: 'none' }
+    return {
+      label: 'Runs',
+      figure: '–',
+      of: draws ? 'no hours in the brief' : 'nothing draws power',
+      share: 0,
+      state: 'none',
+    }
   const lasts = Math.min(day.failsAtMin, day.minutes)
   /** What nobody knows the draw of makes it less. */
   const atMost = network.nodes.some(({ unknown }) => unknown)
@@ -87,6 +93,13 @@ export const runsScale = (assessment: Assessment): HeldScale => {
     figure: `${atMost ? '≤ ' : ''}${hours(lasts)}`,
     of: `of ${hours(day.minutes)}`,
     share: lasts / day.minutes,
-    state: lasts >= day.minutes ? (atMost ? 'look' : 'good') : first?.minute === 0 ? 'over' : graded(assessment, 'runtime-short'),
+    state:
+      lasts >= day.minutes
+        ? atMost
+          ? 'look'
+          : 'good'
+        : first?.minute === 0
+          ? 'over'
+          : graded(assessment, 'runtime-short'),
   }
 }

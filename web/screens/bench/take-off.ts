@@ -21,7 +21,11 @@ export const alongWith = (assembly: Assembly, piece: PlacedPart): Along => {
 export const alongWords = ({ riders, leads }: Along): string => {
   const [only] = riders
   const pieces =
-    riders.length === 1 && only ? `the ${shortName(only.part.name)} on it` : riders.length > 1 ? `the ${riders.length} pieces on it` : ''
+    riders.length === 1 && only
+      ? `the ${shortName(only.part.name)} on it`
+      : riders.length > 1
+        ? `the ${riders.length} pieces on it`
+        : ''
   const plugged = leads === 0 ? '' : leads === 1 ? '1 lead' : `${leads} leads`
   return [pieces, plugged].filter(Boolean).join(' and ')
 }
@@ -31,7 +35,10 @@ export const takeOff = (store: ReturnType<typeof useRig>, piece: PlacedPart): bo
   const { setup, assessment } = store
   if (!setup || !assessment) return false
   const along = alongWords(alongWith(assessment.assembly, piece))
-  const done = store.apply([{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], `take off ${piece.part.name}`)
+  const done = store.apply(
+    [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }],
+    `take off ${piece.part.name}`,
+  )
   if (done && along) store.notice = `${piece.part.name} is off, and ${along}. Undo puts everything back.`
   return done
 }

@@ -74,7 +74,11 @@ const tone = { 'worth it': 'text-leaf', 'if it earns its place': 'text-soft', 'l
       </p>
       <label class="label mt-2 flex items-center gap-2"
         >Ask for more
-        <select class="field py-0.5" value="" @change="wish(($event.target as HTMLSelectElement).value as Capability, 'want')">
+        <select
+          class="field py-0.5"
+          value=""
+          @change="wish(($event.target as HTMLSelectElement).value as Capability, 'want')"
+        >
           <option value="" disabled>choose</option>
           <option v-for="id in addable" :key="id" :value="id">{{ capabilities[id].title }}</option>
         </select>
@@ -94,14 +98,18 @@ const tone = { 'worth it': 'text-leaf', 'if it earns its place': 'text-soft', 'l
     <div>
       <h2 class="font-semibold">Light to expect</h2>
       <p class="mt-1">
-        From <span class="fig">{{ ev(light.lowEv) }}</span> to <span class="fig">{{ ev(light.highEv) }}</span> at ISO 100,
-        <span class="fig">{{ Math.round((light.highEv - light.lowEv) * 10) / 10 }}</span> stops apart
+        From <span class="fig">{{ ev(light.lowEv) }}</span> to <span class="fig">{{ ev(light.highEv) }}</span> at ISO
+        100, <span class="fig">{{ Math.round((light.highEv - light.lowEv) * 10) / 10 }}</span> stops apart
         <span class="label">({{ light.scenes.map((scene) => sceneWords[scene]).join(', ') }})</span>
       </p>
     </div>
-    <p v-if="brief.conditions.includes('flight') || brief.conditions.includes('spray')" class="label border-l-2 border-blossom pl-3">
+    <p
+      v-if="brief.conditions.includes('flight') || brief.conditions.includes('spray')"
+      class="label border-l-2 border-blossom pl-3"
+    >
       <template v-if="brief.conditions.includes('flight')"
-        >Spare lithium packs travel in the cabin with their terminals covered; ask the airline and the regulator about sizes and numbers.
+        >Spare lithium packs travel in the cabin with their terminals covered; ask the airline and the regulator about
+        sizes and numbers.
       </template>
       <template v-if="brief.conditions.includes('spray')"
         >Over water, tether what can fall, and follow the crew’s and local rules.</template

@@ -31,7 +31,9 @@ const change = (part: Partial<Brief>) => {
   else
     wrong.value = {
       ...wrong.value,
-      ...Object.fromEntries(parsed.error.issues.map((issue) => [[...keys][0] ?? String(issue.path[0] ?? ''), sentence(issue)])),
+      ...Object.fromEntries(
+        parsed.error.issues.map((issue) => [[...keys][0] ?? String(issue.path[0] ?? ''), sentence(issue)]),
+      ),
     }
 }
 const limits: Readonly<Record<string, string>> = {
@@ -42,7 +44,8 @@ const limits: Readonly<Record<string, string>> = {
   tallMm: 'Millimetres run from 0 (no limit) to 3,000.',
   currency: 'Use a three-letter currency code, such as EUR.',
 }
-const sentence = (issue: { path: PropertyKey[]; message: string }) => limits[String(issue.path[0])] ?? `${issue.message}.`
+const sentence = (issue: { path: PropertyKey[]; message: string }) =>
+  limits[String(issue.path[0])] ?? `${issue.message}.`
 const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value || Number.NaN)
 const toggle = (condition: Condition) => {
   const now = brief.value?.conditions ?? []
@@ -53,13 +56,18 @@ const prices = useShelf()
 const currencies = computed(() => {
   const known = prices.money
   return [
-    ...new Set([brief.value?.currency ?? 'EUR', ...(known ? [known.home, ...known.rates.map(({ currency }) => currency)] : [])]),
+    ...new Set([
+      brief.value?.currency ?? 'EUR',
+      ...(known ? [known.home, ...known.rates.map(({ currency }) => currency)] : []),
+    ]),
   ].sort()
 })
 const reckonIn = (currency: string) => {
   const now = brief.value
   if (!now) return
-  const amounts = [now.budgetMinor, now.monthlyMinor].map((minor) => exchanged(minor, now.currency, currency, prices.money ?? {}))
+  const amounts = [now.budgetMinor, now.monthlyMinor].map((minor) =>
+    exchanged(minor, now.currency, currency, prices.money ?? {}),
+  )
   const [budgetMinor, monthlyMinor] = amounts
   if (budgetMinor === undefined || monthlyMinor === undefined) {
     wrong.value = {
@@ -81,7 +89,14 @@ const figures = computed(() =>
           step: 0.5,
           of: (v: number) => v,
         },
-        { key: 'hoursRolling', title: 'of them rolling', unit: 'h', value: brief.value.hoursRolling, step: 0.1, of: (v: number) => v },
+        {
+          key: 'hoursRolling',
+          title: 'of them rolling',
+          unit: 'h',
+          value: brief.value.hoursRolling,
+          step: 0.1,
+          of: (v: number) => v,
+        },
         {
           key: 'budgetMinor',
           title: 'Still to spend',
@@ -90,7 +105,14 @@ const figures = computed(() =>
           step: 10,
           of: (v: number) => Math.round(v * 100),
         },
-        { key: 'inHandG', title: 'At most in the hand', unit: 'g', value: brief.value.inHandG, step: 50, of: (v: number) => v },
+        {
+          key: 'inHandG',
+          title: 'At most in the hand',
+          unit: 'g',
+          value: brief.value.inHandG,
+          step: 50,
+          of: (v: number) => v,
+        },
         { key: 'tallMm', title: 'At most tall', unit: 'mm', value: brief.value.tallMm, step: 10, of: (v: number) => v },
       ]
     : [],
@@ -116,10 +138,17 @@ const figures = computed(() =>
               class="cursor-pointer rounded-lg border px-3 py-2 has-focus-visible:outline-2 has-focus-visible:outline-leaf"
               :class="brief.kind === kind ? 'border-leaf bg-leaf-tint' : 'border-line bg-card hover:border-soft'"
             >
-              <input type="radio" name="kind" class="sr-only" :checked="brief.kind === kind" @change="change({ kind })" />
-              <span class="block font-semibold">{{ kindWords[kind][0] }}</span><span class="tight text-[12.5px] text-soft">{{
-                kindWords[kind][1]
-              }}</span>
+              <input
+                type="radio"
+                name="kind"
+                class="sr-only"
+                :checked="brief.kind === kind"
+                @change="change({ kind })"
+              />
+              <span class="block font-semibold">{{ kindWords[kind][0] }}</span><span
+                class="tight text-[12.5px] text-soft"
+                >{{ kindWords[kind][1] }}</span
+              >
             </label>
           </div>
         </fieldset>
@@ -130,11 +159,18 @@ const figures = computed(() =>
               v-for="condition in conditionIds"
               :key="condition"
               class="flex cursor-pointer items-center gap-2 rounded-lg border px-3 py-1.5 has-focus-visible:outline-2 has-focus-visible:outline-leaf"
-              :class="brief.conditions.includes(condition) ? 'border-leaf bg-leaf-tint' : 'border-line bg-card hover:border-soft'"
+              :class="
+                brief.conditions.includes(condition)
+                  ? 'border-leaf bg-leaf-tint'
+                  : 'border-line bg-card hover:border-soft'
+              "
             >
-              <input type="checkbox" class="accent-leaf" :checked="brief.conditions.includes(condition)" @change="toggle(condition)" />{{
-                conditionWords[condition]
-              }}
+              <input
+                type="checkbox"
+                class="accent-leaf"
+                :checked="brief.conditions.includes(condition)"
+                @change="toggle(condition)"
+              />{{ conditionWords[condition] }}
             </label>
           </div>
         </fieldset>
@@ -178,7 +214,11 @@ const figures = computed(() =>
         <LensChoice :brief="brief" @change="change" />
         <label v-if="codecs.length" class="flex items-center gap-3"
           ><span class="label">Recording to plan with</span>
-          <select class="field py-0.5" :value="codec" @change="change({ codec: ($event.target as HTMLSelectElement).value })">
+          <select
+            class="field py-0.5"
+            :value="codec"
+            @change="change({ codec: ($event.target as HTMLSelectElement).value })"
+          >
             <option v-for="one in codecs" :key="one.id" :value="one.id">{{ one.title }}</option>
           </select>
         </label>

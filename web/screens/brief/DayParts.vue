@@ -108,7 +108,12 @@ const remove = (i: number) =>
           />
           near a wall</label
         >
-        <button type="button" class="rounded p-1 text-soft hover:text-brick" :aria-label="`Leave out part ${i + 1}`" @click="remove(i)">
+        <button
+          type="button"
+          class="rounded p-1 text-soft hover:text-brick"
+          :aria-label="`Leave out part ${i + 1}`"
+          @click="remove(i)"
+        >
           <Trash2 class="size-4" aria-hidden="true" />
         </button>
       </li>
@@ -118,8 +123,8 @@ const remove = (i: number) =>
       <Plus class="size-4" aria-hidden="true" /> another part
     </button>
     <p v-for="part in refused" :key="part.fromMin" class="mt-1 text-[12.5px] text-brick" role="alert">
-      The sun is down all through “{{ part.phase.name }}”, {{ clock(part.fromMin) }} to {{ clock(part.toMin) }}. It is taken as
-      {{ sceneWords[part.scene] }}; choose another light or another hour.
+      The sun is down all through “{{ part.phase.name }}”, {{ clock(part.fromMin) }} to {{ clock(part.toMin) }}. It is
+      taken as {{ sceneWords[part.scene] }}; choose another light or another hour.
     </p>
   </fieldset>
 </template>

@@ -29,7 +29,8 @@ const sun = computed(() => {
   const { rise, set, dawn, dusk } = sunTimesOf(props.brief.light.date, place.value)
   if (rise !== undefined && set !== undefined)
     return `The sun is up from ${clock(rise)} to ${clock(set)}${dusk === undefined ? '' : `; the last light goes at ${clock(dusk)}`}.`
-  if (dawn !== undefined && dusk !== undefined) return `The sun does not rise; there is twilight from ${clock(dawn)} to ${clock(dusk)}.`
+  if (dawn !== undefined && dusk !== undefined)
+    return `The sun does not rise; there is twilight from ${clock(dawn)} to ${clock(dusk)}.`
   return 'The sun neither rises nor sets on this day.'
 })
 </script>
@@ -91,7 +92,12 @@ const sun = computed(() => {
           class="field w-44 py-0.5 text-[13px] text-ink"
           list="zones"
           :value.prop="place.zone"
-          @change="changePlace({ zone: text($event).trim() }, 'Choose the time zone whose clocks count there, such as Europe/Lisbon.')"
+          @change="
+            changePlace(
+              { zone: text($event).trim() },
+              'Choose the time zone whose clocks count there, such as Europe/Lisbon.',
+            )
+          "
       /></label>
       <datalist id="zones"><option v-for="zone in zones" :key="zone" :value="zone" /></datalist>
     </div>

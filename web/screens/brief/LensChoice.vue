@@ -14,9 +14,13 @@ const wrong = ref('')
 const owned = (part: Part) => (shelf.shelf?.owned.get(part.id) ?? 0) > 0
 /** Owned lenses first, each by its name. */
 const known = computed(() =>
-  [...(shelf.catalogue?.byRole.get('lens') ?? [])].sort((a, b) => Number(owned(b)) - Number(owned(a)) || a.name.localeCompare(b.name)),
+  [...(shelf.catalogue?.byRole.get('lens') ?? [])].sort(
+    (a, b) => Number(owned(b)) - Number(owned(a)) || a.name.localeCompare(b.name),
+  ),
 )
-const rows = computed(() => props.brief.lenses.map((use) => ({ ...use, name: shelf.catalogue?.parts.get(use.partId)?.name ?? use.partId })))
+const rows = computed(() =>
+  props.brief.lenses.map((use) => ({ ...use, name: shelf.catalogue?.parts.get(use.partId)?.name ?? use.partId })),
+)
 const addable = computed(() => known.value.filter(({ id }) => !props.brief.lenses.some(({ partId }) => partId === id)))
 const sum = computed(() => props.brief.lenses.reduce((all, { share }) => all + share, 0))
 
@@ -41,7 +45,9 @@ const fields = (event: Event) => {
     <legend class="label mb-1 flex w-full items-baseline">
       Which lenses come along?
       <span v-if="brief.lenses.length" class="tight ml-2" :class="{ 'text-amber': Math.round(sum) !== 100 }"
-        >{{ Math.round(sum) }} % of the shooting{{ Math.round(sum) === 100 ? '' : '; shares are best 100 together' }}</span
+        >{{ Math.round(sum) }} % of the shooting{{
+          Math.round(sum) === 100 ? '' : '; shares are best 100 together'
+        }}</span
       >
     </legend>
     <ul class="flex flex-col gap-1">
@@ -75,21 +81,35 @@ const fields = (event: Event) => {
         </button>
       </li>
     </ul>
-    <p v-if="rows.length === 0" class="label">None chosen: the lenses that sit on the set-ups are taken, in equal shares.</p>
+    <p v-if="rows.length === 0" class="label">
+      None chosen: the lenses that sit on the set-ups are taken, in equal shares.
+    </p>
     <div class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1.5">
       <select
         class="field max-w-64 py-0.5"
         value=""
         aria-label="Take another lens along"
         :disabled="rows.length >= MOST"
-        @change="set([...brief.lenses, { partId: ($event.target as HTMLSelectElement).value, share: Math.max(0, 100 - Math.round(sum)) }])"
+        @change="
+          set([
+            ...brief.lenses,
+            { partId: ($event.target as HTMLSelectElement).value, share: Math.max(0, 100 - Math.round(sum)) },
+          ])
+        "
       >
         <option value="" disabled>take another lens along</option>
-        <option v-for="part in addable" :key="part.id" :value="part.id">{{ part.name }}{{ owned(part) ? ', owned' : '' }}</option>
+        <option v-for="part in addable" :key="part.id" :value="part.id">
+          {{ part.name }}{{ owned(part) ? ', owned' : '' }}
+        </option>
       </select>
       <label class="flex items-center gap-2"
         ><span class="label">fields of view the film wants, mm</span
-        ><input class="field fig w-36 py-0.5" :value.prop="brief.fieldsMm.join(', ')" placeholder="20, 35, 85" @change="fields" />
+        ><input
+          class="field fig w-36 py-0.5"
+          :value.prop="brief.fieldsMm.join(', ')"
+          placeholder="20, 35, 85"
+          @change="fields"
+        />
       </label>
     </div>
     <p v-if="wrong" class="mt-1 text-[12px] text-brick" role="alert">{{ wrong }}</p>

@@ -28,7 +28,9 @@ onMounted(async () => {
     trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'
   }
 })
-const list = computed(() => (shelf.catalogue ? listParts(offeredParts(shelf.catalogue), filter, order.value, shelf.owned, shelf.own) : []))
+const list = computed(() =>
+  shelf.catalogue ? listParts(offeredParts(shelf.catalogue), filter, order.value, shelf.owned, shelf.own) : [],
+)
 watch([filter, order], () => (shown.value = AT_ONCE))
 const part = computed(() => {
   const wanted = route.params['part']
@@ -68,8 +70,15 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
         ></template
       >
     </TopBar>
-    <p v-if="shelf.takenOutPart" class="flex items-center gap-3 border-b border-line bg-leaf-tint px-4 py-1.5" role="status">
-      <span>{{ shelf.takenOutPart.name }} is out of the catalogue. Old revisions that use it keep what was known of it.</span>
+    <p
+      v-if="shelf.takenOutPart"
+      class="flex items-center gap-3 border-b border-line bg-leaf-tint px-4 py-1.5"
+      role="status"
+    >
+      <span
+        >{{ shelf.takenOutPart.name }} is out of the catalogue. Old revisions that use it keep what was known of
+        it.</span
+      >
       <button class="btn py-0" @click="bringBack">Bring it back</button>
       <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="shelf.takenOutPart = undefined">
         <X class="size-3.5" />
@@ -84,7 +93,8 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
         @submit.prevent
       >
         <label class="block"
-          ><span class="label">find</span><input v-model="filter.text" type="search" class="field w-full" placeholder="name, maker, use"
+          ><span class="label">find</span
+          ><input v-model="filter.text" type="search" class="field w-full" placeholder="name, maker, use"
         /></label>
         <label class="block"
           ><span class="label">what it is</span
@@ -104,7 +114,8 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
         >
         <div class="grid grid-cols-2 gap-2">
           <label class="block"
-            ><span class="label">up to g</span><input v-model="most" type="number" min="0" step="50" class="field w-full" placeholder="any"
+            ><span class="label">up to g</span
+            ><input v-model="most" type="number" min="0" step="50" class="field w-full" placeholder="any"
           /></label>
           <label class="block"
             ><span class="label">up to EUR</span
@@ -124,7 +135,9 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
             ><input v-model="filter.only" type="radio" :value="value" class="accent-leaf" /> {{ words }}</label
           >
         </fieldset>
-        <button v-if="filtered" type="button" class="btn justify-center" @click="Object.assign(filter, noFilter)">Show all again</button>
+        <button v-if="filtered" type="button" class="btn justify-center" @click="Object.assign(filter, noFilter)">
+          Show all again
+        </button>
       </form>
       <section class="flex w-[408px] shrink-0 flex-col border-r border-line" aria-label="Parts">
         <div class="flex items-center gap-1 border-b border-line px-3 py-1.5">

@@ -33,7 +33,8 @@ const draw = (key: 'drawW' | 'standbyW' | 'fullW' | 'ownMin' | 'chargesW', value
   const { [key]: _, ...rest } = power.value
   emit('change', { power: value === undefined ? rest : { ...rest, [key]: value } })
 }
-const askDraw = (unknown: boolean) => emit('change', unknown ? nowUnknown(props.part, 'drawW') : nowKnown(props.part, 'drawW'))
+const askDraw = (unknown: boolean) =>
+  emit('change', unknown ? nowUnknown(props.part, 'drawW') : nowKnown(props.part, 'drawW'))
 const hold = (more: Partial<NonNullable<Power['store']>>) =>
   emit('change', { power: { ...power.value, store: { ...(store.value ?? newStore()), ...more } } })
 const lead = (more: Partial<Cable>) => emit('change', { cable: { ...cable.value, ...more } })
@@ -114,7 +115,9 @@ const figures = [
   </section>
   <template v-else>
     <section class="mt-4" aria-label="Power">
-      <h2 class="border-b border-line pb-1 font-semibold">Power <span class="label font-normal">leave empty what does not apply</span></h2>
+      <h2 class="border-b border-line pb-1 font-semibold">
+        Power <span class="label font-normal">leave empty what does not apply</span>
+      </h2>
       <label v-if="!isBattery" class="label flex items-center gap-1.5 pt-1.5"
         ><input
           type="checkbox"
@@ -125,7 +128,12 @@ const figures = [
       >
       <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5 py-2">
         <template v-if="isBattery">
-          <OptionalField label="holds, Wh" name="Holds (Wh)" :value="store?.capacityWh" @change="hold({ capacityWh: $event ?? NaN })" />
+          <OptionalField
+            label="holds, Wh"
+            name="Holds (Wh)"
+            :value="store?.capacityWh"
+            @change="hold({ capacityWh: $event ?? NaN })"
+          />
           <OptionalField
             label="empty, V"
             name="Lowest voltage (V)"
@@ -138,7 +146,12 @@ const figures = [
             :value="store?.volts.max"
             @change="hold({ volts: { min: store?.volts.min ?? 6, max: $event ?? NaN } })"
           />
-          <OptionalField label="gives at most, W" name="Gives at most (W)" :value="store?.maxW" @change="hold({ maxW: $event ?? NaN })" />
+          <OptionalField
+            label="gives at most, W"
+            name="Gives at most (W)"
+            :value="store?.maxW"
+            @change="hold({ maxW: $event ?? NaN })"
+          />
           <label class="flex items-center gap-1.5"
             ><input
               type="checkbox"

@@ -14,7 +14,8 @@ const without = (key: keyof Mount) =>
   emit('change', Object.fromEntries(Object.entries(props.mount).filter(([name]) => name !== key)) as unknown as Mount)
 const kind = computed(() => standardOf(props.mount.standard).kind)
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
-const optional = (key: keyof Mount, to: number) => (Number.isFinite(to) && to !== 0 ? change({ [key]: to }) : without(key))
+const optional = (key: keyof Mount, to: number) =>
+  Number.isFinite(to) && to !== 0 ? change({ [key]: to }) : without(key)
 const face = (name: string) => {
   const out = directions[name as Direction]
   change({ out, up: heightFor(out) })
@@ -50,19 +51,35 @@ const slideWay = (name: string) =>
       :aria-label="`Mount ${n}, short name`"
       @input="change({ id: value($event) })"
     />
-    <select class="field py-0.5" :value="mount.standard" :aria-label="`Mount ${n}, standard`" @change="change({ standard: value($event) })">
+    <select
+      class="field py-0.5"
+      :value="mount.standard"
+      :aria-label="`Mount ${n}, standard`"
+      @change="change({ standard: value($event) })"
+    >
       <option v-for="standard in standards" :key="standard.id" :value="standard.id">{{ standard.title }}</option>
     </select>
-    <select class="field py-0.5" :value="mount.side" :aria-label="`Mount ${n}, which half`" @change="change({ side: value($event) })">
+    <select
+      class="field py-0.5"
+      :value="mount.side"
+      :aria-label="`Mount ${n}, which half`"
+      @change="change({ side: value($event) })"
+    >
       <option value="holds">{{ standardOf(mount.standard).ends.holds }} (holds)</option>
       <option value="sits">{{ standardOf(mount.standard).ends.sits }} (sits)</option>
     </select>
     <span class="flex items-center gap-1.5"
-      ><span class="label">at</span><VecField :value="mount.at" :name="`Mount ${n}, place`" @change="change({ at: $event })"
+      ><span class="label">at</span
+      ><VecField :value="mount.at" :name="`Mount ${n}, place`" @change="change({ at: $event })"
     /></span>
     <label class="flex items-center gap-1.5"
       ><span class="label">faces</span
-      ><select class="field py-0.5" :value="directionName(mount.out) ?? ''" :aria-label="`Mount ${n}, faces`" @change="face(value($event))">
+      ><select
+        class="field py-0.5"
+        :value="directionName(mount.out) ?? ''"
+        :aria-label="`Mount ${n}, faces`"
+        @change="face(value($event))"
+      >
         <option v-if="!directionName(mount.out)" value="" disabled>slanted</option>
         <option v-for="(_, name) in directions" :key="name" :value="name">{{ name }}</option>
       </select></label
@@ -119,16 +136,22 @@ const slideWay = (name: string) =>
         :name="`Mount ${n}, flange distance from the sensor (mm)`"
         @change="optional('flangeMm', $event)"
     /></span>
-    <span v-if="(kind === 'ring' && mount.side === 'holds') || (kind === 'gear' && mount.side === 'sits')" class="flex items-center gap-1.5"
+    <span
+      v-if="(kind === 'ring' && mount.side === 'holds') || (kind === 'gear' && mount.side === 'sits')"
+      class="flex items-center gap-1.5"
       ><span class="label">across</span
-      ><NumberField :value="mount.odMm ?? NaN" :name="`Mount ${n}, outer diameter (mm)`" @change="optional('odMm', $event)"
+      ><NumberField
+        :value="mount.odMm ?? NaN"
+        :name="`Mount ${n}, outer diameter (mm)`"
+        @change="optional('odMm', $event)"
     /></span>
     <span v-if="kind === 'ring' && mount.side === 'sits'" class="flex items-center gap-1"
       ><span class="label">closes on</span
       ><NumberField
         :value="mount.closesOn?.minMm ?? NaN"
         :name="`Mount ${n}, closes on at least (mm)`"
-        @change="change({ closesOn: { maxMm: $event, ...mount.closesOn, minMm: $event } })" /><span class="label">to</span
+        @change="change({ closesOn: { maxMm: $event, ...mount.closesOn, minMm: $event } })" /><span class="label"
+        >to</span
       ><NumberField
         :value="mount.closesOn?.maxMm ?? NaN"
         :name="`Mount ${n}, closes on at most (mm)`"

@@ -20,25 +20,40 @@ const opening = computed<Opening>(() => props.part.opening ?? { at: [0, 0, -5], 
 const shown = computed(() => opens.value || lens.value || sensor.value || support.value || adapter.value)
 
 const set = (
-  more: Partial<LensOptics> | Partial<SensorOptics> | Partial<FilterOptics> | { lowMm?: number; highMm?: number } | { contacts: boolean },
+  more:
+    | Partial<LensOptics>
+    | Partial<SensorOptics>
+    | Partial<FilterOptics>
+    | { lowMm?: number; highMm?: number }
+    | { contacts: boolean },
 ) => {
   if (optics.value) emit('change', { optics: { ...optics.value, ...more } as Optics })
 }
 const open = (more: Partial<Opening>) => emit('change', { opening: { ...opening.value, ...more } })
 const round = (on: boolean) =>
-  emit('change', { opening: on ? { at: opening.value.at, clearMm: 60 } : { at: opening.value.at, wideMm: 140, tallMm: 100 } })
+  emit('change', {
+    opening: on ? { at: opening.value.at, clearMm: 60 } : { at: opening.value.at, wideMm: 140, tallMm: 100 },
+  })
 const list = (event: Event): number[] =>
   (event.target as HTMLInputElement).value
     .split(/[\s,;]+/)
     .filter(Boolean)
     .map(Number)
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked
-const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser: 'polariser', mist: 'mist', clear: 'clear' } as const
+const effects = {
+  nd: 'neutral density',
+  'variable-nd': 'variable ND',
+  polariser: 'polariser',
+  mist: 'mist',
+  clear: 'clear',
+} as const
 </script>
 
 <template>
   <section v-if="shown" class="mt-4" aria-label="Light and glass">
-    <h2 class="border-b border-line pb-1 font-semibold">Light and glass <span class="label font-normal">as its maker states it</span></h2>
+    <h2 class="border-b border-line pb-1 font-semibold">
+      Light and glass <span class="label font-normal">as its maker states it</span>
+    </h2>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5 py-2">
       <template v-if="lens">
         <OptionalField
@@ -73,17 +88,37 @@ const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser
           @change="set({ throwDeg: $event })"
         />
         <label class="flex items-center gap-1.5"
-          ><input type="checkbox" class="accent-leaf" :checked="lens.autofocus ?? false" @change="set({ autofocus: ticked($event) })" />
+          ><input
+            type="checkbox"
+            class="accent-leaf"
+            :checked="lens.autofocus ?? false"
+            @change="set({ autofocus: ticked($event) })"
+          />
           autofocus</label
         >
         <label class="flex items-center gap-1.5"
-          ><input type="checkbox" class="accent-leaf" :checked="lens.turnsFront ?? false" @change="set({ turnsFront: ticked($event) })" />
+          ><input
+            type="checkbox"
+            class="accent-leaf"
+            :checked="lens.turnsFront ?? false"
+            @change="set({ turnsFront: ticked($event) })"
+          />
           front turns with a ring</label
         >
       </template>
       <template v-if="sensor">
-        <OptionalField label="sensor wide, mm" name="Sensor width (mm)" :value="sensor.wideMm" @change="set({ wideMm: $event ?? NaN })" />
-        <OptionalField label="tall, mm" name="Sensor height (mm)" :value="sensor.tallMm" @change="set({ tallMm: $event ?? NaN })" />
+        <OptionalField
+          label="sensor wide, mm"
+          name="Sensor width (mm)"
+          :value="sensor.wideMm"
+          @change="set({ wideMm: $event ?? NaN })"
+        />
+        <OptionalField
+          label="tall, mm"
+          name="Sensor height (mm)"
+          :value="sensor.tallMm"
+          @change="set({ tallMm: $event ?? NaN })"
+        />
         <label class="flex items-center gap-1.5"
           ><span class="label">native ISO</span
           ><input
@@ -118,11 +153,21 @@ const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser
           :value="filter.minStops"
           @change="set({ minStops: $event ?? NaN })"
         />
-        <OptionalField label="to" name="Takes at most (stops)" :value="filter.maxStops" @change="set({ maxStops: $event ?? NaN })" />
+        <OptionalField
+          label="to"
+          name="Takes at most (stops)"
+          :value="filter.maxStops"
+          @change="set({ maxStops: $event ?? NaN })"
+        />
       </template>
       <label v-if="adapter" class="flex items-center gap-1.5"
-        ><input type="checkbox" class="accent-leaf" :checked="adapter.contacts" @change="set({ contacts: ticked($event) })" /> passes focus
-        and iris on</label
+        ><input
+          type="checkbox"
+          class="accent-leaf"
+          :checked="adapter.contacts"
+          @change="set({ contacts: ticked($event) })"
+        />
+        passes focus and iris on</label
       >
       <template v-if="support">
         <OptionalField
@@ -140,8 +185,13 @@ const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser
       </template>
       <template v-if="opens">
         <label class="flex items-center gap-1.5"
-          ><input type="checkbox" class="accent-leaf" :checked="opening.clearMm !== undefined" @change="round(ticked($event))" /> round
-          opening</label
+          ><input
+            type="checkbox"
+            class="accent-leaf"
+            :checked="opening.clearMm !== undefined"
+            @change="round(ticked($event))"
+          />
+          round opening</label
         >
         <OptionalField
           v-if="opening.clearMm !== undefined"
@@ -151,11 +201,22 @@ const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser
           @change="open({ clearMm: $event ?? NaN })"
         />
         <template v-else>
-          <OptionalField label="wide, mm" name="Opening width (mm)" :value="opening.wideMm" @change="open({ wideMm: $event ?? NaN })" />
-          <OptionalField label="tall, mm" name="Opening height (mm)" :value="opening.tallMm" @change="open({ tallMm: $event ?? NaN })" />
+          <OptionalField
+            label="wide, mm"
+            name="Opening width (mm)"
+            :value="opening.wideMm"
+            @change="open({ wideMm: $event ?? NaN })"
+          />
+          <OptionalField
+            label="tall, mm"
+            name="Opening height (mm)"
+            :value="opening.tallMm"
+            @change="open({ tallMm: $event ?? NaN })"
+          />
         </template>
         <span class="flex items-center gap-1.5"
-          ><span class="label">its front at</span><VecField :value="opening.at" name="Front of the opening" @change="open({ at: $event })"
+          ><span class="label">its front at</span
+          ><VecField :value="opening.at" name="Front of the opening" @change="open({ at: $event })"
         /></span>
       </template>
     </div>

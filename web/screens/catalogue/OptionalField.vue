@@ -11,6 +11,12 @@ const read = (event: Event) => {
 <template>
   <label class="flex items-center gap-1.5"
     ><span class="label">{{ label }}</span
-    ><input class="field fig w-20 py-0.5" type="number" step="any" :value.prop="value ?? ''" :aria-label="name" @change="read"
+    ><input
+      class="field fig w-20 py-0.5"
+      type="number"
+      step="any"
+      :value.prop="value ?? ''"
+      :aria-label="name"
+      @change="read"
   /></label>
 </template>

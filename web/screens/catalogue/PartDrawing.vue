@@ -6,7 +6,17 @@ import type { Point2 } from '@zucchini/core/kernel'
 import { computed, useId } from 'vue'
 import { dimensionPath, overall } from '../../drawing/dimensions.ts'
 import { isCovered } from '../../drawing/marks.ts'
-import { type Extent, fitTo, flat, onSheet, roundedPath, silhouette, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
+import {
+  type Extent,
+  fitTo,
+  flat,
+  onSheet,
+  roundedPath,
+  silhouette,
+  strokesOf,
+  type ViewId,
+  views,
+} from '@zucchini/core/drawing'
 import CentreMark from '../../drawing/CentreMark.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { useSettings } from '../../stores/settings.ts'
@@ -14,7 +24,14 @@ import MountGlyph from '../../widgets/MountGlyph.vue'
 import { millimetres } from '../../wording.ts'
 import { alone } from './part-drawing.ts'
 
-const props = defineProps<{ part: Part; view: ViewId; width: number; height: number; rooms?: boolean; picked?: string }>()
+const props = defineProps<{
+  part: Part
+  view: ViewId
+  width: number
+  height: number
+  rooms?: boolean
+  picked?: string
+}>()
 defineEmits<{ pick: [mount: string] }>()
 const settings = useSettings()
 const hatch = `hatch-${useId()}`
@@ -24,7 +41,12 @@ const assembly = computed(() => alone(props.part))
 const extent = computed((): Extent => {
   const bounds = assembly.value.placed[0]?.bounds
   const [a, b] = [flat(props.view, bounds?.min ?? [0, 0, 0]), flat(props.view, bounds?.max ?? [1, 1, 1])]
-  return { left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]), bottom: Math.min(a[1], b[1]), top: Math.max(a[1], b[1]) }
+  return {
+    left: Math.min(a[0], b[0]),
+    right: Math.max(a[0], b[0]),
+    bottom: Math.min(a[1], b[1]),
+    top: Math.max(a[1], b[1]),
+  }
 })
 const fit = computed(() => fitTo(extent.value, props.width, props.height, { left: 58, right: 26, top: 26, bottom: 44 }))
 const strokes = computed(() => strokesOf(props.view, assembly.value, fit.value))
@@ -75,7 +97,9 @@ const roomPaths = computed(() => {
       stroke-width="1"
       stroke-dasharray="4 3"
     />
-    <g stroke="var(--soft)" fill="none" stroke-width="0.8"><path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" /></g>
+    <g stroke="var(--soft)" fill="none" stroke-width="0.8">
+      <path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" />
+    </g>
     <text
       v-for="(d, i) in dimensions"
       :key="`t${i}`"

@@ -47,7 +47,9 @@ const ready = ref(false)
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width } = useElementSize(sheet, { width: 520, height: 600 })
 
-const editing = computed(() => (route.name === 'edit-part' && typeof route.params['part'] === 'string' ? route.params['part'] : ''))
+const editing = computed(() =>
+  route.name === 'edit-part' && typeof route.params['part'] === 'string' ? route.params['part'] : '',
+)
 const keepKey = computed(() => `zucchini:part:${editing.value || 'new'}`)
 
 const start = async () => {
@@ -118,7 +120,8 @@ const freeMount = () => {
   while (known.has(`mount-${n}`)) n++
   return newMount(`mount-${n}`)
 }
-const price = (key: keyof Part['price'], amount: number) => change({ price: { ...draft.value.price, [key]: Math.round(amount * 100) } })
+const price = (key: keyof Part['price'], amount: number) =>
+  change({ price: { ...draft.value.price, [key]: Math.round(amount * 100) } })
 const gives = (gift: Capability, on: boolean) =>
   change({ provides: on ? [...draft.value.provides, gift] : draft.value.provides.filter((own) => own !== gift) })
 const forget = () => localStorage.removeItem(keepKey.value)
@@ -139,7 +142,10 @@ const store = async () => {
     await shelf.reload()
     await router.push({ name: 'part', params: { part: part.id } })
   } catch (error) {
-    const issues = error instanceof ApiRefusal ? (error.more['issues'] as { path: string; message: string }[] | undefined) : undefined
+    const issues =
+      error instanceof ApiRefusal
+        ? (error.more['issues'] as { path: string; message: string }[] | undefined)
+        : undefined
     trouble.value = [
       error instanceof Error ? error.message : 'It could not be stored.',
       ...(issues ?? []).map(({ path, message }) => `${path}: ${message}`),
@@ -162,7 +168,9 @@ const roleGroups = stations.map((station) => ({
         <span class="text-soft">/ {{ editing ? 'edit' : 'new part' }}</span>
       </nav>
       <template #end>
-        <RouterLink class="btn" :to="editing ? { name: 'part', params: { part: editing } } : { name: 'catalogue' }">Leave it</RouterLink>
+        <RouterLink class="btn" :to="editing ? { name: 'part', params: { part: editing } } : { name: 'catalogue' }"
+          >Leave it</RouterLink
+        >
         <button class="btn btn-do" :disabled="!ready" @click="store">Store the part</button>
       </template>
     </TopBar>
@@ -215,7 +223,11 @@ const roleGroups = stations.map((station) => ({
             <span class="block"
               ><label class="label flex items-center gap-1.5"
                 ><input v-model="centreByHand" type="checkbox" class="accent-leaf" /> centre of mass by hand</label
-              ><VecField v-if="centreByHand" :value="draft.centre" name="Centre of mass" @change="change({ centre: $event })"
+              ><VecField
+                v-if="centreByHand"
+                :value="draft.centre"
+                name="Centre of mass"
+                @change="change({ centre: $event })"
             /></span>
           </div>
         </section>
@@ -275,7 +287,11 @@ const roleGroups = stations.map((station) => ({
         <section class="mt-4" aria-label="Grips">
           <h2 class="flex items-center gap-2 border-b border-line pb-1 font-semibold">
             Grips <span class="label font-normal">where a hand takes hold: the middle of the palm</span>
-            <button type="button" class="btn ml-auto py-0" @click="change({ grips: [...draft.grips, { kind: 'top', at: [0, 40, 0] }] })">
+            <button
+              type="button"
+              class="btn ml-auto py-0"
+              @click="change({ grips: [...draft.grips, { kind: 'top', at: [0, 40, 0] }] })"
+            >
               <Plus class="size-3.5" aria-hidden="true" /> grip
             </button>
           </h2>
@@ -325,7 +341,12 @@ const roleGroups = stations.map((station) => ({
           </fieldset>
           <label class="block"
             ><span class="label">notes</span
-            ><textarea class="field h-28 w-full" maxlength="400" :value="draft.notes ?? ''" @input="change({ notes: value($event) })" />
+            ><textarea
+              class="field h-28 w-full"
+              maxlength="400"
+              :value="draft.notes ?? ''"
+              @input="change({ notes: value($event) })"
+            />
           </label>
         </section>
       </form>
@@ -352,7 +373,9 @@ const roleGroups = stations.map((station) => ({
           />
         </template>
         <section aria-label="What is still wrong" aria-live="polite">
-          <h2 class="border-b border-line pb-1 font-semibold">{{ checked.issues.length === 0 ? 'Ready to store' : 'Still to mend' }}</h2>
+          <h2 class="border-b border-line pb-1 font-semibold">
+            {{ checked.issues.length === 0 ? 'Ready to store' : 'Still to mend' }}
+          </h2>
           <ul>
             <li
               v-for="issue in checked.issues.slice(0, 12)"

@@ -42,7 +42,12 @@ const mounts = computed(() =>
       mount.limitG === undefined ? '' : `takes ${grams(mount.limitG, settings.units)}`,
       mount.family ?? '',
     ].filter(Boolean)
-    return { mount, standard, more, partners: shelf.catalogue ? partnersOf(props.part, mount, shelf.catalogue).length : 0 }
+    return {
+      mount,
+      standard,
+      more,
+      partners: shelf.catalogue ? partnersOf(props.part, mount, shelf.catalogue).length : 0,
+    }
   }),
 )
 const remove = async () => {
@@ -75,7 +80,9 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
     <header class="flex flex-wrap items-start gap-x-3 gap-y-2">
       <div class="min-w-0">
         <h2 class="text-lg leading-tight font-semibold">{{ part.name }}</h2>
-        <p class="label">{{ roles[part.role].title }}{{ part.maker ? `, ${part.maker}` : '' }}<span v-if="mine">, entered by you</span></p>
+        <p class="label">
+          {{ roles[part.role].title }}{{ part.maker ? `, ${part.maker}` : '' }}<span v-if="mine">, entered by you</span>
+        </p>
       </div>
       <div class="ml-auto flex gap-1.5">
         <button class="btn" @click="shelf.setOwned(part.id, pieces > 0 ? 0 : 1)">
@@ -87,7 +94,13 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
         <RouterLink v-if="mine" class="btn" :to="{ name: 'edit-part', params: { part: part.id } }"
           ><Pencil class="size-4" aria-hidden="true" /> Edit</RouterLink
         >
-        <button v-if="mine" class="btn px-1.5" aria-label="Take this part out of the catalogue" title="Take out" @click="remove">
+        <button
+          v-if="mine"
+          class="btn px-1.5"
+          aria-label="Take this part out of the catalogue"
+          title="Take out"
+          @click="remove"
+        >
           <Trash2 class="size-4" />
         </button>
       </div>
@@ -149,13 +162,18 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
             :aria-pressed="picked === mount.id"
             @click="picked = picked === mount.id ? '' : mount.id"
           >
-            <svg viewBox="-9 -9 18 18" class="size-5 shrink-0 text-leaf" aria-hidden="true"><MountGlyph :glyph="standard.glyph" /></svg>
+            <svg viewBox="-9 -9 18 18" class="size-5 shrink-0 text-leaf" aria-hidden="true">
+              <MountGlyph :glyph="standard.glyph" />
+            </svg>
             <span class="min-w-0"
               >{{ mount.label ?? mount.id
-              }}<span class="label block">{{ standard.ends[mount.side] }}{{ more.length ? `; ${more.join(', ')}` : '' }}</span></span
+              }}<span class="label block"
+                >{{ standard.ends[mount.side] }}{{ more.length ? `; ${more.join(', ')}` : '' }}</span
+              ></span
             >
             <span class="label ml-auto shrink-0"
-              >{{ partners }} part{{ partners === 1 ? '' : 's' }} {{ mount.side === 'holds' ? 'go on it' : 'take it' }}</span
+              >{{ partners }} part{{ partners === 1 ? '' : 's' }}
+              {{ mount.side === 'holds' ? 'go on it' : 'take it' }}</span
             >
           </button>
         </li>
@@ -179,7 +197,11 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
         </div>
       </dl>
     </section>
-    <section v-if="part.rooms.length || part.sockets?.length" class="grid grid-cols-2 gap-5" aria-label="Rooms and sockets">
+    <section
+      v-if="part.rooms.length || part.sockets?.length"
+      class="grid grid-cols-2 gap-5"
+      aria-label="Rooms and sockets"
+    >
       <div v-if="part.rooms.length">
         <h3 class="border-b border-line pb-1 font-semibold">Rooms</h3>
         <p v-for="(room, i) in part.rooms" :key="i" class="border-b border-line py-1">
@@ -191,8 +213,12 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
         <p v-for="socket in part.sockets" :key="socket.id" class="border-b border-line py-1">
           {{ socket.label ?? connectors[socket.connector].title }}
           <span class="label"
-            >{{ socket.label?.includes(connectors[socket.connector].title) ? '' : `${connectors[socket.connector].title}, `
-            }}{{ socket.direction === 'both' ? 'in and out' : socket.direction }}{{ socket.volts ? `, ${voltSpan(socket.volts)}` : ''
+            >{{
+              socket.label?.includes(connectors[socket.connector].title)
+                ? ''
+                : `${connectors[socket.connector].title}, `
+            }}{{ socket.direction === 'both' ? 'in and out' : socket.direction
+            }}{{ socket.volts ? `, ${voltSpan(socket.volts)}` : ''
             }}{{ socket.watts ? `, ${watts(socket.watts)}` : '' }}</span
           >
         </p>

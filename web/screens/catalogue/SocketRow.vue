@@ -18,7 +18,10 @@ const pass = (what: Carried, on: boolean) =>
 const volts = (end: 'min' | 'max', next: number | undefined) => {
   const { volts: _, ...bare } = props.socket
   const other = end === 'min' ? props.socket.volts?.max : props.socket.volts?.min
-  emit('change', next === undefined ? bare : { ...bare, volts: { min: other ?? next, max: other ?? next, [end]: next } })
+  emit(
+    'change',
+    next === undefined ? bare : { ...bare, volts: { min: other ?? next, max: other ?? next, [end]: next } },
+  )
 }
 const most = (watts: number | undefined) => {
   const { watts: _, ...bare } = props.socket
@@ -47,7 +50,8 @@ const most = (watts: number | undefined) => {
       <option value="both">both</option>
     </select>
     <span class="flex items-center gap-1.5"
-      ><span class="label">at</span><VecField :value="socket.at" :name="`Socket ${n}, place`" @change="change({ at: $event })"
+      ><span class="label">at</span
+      ><VecField :value="socket.at" :name="`Socket ${n}, place`" @change="change({ at: $event })"
     /></span>
     <select
       class="field py-0.5"
@@ -70,8 +74,18 @@ const most = (watts: number | undefined) => {
         />{{ what }}</label
       >
       <template v-if="carries.includes('power')">
-        <OptionalField label="from, V" :name="`Socket ${n}, lowest (V)`" :value="socket.volts?.min" @change="volts('min', $event)" />
-        <OptionalField label="to, V" :name="`Socket ${n}, highest (V)`" :value="socket.volts?.max" @change="volts('max', $event)" />
+        <OptionalField
+          label="from, V"
+          :name="`Socket ${n}, lowest (V)`"
+          :value="socket.volts?.min"
+          @change="volts('min', $event)"
+        />
+        <OptionalField
+          label="to, V"
+          :name="`Socket ${n}, highest (V)`"
+          :value="socket.volts?.max"
+          @change="volts('max', $event)"
+        />
         <OptionalField label="at most, W" :name="`Socket ${n}, most (W)`" :value="socket.watts" @change="most" />
       </template>
     </span>

@@ -25,11 +25,16 @@ const lookWords: Record<string, string> = {
   <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b border-line py-2" :data-solid="n">
     <strong class="w-[62px] shrink-0">{{ solid.kind === 'box' ? 'Box' : 'Bar' }} {{ n }}</strong>
     <span class="flex items-center gap-1.5"
-      ><span class="label">middle</span><VecField :value="solid.centre" :name="`Solid ${n}, middle`" @change="change({ centre: $event })"
+      ><span class="label">middle</span
+      ><VecField :value="solid.centre" :name="`Solid ${n}, middle`" @change="change({ centre: $event })"
     /></span>
     <span v-if="solid.kind === 'box'" class="flex items-center gap-1.5"
       ><span class="label">wide, tall, deep</span
-      ><VecField :value="solid.size" :name="`Solid ${n}`" :axes="['width', 'height', 'depth']" @change="change({ size: $event })"
+      ><VecField
+        :value="solid.size"
+        :name="`Solid ${n}`"
+        :axes="['width', 'height', 'depth']"
+        @change="change({ size: $event })"
     /></span>
     <template v-else>
       <span class="flex items-center gap-1.5"

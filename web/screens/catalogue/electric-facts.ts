@@ -2,9 +2,16 @@ import { connectors, type Part } from '@zucchini/core/catalogue'
 import { hours, voltSpan, wattHours, watts } from '../../wording.ts'
 
 /** What a part draws, holds, passes and records, as one reads it on its page. */
-export const electricFacts = ({ power, cable, media, delayMs }: Part): readonly (readonly [title: string, text: string])[] => {
+export const electricFacts = ({
+  power,
+  cable,
+  media,
+  delayMs,
+}: Part): readonly (readonly [title: string, text: string])[] => {
   const end = (side: 'a' | 'b') =>
-    cable ? `${connectors[cable[side].connector].title}${cable[side].angle === 'straight' ? '' : `, ${cable[side].angle}`}` : ''
+    cable
+      ? `${connectors[cable[side].connector].title}${cable[side].angle === 'straight' ? '' : `, ${cable[side].angle}`}`
+      : ''
   const facts: (readonly [string, string] | false | undefined)[] = [
     cable && ['ends', `${end('a')} – ${end('b')}`],
     cable && ['length', `${cable.lengthMm} mm${cable.coil ? ', spring' : ''}`],

@@ -3,7 +3,13 @@ import { millimetres, type Units } from '../../wording.ts'
 import { stopSpan } from '../light/light-words.ts'
 
 type Fact = readonly [title: string, text: string]
-const effects = { nd: 'neutral density', 'variable-nd': 'variable ND', polariser: 'polariser', mist: 'mist', clear: 'clear glass' } as const
+const effects = {
+  nd: 'neutral density',
+  'variable-nd': 'variable ND',
+  polariser: 'polariser',
+  mist: 'mist',
+  clear: 'clear glass',
+} as const
 
 /** What a part does with light, as one reads it on its page. */
 export const opticsFacts = ({ optics, opening, mounts }: Part, units: Units): readonly Fact[] => {
@@ -13,7 +19,9 @@ export const opticsFacts = ({ optics, opening, mounts }: Part, units: Units): re
     facts.push(
       [
         'focal length',
-        optics.focalMinMm === optics.focalMaxMm ? mm(optics.focalMinMm) : `${optics.focalMinMm} to ${mm(optics.focalMaxMm)}`,
+        optics.focalMinMm === optics.focalMaxMm
+          ? mm(optics.focalMinMm)
+          : `${optics.focalMinMm} to ${mm(optics.focalMaxMm)}`,
       ],
       ['opens to', `f/${optics.stop}`],
       ['image circle', mm(optics.imageCircleMm)],
@@ -29,18 +37,25 @@ export const opticsFacts = ({ optics, opening, mounts }: Part, units: Units): re
       optics.isoMax !== undefined && ['fit to show up to', `ISO ${optics.isoMax.toLocaleString('en')}`],
       optics.nd && [
         'ND inside',
-        optics.nd.smooth ? stopSpan(Math.min(...optics.nd.stops), Math.max(...optics.nd.stops)) : `${optics.nd.stops.join(', ')} stops`,
+        optics.nd.smooth
+          ? stopSpan(Math.min(...optics.nd.stops), Math.max(...optics.nd.stops))
+          : `${optics.nd.stops.join(', ')} stops`,
       ],
       optics.crops && ['crop modes', optics.crops.map((crop) => `${crop} ×`).join(', ')],
     )
   if (optics?.kind === 'filter')
-    facts.push(['effect', effects[optics.effect]], optics.maxStops > 0 && ['takes', stopSpan(optics.minStops, optics.maxStops)])
+    facts.push(
+      ['effect', effects[optics.effect]],
+      optics.maxStops > 0 && ['takes', stopSpan(optics.minStops, optics.maxStops)],
+    )
   if (optics?.kind === 'adapter') facts.push(['contacts', optics.contacts ? 'focus and iris from the body' : 'none'])
   if (optics?.kind === 'support') facts.push(['cradle', `${optics.lowMm} to ${mm(optics.highMm)} over the rods`])
   if (opening)
     facts.push([
       'clear',
-      opening.clearMm !== undefined ? `${mm(opening.clearMm)} across` : `${opening.wideMm ?? 0} × ${mm(opening.tallMm ?? 0)}`,
+      opening.clearMm !== undefined
+        ? `${mm(opening.clearMm)} across`
+        : `${opening.wideMm ?? 0} × ${mm(opening.tallMm ?? 0)}`,
     ])
   const flange = mounts.find(({ flangeMm }) => flangeMm !== undefined)?.flangeMm
   facts.push(flange !== undefined && ['flange distance', mm(flange)])

@@ -31,12 +31,20 @@ export type Direction = keyof typeof directions
 
 /** The word for a direction; undefined when it is none of the six. */
 export const directionName = (v: Vec3): Direction | undefined =>
-  (Object.keys(directions) as Direction[]).find((name) => directions[name].every((value, i) => Math.abs(value - (v[i] ?? 0)) < 1e-6))
+  (Object.keys(directions) as Direction[]).find((name) =>
+    directions[name].every((value, i) => Math.abs(value - (v[i] ?? 0)) < 1e-6),
+  )
 
 /** On level faces the height of a mount points ahead, on upright ones up. */
 export const heightFor = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? directions.ahead : directions.up)
 
-export const newSolid = (): Solid => ({ kind: 'box', centre: [0, 10, 0], size: [40, 20, 30], matter: 'body', look: 'plain' })
+export const newSolid = (): Solid => ({
+  kind: 'box',
+  centre: [0, 10, 0],
+  size: [40, 20, 30],
+  matter: 'body',
+  look: 'plain',
+})
 export const newBar = (): Solid => ({
   kind: 'cylinder',
   centre: [0, 10, 0],
@@ -68,7 +76,12 @@ export const newSocket = (id: string): Socket => ({
   out: directions.back,
   carries: ['picture', 'sound'],
 })
-export const newStore = (): NonNullable<Power['store']> => ({ capacityWh: 16, volts: { min: 6, max: 8.4 }, maxW: 40, gauge: false })
+export const newStore = (): NonNullable<Power['store']> => ({
+  capacityWh: 16,
+  volts: { min: 6, max: 8.4 },
+  maxW: 40,
+  gauge: false,
+})
 export const newCable = (): Cable => ({
   a: { connector: 'hdmi-a', angle: 'straight' },
   b: { connector: 'hdmi-a', angle: 'straight' },
@@ -93,7 +106,9 @@ export const newOptics = (role: Part['role']): Optics | undefined => {
       return undefined
   }
 }
-/** What a part of a role can not do without: a lead its ends, a battery its charge; what belongs to another role goes. */
+/**
+ * What a part of a role can not do without: a lead its ends, a battery its charge; what belongs to another role goes.
+ */
 export const asRole = (part: Part, role: Part['role']): Part => {
   const { cable, power, optics, opening, ...plain } = part
   // Glass stays with a part only as long as its role still has some.
@@ -244,7 +259,8 @@ const coreWords: Readonly<Record<string, string>> = {
   'shares-unknown': 'shares its place with a mount that is not there',
   'hinge-moves-nothing': 'moves something that is not there',
   'adapter-backwards': 'would put a lens too far off: an adapter only goes from a longer flange distance to a shorter',
-  'adapter-thickness': 'must stand as far apart as the two flange distances differ, or the lens does not reach infinity',
+  'adapter-thickness':
+    'must stand as far apart as the two flange distances differ, or the lens does not reach infinity',
 }
 
 /** Everything that keeps a draft from being a part; the part itself when nothing does. */

@@ -24,7 +24,9 @@ const drawn = computed(() => {
   const y = (value: number) => y0 + ((value - now.lowEv) / (now.highEv - now.lowEv)) * (y1 - y0)
   const x = (minute: number) => x0 + ((minute - now.fromMin) / Math.max(1, now.toMin - now.fromMin)) * (x1 - x0)
   const box = (from: number, to: number) => ({ y: y(to), height: Math.max(3, y(from) - y(to)) })
-  const evs = Array.from({ length: now.highEv - now.lowEv + 1 }, (_, i) => now.lowEv + i).filter((value) => value % 2 === 0)
+  const evs = Array.from({ length: now.highEv - now.lowEv + 1 }, (_, i) => now.lowEv + i).filter(
+    (value) => value % 2 === 0,
+  )
   const firstHour = Math.ceil(now.fromMin / HOUR) * HOUR
   return {
     x0,
@@ -32,17 +34,28 @@ const drawn = computed(() => {
     base: y(now.baseEv),
     baseEv: now.baseEv,
     lines: evs.map((value) => ({ value, y: y(value) })),
-    hours: Array.from({ length: Math.max(0, Math.floor((now.toMin - firstHour) / HOUR) + 1) }, (_, i) => firstHour + i * HOUR).map(
-      (minute) => ({ minute, x: x(minute) }),
-    ),
-    holders: now.holders.map((holder, i) => ({ ...holder, x: GUTTER.left + i * BAR + 4, ...box(holder.fromEv, holder.toEv) })),
+    hours: Array.from(
+      { length: Math.max(0, Math.floor((now.toMin - firstHour) / HOUR) + 1) },
+      (_, i) => firstHour + i * HOUR,
+    ).map((minute) => ({ minute, x: x(minute) })),
+    holders: now.holders.map((holder, i) => ({
+      ...holder,
+      x: GUTTER.left + i * BAR + 4,
+      ...box(holder.fromEv, holder.toEv),
+    })),
     blocks: now.blocks.map((block) => {
       const [left, right] = [x(block.fromMin), x(block.toMin)]
       return { ...block, x: left, width: Math.max(4, right - left), ...box(block.fromEv, block.toEv) }
     }),
   }
 })
-const tone = { held: 'var(--leaf)', two: 'var(--leaf)', dark: 'var(--slate)', bright: 'var(--brick)', pitch: 'var(--brick)' } as const
+const tone = {
+  held: 'var(--leaf)',
+  two: 'var(--leaf)',
+  dark: 'var(--slate)',
+  bright: 'var(--brick)',
+  pitch: 'var(--brick)',
+} as const
 const word = { held: '', two: '', dark: 'ISO up', bright: 'too bright', pitch: 'too dark' } as const
 </script>
 
@@ -70,7 +83,15 @@ const word = { held: '', two: '', dark: 'ISO up', bright: 'too bright', pitch: '
           </text>
         </g>
         <g v-for="holder in drawn.holders" :key="holder.letter" :data-holder="holder.letter">
-          <rect :x="holder.x" :y="holder.y" :width="BAR - 8" :height="holder.height" rx="3" fill="var(--leaf-tint)" stroke="var(--leaf)" />
+          <rect
+            :x="holder.x"
+            :y="holder.y"
+            :width="BAR - 8"
+            :height="holder.height"
+            rx="3"
+            fill="var(--leaf-tint)"
+            stroke="var(--leaf)"
+          />
           <text
             :x="holder.x + (BAR - 8) / 2"
             :y="holder.y + holder.height / 2 + 4"
@@ -82,7 +103,12 @@ const word = { held: '', two: '', dark: 'ISO up', bright: 'too bright', pitch: '
             {{ holder.letter }}
           </text>
         </g>
-        <path :d="`M${GUTTER.left} ${drawn.base}H${drawn.x1}`" stroke="var(--ink)" stroke-width="1" stroke-dasharray="5 4" />
+        <path
+          :d="`M${GUTTER.left} ${drawn.base}H${drawn.x1}`"
+          stroke="var(--ink)"
+          stroke-width="1"
+          stroke-dasharray="5 4"
+        />
         <text :x="drawn.x1" :y="drawn.base - 4" text-anchor="end" font-size="11" fill="var(--ink)">
           right without a filter, {{ ev(drawn.baseEv) }}
         </text>

@@ -38,7 +38,9 @@ const rows = computed(() =>
     <thead>
       <tr class="label">
         <th class="py-0.5 font-normal">filmed</th>
-        <th class="text-right font-normal" title="Stops to take at the brightest moment; less than nothing: too dark">stops</th>
+        <th class="text-right font-normal" title="Stops to take at the brightest moment; less than nothing: too dark">
+          stops
+        </th>
         <th class="pl-3 font-normal">held by</th>
         <th class="text-right font-normal" title="The f-number that would do without a filter">without</th>
       </tr>
@@ -53,7 +55,8 @@ const rows = computed(() =>
         <td class="max-w-40 py-1">
           <span class="block truncate" :title="row.phase.light.phase.name">{{ row.phase.light.phase.name }}</span>
           <span class="label tight block truncate"
-            >{{ clock(row.phase.light.fromMin) }} {{ row.phase.light.scenes.map((scene) => sceneWords[scene]).join(', then ')
+            >{{ clock(row.phase.light.fromMin) }}
+            {{ row.phase.light.scenes.map((scene) => sceneWords[scene]).join(', then ')
             }}<template v-if="row.phase.light.sunDeg > 0 && row.phase.light.brightEv !== 7"
               >, sun {{ Math.round(row.phase.light.sunDeg) }}°</template
             ></span

@@ -9,7 +9,9 @@ const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
 const effect = ref<'variable-nd' | 'nd'>('variable-nd')
 const ways = computed(() => props.assessment.facts.economy.find((one) => one.effect === effect.value)?.ways ?? [])
-const cheapest = computed(() => Math.min(...ways.value.filter(({ without }) => without.length === 0).map(({ costMinor }) => costMinor)))
+const cheapest = computed(() =>
+  Math.min(...ways.value.filter(({ without }) => without.length === 0).map(({ costMinor }) => costMinor)),
+)
 </script>
 
 <template>

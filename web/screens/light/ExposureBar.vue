@@ -15,7 +15,9 @@ const words: Readonly<Record<string, string>> = {
   iso: 'A sensitivity runs from 25 to 1,000,000; leave it empty for the camera’s own.',
 }
 
-/** An empty field leaves it to the lens or the camera; a typed nought is refused, since there is no f/0 and no ISO 0. */
+/**
+ * An empty field leaves it to the lens or the camera; a typed nought is refused, since there is no f/0 and no ISO 0.
+ */
 const change = (key: 'fps' | 'shutterDeg' | 'stop' | 'iso', event: Event) => {
   const field = event.target as HTMLInputElement
   const free = key === 'stop' || key === 'iso'

@@ -17,7 +17,11 @@ const lines = computed(() => {
   const load = facts.loads.get(front.lens.instance.id)
   const pull = load ? say('momentNm', load.momentNm) : ''
   return [
-    { title: 'pulls at its mount', figure: pull, note: supports.some(({ holds }) => holds) ? 'rests on a support' : '' },
+    {
+      title: 'pulls at its mount',
+      figure: pull,
+      note: supports.some(({ holds }) => holds) ? 'rests on a support' : '',
+    },
     ...supports.map(({ piece, neededMm, lowMm, highMm, holds, beside }) => ({
       title: piece.part.name,
       figure: neededMm === undefined || beside ? '–' : say('neededMm', neededMm),
@@ -32,7 +36,12 @@ const lines = computed(() => {
     {
       title: 'focus',
       figure: fit?.focus === 'auto' ? 'by itself' : 'by hand',
-      note: fit?.focus === 'auto' ? 'no follow focus needed' : front.glass.throwDeg ? `${front.glass.throwDeg}° from stop to stop` : '',
+      note:
+        fit?.focus === 'auto'
+          ? 'no follow focus needed'
+          : front.glass.throwDeg
+            ? `${front.glass.throwDeg}° from stop to stop`
+            : '',
     },
     ...drives.map(({ piece, toothed, turns }) => ({
       title: piece.part.name,

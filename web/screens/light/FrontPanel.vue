@@ -33,7 +33,11 @@ const verdict = computed(() => {
 /** Labels stand in rows over each other, the innermost the lowest, so that no leader runs through one. px */
 const ROW = 14
 const names = computed(() =>
-  (drawn.value?.rims ?? []).map((rim, i, all) => ({ ...rim, label: shortName(rim.name), y: 14 + (all.length - 1 - i) * ROW })),
+  (drawn.value?.rims ?? []).map((rim, i, all) => ({
+    ...rim,
+    label: shortName(rim.name),
+    y: 14 + (all.length - 1 - i) * ROW,
+  })),
 )
 </script>
 
@@ -41,7 +45,9 @@ const names = computed(() =>
   <section class="flex min-h-0 min-w-0 flex-col" aria-label="The front, to scale">
     <h2 class="flex items-baseline gap-3 px-4 pt-2" :class="{ 'justify-center': compact }">
       <span v-if="!compact" class="font-semibold">The front, to scale</span>
-      <span class="label tight" :class="{ 'text-amber!': drawn && !drawn.clean }" data-testid="clean">{{ verdict }}</span>
+      <span class="label tight" :class="{ 'text-amber!': drawn && !drawn.clean }" data-testid="clean">{{
+        verdict
+      }}</span>
     </h2>
     <div ref="sheet" class="relative min-h-0 flex-1">
       <svg
@@ -91,7 +97,9 @@ const names = computed(() =>
           />
           <text :x="width - 12" :y="height - 8" text-anchor="end">
             corner ray{{
-              assessment.facts.picture ? `, picture ${mm(Math.round(diagonalMm(assessment.facts.picture) * 10) / 10)} across` : ''
+              assessment.facts.picture
+                ? `, picture ${mm(Math.round(diagonalMm(assessment.facts.picture) * 10) / 10)} across`
+                : ''
             }}
           </text>
         </g>

@@ -9,7 +9,8 @@ const kit = computed(() => props.assessment.facts.lensKit)
 const rig = computed(() => props.assessment.assembly.rig)
 const mounted = computed(() => props.assessment.facts.front?.lens.part.id)
 const round = (value: number) => Math.round(value)
-const span = (from: number, to: number) => (round(from) === round(to) ? String(round(from)) : `${round(from)}–${round(to)}`)
+const span = (from: number, to: number) =>
+  round(from) === round(to) ? String(round(from)) : `${round(from)}–${round(to)}`
 const fields = computed(() =>
   coverage(
     rig.value.brief.fieldsMm,
@@ -29,7 +30,12 @@ const fields = computed(() =>
       >
     </h2>
     <ul>
-      <li v-for="fit in kit" :key="fit.part.id" class="border-b border-line py-1.5 leading-snug" :data-lens="fit.part.id">
+      <li
+        v-for="fit in kit"
+        :key="fit.part.id"
+        class="border-b border-line py-1.5 leading-snug"
+        :data-lens="fit.part.id"
+      >
         <p class="flex items-baseline gap-2">
           <span class="min-w-0 truncate" :class="{ 'font-semibold': fit.part.id === mounted }" :title="fit.part.name">{{
             fit.part.name
@@ -37,16 +43,22 @@ const fields = computed(() =>
           <span class="fig ml-auto shrink-0">{{ round(fit.share) }} %</span>
         </p>
         <p class="label tight">
-          shows {{ span(fit.fromMm, fit.toMm) }} mm, {{ span(fit.narrowDeg, fit.wideDeg) }}°<template v-if="fit.crop > 1"
+          shows {{ span(fit.fromMm, fit.toMm) }} mm, {{ span(fit.narrowDeg, fit.wideDeg) }}°<template
+            v-if="fit.crop > 1"
             >, cropped {{ Math.round(fit.crop * 100) / 100 }} ×{{ fit.cropMode ? '' : ' afterwards' }}</template
           >
         </p>
         <p class="label tight">
-          {{ fit.focus === 'auto' ? 'autofocus' : 'focus by hand' }} · {{ fit.threadMm ? `${fit.threadMm} mm thread` : 'no thread'
+          {{ fit.focus === 'auto' ? 'autofocus' : 'focus by hand' }} ·
+          {{ fit.threadMm ? `${fit.threadMm} mm thread` : 'no thread'
           }}<template v-if="fit.frontMm"> · {{ fit.frontMm }} mm front</template
           ><template v-if="fit.glass.turnsFront"> · front turns</template>
         </p>
-        <p v-if="fit.way !== 'direct'" class="label tight" :class="{ 'text-amber!': fit.way === 'none' || !fit.contacts }">
+        <p
+          v-if="fit.way !== 'direct'"
+          class="label tight"
+          :class="{ 'text-amber!': fit.way === 'none' || !fit.contacts }"
+        >
           {{
             fit.way === 'none' || !fit.adapter
               ? 'does not go on this camera'
@@ -60,7 +72,11 @@ const fields = computed(() =>
     </ul>
     <p v-if="fields.length" class="label mt-1.5">
       Asked for:
-      <span v-for="field in fields" :key="field.fieldMm" class="mr-2 whitespace-nowrap" :class="field.by.length ? '' : 'text-amber'"
+      <span
+        v-for="field in fields"
+        :key="field.fieldMm"
+        class="mr-2 whitespace-nowrap"
+        :class="field.by.length ? '' : 'text-amber'"
         >{{ round(field.fieldMm) }} mm {{ field.by.length ? '✓' : 'open' }}</span
       >
     </p>

@@ -52,10 +52,17 @@ const change = (light: Light) => {
         </div>
         <div class="grid h-[272px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,0.86fr)] border-t border-line bg-card">
           <section class="flex min-h-0 min-w-0 flex-col px-4 pt-2" aria-label="The day’s light">
-            <h2 class="font-semibold">The day’s light <span class="label font-normal">against what each choice holds</span></h2>
+            <h2 class="font-semibold">
+              The day’s light <span class="label font-normal">against what each choice holds</span>
+            </h2>
             <DayLightChart :plan="assessment.facts.light" :catalogue="shelf.catalogue" />
           </section>
-          <div class="min-h-0 overflow-y-auto border-l border-line px-4 pt-2" tabindex="0" role="region" aria-label="The day’s exposures">
+          <div
+            class="min-h-0 overflow-y-auto border-l border-line px-4 pt-2"
+            tabindex="0"
+            role="region"
+            aria-label="The day’s exposures"
+          >
             <DayLightTable :plan="assessment.facts.light" :catalogue="shelf.catalogue" />
           </div>
         </div>

@@ -43,18 +43,24 @@ const toggleAlso = (id: AspectId) =>
 const METRE = 1000
 const focusM = ref(2)
 const fNumber = computed(() => props.assessment.facts.light.setting.fNumber)
-const metres = (mm: number): string => (Number.isFinite(mm) ? `${(mm / METRE).toFixed(mm < 10 * METRE ? 2 : 1)} m` : 'infinity')
+const metres = (mm: number): string =>
+  Number.isFinite(mm) ? `${(mm / METRE).toFixed(mm < 10 * METRE ? 2 : 1)} m` : 'infinity'
 const sharp = computed(() => {
-  const found = picture.value && depthOfField(focalMm.value, fNumber.value, circleOf(picture.value), focusM.value * METRE)
+  const found =
+    picture.value && depthOfField(focalMm.value, fNumber.value, circleOf(picture.value), focusM.value * METRE)
   return found
     ? `sharp from ${metres(found.nearMm)} to ${metres(found.farMm)} at f/${fNumber.value}; hyperfocal ${metres(found.hyperfocalMm)}`
     : 'nearer than the lens can focus'
 })
 const finder = computed(() =>
-  picture.value && focalMm.value > 0 ? viewfinderOf(props.assessment.assembly, focalMm.value, picture.value) : undefined,
+  picture.value && focalMm.value > 0
+    ? viewfinderOf(props.assessment.assembly, focalMm.value, picture.value)
+    : undefined,
 )
 const plate = computed(
-  () => picture.value && plateOf(picture.value, upright.value, Math.max(60, width.value - 32), Math.max(60, height.value - 14)),
+  () =>
+    picture.value &&
+    plateOf(picture.value, upright.value, Math.max(60, width.value - 32), Math.max(60, height.value - 14)),
 )
 const inPicture = computed(() => (finder.value && plate.value ? intruders(finder.value, plate.value) : []))
 const rims = computed(() => (finder.value && plate.value ? darkRims(finder.value, plate.value) : []))
@@ -109,7 +115,14 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
           opacity="0.6"
         />
         <g v-for="one in inPicture" :key="one.id" :data-intruder="one.id">
-          <path v-for="(d, i) in one.paths" :key="i" :d="d" fill="url(#intruding)" stroke="var(--brick)" stroke-width="1" />
+          <path
+            v-for="(d, i) in one.paths"
+            :key="i"
+            :d="d"
+            fill="url(#intruding)"
+            stroke="var(--brick)"
+            stroke-width="1"
+          />
           <text
             :x="Math.max(46, Math.min(plate.wide - 46, one.label[0]))"
             :y="Math.min(plate.tall - 6, one.label[1] + 14)"
@@ -126,7 +139,15 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
         </g>
         <path v-for="rim in rims" :key="rim.key" :d="rim.d" fill="#101412" fill-rule="evenodd" opacity="0.26" />
         <g v-for="cut in cuts" :key="cut.id" :data-cut="cut.id">
-          <rect :x="cut.x" :y="cut.y" :width="cut.wide" :height="cut.tall" fill="none" stroke="var(--ink)" stroke-dasharray="6 4" />
+          <rect
+            :x="cut.x"
+            :y="cut.y"
+            :width="cut.wide"
+            :height="cut.tall"
+            fill="none"
+            stroke="var(--ink)"
+            stroke-dasharray="6 4"
+          />
           <text
             :x="cut.x + 5"
             :y="cut.y + 14"
@@ -147,8 +168,8 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
       <span class="label tight w-[236px] shrink-0"
         ><span class="fig text-ink">{{ millimetres(focalMm, 'metric') }}</span
         ><template v-if="front.sensor">
-          as {{ Math.round(equivalentMm(focalMm, picture ?? front.sensor)) }} mm, {{ Math.round(angleDeg(focalMm, acrossMm)) }}°
-          across</template
+          as {{ Math.round(equivalentMm(focalMm, picture ?? front.sensor)) }} mm,
+          {{ Math.round(angleDeg(focalMm, acrossMm)) }}° across</template
         ></span
       >
       <input
@@ -180,10 +201,16 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
     <p class="label tight flex items-center gap-2 px-4 pb-1.5">
       also cut to
       <label v-for="id in aspectIds.filter((one) => one !== aspect)" :key="id" class="flex items-center gap-1"
-        ><input type="checkbox" class="accent-leaf" :checked="light.also.includes(id)" @change="toggleAlso(id)" />{{ id }}</label
+        ><input type="checkbox" class="accent-leaf" :checked="light.also.includes(id)" @change="toggleAlso(id)" />{{
+          id
+        }}</label
       >
     </p>
-    <p class="label tight truncate px-4 pb-1.5" :class="{ 'text-brick!': inPicture.length || rims.length }" data-testid="in-picture">
+    <p
+      class="label tight truncate px-4 pb-1.5"
+      :class="{ 'text-brick!': inPicture.length || rims.length }"
+      data-testid="in-picture"
+    >
       In the picture: {{ verdict }}.
     </p>
   </section>

@@ -40,17 +40,21 @@ const letterOf = (i: number): string => (i === 0 ? '–' : String.fromCharCode(6
 /** The choices worth a bar: the bare lens, what the day uses, then the other single filters. */
 const worthShowing = ({ choices, phases }: LightPlan): readonly NdChoice[] => {
   const bare = choices.find(({ ids }) => ids.length === 0)
-  const used = phases.flatMap(({ by, forMost, forLeast }) => (by[0] ? [by[0]] : [forMost, forLeast].flatMap((one) => one ?? [])))
+  const used = phases.flatMap(({ by, forMost, forLeast }) =>
+    by[0] ? [by[0]] : [forMost, forLeast].flatMap((one) => one ?? []),
+  )
   const singles = choices.filter(({ ids }) => ids.length === 1)
   const seen = new Map<string, NdChoice>()
-  for (const choice of [...(bare ? [bare] : []), ...used, ...singles]) if (!seen.has(choice.ids.join())) seen.set(choice.ids.join(), choice)
+  for (const choice of [...(bare ? [bare] : []), ...used, ...singles])
+    if (!seen.has(choice.ids.join())) seen.set(choice.ids.join(), choice)
   return [...seen.values()].slice(0, MOST_HOLDERS)
 }
 
 /** How a part of the day stands against the filters and the camera. */
 export const stateOf = (phase: PhaseExposure, { setting, isoMax }: LightPlan): Block['state'] => {
   if (phase.missesBy > 0) return 'bright'
-  if (phase.leastStops < -ND_SLACK && phase.iso > setting.iso) return isoMax !== undefined && phase.iso > isoMax * 1.01 ? 'pitch' : 'dark'
+  if (phase.leastStops < -ND_SLACK && phase.iso > setting.iso)
+    return isoMax !== undefined && phase.iso > isoMax * 1.01 ? 'pitch' : 'dark'
   return phase.by.length > 0 ? 'held' : 'two'
 }
 
@@ -66,7 +70,8 @@ export const dayChart = (plan: LightPlan): DayChart | undefined => {
     fromEv: baseEv + choice.minStops - ND_SLACK,
     toEv: baseEv + choice.maxStops + ND_SLACK,
   }))
-  const letter = (choice: NdChoice | undefined) => holders.find((holder) => holder.choice.ids.join() === choice?.ids.join())?.letter ?? ''
+  const letter = (choice: NdChoice | undefined) =>
+    holders.find((holder) => holder.choice.ids.join() === choice?.ids.join())?.letter ?? ''
   const blocks = phases.map((phase): Block => {
     const state = stateOf(phase, plan)
     return {
@@ -76,10 +81,18 @@ export const dayChart = (plan: LightPlan): DayChart | undefined => {
       fromEv: phase.light.darkEv,
       toEv: phase.light.brightEv,
       state,
-      letters: state === 'held' ? letter(phase.by[0]) : state === 'two' ? `${letter(phase.forMost)} ${letter(phase.forLeast)}` : '',
+      letters:
+        state === 'held'
+          ? letter(phase.by[0])
+          : state === 'two'
+            ? `${letter(phase.forMost)} ${letter(phase.forLeast)}`
+            : '',
     }
   })
-  const evs = [...blocks.flatMap(({ fromEv, toEv }) => [fromEv, toEv]), ...holders.flatMap(({ fromEv, toEv }) => [fromEv, toEv])]
+  const evs = [
+    ...blocks.flatMap(({ fromEv, toEv }) => [fromEv, toEv]),
+    ...holders.flatMap(({ fromEv, toEv }) => [fromEv, toEv]),
+  ]
   return {
     baseEv,
     holders,

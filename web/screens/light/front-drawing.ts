@@ -66,9 +66,15 @@ export const frontDrawing = (
   const radius = glass.focalMinMm / (2 * glass.stop)
   const slope = diagonalMm(picture) / 2 / glass.focalMinMm
   const lastMm = Math.max(0, ...openings.map(({ depthMm }) => depthMm)) + BEYOND_MM
-  const at = (depthMm: number, high: number): Point2 => flat('side', add(add(pupilAt, scale(forward, depthMm)), scale(up, high)))
+  const at = (depthMm: number, high: number): Point2 =>
+    flat('side', add(add(pupilAt, scale(forward, depthMm)), scale(up, high)))
   const ends = [1, -1].map((side) => at(lastMm, side * (radius + lastMm * slope)))
-  const fit = fitTo(extentOf(pieces, ends), size.width, size.height, { left: 20, right: 26, top: 26 + 14 * openings.length, bottom: 26 })
+  const fit = fitTo(extentOf(pieces, ends), size.width, size.height, {
+    left: 20,
+    right: 26,
+    top: 26 + 14 * openings.length,
+    bottom: 26,
+  })
   const sheet = (p: Point2): Point2 => onSheet(fit, p)
   const clips = new Set(clean.by.map(({ piece }) => piece.instance.id))
   return {
@@ -76,9 +82,12 @@ export const frontDrawing = (
     fit,
     axis: [sheet(at(-glass.pupilMm - 12, 0)), sheet(at(lastMm, 0))],
     pupil: [sheet(at(0, -radius)), sheet(at(0, radius))],
-    rays: [1, -1].map((side) => [sheet(at(0, side * radius)), sheet(at(lastMm, side * (radius + lastMm * slope)))] as const),
+    rays: [1, -1].map(
+      (side) => [sheet(at(0, side * radius)), sheet(at(lastMm, side * (radius + lastMm * slope)))] as const,
+    ),
     rims: openings.map(({ piece, opening, depthMm, aboveMm }) => {
-      const half = opening.clearMm !== undefined ? opening.clearMm / 2 : Math.hypot(opening.wideMm ?? 0, opening.tallMm ?? 0) / 2
+      const half =
+        opening.clearMm !== undefined ? opening.clearMm / 2 : Math.hypot(opening.wideMm ?? 0, opening.tallMm ?? 0) / 2
       return {
         id: piece.instance.id,
         name: piece.part.name,

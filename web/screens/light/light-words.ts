@@ -33,7 +33,8 @@ export const ev = (value: number): string => `EV ${tenth(value)}`
 /** A sensitivity as cameras write it: two figures count. @example 1225: "ISO 1,200" */
 export const iso = (value: number): string => `ISO ${Number(value.toPrecision(2)).toLocaleString('en')}`
 /** Stops as spoken of: "6.8 stops", "2 to 8 stops". */
-export const stopSpan = (min: number, max: number): string => (min === max ? `${tenth(max)} stops` : `${tenth(min)} to ${tenth(max)} stops`)
+export const stopSpan = (min: number, max: number): string =>
+  min === max ? `${tenth(max)} stops` : `${tenth(min)} to ${tenth(max)} stops`
 /** Minutes after midnight as a clock shows them. @example 705: "11:45" */
 export const clock = (minute: number): string => {
   const whole = Math.round(minute) % 1440

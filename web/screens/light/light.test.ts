@@ -32,7 +32,9 @@ test('filters by their names, and the camera’s own by its stops', () => {
   expect(filterName('camera 4', catalogue)).toBe('the camera’s ND, 4 stops')
   expect(filterName('camera', catalogue)).toBe('the camera’s own ND')
   expect(choiceName({ ids: [] }, catalogue)).toBe('the bare lens')
-  expect(choiceName({ ids: ['camera 2', 'phragma-nd-67'] }, catalogue, true)).toBe('the camera’s ND, 2 stops with ND 1.8')
+  expect(choiceName({ ids: ['camera 2', 'phragma-nd-67'] }, catalogue, true)).toBe(
+    'the camera’s ND, 2 stops with ND 1.8',
+  )
 })
 
 test('the day of the second mark: two scenes held by the variable filter, two by a higher ISO', () => {
@@ -55,7 +57,12 @@ test('the day of the second mark: two scenes held by the variable filter, two by
 test('the day of the first mark is too bright for its fixed filter; a camera that ends early is too dark at night', () => {
   const plan = first.facts.light
   expect(plan.phases.map((phase) => stateOf(phase, plan))).toEqual(['bright', 'bright', 'dark', 'dark'])
-  expect(plan.phases.map((phase) => stateOf(phase, { ...plan, isoMax: 800 }))).toEqual(['bright', 'bright', 'dark', 'pitch'])
+  expect(plan.phases.map((phase) => stateOf(phase, { ...plan, isoMax: 800 }))).toEqual([
+    'bright',
+    'bright',
+    'dark',
+    'pitch',
+  ])
   expect(dayChart({ ...plan, phases: [] })).toBeUndefined()
 })
 
@@ -69,7 +76,8 @@ test('the front to scale: three rims, the outermost in the corner ray', () => {
     ['mist', true],
   ])
   expect(drawn.clean).toBe(false)
-  // The upper ray has risen past the clear edge where the mist filter ends, and not where the neutral density ends. On the sheet up is less.
+  // The upper ray has risen past the clear edge where the mist filter ends, and not where the neutral density ends. On
+  // the sheet up is less.
   const [from, to] = drawn.rays[0] ?? []
   if (!from || !to) throw new Error('there is a ray')
   const yAt = (x: number) => from[1] + ((to[1] - from[1]) * (x - from[0])) / (to[0] - from[0])

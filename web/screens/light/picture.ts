@@ -1,6 +1,9 @@
 import type { InPicture, Viewfinder } from '@zucchini/core/clearance'
 
-/** The picture on the sheet: its sides in px, and how a point of it is put there. A camera held upright shows its picture standing. */
+/**
+ * The picture on the sheet: its sides in px, and how a point of it is put there. A camera held upright shows its
+ * picture standing.
+ */
 export interface Plate {
   readonly wide: number
   readonly tall: number
@@ -23,7 +26,8 @@ export const plateOf = (
     wide,
     tall,
     // Turned a quarter, the camera's right side is up and its top is to the left.
-    at: ([x, y]) => (upright ? [(wide * (1 - y)) / 2, (tall * (1 - x)) / 2] : [(wide * (1 + x)) / 2, (tall * (1 - y)) / 2]),
+    at: ([x, y]) =>
+      upright ? [(wide * (1 - y)) / 2, (tall * (1 - x)) / 2] : [(wide * (1 + x)) / 2, (tall * (1 - y)) / 2],
     reach: ([x, y]) => (upright ? [(wide * y) / 2, (tall * x) / 2] : [(wide * x) / 2, (tall * y) / 2]),
   }
 }
@@ -42,7 +46,12 @@ const path = (points: readonly InPicture[], plate: Plate): string =>
 export const intruders = (
   finder: Viewfinder,
   plate: Plate,
-): readonly { readonly id: string; readonly name: string; readonly paths: readonly string[]; readonly label: InPicture }[] => {
+): readonly {
+  readonly id: string
+  readonly name: string
+  readonly paths: readonly string[]
+  readonly label: InPicture
+}[] => {
   const found = new Map<string, { name: string; paths: string[]; points: InPicture[] }>()
   for (const { piece, outline } of finder.silhouettes) {
     const one = found.get(piece.instance.id) ?? { name: piece.part.name, paths: [], points: [] }
@@ -65,7 +74,8 @@ const SHADES = 5
 export const darkRims = (finder: Viewfinder, plate: Plate): readonly { readonly key: string; readonly d: string }[] =>
   finder.edges.flatMap(({ piece, round, middle, clear, dark }) => {
     // A round hole is clear when the corner of the picture, which stands the farthest out, lies within it.
-    if (round ? (1 / clear[0]) ** 2 + (1 / clear[1]) ** 2 <= 1 + 1e-9 : clear[0] >= 1 - 1e-9 && clear[1] >= 1 - 1e-9) return []
+    if (round ? (1 / clear[0]) ** 2 + (1 / clear[1]) ** 2 <= 1 + 1e-9 : clear[0] >= 1 - 1e-9 && clear[1] >= 1 - 1e-9)
+      return []
     return Array.from({ length: SHADES }, (_, i) => {
       const part = (i + 0.5) / SHADES
       const half = plate.reach([clear[0] + (dark[0] - clear[0]) * part, clear[1] + (dark[1] - clear[1]) * part])

@@ -1,7 +1,9 @@
 import { type Assembly, rodUse } from '@zucchini/core/assembly'
 
 /** The rods of a set-up that something stands on: how much of their length is needed. */
-export const rodsOf = (assembly: Assembly): readonly { readonly name: string; readonly usedMm: number; readonly longMm: number }[] =>
+export const rodsOf = (
+  assembly: Assembly,
+): readonly { readonly name: string; readonly usedMm: number; readonly longMm: number }[] =>
   assembly.placed
     .filter(({ part, host }) => part.role === 'rods' && host)
     .flatMap((piece) => {

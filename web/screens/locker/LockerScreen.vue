@@ -57,7 +57,8 @@ const look = (id: string) => {
   picked.value = id
   panel.value = 'piece'
 }
-const saved = (next: SavedPiece) => shelf.adoptPieces([...shelf.pieces.filter(({ piece }) => piece.id !== next.piece.id), next])
+const saved = (next: SavedPiece) =>
+  shelf.adoptPieces([...shelf.pieces.filter(({ piece }) => piece.id !== next.piece.id), next])
 /** The piece that was taken out last: it can be put back as it was. */
 const takenOut = shallowRef<LockerPiece>()
 const gone = async (piece: LockerPiece) => {
@@ -90,7 +91,9 @@ const add = async (partId: string) => {
     trouble.value = error instanceof Error ? error.message : 'It could not be added.'
   }
 }
-const parts = computed(() => [...(shelf.catalogue ? offeredParts(shelf.catalogue) : [])].sort((a, b) => a.name.localeCompare(b.name)))
+const parts = computed(() =>
+  [...(shelf.catalogue ? offeredParts(shelf.catalogue) : [])].sort((a, b) => a.name.localeCompare(b.name)),
+)
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
 const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
 </script>
@@ -106,7 +109,9 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
     <p v-if="takenOut" class="flex items-center gap-3 border-b border-line bg-leaf-tint px-4 py-1.5" role="status">
       <span>{{ takenOutName }} is out of the locker, with what was known of it.</span>
       <button class="btn py-0" @click="putBack">Put it back</button>
-      <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="takenOut = undefined"><X class="size-3.5" /></button>
+      <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="takenOut = undefined">
+        <X class="size-3.5" />
+      </button>
     </p>
     <main v-if="shelf.catalogue" class="flex min-h-0 flex-1">
       <div class="flex min-w-0 flex-1 flex-col">
@@ -159,10 +164,14 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
             <button class="btn py-0.5" :aria-pressed="panel === 'files'" @click="panel = 'files'">Files</button>
           </span>
         </div>
-        <div class="grid grid-cols-[minmax(0,1fr)_62px_104px_92px_78px_92px_120px] gap-3 border-b border-line px-4 py-1" aria-hidden="true">
+        <div
+          class="grid grid-cols-[minmax(0,1fr)_62px_104px_92px_78px_92px_120px] gap-3 border-b border-line px-4 py-1"
+          aria-hidden="true"
+        >
           <span class="label">{{ shown.length }} of {{ rows.length }} pieces</span><span class="label">is</span
-          ><span class="label">kept in</span><span class="label">last used</span><span class="label text-right">mass</span
-          ><span class="label text-right">worth about</span><span class="label">in rigs</span>
+          ><span class="label">kept in</span><span class="label">last used</span
+          ><span class="label text-right">mass</span><span class="label text-right">worth about</span
+          ><span class="label">in rigs</span>
         </div>
         <div v-bind="containerProps" class="min-h-0 flex-1" tabindex="-1" role="region" aria-label="Pieces">
           <ul v-bind="wrapperProps">
@@ -182,7 +191,10 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
                 >
                 <span
                   class="label tight"
-                  :class="{ 'text-amber!': one.piece.condition === 'worn', 'text-brick!': one.piece.condition === 'faulty' }"
+                  :class="{
+                    'text-amber!': one.piece.condition === 'worn',
+                    'text-brick!': one.piece.condition === 'faulty',
+                  }"
                   >{{ conditionWords[one.piece.condition] }}</span
                 >
                 <span class="label tight truncate">{{ one.piece.place || '–' }}</span>
@@ -199,14 +211,26 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
                 }}</span>
                 <span
                   class="label tight truncate"
-                  :title="one.usage.map(({ rigName, setups }) => `${rigName}: ${setups.join(', ') || 'in the bag'}`).join('\n')"
-                  >{{ one.usage.length === 0 ? 'none' : one.usage.map(({ rigName }) => rigName.replace('The ', '')).join(', ') }}</span
+                  :title="
+                    one.usage
+                      .map(({ rigName, setups }) => `${rigName}: ${setups.join(', ') || 'in the bag'}`)
+                      .join('\n')
+                  "
+                  >{{
+                    one.usage.length === 0
+                      ? 'none'
+                      : one.usage.map(({ rigName }) => rigName.replace('The ', '')).join(', ')
+                  }}</span
                 >
               </button>
             </li>
           </ul>
           <p v-if="shown.length === 0" class="p-6 text-soft">
-            {{ rows.length === 0 ? 'Nothing is owned yet. Add a piece of a part, or read a table under Files.' : 'Nothing is like that.' }}
+            {{
+              rows.length === 0
+                ? 'Nothing is owned yet. Add a piece of a part, or read a table under Files.'
+                : 'Nothing is like that.'
+            }}
           </p>
         </div>
         <div class="grid h-[196px] shrink-0 grid-cols-[226px_minmax(0,1fr)] border-t border-line bg-card">
@@ -240,7 +264,9 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
             <p v-if="totals.unpriced" class="label tight">{{ totals.unpriced }} without a price are not in the sums.</p>
           </div>
           <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="Worth over time">
-            <h2 class="font-semibold">Worth over time <span class="label font-normal">an estimate: about a fifth less each year</span></h2>
+            <h2 class="font-semibold">
+              Worth over time <span class="label font-normal">an estimate: about a fifth less each year</span>
+            </h2>
             <ValueChart class="flex-1" :pieces="pieces" :today="shelf.today" :currency="home" />
           </section>
         </div>

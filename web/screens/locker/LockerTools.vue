@@ -71,24 +71,37 @@ const restore = () => {
   <section class="flex flex-col gap-3" aria-label="Files">
     <h2 class="font-semibold">The locker as a table</h2>
     <p class="label">
-      CSV that spreadsheets read and write. Reading one first says what it would do; a table with anything wrong changes nothing.
+      CSV that spreadsheets read and write. Reading one first says what it would do; a table with anything wrong changes
+      nothing.
     </p>
     <a class="btn self-start py-0.5" href="/api/locker.csv" download="locker.csv">Write it, CSV</a>
     <label class="label"
-      >read one<input type="file" accept=".csv,text/csv" class="mt-1 block w-full text-ink" :disabled="busy" @change="judge"
+      >read one<input
+        type="file"
+        accept=".csv,text/csv"
+        class="mt-1 block w-full text-ink"
+        :disabled="busy"
+        @change="judge"
     /></label>
     <div v-if="table" data-testid="table-report">
       <template v-if="table.ok">
         <p>
-          {{ table.rows }} lines: <strong>{{ table.added }}</strong> new, <strong>{{ table.changed }}</strong> changed, {{ table.same }} as
-          they are.
+          {{ table.rows }} lines: <strong>{{ table.added }}</strong> new, <strong>{{ table.changed }}</strong> changed,
+          {{ table.same }} as they are.
         </p>
         <p v-if="table.unknownColumns.length" class="label">Columns left out: {{ table.unknownColumns.join(', ') }}.</p>
-        <button class="btn btn-do mt-1.5 py-0.5" :disabled="busy || table.added + table.changed === 0" @click="takeIn">Take it in</button>
+        <button class="btn btn-do mt-1.5 py-0.5" :disabled="busy || table.added + table.changed === 0" @click="takeIn">
+          Take it in
+        </button>
       </template>
       <template v-else>
         <p class="font-semibold text-brick">Nothing is taken in: {{ table.issues.length }} things to mend.</p>
-        <ul class="mt-1 max-h-56 overflow-y-auto text-[12.5px]" tabindex="0" role="region" aria-label="What is wrong with the table">
+        <ul
+          class="mt-1 max-h-56 overflow-y-auto text-[12.5px]"
+          tabindex="0"
+          role="region"
+          aria-label="What is wrong with the table"
+        >
           <li v-for="(issue, i) in table.issues" :key="i" class="border-b border-line py-0.5">
             <span class="fig">line {{ issue.line }}</span
             >, {{ issue.column }}: {{ issue.message }}
@@ -116,11 +129,13 @@ const restore = () => {
     /></label>
     <div v-if="rows" data-testid="backup-report">
       <p>
-        Whole and unchanged: {{ rows['rig'] }} rigs, {{ rows['rig_revision'] }} revisions, {{ rows['locker_piece'] }} pieces,
-        {{ rows['price_point'] }} prices.
+        Whole and unchanged: {{ rows['rig'] }} rigs, {{ rows['rig_revision'] }} revisions,
+        {{ rows['locker_piece'] }} pieces, {{ rows['price_point'] }} prices.
       </p>
       <p class="label">It takes the place of everything that is stored now; a copy of that is written first.</p>
-      <button class="btn mt-1.5 py-0.5 text-brick" :disabled="busy" @click="restore">Put it in place of what is here</button>
+      <button class="btn mt-1.5 py-0.5 text-brick" :disabled="busy" @click="restore">
+        Put it in place of what is here
+      </button>
     </div>
     <p v-if="said" class="text-leaf" role="status">{{ said }}</p>
     <p v-if="trouble" class="text-brick" role="alert">{{ trouble }}</p>

@@ -36,7 +36,10 @@ const save = async () => {
   const found = parsed.success
     ? {}
     : Object.fromEntries(parsed.error.issues.map((issue) => [String(issue.path[0] ?? ''), `${issue.message}.`]))
-  wrong.value = { ...found, ...Object.fromEntries(future.map((key) => [key, `This day is still to come; today is ${props.today}.`])) }
+  wrong.value = {
+    ...found,
+    ...Object.fromEntries(future.map((key) => [key, `This day is still to come; today is ${props.today}.`])),
+  }
   if (!parsed.success || future.length > 0) return
   try {
     trouble.value = ''
@@ -203,7 +206,9 @@ const states = [
         />
       </label>
     </div>
-    <p v-for="(words, key) in wrong" v-show="key !== 'lentTo'" :key="key" class="text-[12px] text-brick" role="alert">{{ words }}</p>
+    <p v-for="(words, key) in wrong" v-show="key !== 'lentTo'" :key="key" class="text-[12px] text-brick" role="alert">
+      {{ words }}
+    </p>
     <p v-if="trouble" class="text-[12.5px] text-brick" role="alert">{{ trouble }}</p>
     <div class="flex gap-1.5">
       <button class="btn btn-do py-0.5" :disabled="!changed">Save</button>

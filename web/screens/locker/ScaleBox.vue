@@ -39,10 +39,14 @@ const ask = async (what: () => Promise<ScaleFrame>) => {
   }
 }
 /** Each set-up of each rig that can be put on the scale whole. */
-const setups = computed(() => props.rigs.flatMap(({ rig }) => rig.setups.map((setup) => ({ key: `${rig.id}/${setup.id}`, rig, setup }))))
+const setups = computed(() =>
+  props.rigs.flatMap(({ rig }) => rig.setups.map((setup) => ({ key: `${rig.id}/${setup.id}`, rig, setup }))),
+)
 const whole = computed(() => {
   const found = setups.value.find(({ key }) => key === chosen.value)
-  return found && shelf.catalogue ? placeSetup(found.rig, found.setup, shelf.catalogue).placed.filter(inHand) : undefined
+  return found && shelf.catalogue
+    ? placeSetup(found.rig, found.setup, shelf.catalogue).placed.filter(inHand)
+    : undefined
 })
 const layPiece = () => {
   chosen.value = ''
@@ -66,7 +70,9 @@ const keep = async () => {
   }
 }
 const onIt = computed(() => frame.value?.holds ?? [])
-const holdsPiece = computed(() => props.row !== undefined && onIt.value.length === 1 && onIt.value[0] === props.row.piece.partId)
+const holdsPiece = computed(
+  () => props.row !== undefined && onIt.value.length === 1 && onIt.value[0] === props.row.piece.partId,
+)
 const verdict = computed(() => {
   const now = frame.value
   if (!whole.value || now?.grams === null || now === undefined || onIt.value.length < 2) return undefined
@@ -103,7 +109,9 @@ const mass = (g: number) => grams(Math.round(g), settings.units)
       </p>
     </div>
     <div class="flex flex-wrap gap-1.5">
-      <button class="btn py-0.5" :disabled="!row" @click="layPiece">Lay {{ row ? 'this piece' : 'a picked piece' }} on it</button>
+      <button class="btn py-0.5" :disabled="!row" @click="layPiece">
+        Lay {{ row ? 'this piece' : 'a picked piece' }} on it
+      </button>
       <button class="btn py-0.5" @click="ask(() => api.layOnScale([]))">Take all off</button>
       <button class="btn py-0.5" :disabled="!frame?.stable" @click="ask(api.tareScale)">Tare</button>
       <button class="btn py-0.5" @click="ask(() => api.plugScale(frame?.plugged === false))">
@@ -118,7 +126,9 @@ const mass = (g: number) => grams(Math.round(g), settings.units)
       <p v-if="holdsPiece && frame?.stable && frame.grams !== null" class="label">
         The scale says {{ signed(Math.round(frame.grams - row.massG), (g) => mass(g)) }}.
       </p>
-      <button class="btn btn-do mt-1.5 py-0.5" :disabled="!holdsPiece || !frame?.stable" @click="keep">Keep what it shows</button>
+      <button class="btn btn-do mt-1.5 py-0.5" :disabled="!holdsPiece || !frame?.stable" @click="keep">
+        Keep what it shows
+      </button>
     </div>
     <p v-else class="label">Pick a piece in the list to weigh it.</p>
     <p v-if="said" class="text-leaf" role="status">{{ said }}</p>
@@ -128,7 +138,9 @@ const mass = (g: number) => grams(Math.round(g), settings.units)
       <div class="mt-1 flex gap-1.5">
         <select v-model="chosen" class="field min-w-0 flex-1 py-0.5" aria-label="Rig and set-up">
           <option value="" disabled>rig and set-up</option>
-          <option v-for="one in setups" :key="one.key" :value="one.key">{{ one.rig.name }}, {{ one.setup.name }}</option>
+          <option v-for="one in setups" :key="one.key" :value="one.key">
+            {{ one.rig.name }}, {{ one.setup.name }}
+          </option>
         </select>
         <button class="btn py-0.5" :disabled="!whole" @click="layRig">Weigh</button>
       </div>

@@ -9,10 +9,15 @@ const props = defineProps<{ pieces: readonly LockerPiece[]; today: string; curre
 /** Back to the first purchase, and two years on if nothing is bought or sold. */
 const AHEAD_MONTHS = 24
 const months = computed(() => {
-  const first = props.pieces.reduce((least, { boughtOn }) => (boughtOn && boughtOn < least ? boughtOn : least), props.today)
+  const first = props.pieces.reduce(
+    (least, { boughtOn }) => (boughtOn && boughtOn < least ? boughtOn : least),
+    props.today,
+  )
   const back = Math.min(
     96,
-    (Number(props.today.slice(0, 4)) - Number(first.slice(0, 4))) * 12 + Number(props.today.slice(5, 7)) - Number(first.slice(5, 7)),
+    (Number(props.today.slice(0, 4)) - Number(first.slice(0, 4))) * 12 +
+      Number(props.today.slice(5, 7)) -
+      Number(first.slice(5, 7)),
   )
   return Array.from({ length: back + AHEAD_MONTHS + 1 }, (_, i) => i - back)
 })
@@ -31,5 +36,11 @@ const series = computed(() => [
 </script>
 
 <template>
-  <MoneyChart :series="series" :currency="currency" :tick="monthOf" legend label="What the locker is worth, month by month, an estimate" />
+  <MoneyChart
+    :series="series"
+    :currency="currency"
+    :tick="monthOf"
+    legend
+    label="What the locker is worth, month by month, an estimate"
+  />
 </template>

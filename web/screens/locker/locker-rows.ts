@@ -52,13 +52,18 @@ export const rowsOf = (
         idle: isIdle(piece, today),
         usage: usage.get(piece.partId) ?? [],
         get words() {
-          return (words ??= [name, piece.id, piece.place, piece.serial, piece.notes, piece.lentTo, piece.boughtFor].join(' ').toLowerCase())
+          return (words ??= [name, piece.id, piece.place, piece.serial, piece.notes, piece.lentTo, piece.boughtFor]
+            .join(' ')
+            .toLowerCase())
         },
       }
     })
     .sort((a, b) => byName.compare(a.name, b.name) || (a.piece.id < b.piece.id ? -1 : 1))
 
-export const filtered = (rows: readonly LockerRow[], { words, state, place, idle }: LockerFilter): readonly LockerRow[] => {
+export const filtered = (
+  rows: readonly LockerRow[],
+  { words, state, place, idle }: LockerFilter,
+): readonly LockerRow[] => {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
   return rows.filter(
     (row) =>
@@ -72,7 +77,8 @@ export const filtered = (rows: readonly LockerRow[], { words, state, place, idle
 /** Where things are kept, by name, with how many lie there. */
 export const placesOf = (rows: readonly LockerRow[]): readonly (readonly [place: string, count: number])[] => {
   const counts = new Map<string, number>()
-  for (const { piece } of rows) if (isOwned(piece) && piece.place) counts.set(piece.place, (counts.get(piece.place) ?? 0) + 1)
+  for (const { piece } of rows)
+    if (isOwned(piece) && piece.place) counts.set(piece.place, (counts.get(piece.place) ?? 0) + 1)
   return [...counts].sort(([a], [b]) => a.localeCompare(b))
 }
 
@@ -80,7 +86,8 @@ export const placesOf = (rows: readonly LockerRow[]): readonly (readonly [place:
 export const totalsOf = (rows: readonly LockerRow[], currency: string) => {
   const owned = rows.filter(({ piece }) => isOwned(piece))
   const here = owned.filter(({ piece }) => piece.currency === currency)
-  const sum = (pick: (row: LockerRow) => number | null | undefined) => here.reduce((all, row) => all + (pick(row) ?? 0), 0)
+  const sum = (pick: (row: LockerRow) => number | null | undefined) =>
+    here.reduce((all, row) => all + (pick(row) ?? 0), 0)
   return {
     pieces: owned.length,
     valueMinor: sum(({ valueMinor }) => valueMinor),

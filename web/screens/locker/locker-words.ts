@@ -16,7 +16,9 @@ export const stateWords = {
   all: 'everything',
 } as const
 
-/** Money as it is typed: whole units with up to two decimals. @returns undefined for nothing, null for what is no amount */
+/**
+ * Money as it is typed: whole units with up to two decimals. @returns undefined for nothing, null for what is no amount
+ */
 export const typedMoney = (text: string): number | undefined | null => {
   const plain = text.trim().replace(',', '.')
   if (plain === '') return undefined

@@ -18,7 +18,9 @@ test('rows stand by name, with the mass that counts, where they are used and how
   expect(zoom).toMatchObject({ massG: 695, measured: false, idle: false, role: 'lens' })
   expect(zoom?.usage.map(({ rigId }) => rigId)).toEqual(['winter-ferry-1'])
   const weighed = rowsOf(
-    saved.map((one) => (one.piece.id === 'kabocha-24-70-1' ? { ...one, piece: { ...one.piece, measuredG: 702 } } : one)),
+    saved.map((one) =>
+      one.piece.id === 'kabocha-24-70-1' ? { ...one, piece: { ...one.piece, measuredG: 702 } } : one,
+    ),
     catalogue,
     new Map(),
     today,
@@ -31,7 +33,9 @@ test('filters: every word somewhere, state, place, idle', () => {
   expect(filtered(rows, { ...noFilter, words: 'gimbal drawer' })).toEqual([])
   expect(ids(filtered(rows, { ...noFilter, place: 'van' }))).toEqual(['gourdwell-head-4-1', 'gourdwell-legs-1'])
   expect(ids(filtered(rows, { ...noFilter, idle: true }))).toContain('tromba-ball-shoe-1')
-  const sold = rows.map((row) => (row.piece.id === 'marrow-gimbal-1' ? { ...row, piece: { ...row.piece, state: 'sold' as const } } : row))
+  const sold = rows.map((row) =>
+    row.piece.id === 'marrow-gimbal-1' ? { ...row, piece: { ...row.piece, state: 'sold' as const } } : row,
+  )
   expect(filtered(sold, noFilter)).toHaveLength(rows.length - 1)
   expect(ids(filtered(sold, { ...noFilter, state: 'sold' }))).toEqual(['marrow-gimbal-1'])
   expect(filtered(sold, { ...noFilter, state: 'all' })).toHaveLength(rows.length)

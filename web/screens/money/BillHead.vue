@@ -22,7 +22,9 @@ const x = (minor: number) => (minor / top.value) * 100
 const whole = (minor: number) => money(minor, store.style.currency).replace(/\.00$/, '')
 const unpriced = computed(() => props.picture.cost.unpriced.length)
 /** Why a chance can not be told. */
-const unsure = computed(() => (props.picture.noRate ? 'no rate is known' : unpriced.value > 0 ? 'a price is missing' : 'not enough prices'))
+const unsure = computed(() =>
+  props.picture.noRate ? 'no rate is known' : unpriced.value > 0 ? 'a price is missing' : 'not enough prices',
+)
 </script>
 
 <template>
@@ -45,10 +47,16 @@ const unsure = computed(() => (props.picture.noRate ? 'no rate is known' : unpri
           :style="{ left: `${x(bill.low)}%`, width: `${x(bill.high) - x(bill.low)}%` }"
         />
         <span class="absolute inset-y-0 w-[2.5px] bg-ink" :style="{ left: `${x(bill.usual)}%` }" />
-        <span v-if="cap" class="absolute -inset-y-0.5 w-0 border-l-2 border-dashed border-brick" :style="{ left: `${x(cap)}%` }" />
+        <span
+          v-if="cap"
+          class="absolute -inset-y-0.5 w-0 border-l-2 border-dashed border-brick"
+          :style="{ left: `${x(cap)}%` }"
+        />
       </div>
       <p v-if="cap" class="relative h-4 text-[11.5px] text-soft">
-        <span class="absolute -translate-x-1/2 whitespace-nowrap" :style="{ left: `${Math.min(92, x(cap))}%` }">cap {{ whole(cap) }}</span>
+        <span class="absolute -translate-x-1/2 whitespace-nowrap" :style="{ left: `${Math.min(92, x(cap))}%` }"
+          >cap {{ whole(cap) }}</span
+        >
       </p>
     </div>
     <p v-if="cap" class="flex items-baseline gap-1.5">
@@ -56,14 +64,21 @@ const unsure = computed(() => (props.picture.noRate ? 'no rate is known' : unpri
         <span class="fig text-[17px]" data-testid="chance">{{ percent(picture.chance.within) }}</span>
         <span class="label">likely within the cap</span>
       </template>
-      <span v-else class="label" data-testid="chance" :title="picture.chance.thin.join(', ')">chance unknown: {{ unsure }}</span>
+      <span v-else class="label" data-testid="chance" :title="picture.chance.thin.join(', ')"
+        >chance unknown: {{ unsure }}</span
+      >
     </p>
     <p class="label">
       {{ extra > 0 ? `with ${whole(extra)} of sending` : 'sent for nothing' }},
       {{ taxMinor > 0 ? `${whole(taxMinor)} of tax in it` : 'tax in it' }}
     </p>
     <label class="label flex items-center gap-1.5"
-      ><input type="checkbox" class="accent-leaf" :checked="body" @change="$emit('body', ($event.target as HTMLInputElement).checked)" />
+      ><input
+        type="checkbox"
+        class="accent-leaf"
+        :checked="body"
+        @change="$emit('body', ($event.target as HTMLInputElement).checked)"
+      />
       camera and lenses in it</label
     >
   </section>

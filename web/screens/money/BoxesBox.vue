@@ -19,16 +19,26 @@ const say = (minor: number) =>
   <section v-if="boxes.length" aria-label="In one box">
     <h2 class="border-b border-line pb-1 font-semibold">In one box</h2>
     <ul>
-      <li v-for="box in boxes" :key="`${box.part.id} ${box.instance}`" class="border-b border-line py-1" :data-box="box.part.id">
+      <li
+        v-for="box in boxes"
+        :key="`${box.part.id} ${box.instance}`"
+        class="border-b border-line py-1"
+        :data-box="box.part.id"
+      >
         <p class="flex items-baseline gap-2">
           <span class="min-w-0">{{ box.part.name }}</span>
-          <button class="cure ml-auto shrink-0" @click="store.apply(box.commands, `swap for ${box.part.name}`)">swap</button>
+          <button class="cure ml-auto shrink-0" @click="store.apply(box.commands, `swap for ${box.part.name}`)">
+            swap
+          </button>
         </p>
         <p class="label tight" :class="box.savesMinor > 0 ? 'text-leaf!' : ''">
           {{ money(box.part.price.usual, store.style.currency) }}, {{ say(box.savesMinor) }}
         </p>
         <p class="label tight">
-          {{ box.used.length ? `used of it: ${box.used.map(({ name }) => name).join(', ')}` : 'nothing else of it is used'
+          {{
+            box.used.length
+              ? `used of it: ${box.used.map(({ name }) => name).join(', ')}`
+              : 'nothing else of it is used'
           }}{{ box.unused.length ? `; for nothing: ${box.unused.map(({ name }) => name).join(', ')}` : '' }}
         </p>
       </li>

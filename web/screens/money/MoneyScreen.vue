@@ -28,7 +28,9 @@ const trouble = useRigOfRoute((asked) => {
 })
 const assessment = computed(() => store.assessment)
 const from = computed(() => shelf.today.slice(0, 7))
-const picture = computed(() => (store.rig && shelf.shelf ? moneyOf(store.rig, shelf.shelf, from.value, body.value) : undefined))
+const picture = computed(() =>
+  store.rig && shelf.shelf ? moneyOf(store.rig, shelf.shelf, from.value, body.value) : undefined,
+)
 const lines = computed(() => picture.value?.tiers ?? [])
 const line = computed(() => picture.value?.tiers.find((one) => one.line.instance === picked.value)?.line)
 const forgotten = computed(() => (assessment.value ? forgottenOf(assessment.value.facts) : []))
@@ -42,7 +44,8 @@ const swap = (partId: string) => {
   store.apply(commands, `swap for ${part.name}`)
 }
 const list = () => {
-  if (picture.value && store.rig) save(`${store.rig.id}-shopping.csv`, shoppingCsv(picture.value), 'text/csv;charset=utf-8')
+  if (picture.value && store.rig)
+    save(`${store.rig.id}-shopping.csv`, shoppingCsv(picture.value), 'text/csv;charset=utf-8')
 }
 const print = () => window.print()
 </script>
@@ -62,11 +65,24 @@ const print = () => window.print()
           @pick="picked = picked === $event ? '' : $event"
           @tier="tier"
         />
-        <p v-if="forgotten.length" class="border-t border-line px-4 py-1 text-[12.5px] text-amber" data-testid="forgotten">
+        <p
+          v-if="forgotten.length"
+          class="border-t border-line px-4 py-1 text-[12.5px] text-amber"
+          data-testid="forgotten"
+        >
           Not in it yet:
-          {{ forgotten.map(({ what, count, costMinor }) => `${count} ${what}, ${money(costMinor, store.style.currency)}`).join(' · ') }}
+          {{
+            forgotten
+              .map(({ what, count, costMinor }) => `${count} ${what}, ${money(costMinor, store.style.currency)}`)
+              .join(' · ')
+          }}
         </p>
-        <PlanPanel class="h-[252px] shrink-0 border-t border-line bg-card" :picture="picture" :rig="store.rig" :from="from" />
+        <PlanPanel
+          class="h-[252px] shrink-0 border-t border-line bg-card"
+          :picture="picture"
+          :rig="store.rig"
+          :from="from"
+        />
       </div>
       <aside
         class="flex w-[324px] shrink-0 flex-col gap-4 overflow-y-auto border-l border-line bg-card px-4 py-3 print:hidden"

@@ -23,13 +23,19 @@ const series = computed(() => {
   const drawn = at.length === 1 ? [...at, { ...at[0], x: 1 } as (typeof at)[number]] : at
   return [
     { label: 'spent', stepped: true, points: drawn.map(({ month, x }) => ({ x, y: month.spentMinor })) },
-    { label: 'set-ups that work', stepped: true, count: true, points: drawn.map(({ month, x }) => ({ x, y: month.works.length })) },
+    {
+      label: 'set-ups that work',
+      stepped: true,
+      count: true,
+      points: drawn.map(({ month, x }) => ({ x, y: month.works.length })),
+    },
   ]
 })
 const allowance = (event: Event) => {
   const minor = typedMoney((event.target as HTMLInputElement).value)
   wrong.value = minor === null ? 'An allowance is 0 or more, such as 150.' : ''
-  if (minor !== null) store.apply([{ do: 'brief', brief: { ...props.rig.brief, monthlyMinor: minor ?? 0 } }], 'monthly allowance')
+  if (minor !== null)
+    store.apply([{ do: 'brief', brief: { ...props.rig.brief, monthlyMinor: minor ?? 0 } }], 'monthly allowance')
 }
 const need = (setup: string, neededBy: string) => {
   store.apply([{ do: 'need', setup, ...(neededBy ? { neededBy } : {}) }], `when ${nameOf(setup)} is needed`)

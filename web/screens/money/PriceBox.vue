@@ -129,13 +129,15 @@ const watchIt = () => {
     <p v-if="view">
       <span class="fig">{{ money(view.usual, home) }}</span>
       <span class="label ml-1.5"
-        >{{ money(view.low, home) }} to {{ money(view.high, home) }}, {{ view.points }} prices, newest {{ view.ageDays }} days old</span
+        >{{ money(view.low, home) }} to {{ money(view.high, home) }}, {{ view.points }} prices, newest
+        {{ view.ageDays }} days old</span
       >
     </p>
     <p v-else class="label">No price was seen yet: the catalogue’s {{ money(part.price.usual, home) }} counts.</p>
     <p v-if="view" class="label">
       {{ view.driftMinor === 0 ? 'steady' : `${signed(view.driftMinor, (minor) => money(minor, home))} a month`
-      }}<template v-if="view.sale"> · on sale now</template><template v-if="view.unavailable"> · no shop has it</template
+      }}<template v-if="view.sale"> · on sale now</template
+      ><template v-if="view.unavailable"> · no shop has it</template
       ><template v-if="view.usedMinor !== undefined"> · second hand {{ money(view.usedMinor, home) }}</template>
     </p>
     <MoneyChart
@@ -150,28 +152,51 @@ const watchIt = () => {
     <details>
       <summary class="cursor-pointer">Enter a price that was seen</summary>
       <form class="mt-1.5 grid grid-cols-2 gap-1.5" @submit.prevent="add">
-        <label class="label">shop<input v-model="shop" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="60" /></label>
-        <label class="label">on<input v-model="seenOn" type="date" class="field mt-0.5 w-full py-0.5 text-ink" :max="today" /></label>
-        <label class="label">price<input v-model="amount" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal" /></label>
         <label class="label"
-          >sending<input v-model="sending" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal" placeholder="0"
+          >shop<input v-model="shop" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="60"
         /></label>
         <label class="label"
-          >currency<input v-model="currency" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="3" :placeholder="home"
+          >on<input v-model="seenOn" type="date" class="field mt-0.5 w-full py-0.5 text-ink" :max="today"
         /></label>
-        <label class="flex items-center gap-1.5"><input v-model="used" type="checkbox" class="accent-leaf" /> second hand</label>
-        <label class="flex items-center gap-1.5"><input v-model="gone" type="checkbox" class="accent-leaf" /> none left</label>
+        <label class="label"
+          >price<input v-model="amount" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal"
+        /></label>
+        <label class="label"
+          >sending<input
+            v-model="sending"
+            class="field fig mt-0.5 w-full py-0.5 text-ink"
+            inputmode="decimal"
+            placeholder="0"
+        /></label>
+        <label class="label"
+          >currency<input
+            v-model="currency"
+            class="field mt-0.5 w-full py-0.5 text-ink"
+            maxlength="3"
+            :placeholder="home"
+        /></label>
+        <label class="flex items-center gap-1.5"
+          ><input v-model="used" type="checkbox" class="accent-leaf" /> second hand</label
+        >
+        <label class="flex items-center gap-1.5"
+          ><input v-model="gone" type="checkbox" class="accent-leaf" /> none left</label
+        >
         <button class="btn col-span-2 justify-center py-0.5">Store it</button>
       </form>
     </details>
     <p v-if="takenOut" class="label flex items-center gap-2" role="status">
-      {{ takenOut.shop }}, {{ takenOut.seenOn }}: {{ money(takenOut.amountMinor, takenOut.currency) }} is out of the ledger.
+      {{ takenOut.shop }}, {{ takenOut.seenOn }}: {{ money(takenOut.amountMinor, takenOut.currency) }} is out of the
+      ledger.
       <button class="btn px-1.5 py-0" @click="putBack">Put it back</button>
     </p>
     <details v-if="prices.length">
       <summary class="cursor-pointer">The ledger, {{ prices.length }} entries</summary>
       <ul class="mt-1 max-h-40 overflow-y-auto" tabindex="0" role="region" aria-label="Prices seen">
-        <li v-for="price in prices" :key="price.id" class="flex items-baseline gap-2 border-b border-line py-0.5 text-[12.5px]">
+        <li
+          v-for="price in prices"
+          :key="price.id"
+          class="flex items-baseline gap-2 border-b border-line py-0.5 text-[12.5px]"
+        >
           <span class="label tight">{{ price.seenOn }}</span><span class="truncate"
             >{{ price.shop }}{{ price.source === 'feed' ? ' (simulated)' : '' }}{{ price.used ? ', used' : ''
             }}{{ price.available ? '' : ', none left' }}</span
@@ -196,7 +221,9 @@ const watchIt = () => {
           :placeholder="watched ? (watched.belowMinor / 100).toFixed(2) : ''"
       /></label>
       <button class="btn py-0.5">Watch</button>
-      <button v-if="watched" type="button" class="btn py-0.5" @click="act(() => api.watchPrice(part.id, null))">Stop</button>
+      <button v-if="watched" type="button" class="btn py-0.5" @click="act(() => api.watchPrice(part.id, null))">
+        Stop
+      </button>
     </form>
     <p v-if="watched" class="label">Watched since {{ watched.since }}, under {{ money(watched.belowMinor, home) }}.</p>
     <p v-if="trouble" class="text-[12.5px] text-brick" role="alert">{{ trouble }}</p>
@@ -213,7 +240,8 @@ const watchIt = () => {
             </button>
           </p>
           <p class="label tight">
-            {{ signed(-one.savesMinor, (minor) => money(minor, store.style.currency)) }} · {{ signed(-one.savesG, (g) => grams(g))
+            {{ signed(-one.savesMinor, (minor) => money(minor, store.style.currency)) }} ·
+            {{ signed(-one.savesG, (g) => grams(g))
             }}<template v-if="one.per100GMinor !== undefined">
               · {{ money(one.per100GMinor, store.style.currency) }} for 100 g less</template
             >

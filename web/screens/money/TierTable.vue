@@ -21,9 +21,12 @@ const groups = computed(() =>
 )
 const unknown = ({ high, inBoxOf }: TierLine['line']): boolean => high === 0 && inBoxOf === undefined
 /** Where the running sum crosses the cap: everything after that line is out of reach. */
-const firstOver = computed(() => props.lines.find(({ runningMinor }) => props.capMinor > 0 && runningMinor > props.capMinor)?.line.instance)
+const firstOver = computed(
+  () => props.lines.find(({ runningMinor }) => props.capMinor > 0 && runningMinor > props.capMinor)?.line.instance,
+)
 /** Each price against its own usual one: from half of it at the left to half as much again at the right. */
-const at = (minor: number, usual: number): number => Math.max(0, Math.min(1, minor / Math.max(1, usual) - 0.5)) * 156 + 2
+const at = (minor: number, usual: number): number =>
+  Math.max(0, Math.min(1, minor / Math.max(1, usual) - 0.5)) * 156 + 2
 const flags = (part: string): readonly string[] => {
   const view = shelf.prices.get(part)
   if (!view) return []
@@ -37,7 +40,12 @@ const flags = (part: string): readonly string[] => {
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-3" tabindex="0" role="region" aria-label="What is still to buy, by tiers">
+  <div
+    class="min-h-0 flex-1 overflow-y-auto px-4 pb-3"
+    tabindex="0"
+    role="region"
+    aria-label="What is still to buy, by tiers"
+  >
     <table class="w-full text-left">
       <thead class="sticky top-0 z-10 bg-paper">
         <tr class="label">
@@ -58,7 +66,9 @@ const flags = (part: string): readonly string[] => {
         <template v-for="one in group.lines" :key="one.line.instance">
           <tr v-if="one.line.instance === firstOver" aria-hidden="true">
             <td colspan="5" class="p-0">
-              <p class="border-t-2 border-brick pt-0.5 text-right text-[12px] text-brick">here the {{ whole(capMinor) }} end</p>
+              <p class="border-t-2 border-brick pt-0.5 text-right text-[12px] text-brick">
+                here the {{ whole(capMinor) }} end
+              </p>
             </td>
           </tr>
           <tr
@@ -83,7 +93,13 @@ const flags = (part: string): readonly string[] => {
                 class="field min-h-6 py-0 text-[12.5px]"
                 :value="one.because === 'chosen' ? one.tier : ''"
                 :aria-label="`Tier of ${one.line.part.name}`"
-                @change="$emit('tier', one.line.instance, (($event.target as HTMLSelectElement).value || undefined) as Tier | undefined)"
+                @change="
+                  $emit(
+                    'tier',
+                    one.line.instance,
+                    (($event.target as HTMLSelectElement).value || undefined) as Tier | undefined,
+                  )
+                "
               >
                 <option value="">as found</option>
                 <option v-for="tier in tiers" :key="tier" :value="tier">{{ tierWords[tier][0].toLowerCase() }}</option>
@@ -108,7 +124,10 @@ const flags = (part: string): readonly string[] => {
               </svg>
             </td>
             <td class="fig text-right">{{ unknown(one.line) ? '?' : money(one.line.usual, currency) }}</td>
-            <td class="fig text-right font-normal!" :class="{ 'text-brick': capMinor > 0 && one.runningMinor > capMinor }">
+            <td
+              class="fig text-right font-normal!"
+              :class="{ 'text-brick': capMinor > 0 && one.runningMinor > capMinor }"
+            >
               {{ whole(one.runningMinor) }}
             </td>
           </tr>

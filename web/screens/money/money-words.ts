@@ -15,8 +15,22 @@ export const becauseWords: Readonly<Record<TierLine['because'], string>> = {
   chosen: 'your word',
 }
 
-const names = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December']
+const names = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
 /** A month as one reads it. @example 2026-11: "Nov 2026" */
-export const monthWords = (month: string): string => `${(names[Number(month.slice(5, 7)) - 1] ?? '').slice(0, 3)} ${month.slice(0, 4)}`
+export const monthWords = (month: string): string =>
+  `${(names[Number(month.slice(5, 7)) - 1] ?? '').slice(0, 3)} ${month.slice(0, 4)}`
 
 export const percent = (share: number): string => `${Math.round(share * 100)} %`

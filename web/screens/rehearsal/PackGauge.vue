@@ -7,7 +7,9 @@ const props = defineProps<{ pack: RehearsalFrame['packs'][number]; forgotten: bo
 const emit = defineEmits<{ forget: [] }>()
 
 const LOW = 15
-const tone = computed(() => (props.pack.percent === 0 ? 'var(--brick)' : props.pack.percent <= LOW ? 'var(--amber)' : 'var(--leaf)'))
+const tone = computed(() =>
+  props.pack.percent === 0 ? 'var(--brick)' : props.pack.percent <= LOW ? 'var(--amber)' : 'var(--leaf)',
+)
 const where = computed(() => {
   if (props.forgotten) return 'left at home'
   if (props.pack.seat !== null) return 'in use'

@@ -28,14 +28,19 @@ const minutes = computed(() => store.assessment?.facts.day.minutes ?? 0)
 const names = computed(() => new Map(frame.value?.packs.map(({ id, name }) => [id, name]) ?? []))
 const events = computed(() => [...(frame.value?.events ?? [])].filter(({ what }) => what !== 'phase').reverse())
 const bright = computed(() =>
-  (store.assessment?.facts.network.nodes ?? []).filter(({ fullW, drawW }) => fullW > drawW).map(({ id, name }) => ({ id, name })),
+  (store.assessment?.facts.network.nodes ?? [])
+    .filter(({ fullW, drawW }) => fullW > drawW)
+    .map(({ id, name }) => ({ id, name })),
 )
-const toggled = (list: readonly string[], id: string) => (list.includes(id) ? list.filter((other) => other !== id) : [...list, id])
+const toggled = (list: readonly string[], id: string) =>
+  list.includes(id) ? list.filter((other) => other !== id) : [...list, id]
 const setSpeed = (value: number) => {
   speed.value = value
   void change({ speed: value })
 }
-const share = computed(() => (frame.value && minutes.value > 0 ? Math.min(1, frame.value.second / 60 / minutes.value) : 0))
+const share = computed(() =>
+  frame.value && minutes.value > 0 ? Math.min(1, frame.value.second / 60 / minutes.value) : 0,
+)
 const phases = computed(() => {
   const list = store.assessment?.facts.day.phases ?? []
   return list.map((phase) => ({ ...phase, share: minutes.value > 0 ? phase.minutes / minutes.value : 0 }))
@@ -53,7 +58,9 @@ const phases = computed(() => {
         <div class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1.5">
           <h1 class="sr-only">Rehearsal of the day, {{ store.rig?.name }}</h1>
           <SetupTabs />
-          <span class="label rounded border border-dashed border-soft px-2 py-0.5" title="No battery or meter is connected"
+          <span
+            class="label rounded border border-dashed border-soft px-2 py-0.5"
+            title="No battery or meter is connected"
             >simulated batteries and meters</span
           >
           <RouterLink
@@ -67,7 +74,9 @@ const phases = computed(() => {
           <div class="flex items-baseline gap-4">
             <span class="fig text-[26px] leading-none" data-testid="clock">{{ clock(frame.second) }}</span>
             <span class="font-semibold">{{ frame.phase?.name ?? 'the day is over' }}</span>
-            <span v-if="frame.phase" class="label">{{ kindWords[frame.phase.kind] }}{{ frame.phase.mains ? ', near a wall' : '' }}</span>
+            <span v-if="frame.phase" class="label"
+              >{{ kindWords[frame.phase.kind] }}{{ frame.phase.mains ? ', near a wall' : '' }}</span
+            >
             <span class="ml-auto flex items-center gap-1.5">
               <button
                 class="btn btn-do px-2.5"
@@ -75,7 +84,8 @@ const phases = computed(() => {
                 :aria-label="frame.paused ? 'Go on' : 'Pause'"
                 @click="change({ paused: !frame.paused })"
               >
-                <component :is="frame.paused ? Play : Pause" class="size-4" aria-hidden="true" /> {{ frame.paused ? 'Go on' : 'Pause' }}
+                <component :is="frame.paused ? Play : Pause" class="size-4" aria-hidden="true" />
+                {{ frame.paused ? 'Go on' : 'Pause' }}
               </button>
               <button class="btn px-2" @click="change({ again: true, paused: false })">
                 <RotateCcw class="size-4" aria-hidden="true" /> From the morning
@@ -112,7 +122,11 @@ const phases = computed(() => {
             <span class="absolute inset-y-0 w-0.5 bg-brick" :style="{ left: `calc(${share * 100}% - 1px)` }" />
           </div>
         </section>
-        <section v-if="frame" class="grid grid-cols-[repeat(auto-fill,minmax(178px,1fr))] gap-2 px-4 pt-3" aria-label="Batteries">
+        <section
+          v-if="frame"
+          class="grid grid-cols-[repeat(auto-fill,minmax(178px,1fr))] gap-2 px-4 pt-3"
+          aria-label="Batteries"
+        >
           <PackGauge
             v-for="pack in frame.packs"
             :key="pack.id"
@@ -149,7 +163,9 @@ const phases = computed(() => {
             >
               <LevelMark :level="piece.dark ? 'stop' : 'ok'" />
               <span class="min-w-0 truncate" :title="piece.name">{{ piece.name }}</span>
-              <span class="fig ml-auto shrink-0" :class="{ 'text-brick': piece.dark }">{{ piece.dark ? 'dark' : watts(piece.watts) }}</span>
+              <span class="fig ml-auto shrink-0" :class="{ 'text-brick': piece.dark }">{{
+                piece.dark ? 'dark' : watts(piece.watts)
+              }}</span>
             </li>
           </ul>
           <dl class="mt-2 grid grid-cols-4 gap-2 text-[12px] leading-tight text-soft">
@@ -204,14 +220,17 @@ const phases = computed(() => {
               :key="`${event.second}-${event.what}-${event.name}-${i}`"
               class="flex items-baseline gap-2 border-b border-line py-1"
             >
-              <LevelMark :level="eventLevel(event.what)" /><span class="min-w-0 leading-snug">{{ eventWords(event) }}</span
+              <LevelMark :level="eventLevel(event.what)" /><span class="min-w-0 leading-snug">{{
+                eventWords(event)
+              }}</span
               ><span class="fig ml-auto shrink-0 text-soft">{{ clock(event.second) }}</span>
             </li>
             <li v-if="events.length === 0" class="py-2 text-soft">Nothing yet.</li>
           </ol>
         </section>
         <p class="label">
-          An estimate from printed figures: {{ volts(7.2) }} packs are read by a straight line. Never charge lithium packs unattended.
+          An estimate from printed figures: {{ volts(7.2) }} packs are read by a straight line. Never charge lithium
+          packs unattended.
         </p>
       </aside>
     </main>

@@ -12,9 +12,20 @@ export const eventWords = ({ what, name }: RehearsalFrame['events'][number]): st
   })[what] ?? `${what} ${name}`
 
 export const eventLevel = (what: string): 'stop' | 'risk' | 'hint' | 'ok' =>
-  what === 'dark' ? 'stop' : what === 'low' || what === 'empty' ? 'risk' : what === 'over' || what === 'back' ? 'ok' : 'hint'
+  what === 'dark'
+    ? 'stop'
+    : what === 'low' || what === 'empty'
+      ? 'risk'
+      : what === 'over' || what === 'back'
+        ? 'ok'
+        : 'hint'
 
-export const kindWords: Readonly<Record<string, string>> = { off: 'switched off', setup: 'setting up', standby: 'waiting', roll: 'rolling' }
+export const kindWords: Readonly<Record<string, string>> = {
+  off: 'switched off',
+  setup: 'setting up',
+  standby: 'waiting',
+  roll: 'rolling',
+}
 
 /** The time of the day, from the first scene on: "2 h 05". */
 export const clock = (second: number): string => {

@@ -3,7 +3,14 @@ import type { Changeover } from '@zucchini/core/build-order'
 import { hoursMinutes } from '../../wording.ts'
 
 defineProps<{ title: string; changeover: Changeover }>()
-const word = { undo: 'take off', 'put on': 'put on', move: 'put back', slide: 'set', unplug: 'unplug', 'plug in': 'plug in' } as const
+const word = {
+  undo: 'take off',
+  'put on': 'put on',
+  move: 'put back',
+  slide: 'set',
+  unplug: 'unplug',
+  'plug in': 'plug in',
+} as const
 </script>
 
 <template>
@@ -11,7 +18,9 @@ const word = { undo: 'take off', 'put on': 'put on', move: 'put back', slide: 's
     <h2 class="flex items-baseline font-semibold">
       {{ title }} <span class="fig ml-auto">{{ hoursMinutes(changeover.seconds) }}</span>
     </h2>
-    <p class="label">{{ changeover.tools.length ? `in the pocket: ${changeover.tools.join(', ')}` : 'by hand, no tools' }}</p>
+    <p class="label">
+      {{ changeover.tools.length ? `in the pocket: ${changeover.tools.join(', ')}` : 'by hand, no tools' }}
+    </p>
     <ol class="mt-2">
       <li
         v-for="(step, i) in changeover.steps"
@@ -24,7 +33,9 @@ const word = { undo: 'take off', 'put on': 'put on', move: 'put back', slide: 's
           >{{ step.tool === 'fingers' ? '' : step.tool }} <span class="fig text-ink">{{ step.seconds }} s</span></span
         >
       </li>
-      <li v-if="changeover.steps.length === 0" class="border-t border-line py-1 text-soft">Nothing to do: they stand alike.</li>
+      <li v-if="changeover.steps.length === 0" class="border-t border-line py-1 text-soft">
+        Nothing to do: they stand alike.
+      </li>
     </ol>
   </section>
 </template>

@@ -22,7 +22,10 @@ const view = ref<ViewId>('side')
 
 /** Both drawn to one scale: the larger of the two decides. */
 const within = computed((): Extent => {
-  const [p, q] = [props.a, props.b].map(({ assessment }) => extentOfRig(view.value, assessment.assembly)) as [Extent, Extent]
+  const [p, q] = [props.a, props.b].map(({ assessment }) => extentOfRig(view.value, assessment.assembly)) as [
+    Extent,
+    Extent,
+  ]
   return {
     left: Math.min(p.left, q.left),
     right: Math.max(p.right, q.right),
@@ -33,7 +36,8 @@ const within = computed((): Extent => {
 const rows = computed(() => {
   const { units } = store.style
   const [a, b] = [props.a.assessment, props.b.assessment]
-  const tilt = ({ hang, assembly }: Assessment) => (hang && assembly.setup.support === 'hand-low' ? Math.abs(hang.tiltDeg) : undefined)
+  const tilt = ({ hang, assembly }: Assessment) =>
+    hang && assembly.setup.support === 'hand-low' ? Math.abs(hang.tiltDeg) : undefined
   const row = (title: string, of: (side: Assessment) => number | undefined, write: (value: number) => string) => {
     const [x, y] = [of(a), of(b)]
     const change = x !== undefined && y !== undefined ? y - x : undefined
@@ -76,7 +80,11 @@ const rows = computed(() => {
       ({ steadiness }) => steadiness?.yaw,
       (value) => `${value.toFixed(2)} ×`,
     ),
-    row('held still for', ({ holdMinutes }) => (holdMinutes !== undefined && holdMinutes > LONG_MIN ? undefined : holdMinutes), holdWords),
+    row(
+      'held still for',
+      ({ holdMinutes }) => (holdMinutes !== undefined && holdMinutes > LONG_MIN ? undefined : holdMinutes),
+      holdWords,
+    ),
     row('put together in', ({ setupSeconds }) => setupSeconds, hoursMinutes),
   ]
 })
@@ -84,8 +92,14 @@ const findings = computed(() => {
   const keys = (side: Side) => new Set(side.assessment.findings.map(findingKey))
   const [inA, inB] = [keys(props.a), keys(props.b)]
   return [
-    { title: `only ${props.a.setup.name}`, list: props.a.assessment.findings.filter((finding) => !inB.has(findingKey(finding))) },
-    { title: `only ${props.b.setup.name}`, list: props.b.assessment.findings.filter((finding) => !inA.has(findingKey(finding))) },
+    {
+      title: `only ${props.a.setup.name}`,
+      list: props.a.assessment.findings.filter((finding) => !inB.has(findingKey(finding))),
+    },
+    {
+      title: `only ${props.b.setup.name}`,
+      list: props.b.assessment.findings.filter((finding) => !inA.has(findingKey(finding))),
+    },
     { title: 'both', list: props.b.assessment.findings.filter((finding) => inA.has(findingKey(finding))) },
   ]
 })
@@ -100,7 +114,12 @@ const head = (finding: Finding) => headline(fill(finding.text, finding.numbers, 
       <ViewPicker class="ml-auto" label="View of both" :view="view" @pick="view = $event" />
     </header>
     <div class="grid grid-cols-1 gap-4 p-4 min-[900px]:grid-cols-[1fr_1.1fr_1fr]">
-      <figure v-for="(side, i) in [a, b]" :key="side.setup.id" class="min-w-0 text-center" :class="i === 0 ? 'order-1' : 'order-3'">
+      <figure
+        v-for="(side, i) in [a, b]"
+        :key="side.setup.id"
+        class="min-w-0 text-center"
+        :class="i === 0 ? 'order-1' : 'order-3'"
+      >
         <RigSketch
           class="mx-auto max-w-full"
           :assembly="side.assessment.assembly"
@@ -112,7 +131,9 @@ const head = (finding: Finding) => headline(fill(finding.text, finding.numbers, 
         />
         <figcaption class="mt-1">
           <strong>{{ side.setup.name }}</strong>
-          <span class="label block">{{ supportWords[side.setup.support] }}, {{ orientationWords[side.setup.orientation] }}</span>
+          <span class="label block"
+            >{{ supportWords[side.setup.support] }}, {{ orientationWords[side.setup.orientation] }}</span
+          >
         </figcaption>
       </figure>
       <table class="order-2 h-min w-full text-[13px]">

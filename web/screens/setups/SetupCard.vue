@@ -43,7 +43,11 @@ const figures = computed(() => {
 </script>
 
 <template>
-  <article class="flex flex-col rounded-xl border bg-card" :class="picked ? 'border-leaf' : 'border-line'" :data-setup="setup.id">
+  <article
+    class="flex flex-col rounded-xl border bg-card"
+    :class="picked ? 'border-leaf' : 'border-line'"
+    :data-setup="setup.id"
+  >
     <RouterLink
       :to="{ name: 'bench', params: { id: store.rig?.id }, query: { setup: setup.id } }"
       class="grid h-[220px] place-items-center border-b border-line"
@@ -60,7 +64,9 @@ const figures = computed(() => {
         :aria-label="`Name of the set-up ${setup.name}`"
         @change="$emit('rename', ($event.target as HTMLInputElement).value)"
       />
-      <button class="btn px-1.5" :aria-label="`Copy ${setup.name}`" title="Copy" @click="$emit('copy')"><Copy class="size-4" /></button>
+      <button class="btn px-1.5" :aria-label="`Copy ${setup.name}`" title="Copy" @click="$emit('copy')">
+        <Copy class="size-4" />
+      </button>
       <button
         class="btn px-1.5"
         :disabled="only"
@@ -73,7 +79,11 @@ const figures = computed(() => {
     </div>
     <label class="mt-1.5 block px-4">
       <span class="sr-only">How {{ setup.name }} is held</span>
-      <select class="field w-full" :value="setup.support" @change="$emit('support', ($event.target as HTMLSelectElement).value as Support)">
+      <select
+        class="field w-full"
+        :value="setup.support"
+        @change="$emit('support', ($event.target as HTMLSelectElement).value as Support)"
+      >
         <option v-for="support in supports" :key="support" :value="support">{{ supportWords[support] }}</option>
       </select>
     </label>
@@ -85,7 +95,9 @@ const figures = computed(() => {
           :value="setup.orientation"
           @change="$emit('orientation', ($event.target as HTMLSelectElement).value as Orientation)"
         >
-          <option v-for="orientation in orientations" :key="orientation" :value="orientation">{{ orientationWords[orientation] }}</option>
+          <option v-for="orientation in orientations" :key="orientation" :value="orientation">
+            {{ orientationWords[orientation] }}
+          </option>
         </select>
       </label>
       <label class="label flex items-center gap-1.5"

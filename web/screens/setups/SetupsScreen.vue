@@ -38,7 +38,9 @@ const pair = computed(() => {
 })
 /** Two at a time: a third pick lets go of the first. */
 const pick = (id: string) => {
-  picked.value = picked.value.includes(id) ? picked.value.filter((other) => other !== id) : [...picked.value, id].slice(-2)
+  picked.value = picked.value.includes(id)
+    ? picked.value.filter((other) => other !== id)
+    : [...picked.value, id].slice(-2)
 }
 const copy = (id: string, name: string) => {
   const taken = new Set(store.rig?.setups.map((setup) => setup.id))
@@ -90,15 +92,22 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
             @cap="change(setup.id, { capG: $event }, 'a cap for the set-up')"
           />
         </div>
-        <CompareTable v-if="pair" class="mt-5" :a="pair.a" :b="pair.b" :there="pair.there.seconds" :back="pair.back.seconds" />
+        <CompareTable
+          v-if="pair"
+          class="mt-5"
+          :a="pair.a"
+          :b="pair.b"
+          :there="pair.there.seconds"
+          :back="pair.back.seconds"
+        />
         <div v-if="pair" class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2">
           <ChangeoverList :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`" :changeover="pair.there" />
           <ChangeoverList :title="`From ${pair.b.setup.name} to ${pair.a.setup.name}`" :changeover="pair.back" />
         </div>
         <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to lay them side by side.</p>
         <p class="label mt-4">
-          Seconds are the usual ones for each kind of joint. Holding times are estimates for an average arm, not medical advice: stop when
-          it hurts.
+          Seconds are the usual ones for each kind of joint. Holding times are estimates for an average arm, not medical
+          advice: stop when it hurts.
         </p>
       </div>
     </main>

@@ -19,11 +19,18 @@ watch(
   () => props.open,
   (open) => {
     if (open)
-      shelf.load().catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'))
+      shelf
+        .load()
+        .catch(
+          (error: unknown) =>
+            (trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'),
+        )
   },
 )
 const cameras = computed(() =>
-  [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort((a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0)),
+  [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort(
+    (a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0),
+  ),
 )
 const camera = computed(() => chosen.value || cameras.value[0]?.id || '')
 
@@ -73,7 +80,11 @@ const make = async () => {
           /></label>
           <fieldset>
             <legend class="label mb-1">Which camera?</legend>
-            <label v-for="part in cameras" :key="part.id" class="flex cursor-pointer items-baseline gap-2 border-b border-line py-1.5">
+            <label
+              v-for="part in cameras"
+              :key="part.id"
+              class="flex cursor-pointer items-baseline gap-2 border-b border-line py-1.5"
+            >
               <input
                 type="radio"
                 name="camera"

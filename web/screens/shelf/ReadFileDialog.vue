@@ -15,7 +15,8 @@ const answer = shallowRef<FileAnswer>()
 const trouble = ref('')
 let text = ''
 
-const refuse = (error: unknown) => (trouble.value = error instanceof Error ? error.message : 'The file could not be read.')
+const refuse = (error: unknown) =>
+  (trouble.value = error instanceof Error ? error.message : 'The file could not be read.')
 watch(
   () => props.file,
   async (file) => {
@@ -50,7 +51,9 @@ const take = async () => {
   <Dialog :open="file !== undefined" class="relative z-50" @close="$emit('close')">
     <div class="fixed inset-0 bg-black/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-6">
-      <DialogPanel class="max-h-full w-full max-w-lg overflow-y-auto rounded-xl border border-line bg-card p-6 shadow-xl">
+      <DialogPanel
+        class="max-h-full w-full max-w-lg overflow-y-auto rounded-xl border border-line bg-card p-6 shadow-xl"
+      >
         <DialogTitle class="text-lg font-semibold">{{ file?.name }}</DialogTitle>
         <p v-if="trouble" class="mt-3 text-brick" role="alert">{{ trouble }}</p>
         <template v-else-if="answer?.ok">
@@ -59,11 +62,15 @@ const take = async () => {
           </p>
           <ul class="mt-2 list-disc pl-5">
             <li>It goes on the shelf as a rig of its own.</li>
-            <li v-if="answer.newParts.length">{{ answer.newParts.length }} new in the catalogue: {{ answer.newParts.join(', ') }}</li>
+            <li v-if="answer.newParts.length">
+              {{ answer.newParts.length }} new in the catalogue: {{ answer.newParts.join(', ') }}
+            </li>
             <li v-if="answer.differing.length">
               {{ answer.differing.length }} known here with other data; yours stay: {{ answer.differing.join(', ') }}
             </li>
-            <li v-if="answer.limits">It carries {{ answer.limits }} limits of whoever wrote it; here your own judge it.</li>
+            <li v-if="answer.limits">
+              It carries {{ answer.limits }} limits of whoever wrote it; here your own judge it.
+            </li>
           </ul>
         </template>
         <template v-else-if="answer">

@@ -40,9 +40,12 @@ const load = async () => {
     trouble.value = ''
   } catch (error) {
     trouble.value =
-      error instanceof ApiRefusal ? error.message : 'The server does not answer. Is it still running? Start it again and reload this page.'
+      error instanceof ApiRefusal
+        ? error.message
+        : 'The server does not answer. Is it still running? Start it again and reload this page.'
   }
-  if (rigs.value?.some(({ fresh }) => !fresh) && looks++ < MOST_LOOKS) timer = setTimeout(() => void load(), LOOK_AGAIN_MS)
+  if (rigs.value?.some(({ fresh }) => !fresh) && looks++ < MOST_LOOKS)
+    timer = setTimeout(() => void load(), LOOK_AGAIN_MS)
 }
 const reload = () => {
   looks = 0
@@ -113,24 +116,41 @@ const putBack = async () => {
     </nav>
     <template #end
       ><label class="btn cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-leaf"
-        >Read a file<input type="file" accept=".json,application/json" class="sr-only" aria-label="Read a rig file" @change="chooseFile"
+        >Read a file<input
+          type="file"
+          accept=".json,application/json"
+          class="sr-only"
+          aria-label="Read a rig file"
+          @change="chooseFile"
       /></label>
-      <button class="btn btn-do" @click="making = true"><Plus class="size-4" aria-hidden="true" /> New rig</button></template
+      <button class="btn btn-do" @click="making = true">
+        <Plus class="size-4" aria-hidden="true" /> New rig
+      </button></template
     >
   </TopBar>
   <main class="mx-auto max-w-6xl px-6 py-6">
     <h1 class="text-xl font-semibold">Shelf</h1>
-    <p class="mt-0.5 text-soft">Every rig as it stands: what it weighs, what it still costs, and the worst that is known about it.</p>
+    <p class="mt-0.5 text-soft">
+      Every rig as it stands: what it weighs, what it still costs, and the worst that is known about it.
+    </p>
     <p v-if="trouble" class="mt-4 rounded-lg border border-brick px-4 py-3" role="alert">
       {{ trouble }} <button class="btn ml-2" @click="reload">Try again</button>
     </p>
     <p v-if="removed" class="mt-4 rounded-lg bg-blossom-tint px-4 py-2" role="status">
-      “{{ removed.name }}” is off the shelf, with its history. <button class="btn ml-2 py-0.5" @click="putBack">Put it back</button>
+      “{{ removed.name }}” is off the shelf, with its history.
+      <button class="btn ml-2 py-0.5" @click="putBack">Put it back</button>
     </p>
-    <p v-if="backupTrouble" class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2" role="alert" data-testid="backup-trouble">
+    <p
+      v-if="backupTrouble"
+      class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2"
+      role="alert"
+      data-testid="backup-trouble"
+    >
       {{ backupTrouble }}
     </p>
-    <p v-if="roomTrouble" class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2" role="alert">{{ roomTrouble }}</p>
+    <p v-if="roomTrouble" class="mt-4 rounded-lg border border-amber bg-blossom-tint px-4 py-2" role="alert">
+      {{ roomTrouble }}
+    </p>
     <ul class="mt-5 grid grid-cols-1 gap-5 min-[760px]:grid-cols-2 min-[1100px]:grid-cols-3">
       <li
         v-for="{ entry, summary, counts } in cards"
@@ -161,14 +181,22 @@ const putBack = async () => {
             <span v-else class="label">being worked out ...</span>
           </span>
           <span class="px-4 pt-3 text-[15px] font-semibold">{{ entry.name }}</span>
-          <span v-if="summary" class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4" :class="{ 'text-soft': !entry.fresh }">
+          <span
+            v-if="summary"
+            class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4"
+            :class="{ 'text-soft': !entry.fresh }"
+          >
             <span
               ><span class="label block">in the hand</span
-              ><span class="fig text-[16px]">{{ atLeast(grams(summary.inHandG, settings.units), summary.unweighed) }}</span></span
+              ><span class="fig text-[16px]">{{
+                atLeast(grams(summary.inHandG, settings.units), summary.unweighed)
+              }}</span></span
             >
             <span
               ><span class="label block">still to buy</span
-              ><span class="fig text-[16px]">{{ atLeast(money(summary.toBuyMinor, summary.currency), summary.unpriced) }}</span></span
+              ><span class="fig text-[16px]">{{
+                atLeast(money(summary.toBuyMinor, summary.currency), summary.unpriced)
+              }}</span></span
             >
             <span
               ><span class="label block">runs</span
@@ -187,9 +215,13 @@ const putBack = async () => {
                   ><LevelMark :level="level" />{{ n }} {{ level }}{{ n > 1 ? 's' : '' }}</span
                 >
               </template>
-              <span v-if="counts.every(({ n }) => n === 0)" class="flex items-center gap-1.5"><LevelMark level="ok" />nothing to say</span>
+              <span v-if="counts.every(({ n }) => n === 0)" class="flex items-center gap-1.5"
+                ><LevelMark level="ok" />nothing to say</span
+              >
             </template>
-            <span v-if="!entry.fresh" class="label ml-auto" role="status">{{ summary ? 'as it was, being worked out anew' : '' }}</span>
+            <span v-if="!entry.fresh" class="label ml-auto" role="status">{{
+              summary ? 'as it was, being worked out anew' : ''
+            }}</span>
           </span>
         </RouterLink>
         <span class="label flex items-center px-4 pb-2.5">
@@ -218,8 +250,8 @@ const putBack = async () => {
       <li v-if="rigs && cards.length === 0" class="rounded-xl border border-dashed border-line p-8 text-soft">
         <p class="font-semibold text-ink">The shelf is empty</p>
         <p class="mt-1">
-          Start with the camera you have and the shoot it is for. The bench then shows what fits on it, what it weighs and what it still
-          costs.
+          Start with the camera you have and the shoot it is for. The bench then shows what fits on it, what it weighs
+          and what it still costs.
         </p>
         <button class="btn btn-do mt-3" @click="making = true">New rig</button>
       </li>

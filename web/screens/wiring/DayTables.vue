@@ -51,7 +51,10 @@ const first = computed(() => {
           <th class="py-0.5 font-normal">batteries</th>
           <th class="text-right font-normal">day takes</th>
           <th class="text-right font-normal">need / have</th>
-          <th class="text-right font-normal" title="Changes in the day, and in how many of them something goes dark for a moment">
+          <th
+            class="text-right font-normal"
+            title="Changes in the day, and in how many of them something goes dark for a moment"
+          >
             changes
           </th>
           <th class="text-right font-normal">charged in</th>
@@ -62,7 +65,10 @@ const first = computed(() => {
         <tr v-for="use in kinds" :key="use.kind" class="border-t border-line" :data-kind="use.kind">
           <td class="max-w-28 truncate py-1" :title="use.name">{{ use.name }}</td>
           <td class="fig text-right">{{ wattHours(use.usedWh) }}</td>
-          <td class="fig text-right" :class="{ 'text-brick': use.needed > use.have && Number.isFinite(assessment.facts.day.failsAtMin) }">
+          <td
+            class="fig text-right"
+            :class="{ 'text-brick': use.needed > use.have && Number.isFinite(assessment.facts.day.failsAtMin) }"
+          >
             {{ use.needed }} / {{ use.have }}
           </td>
           <td class="text-right">
@@ -88,7 +94,12 @@ const first = computed(() => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="charge in charges" :key="`${charge.id} ${charge.fromMin}`" class="border-t border-line" :data-charge="charge.id">
+        <tr
+          v-for="charge in charges"
+          :key="`${charge.id} ${charge.fromMin}`"
+          class="border-t border-line"
+          :data-charge="charge.id"
+        >
           <td class="max-w-40 truncate py-1" :title="charge.name">{{ charge.name }}</td>
           <td class="fig text-right">
             {{ charge.watts }} W<span class="label tight">, bay {{ charge.bay + 1 }}</span>
@@ -109,13 +120,19 @@ const first = computed(() => {
       <tbody>
         <tr v-for="recording in recordings" :key="recording.piece.instance.id" class="border-t border-line">
           <td class="max-w-44 truncate py-1" :title="recording.piece.part.name">
-            {{ recording.media.length === 0 ? 'nothing' : `${recording.media.length} × ${recording.media[0]?.part.name ?? ''}` }}
+            {{
+              recording.media.length === 0
+                ? 'nothing'
+                : `${recording.media.length} × ${recording.media[0]?.part.name ?? ''}`
+            }}
             <span class="label tight">{{ recording.codec.title }}</span>
           </td>
           <td class="fig text-right" :class="{ 'text-brick': recording.minutes < recording.neededMin }">
             {{ hours(recording.minutes) }} / {{ hours(recording.neededMin) }}
           </td>
-          <td class="fig text-right">{{ Number.isFinite(recording.offloadMin) ? hours(recording.offloadMin) : '–' }}</td>
+          <td class="fig text-right">
+            {{ Number.isFinite(recording.offloadMin) ? hours(recording.offloadMin) : '–' }}
+          </td>
         </tr>
       </tbody>
     </table>

@@ -16,11 +16,15 @@ const store = useRig()
 const mm = (value: number) => millimetres(Math.round(value), store.style.units)
 const assessment = computed(() => store.assessment)
 const feed = computed(() => assessment.value?.facts.network.feeds.find(({ link }) => link === props.run.link))
-const place = (end: Run['from']) => `${end.piece.part.name}, ${end.socket.label ?? connectors[end.socket.connector].title}`
+const place = (end: Run['from']) =>
+  `${end.piece.part.name}, ${end.socket.label ?? connectors[end.socket.connector].title}`
 const facts = computed(() => [
   ['from', place(props.run.from)],
   ['to', place(props.run.to)],
-  ['along the rig', `${mm(props.run.pathMm)}${props.run.loopMm > 0 ? ` and ${mm(props.run.loopMm)} slack for what moves` : ''}`],
+  [
+    'along the rig',
+    `${mm(props.run.pathMm)}${props.run.loopMm > 0 ? ` and ${mm(props.run.loopMm)} slack for what moves` : ''}`,
+  ],
   ['reaches', `${mm(props.run.reachMm)}${props.run.cable.coil ? ', a spring lead' : ''}`],
   [props.run.spareMm < 0 ? 'missing' : 'hangs over', mm(Math.abs(props.run.spareMm))],
   ...(feed.value?.volts ? [['voltage', voltSpan(feed.value.volts)]] : []),
@@ -31,10 +35,14 @@ const holders = computed(() => assessment.value?.assembly.placed.filter(({ part 
 const through = (id: string, on: boolean) => {
   const { link } = props.run
   const list = on ? [...link.through, id] : link.through.filter((other) => other !== id)
-  if (store.setup) store.apply([{ do: 'link', setup: store.setup.id, link: { ...link, through: list } }], `lay ${props.run.part.name}`)
+  if (store.setup)
+    store.apply([{ do: 'link', setup: store.setup.id, link: { ...link, through: list } }], `lay ${props.run.part.name}`)
 }
 const unplug = () => {
-  if (store.setup && store.apply([{ do: 'unlink', setup: store.setup.id, cable: props.run.link.cable }], `unplug ${props.run.part.name}`))
+  if (
+    store.setup &&
+    store.apply([{ do: 'unlink', setup: store.setup.id, cable: props.run.link.cable }], `unplug ${props.run.part.name}`)
+  )
     emit('close')
 }
 
@@ -49,7 +57,9 @@ watch(
     // What else would go between these two sockets: asked of a rig without this lead.
     const bare = {
       ...rig,
-      setups: rig.setups.map((own) => (own.id === setup ? { ...own, links: own.links.filter((other) => other !== link) } : own)),
+      setups: rig.setups.map((own) =>
+        own.id === setup ? { ...own, links: own.links.filter((other) => other !== link) } : own,
+      ),
     }
     const found = await benchWorker().plugs(bare, setup, link.from.instance, link.from.socket)
     if (turn === asked)
@@ -57,7 +67,9 @@ watch(
         ({ partId, commands }) =>
           partId !== props.run.part.id &&
           commands.some(
-            (command) => command.do === 'link' && [command.link.to, command.link.from].some((end) => end.instance === link.to.instance),
+            (command) =>
+              command.do === 'link' &&
+              [command.link.to, command.link.from].some((end) => end.instance === link.to.instance),
           ),
       )
   },
@@ -79,7 +91,10 @@ const swap = (line: LeadLine) => {
     <dl>
       <div v-for="[title, value] in facts" :key="title" class="flex gap-3 border-b border-line py-1">
         <dt class="shrink-0 text-soft">{{ title }}</dt>
-        <dd class="ml-auto text-right" :class="{ fig: title !== 'from' && title !== 'to', 'text-brick': title === 'missing' }">
+        <dd
+          class="ml-auto text-right"
+          :class="{ fig: title !== 'from' && title !== 'to', 'text-brick': title === 'missing' }"
+        >
           {{ value }}
         </dd>
       </div>

@@ -8,7 +8,11 @@ const emit = defineEmits<{ take: [line: LeadLine] }>()
 const store = useRig()
 const MOST = 8
 const price = (line: LeadLine) =>
-  line.source === 'catalogue' ? money(line.priceMinor, store.style.currency) : line.source === 'kit' ? 'in the kit' : 'owned'
+  line.source === 'catalogue'
+    ? money(line.priceMinor, store.style.currency)
+    : line.source === 'kit'
+      ? 'in the kit'
+      : 'owned'
 </script>
 
 <template>

@@ -44,7 +44,9 @@ const summary = computed(() => {
   if (!now) return ''
   if (now.leads.length === 0 && now.open.length === 0) return 'Everything that needs a lead has one.'
   const buy = now.toBuyMinor > 0 ? `, ${money(now.toBuyMinor, store.style.currency)} to buy` : ''
-  return now.leads.length > 0 ? `${now.leads.length} more ${now.leads.length === 1 ? 'lead' : 'leads'} would do${buy}.` : ''
+  return now.leads.length > 0
+    ? `${now.leads.length} more ${now.leads.length === 1 ? 'lead' : 'leads'} would do${buy}.`
+    : ''
 })
 </script>
 
@@ -52,7 +54,10 @@ const summary = computed(() => {
   <section aria-label="What is missing">
     <h2 class="flex items-baseline border-b border-line pb-1 font-semibold">
       What is missing
-      <button class="ml-auto text-[12.5px] font-normal text-soft underline decoration-line underline-offset-3 hover:text-ink" @click="anew">
+      <button
+        class="ml-auto text-[12.5px] font-normal text-soft underline decoration-line underline-offset-3 hover:text-ink"
+        @click="anew"
+      >
         wire it anew
       </button>
     </h2>
@@ -60,11 +65,19 @@ const summary = computed(() => {
     <template v-else>
       <p v-if="summary" class="py-1.5" data-testid="plan-summary">{{ summary }}</p>
       <ul>
-        <li v-for="line in proposal.leads" :key="`${line.from}-${line.to}`" class="border-b border-line py-1.5 leading-snug">
+        <li
+          v-for="line in proposal.leads"
+          :key="`${line.from}-${line.to}`"
+          class="border-b border-line py-1.5 leading-snug"
+        >
           {{ line.name }}
           <span class="label tight block">{{ line.what }}: {{ line.from }} to {{ line.to }}</span>
         </li>
-        <li v-for="line in proposal.open" :key="`${line.what}-${line.piece}`" class="border-b border-line py-1.5 leading-snug">
+        <li
+          v-for="line in proposal.open"
+          :key="`${line.what}-${line.piece}`"
+          class="border-b border-line py-1.5 leading-snug"
+        >
           <strong>No {{ line.what }} for {{ line.piece }}.</strong> {{ openWords[line.why] }}
         </li>
       </ul>
@@ -97,12 +110,16 @@ const summary = computed(() => {
           <span class="label block leading-snug">{{ schoolWords[line.school][1] }}</span>
           <span class="tight block"
             >camera {{ hours(line.cameraMin) }} ·
-            {{ Number.isFinite(line.failsAtMin) ? `day fails at ${hours(line.failsAtMin)}` : 'the day is covered' }}</span
+            {{
+              Number.isFinite(line.failsAtMin) ? `day fails at ${hours(line.failsAtMin)}` : 'the day is covered'
+            }}</span
           >
           <span class="tight block text-soft"
             >{{ line.massG === 0 ? 'same mass' : signed(line.massG, (g) => grams(g, store.style.units)) }} ·
-            {{ line.toBuyMinor === 0 ? 'nothing to buy' : signed(line.toBuyMinor, (m) => money(m, store.style.currency)) }} ·
-            {{ counts(line) }}{{ line.doorOpen ? ' · door stays open' : '' }}</span
+            {{
+              line.toBuyMinor === 0 ? 'nothing to buy' : signed(line.toBuyMinor, (m) => money(m, store.style.currency))
+            }}
+            · {{ counts(line) }}{{ line.doorOpen ? ' · door stays open' : '' }}</span
           >
         </template>
       </li>

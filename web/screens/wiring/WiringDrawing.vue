@@ -40,7 +40,8 @@ const legend = [
 ] as const satisfies readonly (readonly [LineKind, string])[]
 const used = computed(() => legend.filter(([kind]) => props.laid.edges.some(({ edge }) => edge.kind === kind)))
 /** A label has the whole width when nothing stands across from it. */
-const most = (node: Laid['nodes'][number]['node'], side: string) => (node.ports.some((port) => port.side !== side) ? 13 : 25)
+const most = (node: Laid['nodes'][number]['node'], side: string) =>
+  node.ports.some((port) => port.side !== side) ? 13 : 25
 const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
 </script>
 
@@ -108,12 +109,25 @@ const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
           >
             {{ line }}
           </text>
-          <rect v-if="edge.worst === 'stop'" x="-7" y="-5" width="10" height="10" fill="var(--brick)" stroke="var(--paper)" />
+          <rect
+            v-if="edge.worst === 'stop'"
+            x="-7"
+            y="-5"
+            width="10"
+            height="10"
+            fill="var(--brick)"
+            stroke="var(--paper)"
+          />
           <path v-else-if="edge.worst === 'risk'" d="M-2 -6 4 5H-8Z" fill="var(--amber)" stroke="var(--paper)" />
           <circle v-else-if="edge.worst === 'hint'" cx="-2" cy="0" r="4.5" fill="var(--slate)" stroke="var(--paper)" />
         </g>
       </g>
-      <g v-for="{ node, x, y } in laid.nodes" :key="node.id" :transform="`translate(${x} ${y})`" :data-node="node.instance">
+      <g
+        v-for="{ node, x, y } in laid.nodes"
+        :key="node.id"
+        :transform="`translate(${x} ${y})`"
+        :data-node="node.instance"
+      >
         <rect
           :width="node.width"
           :height="node.height"
@@ -139,10 +153,20 @@ const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
             stroke-width="1.1"
           />
           <rect :x="node.width - 12" y="14" width="5" height="18" rx="1.5" fill="var(--ink)" />
-          <text x="14" y="20" font-size="12.5" font-weight="600" class="tight" fill="var(--ink)">{{ battery.name }}</text>
+          <text x="14" y="20" font-size="12.5" font-weight="600" class="tight" fill="var(--ink)">
+            {{ battery.name }}
+          </text>
           <text x="14" y="34" font-size="11.5" class="tight" fill="var(--soft)">{{ battery.facts }}</text>
         </g>
-        <rect v-if="node.kind === 'battery'" :x="node.width" :y="SEAT_Y - 9" width="6" height="18" rx="1.5" fill="var(--ink)" />
+        <rect
+          v-if="node.kind === 'battery'"
+          :x="node.width"
+          :y="SEAT_Y - 9"
+          width="6"
+          height="18"
+          rx="1.5"
+          fill="var(--ink)"
+        />
         <text
           v-for="(line, i) in node.name"
           :key="line"
@@ -178,7 +202,13 @@ const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
           @keydown.enter.prevent="!spot.taken && emit('port', spot.id)"
           @keydown.space.prevent="!spot.taken && emit('port', spot.id)"
         >
-          <rect :x="spot.side === 'in' ? -9 : node.width / 2" :y="spot.y - 12" :width="node.width / 2 + 9" height="24" fill="transparent" />
+          <rect
+            :x="spot.side === 'in' ? -9 : node.width / 2"
+            :y="spot.y - 12"
+            :width="node.width / 2 + 9"
+            height="24"
+            fill="transparent"
+          />
           <circle
             :cx="spot.side === 'in' ? 0 : node.width"
             :cy="spot.y"
@@ -195,7 +225,11 @@ const top = (node: Laid['nodes'][number]['node']) => node.docked.length * DOCK
             class="tight"
             :fill="spot.taken ? 'var(--ink)' : 'var(--soft)'"
           >
-            {{ spot.label.length > most(node, spot.side) ? `${spot.label.slice(0, most(node, spot.side) - 1)}…` : spot.label }}
+            {{
+              spot.label.length > most(node, spot.side)
+                ? `${spot.label.slice(0, most(node, spot.side) - 1)}…`
+                : spot.label
+            }}
           </text>
         </g>
       </g>

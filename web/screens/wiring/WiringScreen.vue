@@ -41,7 +41,10 @@ watch(
 )
 const run = computed(() => assessment.value?.facts.leads.find(({ link }) => link.cable === cable.value))
 const socketInHand = computed(() => {
-  const [instance, socket] = [port.value.slice(0, port.value.indexOf('/')), port.value.slice(port.value.indexOf('/') + 1)]
+  const [instance, socket] = [
+    port.value.slice(0, port.value.indexOf('/')),
+    port.value.slice(port.value.indexOf('/') + 1),
+  ]
   return assessment.value?.assembly.byInstance.get(instance)?.part.sockets?.some(({ id }) => id === socket)
     ? { instance, socket }
     : undefined
@@ -77,10 +80,16 @@ const takeOut = (what: 'leads' | 'power') => {
           <h1 class="sr-only">Wiring of {{ store.rig?.name }}</h1>
           <SetupTabs />
           <span class="ml-auto flex items-center gap-2">
-            <button class="btn px-2 py-0.5" title="All leads with their ends and lengths, as CSV" @click="takeOut('leads')">
+            <button
+              class="btn px-2 py-0.5"
+              title="All leads with their ends and lengths, as CSV"
+              @click="takeOut('leads')"
+            >
               Leads, CSV
             </button>
-            <button class="btn px-2 py-0.5" title="All that draws and gives power, as CSV" @click="takeOut('power')">Power, CSV</button>
+            <button class="btn px-2 py-0.5" title="All that draws and gives power, as CSV" @click="takeOut('power')">
+              Power, CSV
+            </button>
             <RouterLink
               v-if="store.rig && store.setup"
               class="btn btn-do px-2 py-0.5"
@@ -100,7 +109,9 @@ const takeOut = (what: 'leads' | 'power') => {
         />
         <p v-else class="grid flex-1 place-items-center text-soft">
           {{
-            laid ? 'Nothing on this set-up has a socket. Put a monitor, a mic or a battery on at the bench.' : 'Laying out the leads ...'
+            laid
+              ? 'Nothing on this set-up has a socket. Put a monitor, a mic or a battery on at the bench.'
+              : 'Laying out the leads ...'
           }}
         </p>
         <div class="grid h-[238px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,0.95fr)] border-t border-line bg-card">
@@ -124,12 +135,22 @@ const takeOut = (what: 'leads' | 'power') => {
         aria-label="Leads and findings"
       >
         <LeadCard v-if="run" :run="run" @close="drop" />
-        <SocketCard v-else-if="socketInHand" :instance="socketInHand.instance" :socket="socketInHand.socket" @close="drop" />
+        <SocketCard
+          v-else-if="socketInHand"
+          :instance="socketInHand.instance"
+          :socket="socketInHand.socket"
+          @close="drop"
+        />
         <template v-else>
           <PlanBox />
           <ConnectList :assessment="assessment" />
         </template>
-        <FindingsPanel class="flex-none!" :assessment="assessment" :only="['power', 'picture', 'sound']" title="What the wiring says" />
+        <FindingsPanel
+          class="flex-none!"
+          :assessment="assessment"
+          :only="['power', 'picture', 'sound']"
+          title="What the wiring says"
+        />
       </aside>
     </main>
   </div>

@@ -10,10 +10,13 @@ export interface Connect {
 
 /** The order to plug in and switch on, in words; strip in reverse. */
 export const connectList = ({ facts, assembly }: Assessment): readonly Connect[] => {
-  const screens = facts.pictures.filter(({ runs, sink }) => runs.length > 0 && sink.part.power?.drawW).map(({ sink }) => sink.instance.id)
+  const screens = facts.pictures
+    .filter(({ runs, sink }) => runs.length > 0 && sink.part.power?.drawW)
+    .map(({ sink }) => sink.instance.id)
   const name = (id: string) => assembly.byInstance.get(id)?.part.name ?? id
   return connectOrder(facts.leads, assembly.setup.root, screens).map((step): Connect => {
-    if (step.do === 'switch-on') return { stage: 'on', text: `switch on ${name(step.piece ?? '')}`, key: `on-${step.piece ?? ''}` }
+    if (step.do === 'switch-on')
+      return { stage: 'on', text: `switch on ${name(step.piece ?? '')}`, key: `on-${step.piece ?? ''}` }
     const { run } = step
     return {
       stage: step.stage,

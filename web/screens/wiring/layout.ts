@@ -106,7 +106,9 @@ export const layOut = async (graph: Graph): Promise<Laid> => {
       return [
         {
           edge,
-          points: [section.startPoint, ...(section.bendPoints ?? []), section.endPoint].map(({ x, y }) => [x, y] as const),
+          points: [section.startPoint, ...(section.bendPoints ?? []), section.endPoint].map(
+            ({ x, y }) => [x, y] as const,
+          ),
           label: label && { x: label.x ?? 0, y: label.y ?? 0 },
         },
       ]

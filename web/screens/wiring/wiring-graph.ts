@@ -83,7 +83,9 @@ const kindOf = (carries: readonly Carried[], { from }: Pick<Run, 'from'>): LineK
 }
 
 const worstOf = ({ findings }: Assessment, id: string): Level | undefined =>
-  (['stop', 'risk', 'hint'] as const).find((level) => findings.some((finding) => finding.level === level && finding.parts.includes(id)))
+  (['stop', 'risk', 'hint'] as const).find((level) =>
+    findings.some((finding) => finding.level === level && finding.parts.includes(id)),
+  )
 
 const kindWords: Readonly<Record<LineKind, string>> = {
   power: 'power',
@@ -135,7 +137,10 @@ const factsOf = (piece: PlacedPart, { facts }: Assessment): { facts: string; ton
   const cell = facts.network.cells.find((other) => other.id === id)
   if (cell) {
     const ends = facts.runDown.cellMin.get(id) ?? Infinity
-    return { facts: `${wattHours(cell.capacityWh)}, ${Number.isFinite(ends) ? `empty at ${hours(ends)}` : 'idle'}`, tone: 'none' }
+    return {
+      facts: `${wattHours(cell.capacityWh)}, ${Number.isFinite(ends) ? `empty at ${hours(ends)}` : 'idle'}`,
+      tone: 'none',
+    }
   }
   const node = facts.network.nodes.find((other) => other.id === id)
   const own = piece.part.power?.ownMin
@@ -144,7 +149,10 @@ const factsOf = (piece: PlacedPart, { facts }: Assessment): { facts: string; ton
     return { facts: piece.part.role === 'dummy' || !piece.part.sockets?.length ? 'passes on' : '', tone: 'none' }
   const dark = facts.runDown.nodeMin.get(id) ?? Infinity
   if (dark === 0) return { facts: `${watts(node.drawW)}, no power`, tone: 'over' }
-  return { facts: `${watts(node.drawW)}, ${Number.isFinite(dark) ? `dark at ${hours(dark)}` : 'never dark'}`, tone: 'none' }
+  return {
+    facts: `${watts(node.drawW)}, ${Number.isFinite(dark) ? `dark at ${hours(dark)}` : 'never dark'}`,
+    tone: 'none',
+  }
 }
 
 const sideOf = (socket: Socket, id: string, edges: readonly Edge[]): Port['side'] => {
@@ -170,13 +178,16 @@ export const graphOf = (assessment: Assessment, style: Style): Graph => {
   const joined = new Set(edges.flatMap(({ from, to }) => [from.node, to.node]))
   const drawing = new Set(facts.network.nodes.filter(({ drawW }) => drawW > 0).map(({ id }) => id))
   const shown = assembly.placed.filter(
-    ({ instance, part }) => joined.has(instance.id) || drawing.has(instance.id) || part.power?.store || (part.sockets?.length ?? 0) > 0,
+    ({ instance, part }) =>
+      joined.has(instance.id) || drawing.has(instance.id) || part.power?.store || (part.sockets?.length ?? 0) > 0,
   )
   // A battery none of whose own sockets is in use is part of what it sits in.
   const seats = new Map(
     facts.network.feeds
       .filter((feed) => !feed.link && facts.network.cells.some(({ id }) => id === feed.from))
-      .filter((feed) => !edges.some(({ cable, from, to }) => cable && (from.node === feed.from || to.node === feed.from)))
+      .filter(
+        (feed) => !edges.some(({ cable, from, to }) => cable && (from.node === feed.from || to.node === feed.from)),
+      )
       .map((feed) => [feed.from, feed.to]),
   )
   const nodes = shown
@@ -191,7 +202,10 @@ export const graphOf = (assessment: Assessment, style: Style): Graph => {
         }))
       const top = docked.length * DOCK
       const ports = portsOf(piece, edges, top)
-      const rows = Math.max(ports.filter(({ side }) => side === 'in').length, ports.filter(({ side }) => side === 'out').length)
+      const rows = Math.max(
+        ports.filter(({ side }) => side === 'in').length,
+        ports.filter(({ side }) => side === 'out').length,
+      )
       return {
         id: piece.instance.id,
         instance: piece.instance.id,
@@ -204,5 +218,8 @@ export const graphOf = (assessment: Assessment, style: Style): Graph => {
         height: top + HEAD + rows * PORT_STEP + (rows > 0 ? 6 : 0),
       }
     })
-  return { nodes, edges: edges.filter(({ from, to }) => [from, to].every(({ node }) => nodes.some(({ id }) => id === node))) }
+  return {
+    nodes,
+    edges: edges.filter(({ from, to }) => [from, to].every(({ node }) => nodes.some(({ id }) => id === node))),
+  }
 }

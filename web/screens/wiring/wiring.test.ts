@@ -16,7 +16,10 @@ test('the graph has the pieces with sockets, batteries on what they sit in, and 
   const { nodes, edges } = graphOf(slip, style)
   expect(nodes.map(({ id }) => id).sort()).toEqual(['brick-plate', 'camera', 'dummy', 'mic', 'monitor', 'receiver'])
   expect(nodes.find(({ id }) => id === 'brick-plate')?.docked.map(({ instance }) => instance)).toEqual(['brick'])
-  expect(nodes.find(({ id }) => id === 'monitor')).toMatchObject({ facts: '22 W, dark at 1 h 34', docked: [{ instance: 'slab' }] })
+  expect(nodes.find(({ id }) => id === 'monitor')).toMatchObject({
+    facts: '22 W, dark at 1 h 34',
+    docked: [{ instance: 'slab' }],
+  })
   const tap = edges.find(({ cable }) => cable === 'tap')
   expect(tap).toMatchObject({
     kind: 'power',
@@ -46,7 +49,10 @@ test('long names break at a blank', () => {
 
 test('the order of plugging ends with the picture', () => {
   expect(connectList(crossing).map(({ stage }) => stage)).toEqual(['sound', 'sound', 'on', 'on', 'picture'])
-  expect(connectList(slip)[0]).toMatchObject({ stage: 'power', text: expect.stringContaining('D-tap to dummy') as unknown })
+  expect(connectList(slip)[0]).toMatchObject({
+    stage: 'power',
+    text: expect.stringContaining('D-tap to dummy') as unknown,
+  })
 })
 
 test('the chart of the day starts full and ends when the day does', () => {

@@ -10,7 +10,11 @@ import { optionUnit, optionWords } from './work-words.ts'
 
 const shelf = useShelf()
 const trouble = ref('')
-onMounted(() => shelf.load().catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'It could not be read.')))
+onMounted(() =>
+  shelf
+    .load()
+    .catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'It could not be read.')),
+)
 
 const onlyOwn = ref(false)
 const kept = (limit: Limit) => !onlyOwn.value || limit.own !== undefined
@@ -19,8 +23,9 @@ const seconds = computed(() => secondsOfWork(shelf.limits).filter(kept))
 const margins = computed(() => marginLines(shelf.limits).filter(kept))
 const changed = computed(
   () =>
-    [...allLimits(shelf.limits), ...marginLines(shelf.limits), ...secondsOfWork(shelf.limits)].filter(({ own }) => own !== undefined)
-      .length,
+    [...allLimits(shelf.limits), ...marginLines(shelf.limits), ...secondsOfWork(shelf.limits)].filter(
+      ({ own }) => own !== undefined,
+    ).length,
 )
 
 const home = computed(() => shelf.money?.home ?? 'EUR')
@@ -39,20 +44,27 @@ const strength = async (event: Event) => {
     <div class="mx-auto max-w-[1080px] px-6 py-5">
       <h1 class="text-[20px] font-semibold">How I work</h1>
       <p class="mt-1 max-w-[70ch] text-soft">
-        Every limit the checks judge by, where it comes from, and what you make of it. Your values count for all rigs and travel in rig
-        files. Only a maker’s rating stops a plan for its load; these figures warn.
+        Every limit the checks judge by, where it comes from, and what you make of it. Your values count for all rigs
+        and travel in rig files. Only a maker’s rating stops a plan for its load; these figures warn.
       </p>
       <p v-if="trouble" class="mt-3 text-brick" role="alert">{{ trouble }}</p>
       <section class="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2" aria-label="Your own arm">
         <label class="flex items-center gap-2"
           >my shoulder holds
-          <input class="field fig w-20 py-0.5" inputmode="decimal" :value.prop="Math.round(arm.strengthNm * 10) / 10" @change="strength" />
+          <input
+            class="field fig w-20 py-0.5"
+            inputmode="decimal"
+            :value.prop="Math.round(arm.strengthNm * 10) / 10"
+            @change="strength"
+          />
           N m</label
         >
         <span class="label">{{
           shelf.calibrated ? 'set by you' : 'an average adult; a timed hold on the Balance page sets it better'
         }}</span>
-        <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">back to the average</button>
+        <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">
+          back to the average
+        </button>
         <span v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</span>
         <label class="ml-auto flex items-center gap-1.5"
           ><input v-model="onlyOwn" type="checkbox" class="accent-leaf" />only what I changed ({{ changed }})</label
@@ -86,7 +98,13 @@ const strength = async (event: Event) => {
       <table class="mt-2 w-full text-left md:table-fixed" aria-label="Margins">
         <LimitColumns />
         <tbody>
-          <LimitRow v-for="limit in margins" :key="limit.option" :limit="limit" words="" :unit="optionUnit(limit.option, home)" />
+          <LimitRow
+            v-for="limit in margins"
+            :key="limit.option"
+            :limit="limit"
+            words=""
+            :unit="optionUnit(limit.option, home)"
+          />
         </tbody>
       </table>
       <h2 class="mt-7 font-semibold">Seconds at the bench</h2>

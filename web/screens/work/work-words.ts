@@ -9,7 +9,8 @@ const words: readonly (readonly [RegExp, string])[] = [
   [/^(night|fresh|reach|recess|spare|meets|sure)/, 'counts as'],
 ]
 
-export const optionWords = (option: string): string => words.find(([beginning]) => beginning.test(option))?.[1] ?? option
+export const optionWords = (option: string): string =>
+  words.find(([beginning]) => beginning.test(option))?.[1] ?? option
 
 /** The unit an option is typed in, by the ending of its name. */
 const units: readonly (readonly [RegExp, string])[] = [
