@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
-import type { FactName, Facts } from './facts.ts'
+import type { FactName, Facts, Sees } from './facts.ts'
 import { FactFailure } from './failure.ts'
 import { optionsFor } from './limits.ts'
 
@@ -101,7 +101,7 @@ export const families = ['fit', 'clearance', 'power', 'picture', 'sound', 'glass
 export type Family = (typeof families)[number]
 
 /** A rule as its file states it. */
-export interface CheckDefinition<S, O> {
+export interface CheckDefinition<S, O, N extends FactName = never> {
   readonly id: string
   readonly family: Family
   readonly title: string
@@ -112,14 +112,15 @@ export interface CheckDefinition<S, O> {
   readonly source: string
   readonly options: z.ZodType<O>
   readonly defaults: O
-  readonly needs: readonly FactName[]
+  /** The figures it reads; the type of its facts has no others. */
+  readonly needs: readonly N[]
   /** The pieces it looks at have to do with this; left out: it looks at all. */
   readonly about?: Concern
   readonly messages: Messages
   /** The numbers that meet at the limit, for rules that have one. */
   readonly limit?: { readonly measured: string; readonly allowed: string }
-  readonly subjects: (facts: Facts) => readonly S[]
-  readonly judge: (subject: S, facts: Facts, options: O) => Judgement
+  readonly subjects: (facts: Sees<N>) => readonly S[]
+  readonly judge: (subject: S, facts: Sees<N>, options: O) => Judgement
   readonly remedies?: (subject: S, facts: Facts, judgement: Judgement, options: O) => readonly Remedy[]
 }
 
@@ -161,7 +162,7 @@ export interface Found {
 
 /** A rule as the registry runs it; the kind of its subjects stays inside. */
 export interface Check extends Omit<
-  CheckDefinition<never, never>,
+  CheckDefinition<never, never, FactName>,
   'subjects' | 'judge' | 'remedies' | 'options' | 'defaults'
 > {
   readonly options: z.ZodType
@@ -213,7 +214,7 @@ const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => reado
  * Turns a rule's definition into one that can be run. Running it never throws: what can't be judged becomes a finding
  * that says so.
  */
-export const defineCheck = <S, O>(definition: CheckDefinition<S, O>): Check => {
+export const defineCheck = <S, O, N extends FactName = never>(definition: CheckDefinition<S, O, N>): Check => {
   const optionsIn = ({ shelf }: Facts): O =>
     optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
   // A rule that judges without options does not hang on the operator's.

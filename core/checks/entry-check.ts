@@ -2,12 +2,13 @@ import type { Kind } from '../catalogue/index.ts'
 import type { Entry } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions, wayKindOf } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
+import type { Sees } from './facts.ts'
 
 type Words = Pick<CheckDefinition<Entry, object>, 'id' | 'family' | 'title' | 'why' | 'level' | 'source'>
 
 /** What the rules about sliding on have in common; rails and dovetails differ in their words. */
 export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }): Check =>
-  defineCheck<Entry, object>({
+  defineCheck<Entry, object, 'entries'>({
     ...words,
     ...noOptions,
     needs: ['entries'],
@@ -34,7 +35,7 @@ export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }):
         : { group: 'silent', message: 'open', names, numbers }
     },
     remedies: ({ piece, ends }, facts) => {
-      const open = (after: typeof facts) =>
+      const open = (after: Sees<'entries'>) =>
         after.entries.every(
           (entry) => entry.piece.instance.id !== piece.instance.id || !entry.ends[0] || !entry.ends[1],
         )

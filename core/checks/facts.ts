@@ -315,6 +315,9 @@ export type Facts = { readonly assembly: Assembly; readonly shelf: Shelf } & {
   readonly [K in FactName]: ReturnType<(typeof makers)[K]>
 }
 
+/** A set-up with some of its figures: what a rule sees is what it needs and nothing else. */
+export type Sees<N extends FactName = never> = Pick<Facts, 'assembly' | 'shelf' | N>
+
 /**
  * The pictures a take of this set-up is for. A camera is turned on its side for the upright ones of the brief; held
  * level it takes the chief one

@@ -20,10 +20,10 @@ import { perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { stepChain, stepOf } from '../optics/index.ts'
 import type { Level, Remedy } from './check.ts'
-import { type Facts, isFirm } from './facts.ts'
+import { type Facts, isFirm, type Sees } from './facts.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
-export const spareOwned = (facts: Facts, part: Part): boolean => {
+export const spareOwned = (facts: Sees, part: Part): boolean => {
   const pieces = facts.shelf.owned.get(part.id) ?? 0
   return pieces > 0 && pieces > (plannedOf(facts.assembly.rig.kit).get(part.id) ?? 0)
 }
@@ -37,7 +37,7 @@ const plannedOf = perThing('parts in the plan', (kit: Rig['kit']): ReadonlyMap<s
 
 /** Owned first, then cheaper, then lighter, then by id: the order in which parts are proposed everywhere. */
 export const byReadiness =
-  (facts: Facts) =>
+  (facts: Sees) =>
   (a: Part, b: Part): number =>
     Number(spareOwned(facts, b)) - Number(spareOwned(facts, a)) ||
     comparedMinor(a) - comparedMinor(b) ||
@@ -46,13 +46,13 @@ export const byReadiness =
 
 /** Is this set-up borne by the operator, not by a stand? */
 export const isCarried = (support: Support): boolean => support !== 'tripod' && support !== 'gimbal'
-export const carried = ({ assembly }: Facts): boolean => isCarried(assembly.setup.support)
+export const carried = ({ assembly }: Sees): boolean => isCarried(assembly.setup.support)
 
 /** Does this set-up hang from one hand? With two hands, on the chest or the shoulder the grips share it otherwise. */
-export const hangs = ({ assembly }: Facts): boolean => assembly.setup.support === 'hand-low'
+export const hangs = ({ assembly }: Sees): boolean => assembly.setup.support === 'hand-low'
 
 /** Does nothing sit on this piece? */
-export const isLeaf = (facts: Facts, piece: PlacedPart): boolean =>
+export const isLeaf = (facts: Sees, piece: PlacedPart): boolean =>
   !facts.assembly.placed.some(({ host }) => host === piece)
 
 const sitsOn = (piece: PlacedPart, point: Point): boolean =>
@@ -61,7 +61,11 @@ const sitsOn = (piece: PlacedPart, point: Point): boolean =>
 /**
  * Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none.
  */
-export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Point) => boolean): Remedy | undefined => {
+export const moveRemedy = (
+  facts: Sees<'points'>,
+  piece: PlacedPart,
+  wanted: (point: Point) => boolean,
+): Remedy | undefined => {
   const { setup } = facts.assembly
   const others = facts.assembly.placed.filter((other) => !ridesOn(other, piece))
   const near = (point: Point) => Math.hypot(...point.at.map((value, i) => value - (piece.centre[i] ?? 0)))
@@ -83,7 +87,7 @@ export const moveRemedy = (facts: Facts, piece: PlacedPart, wanted: (point: Poin
 export const pointName = (point: Pick<Point, 'piece' | 'mount'>): string =>
   point.mount.label ?? `${point.piece.part.name}, ${point.mount.id}`
 
-export const takeOffRemedy = (facts: Facts, piece: PlacedPart): Remedy => ({
+export const takeOffRemedy = (facts: Sees, piece: PlacedPart): Remedy => ({
   text: 'take off {part}',
   numbers: {},
   names: { part: piece.part.name },
@@ -91,7 +95,7 @@ export const takeOffRemedy = (facts: Facts, piece: PlacedPart): Remedy => ({
 })
 
 /** Puts another part in the place of a piece, if the edit can be done and the new part mates where the old one sat. */
-export const swapRemedy = (facts: Facts, piece: PlacedPart, to: Part): Remedy | undefined => {
+export const swapRemedy = (facts: Sees, piece: PlacedPart, to: Part): Remedy | undefined => {
   const { rig, setup } = facts.assembly
   const commands = swapCommands(rig, piece.instance.id, to, facts.shelf.catalogue)
   const edited = edit(rig, commands, facts.shelf.catalogue)
@@ -118,7 +122,11 @@ export const swapRemedy = (facts: Facts, piece: PlacedPart, to: Part): Remedy | 
  * The first place a new part can go without touching anything: the edits that add it and seat it there. @param at the
  * points that are looked at
  */
-export const addRemedy = (facts: Facts, part: Part, at: readonly Point[] = facts.points): Remedy | undefined => {
+export const addRemedy = (
+  facts: Sees<'points'>,
+  part: Part,
+  at: readonly Point[] = facts.points,
+): Remedy | undefined => {
   const { rig, setup, placed } = facts.assembly
   const loose = facts.assembly.loose.find(({ instance }) => instance.partId === part.id)?.instance
   const instance = loose ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
@@ -142,7 +150,7 @@ export const addRemedy = (facts: Facts, part: Part, at: readonly Point[] = facts
 }
 
 /** Takes parts along without bolting them on: filters and adapters that wait in the bag. */
-export const bagRemedy = (facts: Facts, parts: readonly Part[]): Remedy | undefined => {
+export const bagRemedy = (facts: Sees, parts: readonly Part[]): Remedy | undefined => {
   const ids: string[] = []
   for (const part of parts) ids.push(freshId(facts.assembly.rig, part.id, ids))
   return parts.length === 0
@@ -160,7 +168,7 @@ export const bagRemedy = (facts: Facts, parts: readonly Part[]): Remedy | undefi
 
 /** Pieces of the kit, on the rig or in the bag, that a predicate picks. */
 export const kitThat = (
-  { assembly }: Facts,
+  { assembly }: Sees,
   wanted: (part: Part) => boolean,
 ): readonly { readonly id: string; readonly part: Part }[] =>
   piecesIn(assembly)
@@ -168,7 +176,7 @@ export const kitThat = (
     .map(({ instance, part }) => ({ id: instance.id, part }))
 
 /** The rings of the catalogue that lead from one thread to another, owned ones first. */
-export const ringsBetween = (facts: Facts, fromMm: number, toMm: number): readonly Part[] | undefined => {
+export const ringsBetween = (facts: Sees, fromMm: number, toMm: number): readonly Part[] | undefined => {
   const rings = facts.shelf.catalogue.byRole.get('step-ring') ?? []
   const chain = stepChain(
     fromMm,
@@ -189,7 +197,7 @@ export const firstOf = (count: number, proposals: Iterable<Remedy | undefined>):
 }
 
 /** Pieces that meet no need by themselves and carry nothing: what can be left out, the first by the given order. */
-export const dispensable = (facts: Facts): readonly PlacedPart[] => {
+export const dispensable = (facts: Sees<'needs'>): readonly PlacedPart[] => {
   const { placed } = facts.assembly
   const wanted = new Set(facts.needs.map((need) => need.capability))
   const hosts = new Set(placed.map((piece) => piece.host))
@@ -216,7 +224,8 @@ export const isBraced = (assembly: Assembly, piece: PlacedPart): boolean =>
 const nothing: JointLoad = { far: 'guest', massG: 0, first: [0, 0, 0], momentNm: 0, twistNm: 0, holds: 1 }
 
 /** What the joint of a piece has to carry: nothing for a piece that sits on nothing. */
-export const loadOn = ({ loads }: Facts, { instance }: PlacedPart): JointLoad => loads.get(instance.id) ?? nothing
+export const loadOn = ({ loads }: Sees<'loads'>, { instance }: PlacedPart): JointLoad =>
+  loads.get(instance.id) ?? nothing
 
 /** Over a maker's rating it is a stop, over the usual figure of the standard a risk. */
 export const overLimit = ({ mate: made }: PlacedPart): { readonly message: 'over' | 'usual'; readonly level: Level } =>
@@ -233,19 +242,19 @@ export const loadWords = (
 })
 
 /** Is the rig used on the move? */
-export const onTheRun = ({ assembly }: Facts): boolean =>
+export const onTheRun = ({ assembly }: Sees): boolean =>
   assembly.setup.support !== 'tripod' &&
   (assembly.rig.brief.kind === 'run-and-gun' || assembly.rig.brief.conditions.includes('running'))
 
 /** Parts that could take a piece's place, the readiest first. */
-export const rivals = (facts: Facts, piece: PlacedPart, wanted: (part: Part) => boolean): readonly Part[] =>
+export const rivals = (facts: Sees, piece: PlacedPart, wanted: (part: Part) => boolean): readonly Part[] =>
   [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
     .filter((part) => part.id !== piece.part.id && wanted(part))
     .sort(byReadiness(facts))
 
 /** The first few swaps of a piece that can be done and clear the trouble. */
 export const swapsThat = (
-  facts: Facts,
+  facts: Sees,
   piece: PlacedPart,
   count: number,
   wanted: (part: Part) => boolean,

@@ -3,7 +3,7 @@ import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
-import type { Facts } from './facts.ts'
+import type { FactName, Sees } from './facts.ts'
 
 interface RoomSubject {
   readonly piece: PlacedPart
@@ -17,23 +17,30 @@ type Words = Pick<CheckDefinition<RoomSubject, object>, 'id' | 'family' | 'title
  * What the rules about one kind of room have in common: they differ in the room, the words, and how far the hand
  * reaches.
  */
-export const roomCheck = (
+export const roomCheck = <N extends FactName = never>(
   words: Words & {
     readonly kind: Room['kind']
-    readonly among?: (facts: Facts) => readonly Invasion[]
-    readonly needs?: CheckDefinition<RoomSubject, object>['needs']
-    readonly when?: (facts: Facts) => boolean
+    /** Where the intruders come from, if not from all invasions; and the figures that this reads besides. */
+    readonly among?: (facts: Sees<'invasions' | N>) => readonly Invasion[]
+    readonly also?: readonly N[]
+    readonly when?: (facts: Sees) => boolean
   },
 ): Check => {
-  const { kind, among = (facts: Facts) => facts.invasions, needs = ['invasions'], when = () => true, ...fields } = words
-  const found = (facts: Facts, { piece, index }: RoomSubject) =>
+  const {
+    kind,
+    among = ({ invasions }: Sees<'invasions'>) => invasions,
+    also = [],
+    when = () => true,
+    ...fields
+  } = words
+  const found = (facts: Sees<'invasions' | N>, { piece, index }: RoomSubject) =>
     among(facts).find(
       (one) => one.piece.instance.id === piece.instance.id && one.piece.part.rooms.indexOf(one.room) === index,
     )
-  return defineCheck<RoomSubject, object>({
+  return defineCheck<RoomSubject, object, 'invasions' | N>({
     ...fields,
     ...noOptions,
-    needs,
+    needs: ['invasions', ...also],
     limit: { measured: 'intoMm', allowed: 'allowedMm' },
     messages: {
       speaks: { blocked: '{by} is in the way: {lost}. It reaches {intoMm} into the room {part} wants there.' },

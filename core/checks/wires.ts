@@ -13,13 +13,13 @@ import {
   type Stock,
 } from '../wiring/index.ts'
 import type { Remedy } from './check.ts'
-import type { Facts } from './facts.ts'
+import type { Sees } from './facts.ts'
 import { paceOf } from './limits.ts'
 import { marginsOf } from './margins.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from './places.ts'
 
 /** What is around a rig when its leads are chosen, with the room in front of its sockets. */
-export const stockOf = (facts: Facts): Stock => ({
+export const stockOf = (facts: Sees<'plugs'>): Stock => ({
   catalogue: facts.shelf.catalogue,
   owned: facts.shelf.owned,
   leadMinor: (paceOf(facts.shelf.limits).lead / 60) * marginsOf(facts.shelf.limits).minuteMinor,
@@ -27,7 +27,7 @@ export const stockOf = (facts: Facts): Stock => ({
 })
 
 /** What is free in front of a socket, mm; undefined when even a straight plug stands clear. */
-export const freeMm = (facts: Facts, { piece, socket }: SocketHere): number | undefined => {
+export const freeMm = (facts: Sees<'plugs'>, { piece, socket }: SocketHere): number | undefined => {
   const room = facts.plugs.find((other) => other.piece === piece && other.socket.id === socket.id)
   return room && room.freeMm < room.wantedMm ? room.freeMm : undefined
 }
@@ -60,7 +60,7 @@ const worded = (text: string, option: LeadOption, commands: Remedy['commands']):
 
 /** Other leads for the same two sockets, the best first. */
 export const swapLead = (
-  facts: Facts,
+  facts: Sees<'plugs'>,
   run: Run,
   wanted: (option: Candidate) => boolean = () => true,
 ): readonly Remedy[] => {
@@ -78,7 +78,7 @@ export const swapLead = (
     )
 }
 
-export const unplug = (facts: Facts, run: Run): Remedy => ({
+export const unplug = (facts: Sees, run: Run): Remedy => ({
   text: 'unplug {cable}',
   numbers: {},
   names: { cable: run.part.name },
@@ -86,7 +86,7 @@ export const unplug = (facts: Facts, run: Run): Remedy => ({
 })
 
 /** Leads that would meet a demand, through sockets that are free. */
-export const joinRemedies = (facts: Facts, demand: Demand, most = 2): readonly Remedy[] => {
+export const joinRemedies = (facts: Sees<'plugs'>, demand: Demand, most = 2): readonly Remedy[] => {
   const { assembly } = facts
   const stock = stockOf(facts)
   const options = demand.own
@@ -108,7 +108,7 @@ export const joinRemedies = (facts: Facts, demand: Demand, most = 2): readonly R
 }
 
 /** Batteries for a piece's own seat, those at hand first. */
-export const seatBattery = (facts: Facts, piece: PlacedPart, most = 2): readonly Remedy[] => {
+export const seatBattery = (facts: Sees<'points'>, piece: PlacedPart, most = 2): readonly Remedy[] => {
   const seats = facts.points.filter(
     (point) => point.open && point.piece === piece && standardOf(point.mount.standard).kind === 'battery',
   )
@@ -128,10 +128,10 @@ export const seatBattery = (facts: Facts, piece: PlacedPart, most = 2): readonly
   )
 }
 
-const isIdle = (facts: Facts, partId: string): boolean => facts.assembly.loose.some(({ part }) => part.id === partId)
+const isIdle = (facts: Sees, partId: string): boolean => facts.assembly.loose.some(({ part }) => part.id === partId)
 
 /** One more of something into the bag. */
-export const packRemedy = (facts: Facts, partId: string, name: string, count = 1): Remedy => {
+export const packRemedy = (facts: Sees, partId: string, name: string, count = 1): Remedy => {
   const taken = new Set(facts.assembly.rig.kit.map(({ id }) => id))
   const ids: string[] = []
   for (let n = 2; ids.length < count; n++) {
@@ -153,5 +153,5 @@ export const endsOf = (run: Run): readonly (readonly [RunEnd, RunEnd])[] => [
 ]
 
 /** A battery of a kind, on the rig or in the bag. */
-export const batteryOf = (facts: Facts, kind: string) =>
+export const batteryOf = (facts: Sees, kind: string) =>
   batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)

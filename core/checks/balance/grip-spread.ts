@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** Two hands that hold too close together, or only one place to hold. */
-export const gripSpread = defineCheck<Facts, { wideMm: number }>({
+export const gripSpread = defineCheck<Sees<'hands'>, { wideMm: number }, 'hands'>({
   id: 'grip-spread',
   family: 'balance',
   title: 'Hands too close together',
@@ -45,7 +45,7 @@ export const gripSpread = defineCheck<Facts, { wideMm: number }>({
         }
       : { group: 'silent', message: 'wide', numbers }
   },
-  remedies: (facts) => {
+  remedies: (_, facts) => {
     if (facts.hands) return []
     const grips = [...(facts.shelf.catalogue.byRole.get('side-handle') ?? [])].sort(byReadiness(facts))
     return firstOf(

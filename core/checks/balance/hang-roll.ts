@@ -5,7 +5,7 @@ import { defineCheck } from '../check.ts'
 import { hangs } from '../places.ts'
 
 /** The rig leans to one side when it hangs from its top handle. */
-export const hangRoll = defineCheck<Hang, { goodDeg: number; riskDeg: number }>({
+export const hangRoll = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 'hangs' | 'mass'>({
   id: 'hang-roll',
   family: 'balance',
   title: 'Leans to one side',

@@ -6,7 +6,7 @@ import { defineCheck } from '../check.ts'
 import { hangs } from '../places.ts'
 
 /** The rig does not hang level from its top handle. */
-export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }>({
+export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 'hangs'>({
   id: 'hang-tilt',
   family: 'balance',
   title: 'Hangs out of level',

@@ -1,12 +1,12 @@
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
 
-const ratedNm = ({ onPlate }: Facts): number | undefined => onPlate?.mount.momentNm
+const ratedNm = ({ onPlate }: Sees<'onPlate'>): number | undefined => onPlate?.mount.momentNm
 
 /** A tall rig that a head can not hold when it is tilted. */
-export const headMoment = defineCheck<Facts, object>({
+export const headMoment = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPlate' | 'mass'>({
   id: 'head-moment',
   family: 'balance',
   title: 'Too tall for the head',

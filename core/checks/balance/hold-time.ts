@@ -2,11 +2,11 @@ import { z } from 'zod'
 import { holdMinutes, isPosture } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { dispensable, firstOf, takeOffRemedy } from '../places.ts'
 
 /** The rig can not be held as long as a take lasts. */
-export const holdTime = defineCheck<Facts, { takeMinutes: number; riskMinutes: number }>({
+export const holdTime = defineCheck<Sees<'mass'>, { takeMinutes: number; riskMinutes: number }, 'mass'>({
   id: 'hold-time',
   family: 'balance',
   title: 'The arms give up first',
@@ -43,7 +43,7 @@ export const holdTime = defineCheck<Facts, { takeMinutes: number; riskMinutes: n
       at: mass.centre,
     }
   },
-  remedies: (facts) =>
+  remedies: (_, facts) =>
     firstOf(
       1,
       [...dispensable(facts)].sort((a, b) => b.part.massG - a.part.massG).map((piece) => takeOffRemedy(facts, piece)),

@@ -2,7 +2,7 @@ import { inHand, type Unweighed } from '../../balance/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 /** A piece on the rig whose mass nobody knows. */
-export const massUnknown = defineCheck<Unweighed, object>({
+export const massUnknown = defineCheck<Unweighed, object, 'mass' | 'leads'>({
   id: 'mass-unknown',
   family: 'balance',
   title: 'Nobody knows what it weighs',

@@ -1,15 +1,15 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { dispensable, firstOf, isCarried, takeOffRemedy } from '../places.ts'
 
 /** A set-up's own cap; without one, what is carried has the brief's. */
-const capOf = ({ assembly }: Pick<Facts, 'assembly'>): number =>
+const capOf = ({ assembly }: Pick<Sees, 'assembly'>): number =>
   assembly.setup.capG || (isCarried(assembly.setup.support) ? assembly.rig.brief.inHandG : 0)
 
 /** More in the hand than the brief allows. */
-export const overMass = defineCheck<Facts, object>({
+export const overMass = defineCheck<Sees<'mass'>, object, 'mass'>({
   id: 'over-mass',
   family: 'balance',
   title: 'Too heavy for the brief',
@@ -43,7 +43,7 @@ export const overMass = defineCheck<Facts, object>({
         }
       : { group: 'silent', message: 'within', numbers }
   },
-  remedies: (facts) =>
+  remedies: (_, facts) =>
     firstOf(
       3,
       [...dispensable(facts)].sort((a, b) => b.part.massG - a.part.massG).map((piece) => takeOffRemedy(facts, piece)),

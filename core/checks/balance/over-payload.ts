@@ -5,7 +5,7 @@ import { defineCheck } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
 
 /** More on a head or gimbal than it carries. */
-export const overPayload = defineCheck<PlacedPart, object>({
+export const overPayload = defineCheck<PlacedPart, object, 'mass' | 'onPlate'>({
   id: 'over-payload',
   family: 'balance',
   title: 'Too heavy for what it stands on',

@@ -2,12 +2,16 @@ import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts, Sees } from '../facts.ts'
 
-const offOf = ({ onPlate }: Facts): number => onPlate?.offMm ?? 0
+const offOf = ({ onPlate }: Sees<'onPlate'>): number => onPlate?.offMm ?? 0
 
 /** The centre of mass does not lie over the plate. */
-export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }>({
+export const plateOffset = defineCheck<
+  Sees<'onPlate' | 'gimbal'>,
+  { goodMm: number; riskMm: number },
+  'onPlate' | 'gimbal'
+>({
   id: 'plate-offset',
   family: 'balance',
   title: 'Off the middle of its plate',
@@ -68,7 +72,7 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
       at: onPlate?.at,
     }
   },
-  remedies: (facts) => {
+  remedies: (_, facts) => {
     const { onPlate } = facts
     const slide = onPlate?.slide
     if (!onPlate || !slide || Math.abs(slide.byMm) < 1) return []
@@ -86,4 +90,4 @@ export const plateOffset = defineCheck<Facts, { goodMm: number; riskMm: number }
   },
 })
 
-const beyond = ({ gimbal }: Facts): number => Math.max(0, ...(gimbal?.beyondMm ?? []))
+const beyond = ({ gimbal }: Sees<'gimbal'>): number => Math.max(0, ...(gimbal?.beyondMm ?? []))

@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** The rig wants to fall off the shoulder to the front. */
-export const shoulderFrontHeavy = defineCheck<Facts, { goodNm: number; riskNm: number }>({
+export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number; riskNm: number }, 'shoulder'>({
   id: 'shoulder-front-heavy',
   family: 'balance',
   title: 'Front-heavy on the shoulder',
@@ -34,7 +34,7 @@ export const shoulderFrontHeavy = defineCheck<Facts, { goodNm: number; riskNm: n
     const level = exceeds(momentNm, riskNm) ? 'risk' : 'hint'
     return { group: 'speaks', message: 'front', level, numbers, parts: [shoulder.pad.instance.id], at: shoulder.at }
   },
-  remedies: (facts) => {
+  remedies: (_, facts) => {
     if (facts.shoulder) return []
     const pads = [...(facts.shelf.catalogue.byRole.get('shoulder-pad') ?? [])].sort(byReadiness(facts))
     return firstOf(

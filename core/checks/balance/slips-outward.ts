@@ -3,7 +3,7 @@ import type { Grip } from '../../balance/index.ts'
 import type { Vec3 } from '../../kernel/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { factsAfter } from '../cures.ts'
 
 /** A bar as level as this has no lower end for the hand to slide to: sine of a tenth of a degree. */
@@ -20,11 +20,11 @@ const outwardDeg = ({ at }: Grip, axis: Vec3, middleMm: number): number => {
   return (Math.atan2(Math.sign(at[0] - middleMm) * lowerX, Math.abs(axis[1])) * 180) / Math.PI
 }
 
-const sideGrips = (facts: Facts) =>
+const sideGrips = (facts: Sees<'grips'>) =>
   facts.grips.flatMap((grip) => (grip.kind === 'side' && grip.axis ? [{ grip, axis: grip.axis }] : []))
 
 /** A side grip down which the hand slides off the rig. */
-export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: number }>({
+export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: number }, 'grips' | 'mass'>({
   id: 'slips-outward',
   family: 'balance',
   title: 'The hand slips off the grip',

@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { carried } from '../places.ts'
 
 /** The rig can't be put down: its centre of mass lies beside or near the edge of what it stands on. */
-export const standsCrooked = defineCheck<Facts, { wantedMm: number }>({
+export const standsCrooked = defineCheck<Sees<'stand' | 'mass'>, { wantedMm: number }, 'stand' | 'mass'>({
   id: 'stands-crooked',
   family: 'balance',
   title: 'Does not stand when put down',

@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { takeOffRemedy } from '../places.ts'
 
 /** Legs that a knock or a gust brings down. */
-export const tipOver = defineCheck<Facts, { safeDeg: number }>({
+export const tipOver = defineCheck<Sees<'tip'>, { safeDeg: number }, 'tip'>({
   id: 'tip-over',
   family: 'balance',
   title: 'Tips over easily',

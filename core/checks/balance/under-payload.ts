@@ -1,9 +1,9 @@
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 /** Less on a head or gimbal than it can be balanced with. */
-export const underPayload = defineCheck<Facts, object>({
+export const underPayload = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPlate' | 'mass'>({
   id: 'under-payload',
   family: 'balance',
   title: 'Too light for what it stands on',

@@ -1,7 +1,6 @@
 import type { Part } from '../../catalogue/index.ts'
 import { emptyBounds, exceeds, identity, placeShape, unite, boundsOf } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
 
 /** Lining and walls of a bag, on each side. mm */
 const LINING_MM = 12
@@ -15,7 +14,7 @@ const spans = (part: Part): number[] => {
 }
 
 /** The rig does not go into the bag built up. */
-export const bagSize = defineCheck<Part, object>({
+export const bagSize = defineCheck<Part, object, 'size'>({
   id: 'bag-size',
   family: 'clearance',
   title: 'Does not fit the bag built up',
@@ -36,7 +35,7 @@ export const bagSize = defineCheck<Part, object>({
     assembly.loose
       .filter(({ part, instance }) => part.role === 'case' && instance.status === 'in')
       .map(({ part }) => part),
-  judge: (bag, facts: Facts) => {
+  judge: (bag, facts) => {
     const { longMm, wideMm, tallMm } = facts.size
     const own = [longMm, wideMm, tallMm].sort((a, b) => b - a)
     const inside = spans(bag)

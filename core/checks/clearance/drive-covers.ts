@@ -3,7 +3,7 @@ import { carriedBy, pathToRoot } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { moveRemedy } from '../places.ts'
 
 const onShoe = ({ joint, host }: PlacedPart): boolean => {
@@ -12,7 +12,7 @@ const onShoe = ({ joint, host }: PlacedPart): boolean => {
 }
 
 /** What stands on a shoe and carries nothing but a drive. */
-const holders = ({ assembly }: Facts): readonly PlacedPart[] =>
+const holders = ({ assembly }: Sees): readonly PlacedPart[] =>
   assembly.placed.filter(
     (piece) =>
       onShoe(piece) &&
@@ -20,11 +20,11 @@ const holders = ({ assembly }: Facts): readonly PlacedPart[] =>
       pathToRoot(piece).every((other) => other === piece || !onShoe(other)),
   )
 
-const openShoes = ({ points }: Facts): number =>
+const openShoes = ({ points }: Sees<'points'>): number =>
   points.filter(({ open, mount }) => open && standardOf(mount.standard).kind === 'shoe').length
 
 /** A drive on the only shoe. */
-export const driveCovers = defineCheck<PlacedPart, object>({
+export const driveCovers = defineCheck<PlacedPart, object, 'points'>({
   id: 'drive-covers',
   family: 'clearance',
   title: 'The drive takes the last shoe',

@@ -9,7 +9,7 @@ export const gloveRoom = roomCheck({
   level: 'hint',
   source: '8 mm more than bare fingers want, measured on working gloves.',
   kind: 'lever',
-  needs: ['gloved', 'invasions'],
+  also: ['gloved'],
   // What bare fingers can't reach either is the other rule's to say.
   among: (facts) =>
     facts.gloved.filter(

@@ -2,15 +2,15 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
-import { type Facts, GLOVE_MM } from '../facts.ts'
+import { type Facts, GLOVE_MM, type Sees } from '../facts.ts'
 
 const FINGERS_MM = 28
 
-const pinchedBy = (facts: Facts, piece: PlacedPart) =>
+const pinchedBy = (facts: Sees<'invasions'>, piece: PlacedPart) =>
   facts.invasions.find((found) => found.piece.instance.id === piece.instance.id && found.room.kind === 'hand')
 
 /** Fingers do not fit under a handle, or only without gloves. */
-export const handRoom = defineCheck<PlacedPart, object>({
+export const handRoom = defineCheck<PlacedPart, object, 'invasions'>({
   id: 'hand-room',
   family: 'clearance',
   title: 'No room for fingers',

@@ -5,7 +5,7 @@ import { defineCheck } from '../check.ts'
 import { carried } from '../places.ts'
 
 /** A small picture far from the eye. */
-export const monitorTooFar = defineCheck<Watched, { mostTimes: number }>({
+export const monitorTooFar = defineCheck<Watched, { mostTimes: number }, 'screens'>({
   id: 'monitor-too-far',
   family: 'clearance',
   title: 'Picture too small to judge',

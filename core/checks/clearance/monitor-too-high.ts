@@ -9,7 +9,7 @@ import { carried, moveRemedy } from '../places.ts'
 const LOWER_MM = 20
 
 /** A monitor that stands far over the lens. */
-export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: number }>({
+export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: number }, 'screens'>({
   id: 'monitor-too-high',
   family: 'clearance',
   title: 'Monitor high over the lens',

@@ -5,7 +5,7 @@ import { defineCheck, noOptions, wayKindOf } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 /** A socket without room for a straight plug and its bend. */
-export const plugRoom = defineCheck<PlugRoom, object>({
+export const plugRoom = defineCheck<PlugRoom, object, 'plugs' | 'leads'>({
   id: 'plug-room',
   family: 'clearance',
   title: 'No room for a straight plug',

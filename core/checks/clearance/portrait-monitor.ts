@@ -6,7 +6,7 @@ import { factsAfter } from '../cures.ts'
 const READ_DEG = 60
 
 /** The camera stands upright and the monitor does not. */
-export const portraitMonitor = defineCheck<Watched, object>({
+export const portraitMonitor = defineCheck<Watched, object, 'screens'>({
   id: 'portrait-monitor',
   family: 'clearance',
   title: 'Monitor lies across an upright picture',

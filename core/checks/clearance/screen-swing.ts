@@ -2,13 +2,13 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
-const stoppedBy = (facts: Facts, piece: PlacedPart) =>
+const stoppedBy = (facts: Sees<'invasions'>, piece: PlacedPart) =>
   facts.invasions.find((found) => found.piece.instance.id === piece.instance.id && found.room.kind === 'swing')
 
 /** The camera's screen can't reach its open pose. */
-export const screenSwing = defineCheck<PlacedPart, object>({
+export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
   id: 'screen-swing',
   family: 'clearance',
   title: 'The screen can not open',

@@ -6,7 +6,7 @@ import { defineCheck } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 /** A socket that no plug can reach. */
-export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }>({
+export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }, 'plugs'>({
   id: 'socket-blocked',
   family: 'clearance',
   title: 'A socket is covered',

@@ -4,7 +4,7 @@ import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
 import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 interface Neighbours {
@@ -13,7 +13,7 @@ interface Neighbours {
 }
 
 /** Neighbours on one piece, one after the other in its data, and whatever else crowds. */
-const neighbours = ({ assembly, crowds }: Facts): readonly Neighbours[] => [
+const neighbours = ({ assembly, crowds }: Sees<'crowds'>): readonly Neighbours[] => [
   ...crowds,
   ...assembly.placed.flatMap((piece) =>
     inARow(piece).filter((pair) => !crowds.some((crowd) => sameSockets(crowd, pair))),
@@ -32,7 +32,7 @@ const sameSockets = (crowd: Crowd | Neighbours, { a, b }: Neighbours): boolean =
   crowd.b.socket.id === b.socket.id
 
 /** Two sockets so close that only one of them takes a plug. */
-export const socketCrowding = defineCheck<Neighbours, object>({
+export const socketCrowding = defineCheck<Neighbours, object, 'crowds'>({
   id: 'socket-crowding',
   family: 'clearance',
   title: 'Two plugs side by side do not go in',

@@ -13,7 +13,7 @@ const sameSeat = ({ a, b }: Clash): boolean =>
   a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
 
 /** Two solid parts in the same place. */
-export const solidClash = defineCheck<Neighbours, object>({
+export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
   id: 'solid-clash',
   family: 'clearance',
   title: 'Parts in each other’s way',

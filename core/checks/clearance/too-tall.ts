@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { firstOf, takeOffRemedy } from '../places.ts'
 
 /** Taller than the brief allows. */
-export const tooTall = defineCheck<Facts, object>({
+export const tooTall = defineCheck<Sees<'size'>, object, 'size'>({
   id: 'too-tall',
   family: 'clearance',
   title: 'Too tall for the brief',

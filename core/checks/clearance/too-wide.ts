@@ -1,9 +1,9 @@
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts, Sees } from '../facts.ts'
 import { firstOf, takeOffRemedy } from '../places.ts'
 
-const sideOf = ({ assembly, size }: Facts) => {
+const sideOf = ({ assembly, size }: Sees<'size'>) => {
   const middle = (size.bounds.min[0] + size.bounds.max[0]) / 2
   return assembly.placed.reduce((out, piece) =>
     Math.abs(reach(piece, middle)) > Math.abs(reach(out, middle)) ? piece : out,
@@ -13,7 +13,7 @@ const reach = (piece: Facts['assembly']['placed'][number], middle: number): numb
   Math.max(piece.bounds.max[0] - middle, middle - piece.bounds.min[0]) * (piece.joint ? 1 : 0)
 
 /** Wider than the brief allows. */
-export const tooWide = defineCheck<Facts, object>({
+export const tooWide = defineCheck<Sees<'size'>, object, 'size'>({
   id: 'too-wide',
   family: 'clearance',
   title: 'Too wide for the brief',

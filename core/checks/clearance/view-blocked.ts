@@ -3,13 +3,13 @@ import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, wayKindOf } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts, Sees } from '../facts.ts'
 
-const again = (after: Facts, { piece }: Watched) =>
+const again = (after: Sees<'screens'>, { piece }: Watched) =>
   after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)
 
 /** A screen that the operator can not see from where the eye is. */
-export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: number }>({
+export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: number }, 'screens'>({
   id: 'view-blocked',
   family: 'clearance',
   title: 'The screen can not be seen',

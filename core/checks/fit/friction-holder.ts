@@ -7,7 +7,7 @@ import { loadOn, isBraced, onTheRun, takeOffRemedy } from '../places.ts'
 const FRICTION: ReadonlySet<string> = new Set(['pad', 'clamp'])
 
 /** Held by friction alone while running. */
-export const frictionHolder = defineCheck<PlacedPart, { safeG: number }>({
+export const frictionHolder = defineCheck<PlacedPart, { safeG: number }, 'loads'>({
   id: 'friction-holder',
   family: 'fit',
   title: 'Held by friction on the run',

@@ -15,7 +15,7 @@ const ratedNmOf = ({ mate }: PlacedPart): number | undefined => {
 /**
  * More mass or moment on a joint than either of its ends is rated for. Shoes, pads and stands have checks of their own.
  */
-export const jointOverload = defineCheck<PlacedPart, object>({
+export const jointOverload = defineCheck<PlacedPart, object, 'loads'>({
   id: 'joint-overload',
   family: 'fit',
   title: 'Too heavy for its joint',

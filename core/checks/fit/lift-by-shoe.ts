@@ -2,11 +2,11 @@ import { z } from 'zod'
 import { pathToRoot, type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import { type Facts, isFirm } from '../facts.ts'
+import { type Facts, isFirm, type Sees } from '../facts.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
 /** The shoe between a handle and the camera, unless a screw or another firm hold spans it as well. */
-const weakLink = ({ assembly }: Facts, handle: PlacedPart): PlacedPart | undefined =>
+const weakLink = ({ assembly }: Sees, handle: PlacedPart): PlacedPart | undefined =>
   pathToRoot(handle).find(
     (piece) =>
       piece.mate?.ok &&
@@ -22,7 +22,7 @@ const weakLink = ({ assembly }: Facts, handle: PlacedPart): PlacedPart | undefin
   )
 
 /** A carrying handle that holds the rig by an accessory shoe. */
-export const liftByShoe = defineCheck<PlacedPart, object>({
+export const liftByShoe = defineCheck<PlacedPart, object, 'mass'>({
   id: 'lift-by-shoe',
   family: 'fit',
   title: 'Carried by a shoe',

@@ -1,8 +1,8 @@
 import { standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
-const systems = ({ assembly }: Facts): ReadonlyMap<string, readonly string[]> => {
+const systems = ({ assembly }: Sees): ReadonlyMap<string, readonly string[]> => {
   const found = new Map<string, string[]>()
   for (const { mate, instance } of assembly.placed)
     if (mate?.ok && mate.value.standard.kind === 'rods') {
@@ -13,7 +13,7 @@ const systems = ({ assembly }: Facts): ReadonlyMap<string, readonly string[]> =>
 }
 
 /** Two kinds of rods on one rig. */
-export const mixedRods = defineCheck<Facts, object>({
+export const mixedRods = defineCheck<Sees, object>({
   id: 'mixed-rods',
   family: 'fit',
   title: 'Two kinds of rods',

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { adapterChains, chainCommands, type PlacedPart } from '../../assembly/index.ts'
 import { endName, mate, type MateCode, mountOf } from '../../catalogue/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
 const ends = (piece: PlacedPart) => {
@@ -14,7 +14,7 @@ const ends = (piece: PlacedPart) => {
     : undefined
 }
 
-const bridges = function* (piece: PlacedPart, facts: Facts): Generator<Remedy> {
+const bridges = function* (piece: PlacedPart, facts: Sees): Generator<Remedy> {
   const pair = ends(piece)
   if (!pair || !piece.joint) return
   const { rig, setup } = facts.assembly

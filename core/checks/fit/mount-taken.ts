@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { firstOf, moveRemedy, pointName, takeOffRemedy } from '../places.ts'
 
 interface Pair {
@@ -12,7 +12,7 @@ interface Pair {
   readonly mountId: string
 }
 
-const pairsOn = ({ assembly }: Facts): Pair[] =>
+const pairsOn = ({ assembly }: Sees): Pair[] =>
   assembly.placed.flatMap((second, i) =>
     assembly.placed.slice(0, i).flatMap((first): Pair[] => {
       const same =
@@ -33,7 +33,7 @@ const stretch = (piece: PlacedPart): { from: number; to: number } | undefined =>
 }
 
 /** Two pieces on one mounting point, or on the same stretch of a rail. */
-export const mountTaken = defineCheck<Pair, object>({
+export const mountTaken = defineCheck<Pair, object, 'points'>({
   id: 'mount-taken',
   family: 'fit',
   title: 'Two on one mounting point',

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { pointName, takeOffRemedy } from '../places.ts'
 
 interface Pair {
@@ -12,7 +12,7 @@ interface Pair {
 
 const pairOf = perPair('pairs on one host', (first: PlacedPart, second: PlacedPart): Pair => ({ first, second }))
 
-const pairs = ({ assembly: { placed } }: Facts): Pair[] => {
+const pairs = ({ assembly: { placed } }: Sees): Pair[] => {
   const all: Pair[] = []
   for (const [i, second] of placed.entries())
     for (let j = 0; second.host && j < i; j++) {

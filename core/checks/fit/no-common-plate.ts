@@ -1,11 +1,11 @@
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { standRoles } from '../../balance/index.ts'
 
 /** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
 type Feet = readonly { readonly setup: string; readonly standard: string }[]
-const feet = ({ assembly: { rig }, shelf }: Facts): Feet => {
+const feet = ({ assembly: { rig }, shelf }: Sees): Feet => {
   const parts = new Map(rig.kit.map(({ id, partId }) => [id, shelf.catalogue.parts.get(partId)] as const))
   const partOf = (instance: string) => parts.get(instance)
   return rig.setups.flatMap((setup) =>
@@ -19,7 +19,7 @@ const feet = ({ assembly: { rig }, shelf }: Facts): Feet => {
 }
 
 /** Tripod, gimbal and slider that take different plates. */
-export const noCommonPlate = defineCheck<Feet, object>({
+export const noCommonPlate = defineCheck<Feet, object, 'onPlate'>({
   id: 'no-common-plate',
   family: 'fit',
   title: 'Stands that do not share a plate',

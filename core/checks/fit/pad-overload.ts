@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { loadOn, takeOffRemedy } from '../places.ts'
 
 /** More on a hook-and-loop pad than it holds. */
-export const padOverload = defineCheck<PlacedPart, object>({
+export const padOverload = defineCheck<PlacedPart, object, 'loads'>({
   id: 'pad-overload',
   family: 'fit',
   title: 'Too heavy for a pad',

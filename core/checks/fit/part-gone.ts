@@ -2,7 +2,7 @@ import type { Seated } from '../../assembly/index.ts'
 import type { Catalogue, Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck, noOptions, type Remedy } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 interface Gone {
   readonly instance: Seated
@@ -16,7 +16,7 @@ const asKnown = perPair('gone parts', ({ gone }: Catalogue, { instance, part }: 
   how: gone.get(part.id),
 }))
 
-const leaveOut = ({ assembly }: Facts, { instance }: Gone): readonly Remedy[] =>
+const leaveOut = ({ assembly }: Sees, { instance }: Gone): readonly Remedy[] =>
   assembly.rig.setups.some(({ root }) => root === instance.id)
     ? []
     : [

@@ -6,7 +6,7 @@ import { defineCheck } from '../check.ts'
 import { isBraced, loadOn, moveRemedy, takeOffRemedy } from '../places.ts'
 
 /** Something on one rod, with nothing that keeps it from swinging round. */
-export const rodSingle = defineCheck<PlacedPart, { safeNm: number }>({
+export const rodSingle = defineCheck<PlacedPart, { safeNm: number }, 'loads'>({
   id: 'rod-single',
   family: 'fit',
   title: 'Wobbles on one rod',

@@ -6,7 +6,7 @@ import { defineCheck } from '../check.ts'
 import { firstOf, loadOn, moveRemedy, overLimit, takeOffRemedy } from '../places.ts'
 
 /** More mass on an accessory shoe than it carries. */
-export const shoeOverload = defineCheck<PlacedPart, object>({
+export const shoeOverload = defineCheck<PlacedPart, object, 'loads'>({
   id: 'shoe-overload',
   family: 'fit',
   title: 'Too heavy for the shoe',

@@ -9,7 +9,7 @@ import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy 
 const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
 
 /** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
-export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: number }>({
+export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: number }, 'loads'>({
   id: 'single-screw',
   family: 'fit',
   title: 'Held by one screw',

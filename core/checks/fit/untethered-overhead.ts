@@ -1,10 +1,10 @@
 import { offeredParts } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** Over people or water without a tether. */
-export const untetheredOverhead = defineCheck<Facts, object>({
+export const untetheredOverhead = defineCheck<Sees, object>({
   id: 'untethered-overhead',
   family: 'fit',
   title: 'Nothing catches it',
@@ -25,7 +25,7 @@ export const untetheredOverhead = defineCheck<Facts, object>({
       ? { group: 'silent', message: 'tethered', names: { tether: tether.part.name } }
       : { group: 'speaks', message: 'untethered', parts: [assembly.setup.root] }
   },
-  remedies: (facts) => {
+  remedies: (_, facts) => {
     const tethers = offeredParts(facts.shelf.catalogue)
       .filter(({ provides }) => provides.includes('tether'))
       .sort(byReadiness(facts))

@@ -5,7 +5,7 @@ import { defineCheck } from '../check.ts'
 import { isBraced, loadOn, takeOffRemedy } from '../places.ts'
 
 /** A heavy lens on a lens adapter. */
-export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }>({
+export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }, 'supports' | 'loads'>({
   id: 'adapter-load',
   family: 'glass',
   title: 'Heavy lens on an adapter',

@@ -3,7 +3,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { bagRemedy, eachOf, firstOf } from '../places.ts'
 
 /** An autofocus lens behind an adapter that passes nothing on. */
-export const adapterNoElectronics = defineCheck<LensFit, object>({
+export const adapterNoElectronics = defineCheck<LensFit, object, 'lensKit'>({
   id: 'adapter-no-electronics',
   family: 'glass',
   title: 'The adapter passes nothing on',

@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import { type LensFit, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { kitThat } from '../places.ts'
 
 interface Pair {
@@ -11,7 +11,7 @@ interface Pair {
   readonly fit: LensFit
 }
 
-const pairsOf = (facts: Facts): readonly Pair[] =>
+const pairsOf = (facts: Sees<'lensKit'>): readonly Pair[] =>
   kitThat(facts, ({ role }) => role === 'matte-box').flatMap(({ id, part: box }) => {
     const clampMm = sizeOn(box, 'clamp', 'sits')
     return clampMm === undefined
@@ -20,7 +20,7 @@ const pairsOf = (facts: Facts): readonly Pair[] =>
   })
 
 /** A clamp-on matte box and a lens with another front. */
-export const clampOnSize = defineCheck<Pair, object>({
+export const clampOnSize = defineCheck<Pair, object, 'lensKit'>({
   id: 'clamp-on-size',
   family: 'glass',
   title: 'The matte box does not close on this lens',

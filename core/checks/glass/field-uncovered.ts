@@ -1,14 +1,14 @@
 import { coverage, lensFits } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { byReadiness } from '../places.ts'
-import { deliveryOf, type Facts } from '../facts.ts'
+import { deliveryOf, type Facts, type Sees } from '../facts.ts'
 
 interface Field {
   readonly fieldMm: number
   readonly by: readonly string[]
 }
 
-const fieldsOf = ({ assembly, lensKit }: Facts): readonly Field[] =>
+const fieldsOf = ({ assembly, lensKit }: Sees<'lensKit'>): readonly Field[] =>
   lensKit.length === 0
     ? []
     : coverage(
@@ -17,7 +17,7 @@ const fieldsOf = ({ assembly, lensKit }: Facts): readonly Field[] =>
       )
 
 /** A field of view the film wants and no lens of the kit gives. */
-export const fieldUncovered = defineCheck<Field, object>({
+export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
   id: 'field-uncovered',
   family: 'glass',
   title: 'A field of view is missing',

@@ -1,11 +1,11 @@
 import { goesBefore, type LensFit, ndOf, sizeOn } from '../../optics/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { bagRemedy, byReadiness, kitThat, ringsBetween } from '../places.ts'
 
 /** Lenses that need a filter: those that are used, when the day wants one and the camera has none inside. */
-const wanting = (facts: Facts): readonly LensFit[] =>
+const wanting = (facts: Sees<'lensKit' | 'light' | 'needs'>): readonly LensFit[] =>
   facts.needs.some(({ capability }) => capability === 'nd') &&
   facts.lensKit.length > 1 &&
   !facts.light.filters.some(({ inside }) => inside)
@@ -13,7 +13,7 @@ const wanting = (facts: Facts): readonly LensFit[] =>
     : []
 
 /** The cheapest way to a filter on a lens: rings to one the kit has, or a filter of its own. */
-const wayTo = (facts: Facts, { threadMm }: LensFit): readonly Part[] => {
+const wayTo = (facts: Sees, { threadMm }: LensFit): readonly Part[] => {
   if (threadMm === undefined) return []
   const nds = kitThat(facts, (part) => ndOf(part, true) !== undefined).flatMap(
     ({ part }) => sizeOn(part, 'filter', 'sits') ?? [],
@@ -31,7 +31,7 @@ const wayTo = (facts: Facts, { threadMm }: LensFit): readonly Part[] => {
 }
 
 /** A lens of the kit without neutral density of its size. */
-export const filterPerLens = defineCheck<LensFit, object>({
+export const filterPerLens = defineCheck<LensFit, object, 'lensKit' | 'needs' | 'light'>({
   id: 'filter-per-lens',
   family: 'glass',
   title: 'A lens without its filter',

@@ -3,7 +3,7 @@ import { type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { filterOf, lensOf } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
 
 interface Stack {
@@ -11,7 +11,7 @@ interface Stack {
   readonly filters: readonly PlacedPart[]
 }
 
-const stackOf = ({ assembly }: Facts): readonly Stack[] => {
+const stackOf = ({ assembly }: Sees): readonly Stack[] => {
   const lens = lensOf(assembly)?.lens
   const filters = lens ? assembly.placed.filter((piece) => ridesOn(piece, lens) && filterOf(piece.part)) : []
   return lens && filters.length > 0 ? [{ lens, filters }] : []

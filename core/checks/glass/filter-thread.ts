@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import { goesBefore, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { bagRemedy, kitThat, ringsBetween } from '../places.ts'
 
 interface Held {
@@ -10,13 +10,13 @@ interface Held {
 }
 
 /** Filters that lie in the bag: those on the rig have found their thread. */
-const inBag = (facts: Facts): readonly Held[] =>
+const inBag = (facts: Sees<'lensKit'>): readonly Held[] =>
   facts.lensKit.length === 0
     ? []
     : kitThat(facts, ({ role }) => role === 'filter').filter(({ id }) => !facts.assembly.byInstance.has(id))
 
 /** A filter that goes before no lens of the kit. */
-export const filterThread = defineCheck<Held, object>({
+export const filterThread = defineCheck<Held, object, 'lensKit'>({
   id: 'filter-thread',
   family: 'glass',
   title: 'A filter for no lens',
@@ -56,7 +56,10 @@ export const filterThread = defineCheck<Held, object>({
 })
 
 /** The lens of the kit that is used most of those that rings lead to. */
-const wayOf = (facts: Facts, filter: Part): { readonly lens: Part; readonly rings: readonly Part[] } | undefined => {
+const wayOf = (
+  facts: Sees<'lensKit'>,
+  filter: Part,
+): { readonly lens: Part; readonly rings: readonly Part[] } | undefined => {
   const toMm = sizeOn(filter, 'filter', 'sits')
   if (toMm === undefined) return undefined
   for (const { part, threadMm } of [...facts.lensKit].sort((a, b) => b.share - a.share)) {

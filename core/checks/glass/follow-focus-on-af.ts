@@ -3,7 +3,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { takeOffRemedy } from '../places.ts'
 
 /** A follow focus on a lens that focuses by itself. */
-export const followFocusOnAf = defineCheck<Drive, object>({
+export const followFocusOnAf = defineCheck<Drive, object, 'drives'>({
   id: 'follow-focus-on-af',
   family: 'glass',
   title: 'A follow focus on an autofocus lens',

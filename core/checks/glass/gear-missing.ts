@@ -3,7 +3,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf, takeOffRemedy } from '../places.ts'
 
 /** A follow focus with no teeth to drive. */
-export const gearMissing = defineCheck<Drive, object>({
+export const gearMissing = defineCheck<Drive, object, 'drives'>({
   id: 'gear-missing',
   family: 'glass',
   title: 'No teeth on the lens',

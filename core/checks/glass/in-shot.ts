@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 /** Part of the rig stands in its own picture. */
-export const inShot = defineCheck<PlacedPart, object>({
+export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
   id: 'in-shot',
   family: 'glass',
   title: 'In the picture',

@@ -3,7 +3,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { bagRemedy, eachOf, firstOf, kitThat } from '../places.ts'
 
 /** A lens of the kit that does not go on this camera as it is. */
-export const lensMount = defineCheck<LensFit, object>({
+export const lensMount = defineCheck<LensFit, object, 'lensKit'>({
   id: 'lens-mount',
   family: 'glass',
   title: 'A lens of the kit does not go on',

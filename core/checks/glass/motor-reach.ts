@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 /** A follow focus or motor whose gear does not meet the teeth. */
-export const motorReach = defineCheck<Drive, object>({
+export const motorReach = defineCheck<Drive, object, 'drives'>({
   id: 'motor-reach',
   family: 'glass',
   title: 'The drive does not reach the teeth',

@@ -5,7 +5,7 @@ import { defineCheck } from '../check.ts'
 import { isBraced, loadOn, takeOffRemedy } from '../places.ts'
 
 /** What hangs on the camera's lens mount pulls harder at it than it should. */
-export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm: number }>({
+export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm: number }, 'supports' | 'loads'>({
   id: 'mount-moment',
   family: 'glass',
   title: 'Too much hangs on the lens mount',

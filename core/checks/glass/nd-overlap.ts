@@ -1,7 +1,7 @@
 import { filterOf, goesBefore, lensOf, lightPlan, type LightPlan, ndOf } from '../../optics/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { kitThat } from '../places.ts'
 
 interface Held {
@@ -9,7 +9,7 @@ interface Held {
   readonly part: Part
 }
 
-const filtersOf = (facts: Facts): readonly Held[] => {
+const filtersOf = (facts: Sees): readonly Held[] => {
   const lens = lensOf(facts.assembly)?.lens.part
   const all = kitThat(facts, () => true).map(({ part }) => part)
   return lens ? kitThat(facts, (part) => ndOf(part, true) !== undefined && goesBefore(part, lens, all)) : []
@@ -18,7 +18,7 @@ const filtersOf = (facts: Facts): readonly Held[] => {
 const held = ({ phases }: LightPlan): string => phases.map(({ missesBy }) => Math.round(missesBy * 100)).join()
 
 /** The first filter the day is held without: what lies in the bag before what is on the lens, the heavier first. */
-const spareOf = (facts: Facts): Held | undefined =>
+const spareOf = (facts: Sees<'light'>): Held | undefined =>
   [...filtersOf(facts)]
     .sort(
       (a, b) =>
@@ -29,7 +29,7 @@ const spareOf = (facts: Facts): Held | undefined =>
     .find(({ id }) => held(lightPlan(facts.assembly, [], new Set([id]))) === held(facts.light))
 
 /** Two filters that take the same light. */
-export const ndOverlap = defineCheck<Held, object>({
+export const ndOverlap = defineCheck<Held, object, 'light'>({
   id: 'nd-overlap',
   family: 'glass',
   title: 'A filter that adds nothing today',

@@ -2,11 +2,11 @@ import { z } from 'zod'
 import type { Part } from '../../catalogue/index.ts'
 import { goesBefore, lensOf, lightPlan, ndOf, type PhaseExposure, sizeOn } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { bagRemedy, byReadiness, eachOf, firstOf, kitThat, ringsBetween, spareOwned } from '../places.ts'
 
 /** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
-const withRings = (facts: Facts, lens: Part, filter: Part): readonly Part[] | undefined => {
+const withRings = (facts: Sees, lens: Part, filter: Part): readonly Part[] | undefined => {
   const kit = kitThat(facts, () => true).map(({ part }) => part)
   if (goesBefore(filter, lens, kit)) return [filter]
   const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
@@ -15,7 +15,7 @@ const withRings = (facts: Facts, lens: Part, filter: Part): readonly Part[] | un
 }
 
 /** Light that no filter at hand takes, or that is not there. */
-export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }>({
+export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'light' | 'needs'>({
   id: 'nd-short',
   family: 'glass',
   title: 'Too much light, or too little',

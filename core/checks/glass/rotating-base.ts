@@ -2,14 +2,14 @@ import { type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { filterOf, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 const polarised: ReadonlySet<string> = new Set(['variable-nd', 'polariser'])
 const minds = ({ part }: PlacedPart): boolean =>
   part.opening?.clearMm === undefined ? part.opening !== undefined : polarised.has(filterOf(part)?.effect ?? '')
 
 /** What has an up and a down, and sits on the front of the lens. */
-const onFront = (facts: Facts): readonly PlacedPart[] => {
+const onFront = (facts: Sees): readonly PlacedPart[] => {
   const lens = lensOf(facts.assembly)?.lens
   return lens ? facts.assembly.placed.filter((piece) => piece !== lens && ridesOn(piece, lens) && minds(piece)) : []
 }

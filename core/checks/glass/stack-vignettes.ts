@@ -3,7 +3,7 @@ import { exceeds } from '../../kernel/index.ts'
 import type { Clean, Front } from '../../optics/index.ts'
 import { defineCheck, noOptions, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts, Sees } from '../facts.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
 
 interface Stack {
@@ -11,7 +11,7 @@ interface Stack {
   readonly clean: Clean
 }
 
-const stackOf = ({ front, clean }: Facts): readonly Stack[] =>
+const stackOf = ({ front, clean }: Sees<'front' | 'clean'>): readonly Stack[] =>
   front && clean && front.openings.length > 0 ? [{ front, clean }] : []
 
 /** Is the stack clean at least from a shorter focal length on after this edit? */
@@ -22,7 +22,7 @@ const better = (facts: Facts, { clean }: Stack, commands: Remedy['commands']): b
 }
 
 /** Dark corners from what stands before the lens. */
-export const stackVignettes = defineCheck<Stack, object>({
+export const stackVignettes = defineCheck<Stack, object, 'front' | 'clean'>({
   id: 'stack-vignettes',
   family: 'glass',
   title: 'Dark corners at the wide end',

@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
 
 /** A lens support that does not get to the lens. */
-export const supportReach = defineCheck<SupportReach, object>({
+export const supportReach = defineCheck<SupportReach, object, 'supports'>({
   id: 'support-reach',
   family: 'glass',
   title: 'The lens support does not reach',

@@ -3,11 +3,11 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import { lossesOf } from '../equal.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { rivals, swapRemedy } from '../places.ts'
 
 /** Pieces to buy that come with others in their box. */
-const boxes = ({ assembly, cost }: Facts): readonly PlacedPart[] =>
+const boxes = ({ assembly, cost }: Sees<'cost'>): readonly PlacedPart[] =>
   assembly.placed.filter(
     ({ instance, part }) =>
       (part.includes?.length ?? 0) > 0 && cost.lines.some((line) => line.instance === instance.id && !line.owned),
@@ -15,7 +15,7 @@ const boxes = ({ assembly, cost }: Facts): readonly PlacedPart[] =>
 
 /** What of a box the kit has use for. */
 const usedOf = (
-  { cost }: Facts,
+  { cost }: Sees<'cost'>,
   { instance, part }: PlacedPart,
 ): { readonly used: readonly Part[]; readonly unused: readonly string[] } => {
   const used = cost.lines.filter(({ inBoxOf }) => inBoxOf === instance.id).map((line) => line.part)
@@ -29,7 +29,7 @@ const usedOf = (
 }
 
 /** The cheapest part that does what the box's main piece does and comes alone. */
-const single = (facts: Facts, piece: PlacedPart): Part | undefined =>
+const single = (facts: Sees, piece: PlacedPart): Part | undefined =>
   rivals(
     facts,
     piece,
@@ -38,7 +38,7 @@ const single = (facts: Facts, piece: PlacedPart): Part | undefined =>
   )[0]
 
 /** A box of which half stays in the box. */
-export const bundleWaste = defineCheck<PlacedPart, { leastMinor: number }>({
+export const bundleWaste = defineCheck<PlacedPart, { leastMinor: number }, 'cost'>({
   id: 'bundle-waste',
   family: 'money',
   title: 'Half the box is for nothing',

@@ -5,7 +5,7 @@ import { cheapestEqual } from '../equal.ts'
 import { swapRemedy } from '../places.ts'
 
 /** Something dearer than it need be for this job. */
-export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }>({
+export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cost'>({
   id: 'cheaper-equal',
   family: 'money',
   title: 'A cheaper one does the same',

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf, type Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { spareOwned, swapRemedy } from '../places.ts'
 
 /** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
@@ -22,7 +22,7 @@ const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): 
   })
 })
 
-const fromLocker = (facts: Facts, piece: PlacedPart) => {
+const fromLocker = (facts: Sees, piece: PlacedPart) => {
   const { catalogue, owned } = facts.shelf
   const alike = (catalogue.byRole.get(piece.part.role) ?? []).filter(
     (part) =>
@@ -40,7 +40,7 @@ const fromLocker = (facts: Facts, piece: PlacedPart) => {
 }
 
 /** About to buy what the locker already has. */
-export const duplicateOwned = defineCheck<PlacedPart, object>({
+export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
   id: 'duplicate-owned',
   family: 'money',
   title: 'The locker has one that does',

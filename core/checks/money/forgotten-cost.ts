@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { byReadiness, spareOwned } from '../places.ts'
 
 /** Something the job needs that is neither in the kit nor in the locker, and about what it costs. */
@@ -12,7 +12,7 @@ export interface Forgotten {
 }
 
 const cheapestOf = (
-  facts: Facts,
+  facts: Sees,
   role: Part['role'],
   wanted: (part: Part) => boolean = () => true,
 ): Part | undefined => {
@@ -25,10 +25,10 @@ const cheapestOf = (
 
 const usualOf = (part: Part | undefined): number => part?.price.usual ?? 0
 
-const toPay = (facts: Facts, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : usualOf(part))
+const toPay = (facts: Sees, part: Part | undefined): number => (!part || spareOwned(facts, part) ? 0 : usualOf(part))
 
 /** Packs the day takes beyond those there are. */
-const packs = (facts: Facts): Forgotten => {
+const packs = (facts: Sees<'day'>): Forgotten => {
   const short = facts.day.kinds.filter(({ needed, have }) => Number.isFinite(needed) && needed > have)
   const costOf = (kind: string) =>
     usualOf(batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)?.part)
@@ -42,7 +42,7 @@ const packs = (facts: Facts): Forgotten => {
 const LEADS = { picture: 'video-cable', sound: 'audio-cable', data: 'data-cable' } as const
 
 /** Leads that devices on the rig wait for. */
-const leads = (facts: Facts): Forgotten => {
+const leads = (facts: Sees<'demands' | 'leads'>): Forgotten => {
   const open = facts.demands.flatMap(({ what, own }) => {
     if (what !== 'picture' && what !== 'sound' && what !== 'data') return []
     const joined = facts.leads.some(
@@ -66,7 +66,7 @@ const leads = (facts: Facts): Forgotten => {
 const LEAST_CARD_MIN = 1
 
 /** Cards for the hours that find no room. */
-const cards = (facts: Facts): Forgotten => {
+const cards = (facts: Sees<'recordings'>): Forgotten => {
   const short = facts.recordings.filter(
     ({ minutes, neededMin, media }) => media.some(({ part }) => part.role === 'card') && minutes < neededMin,
   )
@@ -83,7 +83,7 @@ const cards = (facts: Facts): Forgotten => {
 }
 
 /** Neutral density for days that want it. */
-const filters = (facts: Facts): Forgotten => {
+const filters = (facts: Sees<'needs' | 'unmet'>): Forgotten => {
   const wanted =
     facts.needs.some(({ capability }) => capability === 'nd') &&
     facts.unmet.some(({ capability }) => capability === 'nd')
@@ -92,8 +92,9 @@ const filters = (facts: Facts): Forgotten => {
 }
 
 /** Everything the job needs and the plan does not have, with what it costs. */
-export const forgottenOf = (facts: Facts): readonly Forgotten[] =>
-  [packs(facts), leads(facts), cards(facts), filters(facts)].filter(({ count }) => count > 0)
+export const forgottenOf = (
+  facts: Sees<'day' | 'demands' | 'leads' | 'needs' | 'recordings' | 'unmet'>,
+): readonly Forgotten[] => [packs(facts), leads(facts), cards(facts), filters(facts)].filter(({ count }) => count > 0)
 
 const words: Readonly<Record<Forgotten['what'], readonly [one: string, many: string]>> = {
   packs: ['a pack', 'packs'],
@@ -102,8 +103,10 @@ const words: Readonly<Record<Forgotten['what'], readonly [one: string, many: str
   filters: ['a filter', 'filters'],
 }
 
+type Read = 'day' | 'recordings' | 'leads' | 'needs' | 'demands' | 'unmet'
+
 /** Money that is not in the plan yet and will be spent all the same. */
-export const forgottenCost = defineCheck<Facts, object>({
+export const forgottenCost = defineCheck<Sees<Read>, object, Read>({
   id: 'forgotten-cost',
   family: 'money',
   title: 'Money nobody counted',
@@ -112,7 +115,7 @@ export const forgottenCost = defineCheck<Facts, object>({
   source:
     'Packs of the day, leads that devices wait for, cards for the hours, a filter for the light; at the cheapest that would do.',
   ...noOptions,
-  needs: ['day', 'recordings', 'leads', 'needs', 'demands'],
+  needs: ['day', 'recordings', 'leads', 'needs', 'demands', 'unmet'],
   messages: {
     speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor} more.' },
     silent: { whole: 'Nothing was forgotten.', free: 'What is missing lies in the locker.' },

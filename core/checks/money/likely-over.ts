@@ -1,9 +1,13 @@
 import { z } from 'zod'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 /** The usual prices fit, but hardly. */
-export const likelyOver = defineCheck<Facts, { surePercent: number }>({
+export const likelyOver = defineCheck<
+  Sees<'cost' | 'bill' | 'chance'>,
+  { surePercent: number },
+  'cost' | 'bill' | 'chance'
+>({
   id: 'likely-over',
   family: 'money',
   title: 'Likely to cost more than there is',

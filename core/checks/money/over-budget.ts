@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import type { CostLine } from '../../money/index.ts'
 import { defineCheck, type Judgement, type Remedy } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { cheaperHere } from '../equal.ts'
 import { dispensable, eachOf, firstOf, swapRemedy } from '../places.ts'
 
 /** More still to buy than the brief has money for. */
-export const overBudget = defineCheck<Facts, object>({
+export const overBudget = defineCheck<Sees<'cost'>, object, 'cost'>({
   id: 'over-budget',
   family: 'money',
   title: 'Costs more than there is',
@@ -44,7 +44,7 @@ export const overBudget = defineCheck<Facts, object>({
         }
       : { group: 'silent', message: 'within', numbers }
   },
-  remedies: (facts, _, { message }) => {
+  remedies: (_, facts, { message }) => {
     if (message === 'currency') return []
     const dear = [...facts.cost.lines].filter((line) => !line.owned).sort((a, b) => b.usual - a.usual)
     const swapFor = (line: CostLine): Remedy | undefined => {

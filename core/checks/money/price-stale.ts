@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import type { CostLine, PriceView } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 interface Priced {
   readonly line: CostLine
@@ -10,14 +10,14 @@ interface Priced {
 }
 
 /** What is to be bought and has a ledger. */
-export const pricedLines = ({ cost, shelf }: Facts): readonly Priced[] =>
+export const pricedLines = ({ cost, shelf }: Sees<'cost'>): readonly Priced[] =>
   cost.lines.flatMap((line) => {
     const view = shelf.prices?.get(line.part.id)
     return view && !line.owned && line.inBoxOf === undefined ? [{ line, view }] : []
   })
 
 /** A price nobody has looked at for long. */
-export const priceStale = defineCheck<Priced, { freshDays: number }>({
+export const priceStale = defineCheck<Priced, { freshDays: number }, 'cost'>({
   id: 'price-stale',
   family: 'money',
   title: 'An old price',

@@ -5,7 +5,7 @@ import { pricedLines } from './price-stale.ts'
 import { swapsThat } from '../places.ts'
 
 /** Something to buy that no shop has. */
-export const unavailable = defineCheck<{ readonly line: CostLine; readonly view: PriceView }, object>({
+export const unavailable = defineCheck<{ readonly line: CostLine; readonly view: PriceView }, object, 'cost'>({
   id: 'unavailable',
   family: 'money',
   title: 'Not to be had',

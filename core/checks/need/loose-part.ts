@@ -4,14 +4,14 @@ import { bagRoles, type Part, type Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { addRemedy, firstOf } from '../places.ts'
 
 /** What may wait in the bag for another lens. */
 const glassRoles: ReadonlySet<Role> = new Set(['lens', 'lens-adapter', 'filter', 'step-ring'])
 
 /** The lens of the kit that a lens, adapter, filter or ring in the bag is for. */
-const lensServed = ({ lensKit, assembly }: Facts, part: Part): string | undefined => {
+const lensServed = ({ lensKit, assembly }: Sees<'lensKit'>, part: Part): string | undefined => {
   if (!glassRoles.has(part.role) || assembly.rig.brief.lenses.length === 0) return undefined
   const mounted = lensOf(assembly)?.lens.part
   const kit = [...assembly.placed, ...assembly.loose].map((piece) => piece.part)
@@ -35,7 +35,7 @@ const inUse = perThing(
 )
 
 /** A piece of the kit that sits on nothing in any set-up. */
-export const loosePart = defineCheck<{ instance: Instance; part: Part }, object>({
+export const loosePart = defineCheck<{ instance: Instance; part: Part }, object, 'lensKit'>({
   id: 'loose-part',
   family: 'need',
   title: 'In the kit, on nothing',

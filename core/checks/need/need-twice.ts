@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { bagRoles } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
 
 interface Double {
@@ -11,7 +11,7 @@ interface Double {
   readonly other: PlacedPart | undefined
 }
 
-const candidates = (facts: Facts): PlacedPart[] =>
+const candidates = (facts: Sees): PlacedPart[] =>
   facts.assembly.placed.filter(
     (piece) =>
       piece.host &&
@@ -23,7 +23,7 @@ const candidates = (facts: Facts): PlacedPart[] =>
   )
 
 /** Another piece of the same role that gives all that this one gives. */
-const doubleOf = (facts: Facts, piece: PlacedPart): PlacedPart | undefined =>
+const doubleOf = (facts: Sees, piece: PlacedPart): PlacedPart | undefined =>
   facts.assembly.placed.find((other) => {
     if (
       other === piece ||

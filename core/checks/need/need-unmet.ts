@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Need } from '../../brief/index.ts'
 import { capabilities, offeredParts, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { addRemedy, byReadiness, eachOf, firstOf, spareOwned } from '../places.ts'
 
 const MOST_TRIED = 12
@@ -11,7 +11,7 @@ const MOST_TRIED = 12
 const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
 
 /** The parts that sit on the rig in its other set-ups. */
-const inOtherSetups = ({ assembly: { rig, setup }, shelf }: Facts): readonly Part[] => {
+const inOtherSetups = ({ assembly: { rig, setup }, shelf }: Sees): readonly Part[] => {
   const used = new Set(
     rig.setups.filter((other) => other.id !== setup.id).flatMap(({ joints }) => joints.map(({ guest }) => guest)),
   )
@@ -19,7 +19,7 @@ const inOtherSetups = ({ assembly: { rig, setup }, shelf }: Facts): readonly Par
 }
 
 /** Something the brief asks for that nothing on the rig gives. */
-export const needUnmet = defineCheck<Need, object>({
+export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
   id: 'need-unmet',
   family: 'need',
   title: 'The brief asks for it, nothing gives it',

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { joiningRoles, type Role } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
 
 const carriers: ReadonlySet<Role> = new Set([
@@ -18,7 +18,7 @@ const carriers: ReadonlySet<Role> = new Set([
 ])
 
 /** Parts that can be left out: they end a branch, and are there either to carry something or to give something. */
-const candidates = (facts: Facts): PlacedPart[] =>
+const candidates = (facts: Sees): PlacedPart[] =>
   facts.assembly.placed.filter(
     (piece) =>
       piece.host &&
@@ -29,7 +29,7 @@ const candidates = (facts: Facts): PlacedPart[] =>
   )
 
 /** A part that this job does not ask for. */
-export const notNeeded = defineCheck<PlacedPart, object>({
+export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
   id: 'not-needed',
   family: 'need',
   title: 'Not needed for this job',

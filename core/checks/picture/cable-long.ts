@@ -8,7 +8,7 @@ import { runNames, runParts, swapLead } from '../wires.ts'
 const options = z.object({ mostMm: z.number().positive() })
 
 /** A lead that hangs over. */
-export const cableLong = defineCheck<Run, z.infer<typeof options>>({
+export const cableLong = defineCheck<Run, z.infer<typeof options>, 'leads'>({
   id: 'cable-long',
   family: 'picture',
   title: 'The lead hangs over',

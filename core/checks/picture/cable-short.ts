@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { runNames, runParts, swapLead } from '../wires.ts'
 
 /** A lead that does not reach. */
-export const cableShort = defineCheck<Run, object>({
+export const cableShort = defineCheck<Run, object, 'leads'>({
   id: 'cable-short',
   family: 'picture',
   title: 'The lead does not reach',

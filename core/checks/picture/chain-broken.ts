@@ -1,13 +1,13 @@
 import type { PicturePath } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 /** The first piece on the way of a picture that is dark; undefined when all pass it on. */
-const darkOn = ({ runs, sink }: PicturePath, { runDown }: Facts) =>
+const darkOn = ({ runs, sink }: PicturePath, { runDown }: Sees<'runDown'>) =>
   runs.map(({ to }) => to.piece).find((piece) => piece !== sink && runDown.first.dark.has(piece.instance.id))
 
 /** A picture that is led on through something that does not pass it. */
-export const chainBroken = defineCheck<PicturePath, object>({
+export const chainBroken = defineCheck<PicturePath, object, 'pictures' | 'runDown'>({
   id: 'chain-broken',
   family: 'picture',
   title: 'The picture is lost on the way',

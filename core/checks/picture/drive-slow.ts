@@ -9,7 +9,7 @@ interface Written {
 }
 
 /** A card or drive that can't keep up. */
-export const driveSlow = defineCheck<Written, object>({
+export const driveSlow = defineCheck<Written, object, 'recordings'>({
   id: 'drive-slow',
   family: 'picture',
   title: 'The card can not keep up',

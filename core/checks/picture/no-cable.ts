@@ -2,7 +2,7 @@ import type { Run } from '../../cabling/index.ts'
 import type { Carried } from '../../catalogue/index.ts'
 import { type Demand, demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { endName, joinRemedies } from '../wires.ts'
 
 /** Power, timecode and the trigger are told about by checks of their own. */
@@ -14,7 +14,7 @@ interface Wanted {
   readonly run: Run | undefined
 }
 
-const wantedOf = ({ assembly, leads }: Facts): readonly Wanted[] =>
+const wantedOf = ({ assembly, leads }: Sees<'leads'>): readonly Wanted[] =>
   demandsOf(assembly, [])
     .filter(({ what }) => told.has(what))
     .map((demand) => ({
@@ -29,7 +29,7 @@ const wantedOf = ({ assembly, leads }: Facts): readonly Wanted[] =>
     }))
 
 /** A picture, a sound or a drive without the lead it needs. */
-export const noCable = defineCheck<Wanted, object>({
+export const noCable = defineCheck<Wanted, object, 'leads'>({
   id: 'no-cable',
   family: 'picture',
   title: 'The lead is missing',

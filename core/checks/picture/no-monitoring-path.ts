@@ -2,19 +2,19 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { passes } from '../../cabling/index.ts'
 import { records } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
-const withJack = ({ assembly }: Facts): readonly PlacedPart[] =>
+const withJack = ({ assembly }: Sees): readonly PlacedPart[] =>
   assembly.placed.filter(({ part }) => part.sockets?.some(({ phones }) => phones))
 
 /** Is there sound in this piece to be listened to: because it records it, receives it by radio, or a lead brings it? */
-const hears = (piece: PlacedPart, { leads }: Facts): boolean =>
+const hears = (piece: PlacedPart, { leads }: Sees<'leads'>): boolean =>
   records(piece) ||
   piece.part.role === 'receiver' ||
   leads.some((run) => run.to.piece === piece && passes(run, 'sound'))
 
 /** Headphones are wanted, and no jack on the rig has sound. */
-export const noMonitoringPath = defineCheck<readonly PlacedPart[], object>({
+export const noMonitoringPath = defineCheck<readonly PlacedPart[], object, 'needs' | 'leads'>({
   id: 'no-monitoring-path',
   family: 'picture',
   title: 'Nothing to listen to',

@@ -4,14 +4,14 @@ import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts, Sees } from '../facts.ts'
 import { addRemedy, byReadiness, onTheRun } from '../places.ts'
 import { endName, runNames, runParts } from '../wires.ts'
 
 const options = z.object({ mostMm: z.number().positive() })
 
 /** Leads with a picture in a camera's socket: the ones that break. */
-const fromCamera = ({ leads }: Facts): readonly Run[] =>
+const fromCamera = ({ leads }: Sees<'leads'>): readonly Run[] =>
   leads.filter(({ from, cable }) => from.piece.part.role === 'camera' && cable.carries.includes('picture') && from.fits)
 
 /** Where the lead is first held, counted from the camera, mm. */
@@ -50,7 +50,7 @@ const clampRemedies = (run: Run, facts: Facts, mostMm: number): readonly Remedy[
 }
 
 /** A picture lead that hangs on the camera's socket alone. */
-export const noStrainRelief = defineCheck<Run, z.infer<typeof options>>({
+export const noStrainRelief = defineCheck<Run, z.infer<typeof options>, 'leads'>({
   id: 'no-strain-relief',
   family: 'picture',
   title: 'The picture lead hangs on its socket',

@@ -3,7 +3,7 @@ import type { Run, RunEnd } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { TWIST_DEG } from '../../wiring/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { endName, endsOf, freeMm, runNames, runParts, swapLead } from '../wires.ts'
 
 const options = z.object({ mostDeg: z.number().positive() })
@@ -12,13 +12,13 @@ interface Plug {
   readonly end: RunEnd
 }
 
-const tight = (facts: Facts, end: RunEnd): number | undefined => {
+const tight = (facts: Sees<'plugs'>, end: RunEnd): number | undefined => {
   const free = freeMm(facts, end)
   return free !== undefined && exceeds(end.roomMm, free) ? free : undefined
 }
 
 /** A plug whose cable leaves the wrong way, or that has no room to stand. */
-export const plugDirection = defineCheck<Plug, z.infer<typeof options>>({
+export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' | 'plugs'>({
   id: 'plug-direction',
   family: 'picture',
   title: 'The plug points the wrong way',

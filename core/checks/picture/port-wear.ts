@@ -1,14 +1,14 @@
 import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { endName, runNames, runParts } from '../wires.ts'
 
 /** Sockets held by little more than solder. */
 const small: ReadonlySet<string> = new Set(['hdmi-c', 'hdmi-d'])
 
 /** In how many set-ups a socket of the camera has a lead, and in how many it has none. */
-const comesAndGoes = ({ assembly: { rig } }: Facts, { link: { from } }: Run) => {
+const comesAndGoes = ({ assembly: { rig } }: Sees, { link: { from } }: Run) => {
   const plugged = rig.setups.filter(({ links }) =>
     links.some((link) =>
       [link.from, link.to].some((end) => end.instance === from.instance && end.socket === from.socket),
@@ -18,7 +18,7 @@ const comesAndGoes = ({ assembly: { rig } }: Facts, { link: { from } }: Run) => 
 }
 
 /** A small picture socket that is plugged and unplugged between set-ups. */
-export const portWear = defineCheck<Run, object>({
+export const portWear = defineCheck<Run, object, 'leads'>({
   id: 'port-wear',
   family: 'picture',
   title: 'A small socket is worn out by changing over',

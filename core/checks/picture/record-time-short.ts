@@ -14,7 +14,7 @@ const fits = ({ piece }: Recording, part: Part): boolean =>
   part.media?.stores !== undefined && (piece.part.media?.takes ?? []).includes(part.media.stores.kind)
 
 /** Less recording time than the day asks for. */
-export const recordTimeShort = defineCheck<Recording, object>({
+export const recordTimeShort = defineCheck<Recording, object, 'recordings'>({
   id: 'record-time-short',
   family: 'picture',
   title: 'The cards do not last the day',

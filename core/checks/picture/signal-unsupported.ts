@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { formatWords } from '../words.ts'
 
 /** A picture that something on its way does not take. */
-export const signalUnsupported = defineCheck<PicturePath, object>({
+export const signalUnsupported = defineCheck<PicturePath, object, 'pictures'>({
   id: 'signal-unsupported',
   family: 'picture',
   title: 'The picture does not get through as it is',

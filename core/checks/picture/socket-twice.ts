@@ -3,7 +3,7 @@ import { socketsOf } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { endName, unplug } from '../wires.ts'
 
 interface Plugged {
@@ -11,7 +11,7 @@ interface Plugged {
   readonly runs: readonly Run[]
 }
 
-const plugged = ({ assembly, leads }: Facts): readonly Plugged[] =>
+const plugged = ({ assembly, leads }: Sees<'leads'>): readonly Plugged[] =>
   socketsOf(assembly)
     .map((here) => ({
       here,
@@ -22,7 +22,7 @@ const plugged = ({ assembly, leads }: Facts): readonly Plugged[] =>
     .filter(({ runs }) => runs.length > 0)
 
 /** Two leads in one socket. */
-export const socketTwice = defineCheck<Plugged, object>({
+export const socketTwice = defineCheck<Plugged, object, 'leads'>({
   id: 'socket-twice',
   family: 'picture',
   title: 'Two leads in one socket',

@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { joinRemedies } from '../wires.ts'
 
 /** A timecode box that is joined to nothing. */
-export const timecodePath = defineCheck<SocketHere, object>({
+export const timecodePath = defineCheck<SocketHere, object, 'leads'>({
   id: 'timecode-path',
   family: 'picture',
   title: 'The timecode goes nowhere',

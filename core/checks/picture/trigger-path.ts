@@ -4,26 +4,26 @@ import { gripsOf } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { carried } from '../places.ts'
 import { joinRemedies } from '../wires.ts'
 
 const options = z.object({ reachMm: z.number().positive() })
 
 /** Record buttons that work: the camera's own, and those whose trigger lead is plugged in. */
-const buttons = ({ assembly, leads }: Facts) =>
+const buttons = ({ assembly, leads }: Sees<'leads'>) =>
   assembly.placed.filter(
     (piece) =>
       piece.part.recordAt &&
       (piece.part.role === 'camera' || leads.some((run) => run.from.piece === piece && passes(run, 'trigger'))),
   )
 
-const nearest = (grips: readonly Grip[], facts: Facts): number => {
+const nearest = (grips: readonly Grip[], facts: Sees<'leads'>): number => {
   const from = buttons(facts).flatMap((piece) => (piece.part.recordAt ? [point(piece.frame, piece.part.recordAt)] : []))
   return Math.min(Infinity, ...grips.flatMap(({ at }) => from.map((button) => lengthOf(subtract(button, at)))))
 }
 
-const idleTrigger = ({ assembly, leads }: Facts) =>
+const idleTrigger = ({ assembly, leads }: Sees<'leads'>) =>
   assembly.placed
     .flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
     .find(
@@ -34,7 +34,7 @@ const idleTrigger = ({ assembly, leads }: Facts) =>
     )
 
 /** The record button, seen from the hands that hold the rig. */
-export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>>({
+export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>, 'leads'>({
   id: 'trigger-path',
   family: 'picture',
   title: 'Record is out of reach',

@@ -10,7 +10,7 @@ const runsBackwards = ({ from, to, cable }: Run): boolean =>
   !cable.carries.some((what) => gives(from.socket, what) && takes(to.socket, what))
 
 /** A lead whose plug does not go in, or that runs from an input to an output. */
-export const wrongEnds = defineCheck<Run, object>({
+export const wrongEnds = defineCheck<Run, object, 'leads'>({
   id: 'wrong-ends',
   family: 'picture',
   title: 'The lead does not go there',

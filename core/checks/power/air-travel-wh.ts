@@ -2,7 +2,7 @@ import type { Part } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { AIR_ASK_SPARES, AIR_ASK_WH, AIR_FREE_WH, airBand, batteriesOf } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 interface Flown {
   readonly part: Part
@@ -10,7 +10,7 @@ interface Flown {
 }
 
 /** Each kind of battery part once, the largest first. */
-const flown = (facts: Facts): readonly Flown[] => {
+const flown = (facts: Sees): readonly Flown[] => {
   const found = new Map<string, Flown>()
   for (const { id, part } of batteriesOf(facts.assembly))
     found.set(part.id, { part, ids: [...(found.get(part.id)?.ids ?? []), id] })

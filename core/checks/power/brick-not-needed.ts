@@ -2,10 +2,10 @@ import { dayOf } from '../../brief/index.ts'
 import { standardOf } from '../../catalogue/index.ts'
 import { type Cell, type Network, planDay } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { takeOffRemedy } from '../places.ts'
 
-const isBrick = ({ assembly }: Facts, { id }: Cell): boolean => {
+const isBrick = ({ assembly }: Sees, { id }: Cell): boolean => {
   const piece = assembly.byInstance.get(id)
   const seat = piece?.part.mounts.find(({ side }) => side === 'sits')
   return seat !== undefined && ['v-lock', 'three-stud'].includes(standardOf(seat.standard).id)
@@ -18,7 +18,7 @@ const without = (network: Network, id: string): Network => ({
 })
 
 /** A large battery whose work the others could do. */
-export const brickNotNeeded = defineCheck<Cell, object>({
+export const brickNotNeeded = defineCheck<Cell, object, 'network' | 'day' | 'spares' | 'bays'>({
   id: 'brick-not-needed',
   family: 'power',
   title: 'The brick is not needed for this day',

@@ -9,7 +9,7 @@ import { batteryOf, packRemedy } from '../wires.ts'
 const options = z.object({ nightMin: z.number().positive() })
 
 /** Batteries that the night is too short to fill again. */
-export const chargerShort = defineCheck<KindUse, z.infer<typeof options>>({
+export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day'>({
   id: 'charger-short',
   family: 'power',
   title: 'Not charged again by morning',

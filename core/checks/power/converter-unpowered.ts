@@ -4,7 +4,7 @@ import { powerDemand } from './unpowered.ts'
 import { joinRemedies } from '../wires.ts'
 
 /** A converter in the way of the picture that has no power of its own. */
-export const converterUnpowered = defineCheck<PlacedPart, object>({
+export const converterUnpowered = defineCheck<PlacedPart, object, 'runDown'>({
   id: 'converter-unpowered',
   family: 'power',
   title: 'The converter has no power',

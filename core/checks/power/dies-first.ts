@@ -1,13 +1,13 @@
 import type { Cell } from '../../power/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 /** Minutes apart below which two pieces go dark together. */
 const TOGETHER_MIN = 0.5
 
 /** What goes dark when a battery ends. */
-const falls = ({ runDown }: Facts, { id }: Cell): readonly string[] => {
+const falls = ({ runDown }: Sees<'runDown'>, { id }: Cell): readonly string[] => {
   const ends = runDown.cellMin.get(id) ?? Infinity
   return ends === Infinity
     ? []
@@ -15,7 +15,7 @@ const falls = ({ runDown }: Facts, { id }: Cell): readonly string[] => {
 }
 
 /** One battery whose end takes the camera and more with it. */
-export const diesFirst = defineCheck<Cell, object>({
+export const diesFirst = defineCheck<Cell, object, 'network' | 'runDown'>({
   id: 'dies-first',
   family: 'power',
   title: 'One battery takes all with it',

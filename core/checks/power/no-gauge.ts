@@ -1,10 +1,10 @@
 import type { Cell } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { swapsThat } from '../places.ts'
 
 /** Batteries that feed the camera through a plate, a lead or a dummy pack: the body can't read how full they are. */
-const blind = ({ network, assembly }: Facts): readonly Cell[] => {
+const blind = ({ network, assembly }: Sees<'network'>): readonly Cell[] => {
   const reach = (id: string): boolean =>
     id === assembly.setup.root || network.feeds.some(({ from, to }) => from === id && reach(to))
   return network.cells.filter(({ id }) =>
@@ -15,7 +15,7 @@ const blind = ({ network, assembly }: Facts): readonly Cell[] => {
 }
 
 /** A battery behind the camera that does not show what it holds. */
-export const noGauge = defineCheck<Cell, object>({
+export const noGauge = defineCheck<Cell, object, 'network'>({
   id: 'no-gauge',
   family: 'power',
   title: 'No gauge on the camera’s battery',

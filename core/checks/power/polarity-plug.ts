@@ -4,7 +4,7 @@ import { defineCheck, noOptions } from '../check.ts'
 import { endsOf, runNames, runParts, swapLead } from '../wires.ts'
 
 /** A DC plug that goes over the wrong pin. */
-export const polarityPlug = defineCheck<Run, object>({
+export const polarityPlug = defineCheck<Run, object, 'leads'>({
   id: 'polarity-plug',
   family: 'power',
   title: 'The DC plug is the other size',

@@ -1,12 +1,12 @@
 import type { Link } from '../../assembly/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { unplug } from '../wires.ts'
 
-const runOf = (facts: Facts, link: Link) => facts.leads.find((run) => run.link === link)
+const runOf = (facts: Sees<'leads'>, link: Link) => facts.leads.find((run) => run.link === link)
 
 /** Power that runs in a ring. */
-export const powerLoop = defineCheck<Link, object>({
+export const powerLoop = defineCheck<Link, object, 'network' | 'leads'>({
   id: 'power-loop',
   family: 'power',
   title: 'Power runs in a ring',

@@ -6,7 +6,7 @@ import { batteryOf, packRemedy } from '../wires.ts'
 const MOST_PACKED = 12
 
 /** Too few batteries of one kind for the day of the brief. */
-export const runtimeShort = defineCheck<KindUse, object>({
+export const runtimeShort = defineCheck<KindUse, object, 'day' | 'network'>({
   id: 'runtime-short',
   family: 'power',
   title: 'The batteries do not last the day',

@@ -3,7 +3,7 @@ import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 /** A lead that gives less than a piece draws, while the piece's own battery makes up the rest. */
-export const supplyBelowDraw = defineCheck<Feed, object>({
+export const supplyBelowDraw = defineCheck<Feed, object, 'network' | 'runDown'>({
   id: 'supply-below-draw',
   family: 'power',
   title: 'The lead gives less than is drawn',

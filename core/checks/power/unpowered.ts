@@ -1,11 +1,11 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { joinRemedies, seatBattery } from '../wires.ts'
 
 /** Pieces that draw power and are not converters: those have a check of their own. */
-const drawing = ({ assembly }: Facts): readonly PlacedPart[] =>
+const drawing = ({ assembly }: Sees): readonly PlacedPart[] =>
   assembly.placed.filter(
     ({ part }) =>
       part.power?.drawW !== undefined &&
@@ -16,11 +16,11 @@ const drawing = ({ assembly }: Facts): readonly PlacedPart[] =>
   )
 
 /** The demand for power of a piece, whether or not something feeds it. */
-export const powerDemand = (piece: PlacedPart, facts: Facts) =>
+export const powerDemand = (piece: PlacedPart, facts: Sees) =>
   demandsOf(facts.assembly, []).find((demand) => demand.what === 'power' && demand.piece === piece)
 
 /** A piece that wants power and has none from the start. */
-export const unpowered = defineCheck<PlacedPart, object>({
+export const unpowered = defineCheck<PlacedPart, object, 'network' | 'runDown'>({
   id: 'unpowered',
   family: 'power',
   title: 'Nothing feeds it',

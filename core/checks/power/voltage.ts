@@ -4,14 +4,14 @@ import { type ConnectorId, mountOf, type Volts } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { type Feed, suits } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 import { takeOffRemedy } from '../places.ts'
 import { swapLead, unplug } from '../wires.ts'
 
 /** What a piece bears where a feed comes in. */
 const bears = (
   feed: Feed,
-  { assembly }: Facts,
+  { assembly }: Sees,
 ): { readonly volts: Volts | undefined; readonly connector: ConnectorId | undefined } => {
   if (feed.link) {
     const socket = socketAt(assembly, feed.link.to)?.socket
@@ -21,10 +21,10 @@ const bears = (
   return { volts: joint && host ? mountOf(host.part, joint.hostMount)?.volts : undefined, connector: undefined }
 }
 
-const runOf = (feed: Feed, facts: Facts): Run | undefined => facts.leads.find(({ link }) => link === feed.link)
+const runOf = (feed: Feed, facts: Sees<'leads'>): Run | undefined => facts.leads.find(({ link }) => link === feed.link)
 
 /** A source whose voltage the input was not made for. */
-export const voltage = defineCheck<Feed, object>({
+export const voltage = defineCheck<Feed, object, 'network'>({
   id: 'voltage',
   family: 'power',
   title: 'The voltage does not suit',

@@ -1,7 +1,7 @@
 import type { Feed } from '../../power/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
+import type { Sees } from '../facts.ts'
 
 /** A battery or an outlet, what is drawn from it when all is on, and the most it gives. */
 interface Load {
@@ -12,7 +12,7 @@ interface Load {
   readonly feed: Feed | undefined
 }
 
-const loads = ({ network, runDown, assembly }: Facts): readonly Load[] => [
+const loads = ({ network, runDown, assembly }: Sees<'network' | 'runDown'>): readonly Load[] => [
   ...network.cells.map((cell): Load => ({
     id: cell.id,
     name: cell.name,
@@ -33,7 +33,7 @@ const loads = ({ network, runDown, assembly }: Facts): readonly Load[] => [
 ]
 
 /** More drawn than a battery or an outlet gives. */
-export const watts = defineCheck<Load, object>({
+export const watts = defineCheck<Load, object, 'network' | 'runDown'>({
   id: 'watts',
   family: 'power',
   title: 'More is drawn than it gives',

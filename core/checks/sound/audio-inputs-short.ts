@@ -4,7 +4,7 @@ import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 /** More sources of sound than inputs for them. */
-export const audioInputsShort = defineCheck<Assembly, object>({
+export const audioInputsShort = defineCheck<Assembly, object, 'sounds'>({
   id: 'audio-inputs-short',
   family: 'sound',
   title: 'More sound than inputs',

@@ -2,7 +2,6 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { passes, type Run, type SoundSource } from '../../cabling/index.ts'
 import { records } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts } from '../facts.ts'
 
 /** Where a sound ends up when its leads are followed. */
 const endOf = ({ run }: SoundSource, leads: readonly Run[]): PlacedPart | undefined => {
@@ -20,7 +19,7 @@ const endOf = ({ run }: SoundSource, leads: readonly Run[]): PlacedPart | undefi
 }
 
 /** A sound that is led somewhere, but not to anything that records it. */
-export const noAudioIn = defineCheck<SoundSource, object>({
+export const noAudioIn = defineCheck<SoundSource, object, 'sounds' | 'leads'>({
   id: 'no-audio-in',
   family: 'sound',
   title: 'The sound is not recorded',
@@ -35,7 +34,7 @@ export const noAudioIn = defineCheck<SoundSource, object>({
     silent: { recorded: '{other} records what {part} hears.' },
     cannotTell: {},
   },
-  subjects: ({ sounds }: Facts) => sounds.filter(({ run }) => run !== undefined),
+  subjects: ({ sounds }) => sounds.filter(({ run }) => run !== undefined),
   judge: (source, { leads }) => {
     const end = endOf(source, leads)
     const key = source.socket.id

@@ -6,7 +6,7 @@ import { endsOf, runNames, runParts, swapLead } from '../wires.ts'
 const feedWords = { 'plug-in': 'plug-in power', phantom: 'phantom power' } as const
 
 /** A sound lead with the wrong number of rings, or a mic that is not fed. */
-export const plugTypeAudio = defineCheck<Run, object>({
+export const plugTypeAudio = defineCheck<Run, object, 'leads'>({
   id: 'plug-type-audio',
   family: 'sound',
   title: 'The sound plug does not suit',
