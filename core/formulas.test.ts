@@ -99,12 +99,12 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
       mounts: [plug('in', 'thread-1/4'), socket('out', 'thread-3/8', [0, 20, 0])],
     })
     const foot = cube('big', { mounts: [plug('foot', 'thread-3/8')] })
-    const { rig, shelf } = tinyRig([bushing, foot], [])
-    const camera = shelf.catalogue.parts.get(rig.kit[0]?.partId ?? '')
+    const { rig, context } = tinyRig([bushing, foot], [])
+    const camera = context.catalogue.parts.get(rig.kit[0]?.partId ?? '')
     const [hole, screw] = [camera && mountOf(camera, 'hole'), mountOf(foot, 'foot')]
     const [chain] =
       camera && hole && screw
-        ? adapterChains({ part: camera, mount: hole }, { part: foot, mount: screw }, shelf.catalogue, shelf.owned)
+        ? adapterChains({ part: camera, mount: hole }, { part: foot, mount: screw }, context.catalogue, context.owned)
         : []
     return [
       [
@@ -285,8 +285,8 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
   },
   Height: () => [['100 mm', `${digits(sizeOf(put(cube('one')).placed).tallMm)} mm`]],
   Money: () => {
-    const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
-    const cost = costOf(rig, shelf.catalogue, shelf.owned)
+    const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
+    const cost = costOf(rig, context.catalogue, context.owned)
     return [
       [
         '10.00, between 8.00 and 12.00',
@@ -333,8 +333,8 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     return [['7.1 g', `${digits(found.allowedG, 1)} g`]]
   },
   'Set-up time': () => {
-    const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
-    return [['25 s', `${evaluate(rig, 'main', shelf).setupSeconds} s`]]
+    const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
+    return [['25 s', `${evaluate(rig, 'main', context).setupSeconds} s`]]
   },
 }
 

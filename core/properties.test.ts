@@ -5,12 +5,13 @@ import { type Command, edit, placeSetup, type Rig, type Setup, slideWay, travelO
 import { hangCure, hangOf, inHand, massOf } from './balance/index.ts'
 import { catalogueOf, type Mount, type Part, type Room } from './catalogue/index.ts'
 import { trialRuns, trialSeed } from './testing/trials.ts'
-import { factsOf, type Finding, findingsOf } from './checks/index.ts'
+import { type Finding, findingsOf } from './checks/index.ts'
+import { factsOf } from './facts/index.ts'
 import { clashesOf, inShotOf, invasionsOf, plugRoomsOf } from './clearance/index.ts'
 import { compose, type Frame, type Shape, turnAbout, unit, type Vec3 } from './kernel/index.ts'
 
 const catalogue = catalogueOf(demoParts)
-const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
+const context = { catalogue, owned: new Map(Object.entries(demoLocker)) }
 const cases = demoRigs.flatMap((rig) =>
   rig.setups.map((setup): [string, Rig, Setup] => [`${rig.id} ${setup.id}`, rig, setup]),
 )
@@ -69,8 +70,8 @@ const comparable = (findings: readonly Finding[]) =>
 test.each(cases)('%s: carried to another place it has the same findings', (_, rig, setup) => {
   const { frame } = placeSetup(rig, setup, catalogue).placed[0] as { frame: Frame }
   const at: Frame = { ...frame, at: [120, -340, 75] }
-  const here = findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf))
-  expect(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue, at), shelf)))).toEqual(comparable(here))
+  const here = findingsOf(factsOf(placeSetup(rig, setup, catalogue), context))
+  expect(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue, at), context)))).toEqual(comparable(here))
 })
 
 const flip = ([x, y, z]: Vec3): Vec3 => [-x, y, z]
@@ -120,8 +121,8 @@ test.each(cases.filter(([, , { orientation, support }]) => orientation === 'leve
     const other = catalogueOf(demoParts.map(mirrored))
     const turned = { ...setup, joints: setup.joints.map((joint) => ({ ...joint, turnDeg: -joint.turnDeg })) }
     const image = { ...rig, setups: rig.setups.map((own) => (own === setup ? turned : own)) }
-    const seen = findingsOf(factsOf(placeSetup(image, turned, other), { ...shelf, catalogue: other }))
-    expect(comparable(seen)).toEqual(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue), shelf))))
+    const seen = findingsOf(factsOf(placeSetup(image, turned, other), { ...context, catalogue: other }))
+    expect(comparable(seen)).toEqual(comparable(findingsOf(factsOf(placeSetup(rig, setup, catalogue), context))))
   },
 )
 
@@ -231,7 +232,7 @@ test.each(cases)(
   (_, whole, setup) => {
     const rig: Rig = { ...whole, setups: [setup] }
     const said = (of: Rig, held: Setup, back: ReadonlyMap<string, string>) => {
-      const facts = factsOf(placeSetup(of, held, catalogue), shelf)
+      const facts = factsOf(placeSetup(of, held, catalogue), context)
       const name = byPart(rig, back)
       return {
         findings: findingsOf(facts)

@@ -41,8 +41,7 @@ const waitMs = (tried: number): number => Math.random() * Math.min(LONGEST_WAIT_
 
 /**
  * Does some work as one transaction, all or nothing. When it lost a lock to another request it is done again from the
- * start, so the work must
- * have no effects of its own outside the database.
+ * start, so the work must have no effects of its own outside the database.
  */
 export const inTransaction = async <T>(db: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> => {
   for (let tried = 1; ; tried++)

@@ -2,8 +2,7 @@ import type { DataSource, EntityManager } from 'typeorm'
 
 /**
  * The worlds whose contents some process keeps in memory. Every change raises its world's number in the same
- * transaction.
- * `epoch` changes only when everything is replaced, by a restore or a fresh start.
+ * transaction. `epoch` changes only when everything is replaced, by a restore or a fresh start.
  */
 export const worlds = ['catalogue', 'epoch', 'locker', 'prices', 'rigs', 'settings', 'summaries'] as const
 export type World = (typeof worlds)[number]
@@ -29,8 +28,8 @@ export const raiseAll = async (manager: EntityManager): Promise<void> => {
 
 /**
  * What the worlds stand at now, asked of the database, so that several servers on one database see each other's
- * changes.
- * Requests that come while a question is under way share the next one: an answer is never older than its request.
+ * changes. Requests that come while a question is under way share the next one: an answer is never older than its
+ * request.
  */
 export class Worlds {
   readonly #db: DataSource

@@ -72,7 +72,7 @@ export const wiringBench = () => {
     lead(`usb-${lengthMm}`, 'usb-c', 'usb-c', { lengthMm, carries: ['power', 'data'] }),
   ])
   const devices = [...screens, ...mics, ...mixers, source]
-  const { rig, shelf } = wiredRig(
+  const { rig, context } = wiredRig(
     [pack(), bar, ...devices],
     [
       inBay(),
@@ -82,8 +82,8 @@ export const wiringBench = () => {
     [],
     { extra: shop, owned: { 'hdmi-300': 2, 'jack-300': 1, 'tap-450': 2 } },
   )
-  const catalogue = catalogueOf([...shelf.catalogue.parts.values(), wiredCamera])
-  const stock: Stock = { catalogue, owned: shelf.owned, freeMm: () => Infinity }
+  const catalogue = catalogueOf([...context.catalogue.parts.values(), wiredCamera])
+  const stock: Stock = { catalogue, owned: context.owned, freeMm: () => Infinity }
   const assembly = () => {
     const anew = structuredClone(rig)
     const setup = setupOf(anew, 'main')

@@ -61,8 +61,8 @@ const lastLines = (file, count = 12) =>
 
 /**
  * Throws away what a killed preparation left. Its program may be at work still, for nobody told it to end: it is ended
- * first, the script before
- * the database that the script has started, else the folder would fill again while it is emptied.
+ * first, the script before the database that the script has started, else the folder would fill again while it is
+ * emptied.
  */
 export const clearPreparation = async (aside) => {
   for (let left = startedWith(`--datadir=${aside}`); left.length > 0; left = startedWith(`--datadir=${aside}`))
@@ -201,8 +201,7 @@ const damaged = (dir, help) =>
 
 /**
  * Runs a private MariaDB on loopback whose files all live in `dir`. One that was left running there by a start that is
- * gone is ended first;
- * one that serves another folder is never touched.
+ * gone is ended first; one that serves another folder is never touched.
  * @param help said with the log's last lines when it will not come up, such as how to bring a backup back
  * @returns {Promise<{ url(name: string): string, pid: number, port: number, stop(): Promise<void>, kill(): void,
  * watch(told: (what: string) => void): void }>}

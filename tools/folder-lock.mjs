@@ -13,8 +13,7 @@ const placeOf = (dir) => {
 
 /**
  * Locks a data folder for this process: nobody else starts on it meanwhile. A lock whose process is gone, or that came
- * along with a copy of
- * the folder, counts for nothing.
+ * along with a copy of the folder, counts for nothing.
  * @throws {Stop} naming the address of the program that runs on the folder already
  */
 export const lockFolder = (dir) => {

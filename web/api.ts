@@ -1,4 +1,4 @@
-import type { Limits } from '@zucchini/core/checks'
+import type { Limits } from '@zucchini/core/context'
 import type { RigSummary } from '@zucchini/core/assess'
 import type { Rig } from '@zucchini/core/assembly'
 import type { Operator } from '@zucchini/core/balance'

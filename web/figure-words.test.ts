@@ -4,9 +4,9 @@ import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { boundWords, figureTitles, formulaWords, inUnit, sourceWords, valueWords } from './figure-words.ts'
 
-const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const style = { currency: 'EUR', units: 'metric' } as const
-const crossing = evaluate(secondMark, 'crossing', shelf)
+const crossing = evaluate(secondMark, 'crossing', context)
 const asked = (id: FigureId, assessment = crossing) => {
   const found = reckoningOf(assessment, id)
   if (!found) throw new Error(`no ${id}`)
@@ -14,7 +14,7 @@ const asked = (id: FigureId, assessment = crossing) => {
 }
 
 test('each figure has words for its value, its formula and its limit, with nothing left open', () => {
-  for (const assessment of [crossing, evaluate(firstMark, 'crossing', shelf)])
+  for (const assessment of [crossing, evaluate(firstMark, 'crossing', context)])
     for (const id of figureIds) {
       const found = reckoningOf(assessment, id)
       if (!found) continue

@@ -102,9 +102,8 @@ const oneMore = ({ end, chain }: Reach, catalogue: Catalogue, owned: ReadonlyMap
 
 /**
  * Adapters that join two ends that do not go together by themselves: the shortest chains only, at most three parts.
- * What the locker
- * has comes first, then the least added grams, height, money and play taken together, then ids, so that the answer is
- * always the same.
+ * What the locker has comes first, then the least added grams, height, money and play taken together, then ids, so that
+ * the answer is always the same.
  * @returns an empty list when no chain is known.
  */
 export const adapterChains = (

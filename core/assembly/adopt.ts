@@ -188,9 +188,8 @@ const mend = (rig: Rig, catalogue: Catalogue): Rig => {
 
 /**
  * Takes a rig up from wherever it comes: server, undo, a draft, another window, a file, a backup. A part nobody knows
- * gets a placeholder, and
- * what names something that is not there comes off or is unplugged, so that the rig can always be placed. The rig given
- * is not touched.
+ * gets a placeholder, and what names something that is not there comes off or is unplugged, so that the rig can always
+ * be placed. The rig given is not touched.
  * @returns the rig with what was mended, or the issues that nothing can be made of, such as a kit without any piece to
  * hang the rest on
  */

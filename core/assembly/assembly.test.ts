@@ -26,36 +26,36 @@ import {
 
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
-const place = (rig: Rig, shelf: { catalogue: ReturnType<typeof catalogueOf> }) =>
-  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+const place = (rig: Rig, context: { catalogue: ReturnType<typeof catalogueOf> }) =>
+  placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
 const near = (a: Vec3 | undefined, b: Vec3) => expect(lengthOf(subtract(a ?? [9e9, 0, 0], b))).toBeLessThan(1e-9)
 
 test('a cube on the top hole stands on the camera, its middle 10 mm higher', () => {
-  const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
-  const one = place(rig, shelf).byInstance.get('one')
+  const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
+  const one = place(rig, context).byInstance.get('one')
   near(one?.frame.at, [0, 40, 0])
   near(one?.centre, [0, 50, 0])
   expect(one?.bounds).toEqual({ min: [-10, 40, -10], max: [10, 60, 10] })
 })
 
 test('a stack of cubes grows by 20 mm each', () => {
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('one'), cube('two')],
     [on('two', 'foot', 'one', 'top'), on('one', 'foot', 'camera', 'hole')],
   )
-  near(place(rig, shelf).byInstance.get('two')?.centre, [0, 70, 0])
+  near(place(rig, context).byInstance.get('two')?.centre, [0, 70, 0])
 })
 
 test('a clamp slides along the rail of its host, and turns about the joint', () => {
   const clamp = tinyPart({ id: 'clamp', centre: [5, 10, 0], mounts: [plug('foot', 'nato', { lengthMm: 20 })] })
-  const { rig, shelf } = tinyRig([clamp], [on('clamp', 'foot', 'camera', 'rail', { slideMm: 7 })])
-  const piece = place(rig, shelf).byInstance.get('clamp')
+  const { rig, context } = tinyRig([clamp], [on('clamp', 'foot', 'camera', 'rail', { slideMm: 7 })])
+  const piece = place(rig, context).byInstance.get('clamp')
   // The rail faces left, so the clamp's height points left and what was ahead of it points up: its right then points
   // back.
   near(piece?.centre, [-60, 0, 7 + 5])
   expect(wayName(slideWay(piece as never) as Vec3)).toBe('back')
   const turned = tinyRig([clamp], [on('clamp', 'foot', 'camera', 'rail', { slideMm: 7, turnDeg: 180 })])
-  near(place(turned.rig, turned.shelf).byInstance.get('clamp')?.centre, [-60, 0, 7 - 5])
+  near(place(turned.rig, turned.context).byInstance.get('clamp')?.centre, [-60, 0, 7 - 5])
 })
 
 test('when the slot is in the guest, sliding moves the guest the other way', () => {
@@ -63,36 +63,36 @@ test('when the slot is in the guest, sliding moves the guest the other way', () 
     id: 'sled',
     mounts: [plug('foot', 'thread-1/4', { travel: { along: [0, 0, -1], minMm: -20, maxMm: 20, stepMm: 1 } })],
   })
-  const { rig, shelf } = tinyRig([sled], [on('sled', 'foot', 'camera', 'hole', { slideMm: 8 })])
-  const piece = place(rig, shelf).byInstance.get('sled')
+  const { rig, context } = tinyRig([sled], [on('sled', 'foot', 'camera', 'hole', { slideMm: 8 })])
+  const piece = place(rig, context).byInstance.get('sled')
   near(piece?.frame.at, [0, 40, 8])
   expect(wayName(slideWay(piece as never) as Vec3)).toBe('back')
 })
 
 test('pieces that did not change are the same objects after an edit', () => {
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('one'), cube('two')],
     [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'camera', 'pinned')],
   )
-  const edited = edit(rig, [{ do: 'set', setup: 'main', instance: 'two', turnDeg: 90 }], shelf.catalogue)
-  const [before, after] = [place(rig, shelf), place((edited as { value: Rig }).value, shelf)]
+  const edited = edit(rig, [{ do: 'set', setup: 'main', instance: 'two', turnDeg: 90 }], context.catalogue)
+  const [before, after] = [place(rig, context), place((edited as { value: Rig }).value, context)]
   expect(after.byInstance.get('one')).toBe(before.byInstance.get('one'))
   expect(after.byInstance.get('two')).not.toBe(before.byInstance.get('two'))
 })
 
 test('what hangs on a piece is carried by it and comes off with it', () => {
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('one'), cube('two'), cube('three')],
     [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top'), on('three', 'foot', 'camera', 'pinned')],
   )
-  const assembly = place(rig, shelf)
+  const assembly = place(rig, context)
   expect(carriedBy(assembly, assembly.byInstance.get('one') as never).map(({ instance }) => instance.id)).toEqual([
     'one',
     'two',
   ])
-  const off = edit(rig, [{ do: 'take-off', setup: 'main', instance: 'one' }], shelf.catalogue)
+  const off = edit(rig, [{ do: 'take-off', setup: 'main', instance: 'one' }], context.catalogue)
   expect(off.ok && off.value.setups[0]?.joints.map(({ guest }) => guest)).toEqual(['three'])
-  expect(off.ok && place(off.value, shelf).loose.map(({ instance }) => instance.id)).toEqual(['one', 'two'])
+  expect(off.ok && place(off.value, context).loose.map(({ instance }) => instance.id)).toEqual(['one', 'two'])
 })
 
 test('points: taken, blocked by a sharer, or open; a rail stays open while there is room', () => {
@@ -105,7 +105,7 @@ test('points: taken, blocked by a sharer, or open; a rail stays open while there
     ],
   })
   const clamp = tinyPart({ id: 'clamp', mounts: [plug('foot', 'nato', { lengthMm: 30 })] })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [two, cube('one'), clamp],
     [
       on('two-holes', 'foot', 'camera', 'hole'),
@@ -113,7 +113,7 @@ test('points: taken, blocked by a sharer, or open; a rail stays open while there
       on('clamp', 'foot', 'camera', 'rail'),
     ],
   )
-  const open = new Map(pointsOf(place(rig, shelf)).map((p) => [`${p.piece.instance.id}/${p.mount.id}`, p.open]))
+  const open = new Map(pointsOf(place(rig, context)).map((p) => [`${p.piece.instance.id}/${p.mount.id}`, p.open]))
   expect(
     ['camera/hole', 'two-holes/a', 'two-holes/b', 'camera/rail', 'camera/shoe'].map((key) => open.get(key)),
   ).toEqual([false, false, false, true, true])
@@ -124,8 +124,8 @@ test('a part is never hung up by the mount that is there to carry something', ()
     id: 'arm',
     mounts: [plug('foot', 'shoe-cold'), { ...plug('stud', 'thread-1/4'), carries: true }],
   })
-  const { rig, shelf } = tinyRig([], [], { extra: [arm] })
-  const points = pointsOf(place(rig, shelf))
+  const { rig, context } = tinyRig([], [], { extra: [arm] })
+  const points = pointsOf(place(rig, context))
   const at = (id: string) =>
     seatingsAt(points.find(({ mount }) => mount.id === id) as never, { id: 'arm', partId: 'arm' }, arm).length
   expect([at('hole'), at('shoe')]).toEqual([0, 2])
@@ -182,13 +182,13 @@ test.each<[string, (rig: Rig) => Rig, string]>([
     'root-missing',
   ],
 ])('unsound: %s', (_, spoil, code) => {
-  const { rig, shelf } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole')])
-  expect(soundnessIssues(rig, shelf.catalogue)).toEqual([])
-  expect(soundnessIssues(spoil(rig), shelf.catalogue).map((issue) => issue.code)).toContain(code)
+  const { rig, context } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole')])
+  expect(soundnessIssues(rig, context.catalogue)).toEqual([])
+  expect(soundnessIssues(spoil(rig), context.catalogue).map((issue) => issue.code)).toContain(code)
 })
 
 test('edits are all or none and leave the rig they were given alone', () => {
-  const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
+  const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
   const before = JSON.stringify(rig)
   const result = edit(
     rig,
@@ -196,18 +196,18 @@ test('edits are all or none and leave the rig they were given alone', () => {
       { do: 'rename', name: 'new' },
       { do: 'discard', instance: 'camera' },
     ],
-    shelf.catalogue,
+    context.catalogue,
   )
   expect(result).toMatchObject({ ok: false, issues: [{ code: 'root-stays' }] })
-  expect(edit(rig, [{ do: 'drop-setup', setup: 'main' }], shelf.catalogue)).toMatchObject({
+  expect(edit(rig, [{ do: 'drop-setup', setup: 'main' }], context.catalogue)).toMatchObject({
     ok: false,
     issues: [{ code: 'last-setup' }],
   })
-  expect(edit(rig, [{ do: 'note', instance: 'nobody', notes: 'x' }], shelf.catalogue)).toMatchObject({
+  expect(edit(rig, [{ do: 'note', instance: 'nobody', notes: 'x' }], context.catalogue)).toMatchObject({
     ok: false,
     issues: [{ code: 'instance-unknown' }],
   })
-  expect(edit(rig, [{ do: 'take-off', setup: 'nowhere', instance: 'one' }], shelf.catalogue)).toMatchObject({
+  expect(edit(rig, [{ do: 'take-off', setup: 'nowhere', instance: 'one' }], context.catalogue)).toMatchObject({
     ok: false,
     issues: [{ code: 'setup-unknown' }],
   })
@@ -215,7 +215,7 @@ test('edits are all or none and leave the rig they were given alone', () => {
 })
 
 test('the small edits do what they say', () => {
-  const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
+  const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])
   const result = edit(
     rig,
     [
@@ -225,7 +225,7 @@ test('the small edits do what they say', () => {
       { do: 'change-setup', setup: 'slip', support: 'tripod' },
       { do: 'brief', brief: { ...rig.brief, kind: 'promo' } },
     ],
-    shelf.catalogue,
+    context.catalogue,
   )
   expect(result.ok && result.value).toMatchObject({
     brief: { kind: 'promo' },
@@ -238,19 +238,19 @@ test('the small edits do what they say', () => {
 test('a swap keeps neighbours on the like mounts and takes off what finds no place', () => {
   const bare = tinyPart({ id: 'bare', mounts: [plug('screw', 'thread-1/4')] })
   const other = cube('other', { mounts: [plug('base', 'thread-1/4'), socket('crown', 'thread-1/4', [0, 30, 0])] })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('one'), cube('two')],
     [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
     {
       extra: [bare, other],
     },
   )
-  const kept = edit(rig, swapCommands(rig, 'one', other, shelf.catalogue), shelf.catalogue)
+  const kept = edit(rig, swapCommands(rig, 'one', other, context.catalogue), context.catalogue)
   expect(kept.ok && kept.value.setups[0]?.joints).toEqual([
     on('one', 'base', 'camera', 'hole'),
     on('two', 'foot', 'one', 'crown'),
   ])
-  const lost = edit(rig, swapCommands(rig, 'one', bare, shelf.catalogue), shelf.catalogue)
+  const lost = edit(rig, swapCommands(rig, 'one', bare, context.catalogue), context.catalogue)
   expect(lost.ok && lost.value.setups[0]?.joints).toEqual([on('one', 'screw', 'camera', 'hole')])
 })
 
@@ -294,7 +294,7 @@ describe('properties of random edits', () => {
   const walk = (commands: readonly Command[]) => {
     let history = startHistory(base.rig)
     for (const each of commands) {
-      const next = edit(history.present, [each], base.shelf.catalogue)
+      const next = edit(history.present, [each], base.context.catalogue)
       if (next.ok) history = step(history, next.value)
     }
     return history
@@ -313,7 +313,7 @@ describe('properties of random edits', () => {
     fc.assert(
       fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
         const { present } = walk(commands)
-        expect(soundnessIssues(present, base.shelf.catalogue)).toEqual([])
+        expect(soundnessIssues(present, base.context.catalogue)).toEqual([])
         expect(rigSchema.parse(JSON.parse(JSON.stringify(present)))).toEqual(present)
       }),
     )
@@ -321,7 +321,7 @@ describe('properties of random edits', () => {
   test('each piece is placed once or lies loose', () => {
     fc.assert(
       fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
-        const assembly = place(walk(commands).present, base.shelf)
+        const assembly = place(walk(commands).present, base.context)
         return assembly.placed.length + assembly.loose.length === 5
       }),
     )

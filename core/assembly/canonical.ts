@@ -3,9 +3,8 @@ import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
 
 /**
  * What a rig is does not hang on the order in which it was put together, nor on the names of its pieces. Here
- * everything gets an order that comes
- * from the rig itself: by host, point, slide, turn and part. Pieces that are the same in all of these are the same to
- * everyone.
+ * everything gets an order that comes from the rig itself: by host, point, slide, turn and part. Pieces that are the
+ * same in all of these are the same to everyone.
  */
 type Key = readonly (string | number)[]
 

@@ -4,9 +4,9 @@ import { zoom } from '../testing/glass.ts'
 import { edit, liftRig, rigSchema, soundnessIssues } from './index.ts'
 
 const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
-const { rig, shelf } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')], { extra: [zoom()] })
+const { rig, context } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')], { extra: [zoom()] })
 const done = (...commands: Parameters<typeof edit>[1]) => {
-  const edited = edit(rig, commands, shelf.catalogue)
+  const edited = edit(rig, commands, context.catalogue)
   if (!edited.ok) throw new Error(edited.issues[0]?.code)
   return edited.value
 }
@@ -29,7 +29,7 @@ test('a word on a piece, and its being taken back, change nothing else', () => {
   expect(said.kit.find(({ id }) => id === 'cube')?.tier).toBe('may')
   expect(said.setups).toBe(rig.setups)
   expect(done({ do: 'tier', instance: 'cube', tier: 'must' }, { do: 'tier', instance: 'cube' })).toEqual(rig)
-  expect(edit(rig, [{ do: 'tier', instance: 'nobody', tier: 'may' }], shelf.catalogue)).toMatchObject({ ok: false })
+  expect(edit(rig, [{ do: 'tier', instance: 'nobody', tier: 'may' }], context.catalogue)).toMatchObject({ ok: false })
 })
 
 test('the month a set-up is needed by is set, kept when its weight changes with it, and taken away', () => {
@@ -43,9 +43,9 @@ test('the month a set-up is needed by is set, kept when its weight changes with 
 
 test('a lens kit names lenses that are known', () => {
   const withKit = (partId: string) => ({ ...rig, brief: { ...rig.brief, lenses: [{ partId, share: 50 }] } })
-  expect(soundnessIssues(withKit('lens'), shelf.catalogue)).toEqual([])
+  expect(soundnessIssues(withKit('lens'), context.catalogue)).toEqual([])
   for (const wrong of ['unheard-of', 'cube'])
-    expect(soundnessIssues(withKit(wrong), shelf.catalogue)).toMatchObject([
+    expect(soundnessIssues(withKit(wrong), context.catalogue)).toMatchObject([
       { code: 'lens-unknown', path: 'brief.lenses[0]' },
     ])
 })

@@ -26,7 +26,7 @@ const lead: Part = tinyPart({
     carries: ['picture'],
   },
 })
-const { rig, shelf } = tinyRig([screen, lead], [on('screen', 'foot', 'camera', 'hole')], {
+const { rig, context } = tinyRig([screen, lead], [on('screen', 'foot', 'camera', 'hole')], {
   extra: [{ ...tinyCamera, sockets: [out] }],
 })
 const link = {
@@ -37,7 +37,7 @@ const link = {
 }
 const wire: Command = { do: 'link', setup: 'main', link }
 const links = (...commands: Command[]) => {
-  const edited = edit(rig, commands, shelf.catalogue)
+  const edited = edit(rig, commands, context.catalogue)
   return edited.ok ? edited.value.setups[0]?.links : edited.issues.map(({ code }) => code)
 }
 
@@ -68,7 +68,7 @@ test.each<[string, Command, string]>([
 
 test('one lead in two places is unsound', () => {
   const twice = { ...rig, setups: rig.setups.map((setup) => ({ ...setup, links: [link, link] })) }
-  expect(soundnessIssues(twice, shelf.catalogue).map(({ code }) => code)).toContain('cable-twice')
+  expect(soundnessIssues(twice, context.catalogue).map(({ code }) => code)).toContain('cable-twice')
 })
 
 test('a rig of version 2 comes out with nothing wired, and everything else as it was', () => {

@@ -74,8 +74,7 @@ export interface Brace {
 
 /**
  * One set-up, placed: every piece that sits on the rig, hosts before guests, and the kit that lies beside it. All
- * lists, those of `rig` and `setup`
- * too, are in the rig's own order, whatever order they were stored in.
+ * lists, those of `rig` and `setup` too, are in the rig's own order, whatever order they were stored in.
  */
 export interface Assembly {
   readonly rig: Rig

@@ -25,11 +25,11 @@ const light = tinyPart({ id: 'light', mounts: [plug('foot', 'thread-1/4')] })
 const tiny = tinyRig([arm, light], [on('arm', 'foot', 'camera', 'hole'), on('light', 'foot', 'arm', 'tip')])
 const near = (a: Vec3 | undefined, b: Vec3) => expect(lengthOf(subtract(a ?? [9e9, 0, 0], b))).toBeLessThan(1e-9)
 const posedAs = (...commands: Command[]) => {
-  const edited = edit(tiny.rig, commands, tiny.shelf.catalogue)
+  const edited = edit(tiny.rig, commands, tiny.context.catalogue)
   if (!edited.ok) throw new Error(edited.issues[0]?.code)
   const [setup] = edited.value.setups
   if (!setup) throw new Error('a set-up')
-  return { rig: edited.value, setup, placed: placeSetup(edited.value, setup, tiny.shelf.catalogue) }
+  return { rig: edited.value, setup, placed: placeSetup(edited.value, setup, tiny.context.catalogue) }
 }
 const pose = (hinge: string, position: string): Command => ({
   do: 'pose',
@@ -88,10 +88,10 @@ test('a pose is forgotten when the part is swapped, and one that is not there is
       { do: 'take-off', setup: 'main', instance: 'light' },
       { do: 'swap', instance: 'arm', partId: 'light' },
     ],
-    tiny.shelf.catalogue,
+    tiny.context.catalogue,
   )
   expect(swapped.ok && swapped.value.setups[0]?.poses).toEqual([])
-  expect(edit(tiny.rig, [pose('low', 'upside-down')], tiny.shelf.catalogue)).toMatchObject({
+  expect(edit(tiny.rig, [pose('low', 'upside-down')], tiny.context.catalogue)).toMatchObject({
     ok: false,
     issues: [{ code: 'pose-unknown' }],
   })
@@ -108,24 +108,28 @@ test('a brace goes with the pieces it holds, and names pieces that are on the ri
     id: 'stay',
     mounts: [plug('foot', 'thread-1/4'), plug('hand', 'thread-1/4', { at: [25, 0, 0] })],
   })
-  const { rig, shelf } = tinyRig([stay], [on('stay', 'foot', 'camera', 'hole')])
+  const { rig, context } = tinyRig([stay], [on('stay', 'foot', 'camera', 'hole')])
   const brace: Command = { do: 'brace', setup: 'main', joint: on('stay', 'hand', 'camera', 'pinned') }
-  const braced = edit(rig, [brace, brace], shelf.catalogue)
+  const braced = edit(rig, [brace, brace], context.catalogue)
   if (!braced.ok) throw new Error('braced')
   const [setup] = braced.value.setups
   expect(setup?.braces).toHaveLength(1)
-  const [made] = setup ? placeSetup(braced.value, setup, shelf.catalogue).braces : []
+  const [made] = setup ? placeSetup(braced.value, setup, context.catalogue).braces : []
   expect([made?.gapMm, made?.mate.ok]).toEqual([0, true])
-  const off = edit(braced.value, [{ do: 'take-off', setup: 'main', instance: 'stay' }], shelf.catalogue)
+  const off = edit(braced.value, [{ do: 'take-off', setup: 'main', instance: 'stay' }], context.catalogue)
   expect(off.ok && off.value.setups[0]?.braces).toEqual([])
-  const undone = edit(braced.value, [{ do: 'unbrace', setup: 'main', guest: 'stay', host: 'camera' }], shelf.catalogue)
+  const undone = edit(
+    braced.value,
+    [{ do: 'unbrace', setup: 'main', guest: 'stay', host: 'camera' }],
+    context.catalogue,
+  )
   expect(undone.ok && undone.value).toEqual(rig)
-  const loose = edit(rig, [{ do: 'take-off', setup: 'main', instance: 'stay' }, brace], shelf.catalogue)
+  const loose = edit(rig, [{ do: 'take-off', setup: 'main', instance: 'stay' }, brace], context.catalogue)
   expect(loose).toMatchObject({ ok: false, issues: [{ code: 'brace-loose' }] })
   expect(
     soundnessIssues(
       { ...rig, setups: [{ ...(setup ?? rig.setups[0]), braces: [on('stay', 'nose', 'camera', 'pinned')] } as never] },
-      shelf.catalogue,
+      context.catalogue,
     ),
   ).toMatchObject([{ code: 'mount-unknown' }])
 })

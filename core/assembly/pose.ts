@@ -29,8 +29,8 @@ const posed = perKey<Part, Part>('posed part')
 
 /**
  * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts and sockets that a hinge
- * names go along; grips and screens stay. A part at rest is the same object, and so is
- * the same part in the same pose. Hinges that move the same thing are nested: the later rides on the earlier.
+ * names go along; grips and screens stay. A part at rest is the same object, and so is the same part in the same pose.
+ * Hinges that move the same thing are nested: the later rides on the earlier.
  */
 export const posedPart = (part: Part, degrees: readonly number[]): Part => {
   if (!part.hinges || degrees.every((deg) => deg === 0)) return part

@@ -127,8 +127,7 @@ const replugged = (setup: Setup, instance: string, from: Part, to: Part): Link[]
 
 /**
  * The edits that put another part in the place of a piece, in every set-up: joints move to the like mounts of the new
- * part,
- * and leads to its like sockets; what finds no place comes off.
+ * part, and leads to its like sockets; what finds no place comes off.
  */
 export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Catalogue): readonly Command[] => {
   const from = catalogue.parts.get(rig.kit.find((piece) => piece.id === instance)?.partId ?? '')

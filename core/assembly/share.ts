@@ -9,9 +9,8 @@ const keyOf = (item: unknown): string | undefined => {
 
 /**
  * The same data as `now`, made of the objects of `before` wherever they say the same: what came from a file, another
- * window or a worker's message
- * is then recognised as what it was, and nothing that hangs on it is worked out anew. Items of lists are found by what
- * names them.
+ * window or a worker's message is then recognised as what it was, and nothing that hangs on it is worked out anew.
+ * Items of lists are found by what names them.
  */
 export const sharedWith = <T>(before: unknown, now: T): T => {
   if (

@@ -12,10 +12,10 @@ const mic = tinyPart({ id: 'mic', role: 'mic', provides: ['scratch-sound'], moun
 const pinned38 = tinyPart({ id: 'handle', role: 'top-handle', mounts: [plug('foot', 'thread-3/8-pin')] })
 
 test('one assessment holds the figures, the findings worst first, and the stations', () => {
-  const { rig, shelf } = tinyRig([cube('one'), mic], [on('one', 'foot', 'camera', 'hole')], {
+  const { rig, context } = tinyRig([cube('one'), mic], [on('one', 'foot', 'camera', 'hole')], {
     brief: { wishes: {}, inHandG: 1000, budgetMinor: 1 },
   })
-  const assessment = evaluate(rig, 'main', shelf)
+  const assessment = evaluate(rig, 'main', context)
   expect(assessment.mass.inHandG).toBe(1100)
   expect(assessment.cost.usual).toBe(2000)
   expect(assessment.size.tallMm).toBe(100)
@@ -35,13 +35,13 @@ test('one assessment holds the figures, the findings worst first, and the statio
 })
 
 test('an unknown set-up is a defect of the caller', () => {
-  const { rig, shelf } = tinyRig([], [])
-  expect(() => evaluate(rig, 'nowhere', shelf)).toThrow('No set-up "nowhere"; this rig has main')
+  const { rig, context } = tinyRig([], [])
+  expect(() => evaluate(rig, 'nowhere', context)).toThrow('No set-up "nowhere"; this rig has main')
 })
 
 test('the effect of putting something on: grams, money, height, and the trouble it ends', () => {
-  const { rig, shelf } = tinyRig([], [], { brief: { wishes: {} }, extra: [mic] })
-  const before = evaluate(rig, 'main', shelf)
+  const { rig, context } = tinyRig([], [], { brief: { wishes: {} }, extra: [mic] })
+  const before = evaluate(rig, 'main', context)
   const effect = effectOf(
     rig,
     [
@@ -60,10 +60,10 @@ test('the effect of putting something on: grams, money, height, and the trouble 
 })
 
 test('an effect is what evaluating the edited rig says', () => {
-  const { rig, shelf } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')], { brief: { inHandG: 1050 } })
+  const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')], { brief: { inHandG: 1050 } })
   const commands = [{ do: 'take-off' as const, setup: 'main', instance: 'one' }]
-  const before = evaluate(rig, 'main', shelf)
-  const after = evaluate((edit(rig, commands, shelf.catalogue) as { value: Rig }).value, 'main', shelf)
+  const before = evaluate(rig, 'main', context)
+  const after = evaluate((edit(rig, commands, context.catalogue) as { value: Rig }).value, 'main', context)
   const effect = effectOf(rig, commands, before) as Effect
   expect(effect.massG).toBe(after.mass.inHandG - before.mass.inHandG)
   const [had, has] = [before, after].map(({ findings }) => findings.map(findingKey))
@@ -71,8 +71,8 @@ test('an effect is what evaluating the edited rig says', () => {
 })
 
 test('an edit that can not be done has no effect but reasons', () => {
-  const { rig, shelf } = tinyRig([], [])
-  expect(effectOf(rig, [{ do: 'drop-setup', setup: 'main' }], evaluate(rig, 'main', shelf))).toMatchObject({
+  const { rig, context } = tinyRig([], [])
+  expect(effectOf(rig, [{ do: 'drop-setup', setup: 'main' }], evaluate(rig, 'main', context))).toMatchObject({
     issues: [{ code: 'last-setup' }],
   })
 })
@@ -87,8 +87,8 @@ describe('fits here', () => {
     extra: [owned, cube('cheap', { price: { low: 10, usual: 10, high: 10 } }), cube('dear'), wide, mic, pinned38],
     owned: { owned: 1 },
   })
-  const at = (id: string) => evaluate(setting.rig, 'main', setting.shelf).points.find(({ mount }) => mount.id === id)
-  const found = fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf)
+  const at = (id: string) => evaluate(setting.rig, 'main', setting.context).points.find(({ mount }) => mount.id === id)
+  const found = fitsHere(setting.rig, 'main', at('hole') as never, setting.context)
 
   test('the kit first, then what is owned, then the least harm, then the least money', () => {
     expect(found.fits.map(({ part, from }) => `${from} ${part.id}`)).toEqual([
@@ -107,12 +107,12 @@ describe('fits here', () => {
     expect(found.fits[0]?.effect.toBuyMinor).toBe(0)
   })
   test('what does not go on says why, and putting it on all the same shows the stop', () => {
-    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).find(
+    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, setting.context).find(
       ({ part }) => part.id === 'handle',
     )
     expect(misfit?.issue).toMatchObject({ code: 'standards-differ', names: { a: '1/4" hole', b: 'pinned 3/8" screw' } })
-    const forced = edit(setting.rig, misfit?.commands ?? [], setting.shelf.catalogue)
-    expect(forced.ok && evaluate(forced.value, 'main', setting.shelf).findings[0]?.check).toBe('mount-mismatch')
+    const forced = edit(setting.rig, misfit?.commands ?? [], setting.context.catalogue)
+    expect(forced.ok && evaluate(forced.value, 'main', setting.context).findings[0]?.check).toBe('mount-mismatch')
   })
   test('a misfit that an adapter would cure says which, and goes on with it', () => {
     const bridge = tinyPart({
@@ -120,33 +120,38 @@ describe('fits here', () => {
       massG: 20,
       mounts: [plug('below', 'thread-1/4'), socket('above', 'thread-3/8-pin', [0, 20, 0])],
     })
-    const shelf = { ...setting.shelf, catalogue: catalogueOf([...setting.shelf.catalogue.parts.values(), bridge]) }
-    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, shelf).find(({ part }) => part.id === 'handle')
+    const context = {
+      ...setting.context,
+      catalogue: catalogueOf([...setting.context.catalogue.parts.values(), bridge]),
+    }
+    const misfit = misfitsHere(setting.rig, 'main', at('hole') as never, context).find(
+      ({ part }) => part.id === 'handle',
+    )
     expect(misfit?.bridge?.adapters.map(({ id }) => id)).toEqual(['bridge'])
-    const built = edit(setting.rig, misfit?.bridge?.commands ?? [], shelf.catalogue)
-    expect(built.ok && evaluate(built.value, 'main', shelf).findings.map(({ check }) => check)).not.toContain(
+    const built = edit(setting.rig, misfit?.bridge?.commands ?? [], context.catalogue)
+    expect(built.ok && evaluate(built.value, 'main', context).findings.map(({ check }) => check)).not.toContain(
       'mount-mismatch',
     )
   })
   test('a second piece of what already sits there is offered on top of the first', () => {
     const cheap = found.fits.find(({ part }) => part.id === 'cheap')
-    const tower = edit(setting.rig, cheap?.commands ?? [], setting.shelf.catalogue)
+    const tower = edit(setting.rig, cheap?.commands ?? [], setting.context.catalogue)
     if (!tower.ok) throw new Error('the cheap cube goes on')
-    const top = evaluate(tower.value, 'main', setting.shelf).points.find(
+    const top = evaluate(tower.value, 'main', setting.context).points.find(
       ({ piece, mount }) => piece.part.id === 'cheap' && mount.id === 'top',
     )
-    expect(fitsHere(tower.value, 'main', top as never, setting.shelf).fits.map(({ part }) => part.id)).toContain(
+    expect(fitsHere(tower.value, 'main', top as never, setting.context).fits.map(({ part }) => part.id)).toContain(
       'cheap',
     )
   })
   test('in steps of one the last step has them all, in the same order, and the first has what is at hand', () => {
-    const steps = [...fitsInSteps(setting.rig, 'main', at('hole') as never, setting.shelf, undefined, 1)]
+    const steps = [...fitsInSteps(setting.rig, 'main', at('hole') as never, setting.context, undefined, 1)]
     expect(steps.at(-1)).toEqual(found)
     expect(steps[0]?.fits.map(({ part }) => part.id)).toEqual([found.fits[0]?.part.id])
     expect(steps.map(({ fits, pending }) => fits.length + pending)).toEqual(steps.map(() => found.fits.length))
   })
   test('asking twice gives the same answer', () => {
-    expect(JSON.stringify(fitsHere(setting.rig, 'main', at('hole') as never, setting.shelf).fits)).toBe(
+    expect(JSON.stringify(fitsHere(setting.rig, 'main', at('hole') as never, setting.context).fits)).toBe(
       JSON.stringify(found.fits),
     )
   })
@@ -154,17 +159,17 @@ describe('fits here', () => {
 
 test('swaps keep their neighbours; parts that would lose one are left out', () => {
   const flat = tinyPart({ id: 'flat', mounts: [plug('foot', 'thread-1/4')] })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('one'), cube('two')],
     [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
     {
       extra: [flat, cube('three', { massG: 40 })],
     },
   )
-  const swaps = swapsFor(rig, 'main', 'one', shelf)
+  const swaps = swapsFor(rig, 'main', 'one', context)
   expect(swaps.map(({ part }) => part.id)).toEqual(['three', 'two'])
   expect(swaps[0]?.effect.massG).toBe(-60)
-  expect(swapsFor(rig, 'main', 'nobody', shelf)).toEqual([])
+  expect(swapsFor(rig, 'main', 'nobody', context)).toEqual([])
 })
 
 test('no two findings of a set-up have one key', () => {

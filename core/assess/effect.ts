@@ -41,6 +41,6 @@ export const effectOf = (
   commands: readonly Command[],
   before: Assessment,
 ): Effect | { readonly issues: readonly Issue[] } => {
-  const edited = edit(rig, commands, before.facts.shelf.catalogue)
+  const edited = edit(rig, commands, before.facts.context.catalogue)
   return edited.ok ? compare(before, tryOut(edited.value, before)) : { issues: edited.issues }
 }

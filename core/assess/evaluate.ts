@@ -10,18 +10,9 @@ import {
   steadinessOf,
 } from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
-import {
-  blankWhereFailed,
-  type FactName,
-  type Facts,
-  factsAfter,
-  factsOf,
-  type Finding,
-  findingsOf,
-  paceOf,
-  type Shelf,
-  shelfFor,
-} from '../checks/index.ts'
+import { type Finding, findingsOf, paceOf } from '../checks/index.ts'
+import { blankWhereFailed, type FactName, type Facts, factsAfter, factsOf } from '../facts/index.ts'
+import { type Context, contextFor } from '../context/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
@@ -71,10 +62,10 @@ const steadiness = (facts: Facts): Steadiness | undefined => {
 
 const holding = (facts: Facts): number | undefined => {
   const posture = postureOf(facts.assembly)
-  return posture && holdMinutes(facts.mass.inHandG, posture, facts.shelf.operator)
+  return posture && holdMinutes(facts.mass.inHandG, posture, facts.context.operator)
 }
 
-const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
+const secondsOf = (assembly: Assembly, { limits }: Context): number => {
   const { joint, lead } = paceOf(limits)
   return assembly.placed.reduce(
     (sum, piece) => sum + (piece.mate?.ok ? joint(piece.mate.value.standard) : 0),
@@ -84,14 +75,13 @@ const secondsOf = (assembly: Assembly, { limits }: Shelf): number => {
 
 /**
  * Places a set-up once. Figures and findings are worked out once, when they are first looked at. A rule or a figure
- * that fails is told as a finding;
- * all else goes on.
+ * that fails is told as a finding; all else goes on.
  * @param before an earlier assessment of the same set-up: what did not change since stands as it was worked out then
- * @param rig sound for the shelf's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
+ * @param rig sound for the context's catalogue. @throws {RangeError} for an unknown set-up or an unsound rig.
  */
-export const evaluate = (rig: Rig, setupId: string, given: Shelf, before?: Assessment): Assessment =>
-  assessed(rig, setupId, given, (assembly, shelf) =>
-    before?.setupId === setupId ? factsAfter(before.strict, assembly, shelf, false) : factsOf(assembly, shelf),
+export const evaluate = (rig: Rig, setupId: string, given: Context, before?: Assessment): Assessment =>
+  assessed(rig, setupId, given, (assembly, context) =>
+    before?.setupId === setupId ? factsAfter(before.strict, assembly, context, false) : factsOf(assembly, context),
   )
 
 /**
@@ -101,21 +91,21 @@ export const evaluate = (rig: Rig, setupId: string, given: Shelf, before?: Asses
  * @param before the set-up without it
  */
 export const tryOut = (rig: Rig, before: Assessment): Assessment =>
-  assessed(rig, before.setupId, before.facts.shelf, (assembly, shelf) =>
-    factsAfter(before.strict, assembly, shelf, true),
+  assessed(rig, before.setupId, before.facts.context, (assembly, context) =>
+    factsAfter(before.strict, assembly, context, true),
   )
 
 const assessed = (
   rig: Rig,
   setupId: string,
-  given: Shelf,
-  factsFor: (assembly: Assembly, shelf: Shelf) => Facts,
+  given: Context,
+  factsFor: (assembly: Assembly, context: Context) => Facts,
 ): Assessment => {
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
-  const shelf = shelfFor(rig, given)
-  const assembly = placeSetup(rig, setup, shelf.catalogue)
-  const strict = factsFor(assembly, shelf)
+  const context = contextFor(rig, given)
+  const assembly = placeSetup(rig, setup, context.catalogue)
+  const strict = factsFor(assembly, context)
   let findings: readonly Finding[] | undefined
   const found = () => (findings ??= findingsOf(strict))
   const failed = new Set<FactName>()
@@ -149,7 +139,7 @@ const assessed = (
       return facts.unmet
     },
     get setupSeconds() {
-      return secondsOf(assembly, shelf)
+      return secondsOf(assembly, context)
     },
     get steadiness() {
       return steadiness(facts)

@@ -13,7 +13,7 @@ import {
 import { mate, type MateCode, offeredParts, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
-import type { Shelf } from '../checks/index.ts'
+import type { Context } from '../context/index.ts'
 import type { Issue } from '../kernel/index.ts'
 import { type Effect, effectOf } from './effect.ts'
 import { type Assessment, evaluate } from './evaluate.ts'
@@ -73,16 +73,16 @@ const candidateOf = (part: Part, from: Fit['from'], rig: Rig, idle: Instance | u
 const origins = ({ assembly, facts }: Assessment): ((part: Part) => Fit['from']) => {
   const idle = new Set(assembly.loose.map(({ part }) => part.id))
   return (part) =>
-    idle.has(part.id) ? 'kit' : facts.shelf.owned.has(part.id) && spareOwned(facts, part) ? 'owned' : 'catalogue'
+    idle.has(part.id) ? 'kit' : facts.context.owned.has(part.id) && spareOwned(facts, part) ? 'owned' : 'catalogue'
 }
 
 const idleOf = ({ assembly }: Assessment, part: Part): Instance | undefined =>
   assembly.loose.find((loose) => loose.part.id === part.id)?.instance
 
 /** The parts that can go on a point at all, found by their standards; kit and locker first, then cheap before dear. */
-const candidatesFor = (point: Point, assessment: Assessment, shelf: Shelf): { part: Part; from: Fit['from'] }[] => {
+const candidatesFor = (point: Point, assessment: Assessment, context: Context): { part: Part; from: Fit['from'] }[] => {
   const from = origins(assessment)
-  return partnersOf(point.piece.part, point.mount, shelf.catalogue)
+  return partnersOf(point.piece.part, point.mount, context.catalogue)
     .map((part) => ({ part, from: from(part) }))
     .sort(
       (a, b) =>
@@ -110,7 +110,7 @@ const fitOf = (
   rig: Rig,
   setupId: string,
   point: Point,
-  shelf: Shelf,
+  context: Context,
   before: Assessment,
 ): Fit | undefined => {
   const { placed } = before.assembly
@@ -132,22 +132,21 @@ export const FITS_AT_ONCE = 8
 
 /**
  * Which parts go on an open point, each with what it would change, in steps: what is at hand and what is cheap is tried
- * out first,
- * so that the first answer comes at once however large the catalogue is; the last step has them all.
- * Within a step: kit and locker first, then by harm done, money and grams.
+ * out first, so that the first answer comes at once however large the catalogue is; the last step has them all. Within
+ * a step: kit and locker first, then by harm done, money and grams.
  */
 export function* fitsInSteps(
   rig: Rig,
   setupId: string,
   point: Point,
-  given: Shelf,
+  given: Context,
   assessment?: Assessment,
   atOnce = FITS_AT_ONCE,
 ): Generator<FitsHere, void, undefined> {
   const before = assessment ?? evaluate(rig, setupId, given)
-  const { shelf } = before.facts
-  const candidates = candidatesFor(point, before, shelf)
-  const outOf = shelf.catalogue.parts.size - (shelf.catalogue.byRole.get('camera')?.length ?? 0)
+  const { context } = before.facts
+  const candidates = candidatesFor(point, before, context)
+  const outOf = context.catalogue.parts.size - (context.catalogue.byRole.get('camera')?.length ?? 0)
   let fits: Fit[] = []
   for (let from = 0; from === 0 || from < candidates.length; from += atOnce) {
     const more = candidates
@@ -159,7 +158,7 @@ export function* fitsInSteps(
             rig,
             setupId,
             point,
-            shelf,
+            context,
             before,
           ) ?? [],
       )
@@ -169,25 +168,31 @@ export function* fitsInSteps(
 }
 
 /** All the parts that go on an open point; the last of `fitsInSteps`. */
-export const fitsHere = (rig: Rig, setupId: string, point: Point, shelf: Shelf, assessment?: Assessment): FitsHere => {
+export const fitsHere = (
+  rig: Rig,
+  setupId: string,
+  point: Point,
+  context: Context,
+  assessment?: Assessment,
+): FitsHere => {
   let last: FitsHere = { fits: [], pending: 0, outOf: 0 }
-  for (const found of fitsInSteps(rig, setupId, point, shelf, assessment, Infinity)) last = found
+  for (const found of fitsInSteps(rig, setupId, point, context, assessment, Infinity)) last = found
   return last
 }
 
 /** The parts that do not go on a point, each with why; the first so many by name, what is at hand first. */
-export const misfitsHere = (rig: Rig, setupId: string, point: Point, given: Shelf, most = 400): readonly Misfit[] => {
+export const misfitsHere = (rig: Rig, setupId: string, point: Point, given: Context, most = 400): readonly Misfit[] => {
   const before = evaluate(rig, setupId, given)
-  const { shelf } = before.facts
-  const fitting = new Set(candidatesFor(point, before, shelf).map(({ part }) => part))
+  const { context } = before.facts
+  const fitting = new Set(candidatesFor(point, before, context).map(({ part }) => part))
   const from = origins(before)
   const bridges = new Map<string, readonly Chain[]>()
-  return offeredParts(shelf.catalogue)
+  return offeredParts(context.catalogue)
     .filter((part) => !fitting.has(part))
     .flatMap((part) => misfitOf(candidateOf(part, from(part), rig, idleOf(before, part)), point, setupId) ?? [])
     .sort((a, b) => byOrigin(a, b) || (a.part.name < b.part.name ? -1 : 1))
     .slice(0, most)
-    .map((misfit) => withBridge(misfit, rig, setupId, point, shelf, bridges))
+    .map((misfit) => withBridge(misfit, rig, setupId, point, context, bridges))
 }
 
 /**
@@ -199,7 +204,7 @@ const withBridge = (
   rig: Rig,
   setup: string,
   point: Point,
-  shelf: Shelf,
+  context: Context,
   known: Map<string, readonly Chain[]>,
 ): Misfit => {
   const placed = misfit.commands.find((command) => command.do === 'place')
@@ -210,7 +215,7 @@ const withBridge = (
   let chains = known.get(key)
   if (!chains) {
     const host = { part: point.piece.part, mount: point.mount }
-    known.set(key, (chains = adapterChains(host, { part: misfit.part, mount }, shelf.catalogue, shelf.owned)))
+    known.set(key, (chains = adapterChains(host, { part: misfit.part, mount }, context.catalogue, context.owned)))
   }
   const [chain] = chains
   if (!chain) return misfit

@@ -1,17 +1,19 @@
 import fc from 'fast-check'
 import { type Command, edit, placeSetup, type Rig, setupOf, travelOf } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { checks, type Facts, factNames, momentOf, plainFactsOf, type Shelf, shelfFor } from '../checks/index.ts'
+import { checks } from '../checks/index.ts'
+import { type Facts, factNames, momentOf, plainFactsOf } from '../facts/index.ts'
+import { type Context, contextFor } from '../context/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoLocker, demoRigs, secondMark } from '../../demo/scenario/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { type Assessment, evaluate, fitsHere, tryOut } from './index.ts'
 
-const shelf: Shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
-const plain = (rig: Rig, setupId: string, around: Shelf): Facts => {
+const context: Context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const plain = (rig: Rig, setupId: string, around: Context): Facts => {
   const setup = setupOf(rig, setupId)
   if (!setup) throw new RangeError(setupId)
-  const priced = shelfFor(rig, around)
+  const priced = contextFor(rig, around)
   return plainFactsOf(placeSetup(rig, setup, priced.catalogue), priced)
 }
 const said = (findings: readonly object[]): string[] =>
@@ -24,13 +26,13 @@ const askedIn = (assessment: Assessment): string[] => {
   return [...momentOf(assessment.strict).evaluator.counts.keys()]
 }
 const edited = (rig: Rig, commands: readonly Command[]): Rig => {
-  const done = edit(rig, commands, shelf.catalogue)
+  const done = edit(rig, commands, context.catalogue)
   if (!done.ok) throw new Error(done.issues[0]?.code)
   return done.value
 }
 const [crossing] = secondMark.setups
 const first = () => {
-  const assessment = evaluate(secondMark, crossing?.id ?? '', shelf)
+  const assessment = evaluate(secondMark, crossing?.id ?? '', context)
   void assessment.findings
   return assessment
 }
@@ -38,14 +40,14 @@ const first = () => {
 test('a note, the name of the rig and a tier of a piece ask nothing anew, or only what reads them', () => {
   const before = first()
   const noted = edited(secondMark, [{ do: 'note', instance: 'handle', notes: 'by the door' }])
-  expect(askedIn(evaluate(noted, before.setupId, shelf, before))).toEqual([])
-  expect(askedIn(evaluate({ ...secondMark, name: 'another' }, before.setupId, shelf, before))).toEqual([])
+  expect(askedIn(evaluate(noted, before.setupId, context, before))).toEqual([])
+  expect(askedIn(evaluate({ ...secondMark, name: 'another' }, before.setupId, context, before))).toEqual([])
 })
 
 test('the money of the brief asks only money anew', () => {
   const before = first()
   const richer = edited(secondMark, [{ do: 'brief', brief: { ...secondMark.brief, budgetMinor: 100_000 } }])
-  const after = evaluate(richer, before.setupId, shelf, before)
+  const after = evaluate(richer, before.setupId, context, before)
   const { evaluator } = momentOf(after.strict)
   for (const name of askedIn(after))
     expect([name, evaluator.leavesOf(name).has('brief.budgetMinor')]).toEqual([name, true])
@@ -56,7 +58,7 @@ test('a plate more asks nothing of the day, the light or the sound anew', () => 
   const before = first()
   const point = before.points.find(({ mount }) => mount.standard.startsWith('thread'))
   if (!point) throw new Error('there is a hole')
-  const fit = fitsHere(secondMark, before.setupId, point, shelf, before).fits.find(
+  const fit = fitsHere(secondMark, before.setupId, point, context, before).fits.find(
     ({ part }) => !part.power && !part.sockets && !part.optics,
   )
   if (!fit) throw new Error('something plain goes on it')
@@ -79,15 +81,15 @@ test('a try leaves what it was tried on untouched', () => {
 test('ways out are those of the rig as it is, also where the finding stands from before', () => {
   const before = first()
   const richer = edited(secondMark, [{ do: 'brief', brief: { ...secondMark.brief, budgetMinor: 90_001 } }])
-  const after = evaluate(richer, before.setupId, shelf, before)
-  const scratch = evaluate(richer, before.setupId, shelf)
+  const after = evaluate(richer, before.setupId, context, before)
+  const scratch = evaluate(richer, before.setupId, context)
   expect(after.findings.map(({ remedies }) => remedies)).toEqual(scratch.findings.map(({ remedies }) => remedies))
 })
 
 test('a rule that tries out an edit while it judges tries it on the whole rig', () => {
   // Without the first pieces of the locker, one that lies there stands in for one to buy.
-  const around = { ...shelf, owned: new Map([...shelf.owned].slice(3)) }
-  const before = evaluate(secondMark, 'crossing', shelf)
+  const around = { ...context, owned: new Map([...context.owned].slice(3)) }
+  const before = evaluate(secondMark, 'crossing', context)
   void before.findings
   const after = evaluate(secondMark, 'crossing', around, before)
   expect(after.findings.filter(({ check }) => check === 'duplicate-owned').map(({ message }) => message)).toEqual([
@@ -158,7 +160,7 @@ const commandsOf = ({ what, which, value }: Step, rig: Rig, now: Assessment): re
     return [{ do: 'change-setup', setup, support: supports[value % supports.length] ?? 'hand-low' }]
   if (what === 'place') {
     const point = pick(now.points)
-    const fit = point && pick(fitsHere(rig, setup, point, shelf, now).fits.slice(0, 6))
+    const fit = point && pick(fitsHere(rig, setup, point, context, now).fits.slice(0, 6))
     return fit?.commands ?? []
   }
   return []
@@ -169,7 +171,7 @@ test.each(demoRigs.flatMap((rig) => rig.setups.slice(0, 2).map(({ id }) => [`${r
   (_, rig, setupId) => {
     fc.assert(
       fc.property(fc.array(step, { minLength: 2, maxLength: 6 }), (steps) => {
-        let [now, around] = [rig, shelf]
+        let [now, around] = [rig, context]
         let assessment = evaluate(now, setupId, around)
         void assessment.findings
         const past: Rig[] = []

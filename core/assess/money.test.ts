@@ -28,7 +28,7 @@ test('what meets a need and what carries it must be bought first; the rest after
     mounts: [plug('foot', 'shoe-cold')],
     price: { low: 1, usual: 3000, high: 4000 },
   })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [arm, mic, cube('dear', 900), cube('cheap', 100), cube('maybe', 50)],
     [on('arm', 'foot', 'camera', 'hole'), on('mic', 'foot', 'arm', 'stud'), on('dear', 'pin', 'camera', 'pinned')],
     {
@@ -36,7 +36,7 @@ test('what meets a need and what carries it must be bought first; the rest after
       brief: { wishes: {} },
     },
   )
-  const { tiers } = moneyOf(rig, shelf, '2026-11')
+  const { tiers } = moneyOf(rig, context, '2026-11')
   expect(tiers.map(({ line, tier, because, runningMinor }) => [line.instance, tier, because, runningMinor])).toEqual([
     ['arm', 'must', 'carries', 500],
     ['mic', 'must', 'need', 3500],
@@ -47,14 +47,14 @@ test('what meets a need and what carries it must be bought first; the rest after
 })
 
 test('the operator’s own word moves a piece to another tier', () => {
-  const { rig, shelf } = tinyRig([cube('a', 100)], [on('a', 'foot', 'camera', 'hole')], {
+  const { rig, context } = tinyRig([cube('a', 100)], [on('a', 'foot', 'camera', 'hole')], {
     kit: [{ id: 'a', partId: 'a', status: 'in', tier: 'may' }],
   })
-  expect(moneyOf(rig, shelf, '2026-11').tiers).toMatchObject([{ tier: 'may', because: 'chosen' }])
+  expect(moneyOf(rig, context, '2026-11').tiers).toMatchObject([{ tier: 'may', because: 'chosen' }])
 })
 
 test('the plan buys for the set-up that is needed first, and the list goes out by months', () => {
-  const { rig, shelf } = tinyRig([cube('a', 10_000), cube('b', 5000)], [], { kit: kit('a', 'b') })
+  const { rig, context } = tinyRig([cube('a', 10_000), cube('b', 5000)], [], { kit: kit('a', 'b') })
   const [setup] = rig.setups
   if (!setup) throw new Error('there is a set-up')
   const two = {
@@ -65,7 +65,7 @@ test('the plan buys for the set-up that is needed first, and the list goes out b
       { ...setup, id: 'soon', joints: [on('b', 'foot', 'camera', 'hole')], neededBy: '2026-12' },
     ],
   }
-  const money = moneyOf(two, shelf, '2026-11')
+  const money = moneyOf(two, context, '2026-11')
   expect(money.plan.order).toEqual([
     { setup: 'soon', month: '2026-12', late: false },
     { setup: 'late', month: '2027-01', late: false },
@@ -76,7 +76,7 @@ test('the plan buys for the set-up that is needed first, and the list goes out b
 })
 
 test('what could stand in its place: what loses nothing first, with what is saved, and what grams cost', () => {
-  const { rig, shelf } = tinyRig([cube('a', 6000, { provides: ['screen'] })], [on('a', 'foot', 'camera', 'hole')], {
+  const { rig, context } = tinyRig([cube('a', 6000, { provides: ['screen'] })], [on('a', 'foot', 'camera', 'hole')], {
     extra: [
       cube('same', 4000, { provides: ['screen'] }),
       cube('less', 1000),
@@ -84,10 +84,10 @@ test('what could stand in its place: what loses nothing first, with what is save
       cube('worse', 9000, { massG: 200 }),
     ],
   })
-  const piece = moneyOf(rig, shelf, '2026-11').places.get('a')
+  const piece = moneyOf(rig, context, '2026-11').places.get('a')
   if (!piece) throw new Error('a sits on the camera')
   expect(
-    insteadOf(rig, piece, shelf).map(({ part, savesMinor, savesG, per100GMinor, losses }) => [
+    insteadOf(rig, piece, context).map(({ part, savesMinor, savesG, per100GMinor, losses }) => [
       part.id,
       savesMinor,
       savesG,
@@ -113,7 +113,7 @@ test('a box that stands in for two things to buy: what it saves, what is used of
   const box = cube('box', 6500, { role: 'cage', provides: ['cage'], includes: ['handle', 'strap'] })
   const dear = cube('dear', 9000, { role: 'cage', provides: ['cage'], includes: ['handle'] })
   const strap = tinyPart({ id: 'strap', role: 'strap' })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cage, handle],
     [on('cage', 'pin', 'camera', 'pinned'), on('handle', 'foot', 'camera', 'hole')],
     {
@@ -122,7 +122,7 @@ test('a box that stands in for two things to buy: what it saves, what is used of
   )
   // 50.00 and 30.00 singly; 65.00 and 90.00 in a box.
   expect(
-    boxesFor(rig, shelf).map(({ part, instance, savesMinor, used, unused }) => [
+    boxesFor(rig, context).map(({ part, instance, savesMinor, used, unused }) => [
       part.id,
       instance,
       savesMinor,
@@ -136,12 +136,12 @@ test('a box that stands in for two things to buy: what it saves, what is used of
 })
 
 test('a piece nobody has priced is in the list, the plan and the table as unknown, and what needs it does not work', () => {
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('a', 6000), cube('b', 0)],
     [on('a', 'foot', 'camera', 'hole'), on('b', 'foot', 'camera', 'pinned')],
     { brief: { budgetMinor: 90_000 } },
   )
-  const picture = moneyOf(rig, shelf, '2026-11')
+  const picture = moneyOf(rig, context, '2026-11')
   expect(picture.cost.unpriced.map(({ instance }) => instance)).toEqual(['b'])
   expect(picture.tiers.map(({ line }) => line.instance)).toEqual(['b', 'a'])
   expect(picture.plan.months.flatMap(({ buys }) => buys)).toEqual(['a'])
@@ -152,10 +152,10 @@ test('a piece nobody has priced is in the list, the plan and the table as unknow
 })
 
 test('camera and lenses in or out change bill, chance, list and plan alike', () => {
-  const { rig, shelf } = tinyRig([cube('a', 6000)], [on('a', 'foot', 'camera', 'hole')], {
+  const { rig, context } = tinyRig([cube('a', 6000)], [on('a', 'foot', 'camera', 'hole')], {
     brief: { budgetMinor: 90_000 },
   })
-  const unowned = { ...shelf, owned: new Map<string, number>() }
+  const unowned = { ...context, owned: new Map<string, number>() }
   const [whole, without] = [moneyOf(rig, unowned, '2026-11'), moneyOf(rig, unowned, '2026-11', false)]
   expect([whole.cost.usual, without.cost.usual]).toEqual([7000, 6000])
   expect(without.tiers.map(({ line }) => line.instance)).toEqual(['a'])

@@ -9,7 +9,8 @@ import {
 } from '../assembly/index.ts'
 import { needsOf } from '../brief/index.ts'
 import { mate, mountOf, offeredParts, type Part } from '../catalogue/index.ts'
-import { lossesOf, type Shelf, shelfFor } from '../checks/index.ts'
+import { lossesOf } from '../checks/index.ts'
+import { type Context, contextFor } from '../context/index.ts'
 import { writeCsv } from '../formats/index.ts'
 import {
   type Bill,
@@ -53,13 +54,13 @@ export interface MoneyPicture {
   readonly places: ReadonlyMap<string, PlacedPart>
 }
 
-const assembliesOf = (rig: Rig, shelf: Shelf): readonly Assembly[] =>
-  rig.setups.map((setup) => placeSetup(rig, setup, shelf.catalogue))
+const assembliesOf = (rig: Rig, context: Context): readonly Assembly[] =>
+  rig.setups.map((setup) => placeSetup(rig, setup, context.catalogue))
 
 /** Pieces kept in view but not in the plan, with what they would cost. */
-const consideredLines = (rig: Rig, shelf: Shelf): readonly CostLine[] =>
+const consideredLines = (rig: Rig, context: Context): readonly CostLine[] =>
   rig.kit.flatMap(({ id, partId, status }) => {
-    const part = shelf.catalogue.parts.get(partId)
+    const part = context.catalogue.parts.get(partId)
     return status === 'considered' && part ? [{ instance: id, part, owned: false, ...part.price }] : []
   })
 
@@ -81,12 +82,12 @@ const BODY: ReadonlySet<string> = new Set(['camera', 'lens'])
  * @param from the first month of the plan, `YYYY-MM`
  * @param withBody camera and lenses in all of it, or in none of it
  */
-export const moneyOf = (rig: Rig, given: Shelf, from: string, withBody = true): MoneyPicture => {
-  const shelf = shelfFor(rig, given)
-  const assemblies = assembliesOf(rig, shelf)
+export const moneyOf = (rig: Rig, given: Context, from: string, withBody = true): MoneyPicture => {
+  const context = contextFor(rig, given)
+  const assemblies = assembliesOf(rig, context)
   const counts = ({ part }: CostLine) => withBody || !BODY.has(part.role)
-  const cost = costOfLines(costOf(rig, shelf.catalogue, shelf.owned).lines.filter(counts))
-  const rules = shelf.rules ?? plainRules
+  const cost = costOfLines(costOf(rig, context.catalogue, context.owned).lines.filter(counts))
+  const rules = context.rules ?? plainRules
   const needs = new Set(needsOf(rig.brief).map(({ capability }) => capability))
   const pieceOf = ({ instance, usual }: CostLine): PlanPiece => ({
     id: instance,
@@ -103,9 +104,9 @@ export const moneyOf = (rig: Rig, given: Shelf, from: string, withBody = true): 
   return {
     cost,
     bill: { low: billOf(cost.low, rules), usual: billOf(cost.usual, rules), high: billOf(cost.high, rules) },
-    chance: chanceOf(cost, rig.brief.budgetMinor, shelf),
-    noRate: shelf.pricedIn?.noRate ?? false,
-    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, shelf).filter(counts)),
+    chance: chanceOf(cost, rig.brief.budgetMinor, context),
+    noRate: context.pricedIn?.noRate ?? false,
+    tiers: tierLines(cost, assemblies, needs, consideredLines(rig, context).filter(counts)),
     plan: {
       ...plan,
       order: plan.order.map((one) => (waiting.has(one.setup) ? { ...one, month: undefined } : one)),
@@ -120,18 +121,18 @@ export const moneyOf = (rig: Rig, given: Shelf, from: string, withBody = true): 
  * Parts that go where a piece of a rig sits and cost less or weigh less: those that lose nothing first, then the most
  * saved.
  */
-export const insteadOf = (rig: Rig, piece: PlacedPart, given: Shelf, most = 4): readonly Instead[] => {
-  const shelf = shelfFor(rig, given)
+export const insteadOf = (rig: Rig, piece: PlacedPart, given: Context, most = 4): readonly Instead[] => {
+  const context = contextFor(rig, given)
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return []
   const host = { part: piece.host.part, mount }
   return (
-    (shelf.catalogue.byRole.get(piece.part.role) ?? [])
+    (context.catalogue.byRole.get(piece.part.role) ?? [])
       .filter((part) => part.id !== piece.part.id && part.mounts.some((own) => mate(host, { part, mount: own }).ok))
       // What nobody has priced saves nothing one could name.
-      .filter((part) => isPriced(part) || (shelf.owned.get(part.id) ?? 0) > 0)
+      .filter((part) => isPriced(part) || (context.owned.get(part.id) ?? 0) > 0)
       .map((part): Instead => {
-        const owned = (shelf.owned.get(part.id) ?? 0) > 0
+        const owned = (context.owned.get(part.id) ?? 0) > 0
         const savesMinor = piece.part.price.usual - (owned ? 0 : part.price.usual)
         const savesG = piece.part.massG - part.massG
         return {
@@ -170,10 +171,10 @@ export interface Box {
  * Boxes that could stand in for something still to buy, the most saved first: main part that loses nothing, and the
  * rest counted once.
  */
-export const boxesFor = (rig: Rig, given: Shelf): readonly Box[] => {
-  const shelf = shelfFor(rig, given)
-  const now = costOf(rig, shelf.catalogue, shelf.owned)
-  const boxes = offeredParts(shelf.catalogue).filter(({ includes }) => (includes?.length ?? 0) > 0)
+export const boxesFor = (rig: Rig, given: Context): readonly Box[] => {
+  const context = contextFor(rig, given)
+  const now = costOf(rig, context.catalogue, context.owned)
+  const boxes = offeredParts(context.catalogue).filter(({ includes }) => (includes?.length ?? 0) > 0)
   return boxes
     .flatMap((part): Box[] =>
       now.lines
@@ -185,18 +186,18 @@ export const boxesFor = (rig: Rig, given: Shelf): readonly Box[] => {
             lossesOf(line.part, part).length === 0,
         )
         .flatMap(({ instance }): Box[] => {
-          const commands = swapCommands(rig, instance, part, shelf.catalogue)
+          const commands = swapCommands(rig, instance, part, context.catalogue)
           const edited = commands.some((command) => command.do === 'take-off')
             ? undefined
-            : edit(rig, commands, shelf.catalogue)
+            : edit(rig, commands, context.catalogue)
           if (!edited?.ok) return []
-          const then = costOf(edited.value, shelf.catalogue, shelf.owned)
+          const then = costOf(edited.value, context.catalogue, context.owned)
           const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)
           const left = used.map(({ id }) => id)
           const unused = (part.includes ?? []).flatMap((id) => {
             const at = left.indexOf(id)
             if (at >= 0) left.splice(at, 1)
-            const known = at < 0 ? shelf.catalogue.parts.get(id) : undefined
+            const known = at < 0 ? context.catalogue.parts.get(id) : undefined
             return known ? [known] : []
           })
           return [{ part, instance, commands, savesMinor: now.usual - then.usual, used, unused }]

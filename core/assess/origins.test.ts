@@ -6,11 +6,11 @@ const cube = (id: string, massG: number, more = {}) =>
   tinyPart({ id, massG, mounts: [plug('foot', 'thread-1/4')], ...more })
 const rigOf = (parts: ReturnType<typeof cube>[], more: object = {}) => {
   const places = ['hole', 'pinned', 'shoe']
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     parts,
     parts.map(({ id }, i) => on(id, 'foot', 'camera', places[i] ?? 'hole')),
   )
-  return evaluate(rig, 'main', { ...shelf, ...more })
+  return evaluate(rig, 'main', { ...context, ...more })
 }
 
 test('a mass carries what it is made of: weighed on a day, by the datasheet, typed, unknown', () => {
@@ -61,8 +61,8 @@ test('a bill carries each price: seen on a day, by the catalogue, typed, or unkn
 })
 
 test('hours carry charge and draw: 18 Wh known to 5 % under 6 W known to 10 %', () => {
-  const { rig, shelf } = wiredRig([pack()], [inBay()])
-  const hours = hoursOrigin(evaluate(rig, 'main', shelf))
+  const { rig, context } = wiredRig([pack()], [inBay()])
+  const hours = hoursOrigin(evaluate(rig, 'main', context))
   expect(hours.inputs.map(({ instance, value, error }) => [instance, value, expect.closeTo(error, 9)])).toEqual([
     ['pack', 18, 0.9],
     ['camera', 6, 0.6],
@@ -72,7 +72,7 @@ test('hours carry charge and draw: 18 Wh known to 5 % under 6 W known to 10 %', 
   expect(hours.high - hours.value).toBeCloseTo(Math.hypot(9, 180 - (18 / 6.6) * 60), 6)
   expect([hours.low + hours.high, hours.unknown]).toEqual([expect.closeTo(360, 6), false])
   const dark = wiredRig([], [])
-  expect(hoursOrigin(evaluate(dark.rig, 'main', dark.shelf)).value).toBe(0)
+  expect(hoursOrigin(evaluate(dark.rig, 'main', dark.context)).value).toBe(0)
 })
 
 test('a moment about a pad carries the masses and how far ahead they lie', () => {

@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
 import { isUnknown, type Part } from '../catalogue/index.ts'
-import type { Shelf } from '../checks/index.ts'
+import type { Context } from '../context/index.ts'
 import { GRAVITY } from '../kernel/index.ts'
 import { SCALE_STEP_G } from '../locker/index.ts'
 import { drawIn, type Network, runDown } from '../power/index.ts'
@@ -47,7 +47,7 @@ export const TYPED_ERROR = 0.05
 export const massInput = (
   instance: string,
   part: Part,
-  { weighed, typed }: Pick<Shelf, 'weighed' | 'typed'>,
+  { weighed, typed }: Pick<Context, 'weighed' | 'typed'>,
 ): Input => {
   const of = (source: Source, error: number): Input => ({ instance, name: part.name, value: part.massG, error, source })
   if (isUnknown(part, 'massG')) return of({ kind: 'unknown' }, 0)
@@ -66,12 +66,12 @@ interface Weighed {
   readonly at: PlacedPart['centre']
 }
 const weights = ({ facts, assembly }: Assessment): readonly Weighed[] => {
-  const { shelf } = facts
+  const { context } = facts
   return [
     ...assembly.placed
       .filter(inHand)
-      .map((piece) => ({ input: massInput(piece.instance.id, piece.part, shelf), at: piece.centre })),
-    ...facts.leads.map(({ link, part, middle }) => ({ input: massInput(link.cable, part, shelf), at: middle })),
+      .map((piece) => ({ input: massInput(piece.instance.id, piece.part, context), at: piece.centre })),
+    ...facts.leads.map(({ link, part, middle }) => ({ input: massInput(link.cable, part, context), at: middle })),
   ]
 }
 
@@ -118,17 +118,17 @@ export const tiltOrigin = (assessment: Assessment): Origin | undefined => {
 
 /** What is still to buy, with each price, where it was seen and how far prices of it spread. */
 export const costOrigin = ({ facts }: Assessment): Origin => {
-  const { cost, shelf } = facts
+  const { cost, context } = facts
   const inputs = cost.lines
     .filter(({ owned, inBoxOf }) => !owned && inBoxOf === undefined)
     .map(({ instance, part, low, usual, high }): Input => {
-      const view = shelf.prices?.get(part.id)
+      const view = context.prices?.get(part.id)
       const source: Source =
         high === 0
           ? { kind: 'unknown' }
           : view
             ? { kind: 'seen', on: view.newestOn, points: view.points }
-            : shelf.typed?.has(part.id)
+            : context.typed?.has(part.id)
               ? { kind: 'typed' }
               : { kind: 'datasheet' }
       return { instance, name: part.name, value: usual, error: (high - low) / 2, source }
@@ -150,16 +150,19 @@ const firstDark = (network: Network): number =>
 
 /**
  * How long everything rolls until the first piece goes dark, with the charge of every pack and the draw of every piece
- * it hangs on. What each of
- * them may be off is tried out one after the other.
+ * it hangs on. What each of them may be off is tried out one after the other.
  * @example 18 Wh (5 %) under 6 W (10 %): 180 min, 161 to 199
  */
 export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
-  const { network, shelf } = facts
+  const { network, context } = facts
   const value = firstDark(network)
   const sourceOf = (id: string, unknown: boolean): Source => {
     const part = assembly.byInstance.get(id)?.part
-    return unknown ? { kind: 'unknown' } : part && shelf.typed?.has(part.id) ? { kind: 'typed' } : { kind: 'datasheet' }
+    return unknown
+      ? { kind: 'unknown' }
+      : part && context.typed?.has(part.id)
+        ? { kind: 'typed' }
+        : { kind: 'datasheet' }
   }
   const drawers = network.nodes.filter(({ drawW, unknown }) => drawW > 0 || unknown)
   const inputs: readonly Input[] = [
@@ -198,8 +201,7 @@ export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
 
 /**
  * The moment of what is in the hand about a line across the rig at some place, N m, with the masses it is made of: an
- * error e of a piece d ahead
- * of the line is `g e d`. @param atZ where the line runs, mm along the rig
+ * error e of a piece d ahead of the line is `g e d`. @param atZ where the line runs, mm along the rig
  * @example 1 kg (3 %) 80 mm ahead of a pad: 0.78 N m, within 0.02
  */
 export const momentOrigin = (assessment: Assessment, atZ: number): Origin => {

@@ -1,6 +1,6 @@
 import { edit, type Rig } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { type Shelf, shelfFor } from '../checks/index.ts'
+import { type Context, contextFor } from '../context/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoLocker, firstMark } from '../../demo/scenario/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
@@ -19,48 +19,48 @@ const tiny = (more = {}) => {
     extra: [cube('b', 5000, { provides: ['screen'] }), cube('nobody', 0, { provides: ['screen'] })],
     ...more,
   })
-  return { rig: inPounds(made.rig), shelf: { ...made.shelf, ...abroad } satisfies Shelf }
+  return { rig: inPounds(made.rig), context: { ...made.context, ...abroad } satisfies Context }
 }
 
 test('bill, findings and what could stand in its place are all in the currency of the rig, tax in it', () => {
-  const { rig, shelf } = tiny()
-  const { cost, findings } = evaluate(rig, 'main', shelf)
+  const { rig, context } = tiny()
+  const { cost, findings } = evaluate(rig, 'main', context)
   expect(cost.usual).toBe(9600)
   expect(findings.find(({ check }) => check === 'cheaper-equal')?.numbers).toMatchObject({
     savesMinor: 4800,
     priceMinor: 9600,
     otherMinor: 4800,
   })
-  expect(moneyOf(rig, shelf, '2026-11').bill.usual).toMatchObject({ totalMinor: 9600, taxMinor: 1600 })
-  const piece = evaluate(rig, 'main', shelf).assembly.byInstance.get('a')
+  expect(moneyOf(rig, context, '2026-11').bill.usual).toMatchObject({ totalMinor: 9600, taxMinor: 1600 })
+  const piece = evaluate(rig, 'main', context).assembly.byInstance.get('a')
   if (!piece) throw new Error('a sits on the camera')
-  expect(insteadOf(rig, piece, shelf).map(({ part, savesMinor }) => [part.id, savesMinor])).toEqual([['b', 4800]])
-  expect(boxesFor(rig, shelf)).toEqual([])
-  const swap = swapsFor(rig, 'main', 'a', shelf).find(({ part }) => part.id === 'b')
+  expect(insteadOf(rig, piece, context).map(({ part, savesMinor }) => [part.id, savesMinor])).toEqual([['b', 4800]])
+  expect(boxesFor(rig, context)).toEqual([])
+  const swap = swapsFor(rig, 'main', 'a', context).find(({ part }) => part.id === 'b')
   expect([swap?.part.price.usual, swap?.effect.toBuyMinor]).toEqual([4800, -4800])
 })
 
 test('made once for a currency, itself again when asked again, and nothing at all where nothing is to be put', () => {
-  const { rig, shelf } = tiny()
-  const priced = shelfFor(rig, shelf)
-  expect(shelfFor(rig, shelf)).toBe(priced)
-  expect(shelfFor(rig, priced)).toBe(priced)
+  const { rig, context } = tiny()
+  const priced = contextFor(rig, context)
+  expect(contextFor(rig, context)).toBe(priced)
+  expect(contextFor(rig, priced)).toBe(priced)
   const home = { ...rig, brief: { ...rig.brief, currency: 'EUR' } }
-  const included = { ...shelf, rules: { ...net, taxIncluded: true } }
-  expect(shelfFor(home, included)).toBe(included)
+  const included = { ...context, rules: { ...net, taxIncluded: true } }
+  expect(contextFor(home, included)).toBe(included)
   // Back in the home currency the prices are those of the list again, not what two roundings leave of them.
-  expect(shelfFor(home, priced).catalogue.parts.get('a')?.price.usual).toBe(12_000)
+  expect(contextFor(home, priced).catalogue.parts.get('a')?.price.usual).toBe(12_000)
 })
 
 test('without a rate nothing has a price, and nothing is the cheaper one', () => {
-  const { rig, shelf } = tiny({ brief: { budgetMinor: 100 } })
-  const { cost, findings } = evaluate({ ...rig, brief: { ...rig.brief, currency: 'USD' } }, 'main', shelf)
+  const { rig, context } = tiny({ brief: { budgetMinor: 100 } })
+  const { cost, findings } = evaluate({ ...rig, brief: { ...rig.brief, currency: 'USD' } }, 'main', context)
   expect(cost.unpriced.map(({ instance }) => instance)).toEqual(['a'])
   expect(findings.filter(({ check }) => check === 'over-budget').map(({ message }) => message)).toEqual(['currency'])
   expect(findings.filter(({ check }) => check === 'cheaper-equal')).toEqual([])
 })
 
-const demo: Shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)), ...abroad }
+const demo: Context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)), ...abroad }
 
 test('what wiring and fits here say of money is what the bill then says', () => {
   const rig = inPounds(firstMark)

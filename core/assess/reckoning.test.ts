@@ -4,9 +4,9 @@ import { demoLocker, demoRigs } from '../../demo/scenario/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
 import { evaluate, figureIds, reckoningOf } from './index.ts'
 
-const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const all = demoRigs.flatMap((rig) =>
-  rig.setups.map(({ id }) => [`${rig.id} ${id}`, evaluate(rig, id, shelf)] as const),
+  rig.setups.map(({ id }) => [`${rig.id} ${id}`, evaluate(rig, id, context)] as const),
 )
 
 test.each(all)('%s: every figure is what its terms and the rest come to', (_, assessment) => {
@@ -40,7 +40,7 @@ const handle = tinyPart({
 })
 
 test('a rig of three by hand: what hangs ahead is named first, with its part of the way', () => {
-  const { rig, shelf: around } = tinyRig(
+  const { rig, context: around } = tinyRig(
     [block, handle],
     [on('block', 'foot', 'camera', 'hole'), on('handle', 'foot', 'camera', 'pinned')],
     { brief: { inHandG: 2000 } },

@@ -72,7 +72,7 @@ const capG = ({ assembly: { setup, rig } }: Assessment): Bound | undefined =>
 const ofBrief = (value: number): Bound | undefined => (value > 0 ? { value, from: 'brief' } : undefined)
 /** The limit a rule judges by: the operator's own, else the rule's. */
 const ofLimits = ({ facts }: Assessment, check: string, option: string): Bound | undefined => {
-  const limit = allLimits(facts.shelf.limits).find((one) => one.check === check && one.option === option)
+  const limit = allLimits(facts.context.limits).find((one) => one.check === check && one.option === option)
   return limit && { value: limit.own ?? limit.usual, from: 'how-i-work', check }
 }
 
@@ -189,7 +189,7 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
     }
   },
   'set-up': (assessment) => {
-    const { joint, lead } = paceOf(assessment.facts.shelf.limits)
+    const { joint, lead } = paceOf(assessment.facts.context.limits)
     const { placed, setup } = assessment.assembly
     const joints = placed.flatMap((piece): Term[] =>
       piece.mate?.ok ? [{ name: piece.part.name, value: joint(piece.mate.value.standard), unit: 's' }] : [],
@@ -213,7 +213,7 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
     const { support } = assessment.assembly.setup
     const { holdMinutes, mass, facts } = assessment
     if (holdMinutes === undefined || !isPosture(support)) return undefined
-    const { operator } = facts.shelf
+    const { operator } = facts.context
     const momentNm = shoulderNm(mass.inHandG, support, operator)
     const { strengthNm } = operator ?? averageOperator
     const terms: readonly Term[] = [

@@ -1,5 +1,5 @@
 import { dayOf, type Phase, temperatureOf } from '../brief/index.ts'
-import { marginsOf } from '../checks/index.ts'
+import { marginsOf } from '../context/index.ts'
 import {
   type Bays,
   batteryKind,
@@ -39,7 +39,7 @@ export const stageOf = ({ assembly, facts }: Assessment): Stage => {
   const { brief, kit } = assembly.rig
   const celsius = temperatureOf(brief)
   // The rehearsal knows packs by their health alone: an own depth of use is put into it.
-  const { depth } = marginsOf(facts.shelf.limits).power
+  const { depth } = marginsOf(facts.context.limits).power
   const healthOf = (id: string) => ((kit.find((instance) => instance.id === id)?.health ?? 1) * depth) / DEPTH
   const spares = assembly.loose.flatMap(({ instance, part }) => {
     const { store } = part.power ?? {}

@@ -1,6 +1,7 @@
 import { type Advice, adviceFor, type Need, stationOfNeed } from '../brief/index.ts'
 import { roles, type Station, stations } from '../catalogue/index.ts'
-import { type Facts, type Finding, type Level, levels } from '../checks/index.ts'
+import { type Finding, type Level, levels } from '../checks/index.ts'
+import { type Facts } from '../facts/index.ts'
 
 /** One stop of the working order: what is there, what is still asked for, and the worst that is said about it. */
 export interface StationState {

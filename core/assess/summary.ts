@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { adoptRig, type Rig } from '../assembly/index.ts'
-import { type Level, levels, type Shelf } from '../checks/index.ts'
+import { type Level, levels } from '../checks/index.ts'
+import { type Context } from '../context/index.ts'
 import { extentOfRig, fitTo, strokesOf } from '../drawing/index.ts'
 import { evaluate } from './evaluate.ts'
 
@@ -11,7 +12,7 @@ const PAD = 12
 
 const strokeSchema = z.object({ key: z.string(), instance: z.string(), look: z.string(), outline: z.string() })
 
-/** What the shelf shows of a rig: its first set-up's figures and outline, and the worst that is known of any set-up. */
+/** What the context shows of a rig: its first set-up's figures and outline, and the worst that is known of any set-up. */
 export const summarySchema = z.object({
   setups: z.int(),
   currency: z.string(),
@@ -33,14 +34,14 @@ export const summarySchema = z.object({
 export type RigSummary = z.infer<typeof summarySchema>
 
 /**
- * Works out what the shelf shows of a rig. Whatever state the rig is in, it is taken up as far as it can be.
+ * Works out what the context shows of a rig. Whatever state the rig is in, it is taken up as far as it can be.
  * @throws {RangeError} for a rig nothing can be made of; its card then says so, and the others stay
  */
-export const summaryOf = (given: Rig, shelf: Shelf): RigSummary => {
-  const taken = adoptRig(given, shelf.catalogue)
+export const summaryOf = (given: Rig, context: Context): RigSummary => {
+  const taken = adoptRig(given, context.catalogue)
   if (!taken.ok) throw new RangeError(taken.issues.map(({ code, path }) => `${code} at ${path}`).join(', '))
   const { rig, catalogue, mended } = taken.value
-  const all = rig.setups.map(({ id }) => evaluate(rig, id, { ...shelf, catalogue }))
+  const all = rig.setups.map(({ id }) => evaluate(rig, id, { ...context, catalogue }))
   const [first] = all
   if (!first) throw new RangeError('a rig has at least one set-up')
   const most = (level: Level) =>

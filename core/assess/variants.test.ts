@@ -3,13 +3,13 @@ import { variantsOf } from './index.ts'
 
 const cube = (id: string) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
-const { rig, shelf } = tinyRig(
+const { rig, context } = tinyRig(
   [cube('one'), cube('two')],
   [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
 )
 
 test('the set-up in hand, itself without each end, and the bare camera', () => {
-  const found = variantsOf(rig, 'main', shelf)
+  const found = variantsOf(rig, 'main', context)
   expect(found.map(({ kind, name, massG }) => [kind, name, massG])).toEqual([
     ['now', 'main', 1200],
     ['without', 'without two', 1100],
@@ -31,9 +31,9 @@ test('other carried set-ups are points too; one on the tripod is none', () => {
     ],
   }
   expect(
-    variantsOf(more, 'main', shelf)
+    variantsOf(more, 'main', context)
       .filter(({ kind }) => kind === 'setup')
       .map(({ id }) => id),
   ).toEqual(['chest'])
-  expect(variantsOf(more, 'slip', shelf).map(({ kind }) => kind)).toEqual(['setup', 'setup'])
+  expect(variantsOf(more, 'slip', context).map(({ kind }) => kind)).toEqual(['setup', 'setup'])
 })

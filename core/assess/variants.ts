@@ -1,6 +1,6 @@
 import { edit, type Rig, type Setup } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
-import type { Shelf } from '../checks/index.ts'
+import type { Context } from '../context/index.ts'
 import { type Assessment, evaluate, tryOut } from './evaluate.ts'
 
 /** One form the rig could have, as a point between light and steady. */
@@ -32,11 +32,11 @@ const bared = (rig: Rig, setup: Setup): Rig => ({
 
 /**
  * Light against steady over the rig's variants: the set-up in hand, the other set-ups that are carried, the one in hand
- * without each
- * part that ends a branch, and the bare camera. Set-ups on a stand have no shake of the hand and are left out.
+ * without each part that ends a branch, and the bare camera. Set-ups on a stand have no shake of the hand and are left
+ * out.
  */
-export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Variant[] => {
-  const now = evaluate(rig, setupId, shelf)
+export const variantsOf = (rig: Rig, setupId: string, context: Context): readonly Variant[] => {
+  const now = evaluate(rig, setupId, context)
   const { setup, placed } = now.assembly
   const hosts = new Set(placed.map(({ host }) => host))
   const ends = placed.filter((piece) => piece.joint && inHand(piece) && !hosts.has(piece) && piece.part.role !== 'lens')
@@ -44,9 +44,9 @@ export const variantsOf = (rig: Rig, setupId: string, shelf: Shelf): readonly Va
     ...point(setup.id, setup.name, 'now', now),
     ...rig.setups
       .filter((other) => other.id !== setup.id)
-      .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, shelf))),
+      .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, context))),
     ...ends.flatMap((piece) => {
-      const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], shelf.catalogue)
+      const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], context.catalogue)
       return off.ok
         ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', tryOut(off.value, now))
         : []

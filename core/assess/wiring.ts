@@ -1,6 +1,7 @@
 import { type Command, edit, type Rig, setupOf, type SocketHere, socketsOf } from '../assembly/index.ts'
 import { type Carried, carried } from '../catalogue/index.ts'
-import type { Level, Shelf } from '../checks/index.ts'
+import type { Level } from '../checks/index.ts'
+import type { Context } from '../context/index.ts'
 import { stockOf } from '../checks/index.ts'
 import {
   isTaken,
@@ -78,14 +79,14 @@ const proposalOf = (rig: Rig, setup: string, plan: Plan): Proposal => ({
  * The leads a set-up still needs, chosen together. @param anew unplug everything first and wire it from nothing
  * @throws {RangeError} for an unknown set-up
  */
-export const wiringFor = (rig: Rig, setupId: string, shelf: Shelf, anew = false): Proposal => {
+export const wiringFor = (rig: Rig, setupId: string, context: Context, anew = false): Proposal => {
   const setup = setupOf(rig, setupId)
   const first: readonly Command[] = anew
     ? (setup?.links ?? []).map(({ cable }) => ({ do: 'unlink', setup: setupId, cable }))
     : []
-  const edited = edit(rig, first, shelf.catalogue)
+  const edited = edit(rig, first, context.catalogue)
   const bare = edited.ok ? edited.value : rig
-  const { facts, assembly } = evaluate(bare, setupId, shelf)
+  const { facts, assembly } = evaluate(bare, setupId, context)
   const plan = planWiring(assembly, stockOf(facts))
   return { ...proposalOf(bare, setupId, plan), commands: [...first, ...plan.commands] }
 }
@@ -115,8 +116,8 @@ const counted = ({ findings }: Assessment): Record<Level, number> => ({
 })
 
 /** The schools of powering the camera side by side: hours, grams, money, and what the checks say of each. */
-export const schoolLines = (rig: Rig, setupId: string, shelf: Shelf): readonly SchoolLine[] => {
-  const before = evaluate(rig, setupId, shelf)
+export const schoolLines = (rig: Rig, setupId: string, context: Context): readonly SchoolLine[] => {
+  const before = evaluate(rig, setupId, context)
   return schoolsOf(before.assembly, stockOf(before.facts)).map(
     ({ school, why, commands, plan, rig: wired }): SchoolLine => {
       const after = wired && tryOut(wired, before)
@@ -146,9 +147,9 @@ export const plugsFor = (
   setupId: string,
   instance: string,
   socketId: string,
-  shelf: Shelf,
+  context: Context,
 ): readonly LeadLine[] => {
-  const { assembly, facts } = evaluate(rig, setupId, shelf)
+  const { assembly, facts } = evaluate(rig, setupId, context)
   const stock = stockOf(facts)
   const sockets = socketsOf(assembly)
   const here = sockets.find(({ piece, socket }) => piece.instance.id === instance && socket.id === socketId)

@@ -4,8 +4,8 @@ import { boundsOf, emptyBounds, unite } from '../kernel/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { centreOfMass, groundOf, hangCure, hangOf, hangsOf, jointLoadOf, massOf } from './index.ts'
 
-const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>, setup = 0) =>
-  placeSetup(rig, rig.setups[setup] as Setup, shelf.catalogue)
+const assembled = ({ rig, context }: ReturnType<typeof tinyRig>, setup = 0) =>
+  placeSetup(rig, rig.setups[setup] as Setup, context.catalogue)
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
 
@@ -58,7 +58,7 @@ test('the slide cure really levels, whatever the handle weighs', () => {
       if (!hang || !cure) return Math.abs(hang?.tiltDeg ?? 0) < 0.6
       const joints = [on('handle', 'foot', 'camera', 'hole', { slideMm: cure.slideMm })]
       const after: Rig = { ...tiny.rig, setups: [{ ...(tiny.rig.setups[0] as Setup), joints }] }
-      const moved = assembled({ rig: after, shelf: tiny.shelf })
+      const moved = assembled({ rig: after, context: tiny.context })
       const left = hangOf(moved, massOf(moved))
       expect(left?.tiltDeg).toBeCloseTo(cure.tiltDeg, 6)
       return Math.abs(left?.tiltDeg ?? 90) < Math.abs(hang.tiltDeg) && Math.abs(left?.tiltDeg ?? 90) < 0.6

@@ -92,8 +92,7 @@ export const ONE_PALM_MM = 20
 
 /**
  * The part of two bearings that the second takes: forces are upright, so only level levers count (`share = d . (c - p1)
- * / |d|^2` on the
- * level plane). Clamped to 0..1, a half when they stand one over the other.
+ * / |d|^2` on the level plane). Clamped to 0..1, a half when they stand one over the other.
  * @example palms at 0 and 100 mm, the centre at 90 mm, however high: 0.9
  */
 export const secondShare = (first: Vec3, second: Vec3, centre: Vec3): number => {

@@ -5,8 +5,8 @@ import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/inde
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { groundOf, type JointLoad, jointLoadOf, type LeadWeight, massOf, secondShare, wristNm } from './index.ts'
 
-const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>) =>
-  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+const assembled = ({ rig, context }: ReturnType<typeof tinyRig>) =>
+  placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
 const at = (assembly: Assembly, id: string) => assembly.byInstance.get(id) as PlacedPart
 const loadOf = (assembly: Assembly, id: string, leads: readonly LeadWeight[] = []): JointLoad =>
   jointLoadOf(
@@ -191,8 +191,7 @@ const random = (numRuns: number) => ({ numRuns: trialRuns(numRuns), seed: trialS
 
 /**
  * The same loads found another way: hang the tree of joints up by the piece that is held, and add up from the leaves
- * what each joint
- * has below it.
+ * what each joint has below it.
  */
 const oracle = (
   assembly: Assembly,

@@ -28,8 +28,7 @@ export interface Bearing {
 
 /**
  * What bears a set-up: one hand, two, a pad and a hand, a stand, the knees. Forces of bearings that stand apart follow
- * from the lever
- * rule over the level plane; what they leave is a moment that the bearings have to hold besides.
+ * from the lever rule over the level plane; what they leave is a moment that the bearings have to hold besides.
  */
 export interface Ground {
   readonly bearings: readonly Bearing[]
@@ -166,9 +165,8 @@ export interface JointLoad {
   readonly momentNm: number
   /**
    * The moment that tries to turn the joint about its screw, N m. In the hand the rig is swung until its weight pulls
-   * square to the screw,
-   * the worst attitude, which a tilting head reaches as well; what stands under the rig itself stays level. A clamp
-   * turns about the rod it runs along.
+   * square to the screw, the worst attitude, which a tilting head reaches as well; what stands under the rig itself
+   * stays level. A clamp turns about the rod it runs along.
    */
   readonly twistNm: number
   /** How many holds share it: the joint and the braces across the same cut. */
@@ -199,9 +197,8 @@ const partOfJoint = (face: Vec3, at: Vec3, braces: readonly Vec3[]): number => {
 
 /**
  * The load of a joint is what lies on the side away from what bears the rig: cut the tree at the joint and take all
- * forces on the
- * guest's side, its weight down and its bearings up (statics of a rigid body). Which side is taken changes only the
- * sign.
+ * forces on the guest's side, its weight down and its bearings up (statics of a rigid body). Which side is taken
+ * changes only the sign.
  * @param braces the second holds that fit: those between both sides share the load
  * @returns undefined for a piece that sits on nothing
  * @example a camera and cage of 1,000 g standing on a 300 g head: its joint carries 1,000 g, though the head is the

@@ -23,8 +23,7 @@ const degrees = (radians: number): number => (radians * 180) / Math.PI
 
 /**
  * Tilt and roll of the rig hung from each of its top handles: `tilt = atan2(dz, dy)`, `roll = atan2(dx, dy)` with `dy`
- * the
- * height of the palm over the centre of mass (statics: the centre comes to rest under the hand).
+ * the height of the palm over the centre of mass (statics: the centre comes to rest under the hand).
  * @returns the one that is nearest to level first; nothing without a top handle.
  * @example centre 100 mm under and 10 mm ahead of the palm: tilt 5.71 degrees, nose down
  */
@@ -65,8 +64,8 @@ export interface Cure {
 
 /**
  * The slide of a single piece that brings the rig nearest to level. Moving the piece and all it carries (mass m of M)
- * by s
- * shifts the centre by `s m / M`; if the palm rides along it shifts by s as well. Clamped to the travel, on its step.
+ * by s shifts the centre by `s m / M`; if the palm rides along it shifts by s as well. Clamped to the travel, on its
+ * step.
  * @returns undefined when nothing that can slide helps by at least half a degree; else the best, the handle preferred.
  */
 export const hangCure = (assembly: Assembly, mass: Mass, hang: Hang): Cure | undefined => {

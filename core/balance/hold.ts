@@ -49,9 +49,8 @@ const LOW_POWER = Math.log(LONG_MIN / measuredMinutes(LONG_SHARE)) / Math.log(LO
 
 /**
  * How long a share `f` of full strength can be held, minutes (Rohmert 1960): `-1.5 + 2.1/f - 0.6/f^2 + 0.1/f^3`; below
- * 15 % on through the
- * hour at 7.9 % (Bjorksten and Jonsson 1977). Nothing to hold: Infinity. At full strength or more: 0. An estimate, not
- * medical advice.
+ * 15 % on through the hour at 7.9 % (Bjorksten and Jonsson 1977). Nothing to hold: Infinity. At full strength or more:
+ * 0. An estimate, not medical advice.
  * @example half of full strength: 1.1 minutes; 7.9 %: 60
  */
 export const rohmertMinutes = (f: number): number => {

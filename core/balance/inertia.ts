@@ -34,9 +34,8 @@ const ownMoment = (shape: Placed, axis: Vec3): number => {
 
 /**
  * Inertia of pieces about a point. Each part's mass is spread over its solids by volume, then carried to the point by
- * the
- * parallel-axis theorem; the part's own centre of mass stands in for the middle of its solids. Leads count as points
- * half way along.
+ * the parallel-axis theorem; the part's own centre of mass stands in for the middle of its solids. Leads count as
+ * points half way along.
  * @example 100 g in a 20 mm cube about its middle: 6,667 g mm^2 about every axis
  */
 export const inertiaOf = (pieces: readonly PlacedPart[], about: Vec3, leads: readonly Weight[] = []): Inertia => {
@@ -75,10 +74,8 @@ export interface Steadiness {
 
 /**
  * Angular shake of the rig against its bare camera, both held at the same palm: `I_bare / I_rig` for each axis, and
- * `m_bare / m_rig` for
- * shifts. The same disturbance turns a body by less the more inertia it has (Newton, Euler). Held alike, only what was
- * added counts: a part
- * of no mass changes nothing, wherever it is held by.
+ * `m_bare / m_rig` for shifts. The same disturbance turns a body by less the more inertia it has (Newton, Euler). Held
+ * alike, only what was added counts: a part of no mass changes nothing, wherever it is held by.
  */
 export const steadinessOf = (
   rig: readonly PlacedPart[],

@@ -13,8 +13,8 @@ import {
   twoHandsOf,
 } from './index.ts'
 
-const assembled = ({ rig, shelf }: ReturnType<typeof tinyRig>) =>
-  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+const assembled = ({ rig, context }: ReturnType<typeof tinyRig>) =>
+  placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
 

@@ -14,8 +14,7 @@ export interface Tip {
 
 /**
  * Three feet on a circle of radius R: the line between two of them passes R/2 from the middle, so a centre d off the
- * middle keeps at
- * least R/2 - d, and goes over at `atan(margin / height)`.
+ * middle keeps at least R/2 - d, and goes over at `atan(margin / height)`.
  * @returns undefined without legs whose spread is known.
  * @example feet 500 mm out, the centre 20 mm off the middle and 1,000 mm high: 230 mm, 13 degrees
  */

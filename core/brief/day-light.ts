@@ -43,8 +43,7 @@ const twilightEv = (sunDeg: number): number => {
 
 /**
  * EV of a scene with the sun where it is: in the sun and under cloud it dims as the sun sinks, down to dusk, and after
- * sunset to night; dusk dims
- * likewise; indoors and in a lit street it is what it is.
+ * sunset to night; dusk dims likewise; indoors and in a lit street it is what it is.
  * @param sunDeg the sun's true height
  */
 export const evAt = (scene: Scene, sunDeg: number): number => {
@@ -60,8 +59,7 @@ const LOOK_MIN = 5
 
 /**
  * The light of the day, part by part: the scene the operator names, or else what hour and conditions suggest from
- * moment to moment, dimmed by a
- * low sun. Parts in which the camera is off are left out.
+ * moment to moment, dimmed by a low sun. Parts in which the camera is off are left out.
  */
 export const dayLight = (brief: Brief): readonly PhaseLight[] => {
   // All that it hangs on is read here: whoever asks hangs on it as well.

@@ -16,8 +16,8 @@ export interface Whereabouts {
 
 /**
  * The moment at which clocks of a zone show a time of day, ms since 1970 in UTC; minutes over 1,440 run into the next
- * day. In the hour that
- * is skipped in spring it is the moment an hour before; in the one that comes twice in autumn the first.
+ * day. In the hour that is skipped in spring it is the moment an hour before; in the one that comes twice in autumn the
+ * first.
  * @example 2026-11-17, 12:00, Europe/Berlin: 11:00 UTC
  */
 export const instantOf = (date: string, minute: number, zone: string): number => {
@@ -40,17 +40,15 @@ const turn = (deg: number): number => ((deg % 360) + 360) % 360
 
 /**
  * What the air lifts a low sun by, degrees, for its true height (Saemundsson 1986): `1.02 / tan(h + 10.3 / (h + 5.11))`
- * minutes of arc; nothing
- * once it is well under the horizon. @example on the horizon: 0.48
+ * minutes of arc; nothing once it is well under the horizon. @example on the horizon: 0.48
  */
 export const refractionDeg = (trueDeg: number): number =>
   trueDeg < -1 ? 0 : 1.02 / 60 / Math.tan((trueDeg + 10.3 / (trueDeg + 5.11)) * RAD)
 
 /**
  * Position of the sun by the low-precision formulas of the Astronomical Almanac (U.S. Naval Observatory): mean
- * longitude and anomaly,
- * ecliptic longitude, right ascension and declination, sidereal time. Good to 0.02 degrees from 1950 to 2050; the
- * equation of time is in it.
+ * longitude and anomaly, ecliptic longitude, right ascension and declination, sidereal time. Good to 0.02 degrees from
+ * 1950 to 2050; the equation of time is in it.
  */
 export const sunAt = (
   atMs: number,

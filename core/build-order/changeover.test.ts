@@ -13,8 +13,8 @@ const between = (from: readonly Joint[], to: readonly Joint[]) => {
   const tiny = tinyRig(parts, from)
   const other: Setup = { ...(tiny.rig.setups[0] as Setup), id: 'other', joints: to }
   return changeoverOf(
-    placeSetup(tiny.rig, tiny.rig.setups[0] as Setup, tiny.shelf.catalogue),
-    placeSetup(tiny.rig, other, tiny.shelf.catalogue),
+    placeSetup(tiny.rig, tiny.rig.setups[0] as Setup, tiny.context.catalogue),
+    placeSetup(tiny.rig, other, tiny.context.catalogue),
   )
 }
 const a = on('a', 'foot', 'camera', 'hole')
@@ -57,7 +57,7 @@ test('leads come out first and go in last, 8 s each; one that stays between its 
   const [setup] = tiny.rig.setups
   if (!setup) throw new Error('a set-up')
   const place = (links: Setup['links'], joints = setup.joints) =>
-    placeSetup(tiny.rig, { ...setup, links, joints }, tiny.shelf.catalogue)
+    placeSetup(tiny.rig, { ...setup, links, joints }, tiny.context.catalogue)
   expect(changeoverOf(place(setup.links), place(setup.links)).seconds).toBe(0)
   const bare = changeoverOf(place(setup.links), place([], []))
   expect(bare.steps.map(({ do: what, instance }) => `${what} ${instance}`)).toEqual(['unplug hdmi', 'undo screen'])

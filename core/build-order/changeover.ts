@@ -68,8 +68,8 @@ const stepAt =
 
 /**
  * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts
- * first), moved to
- * another mount, or only slid or turned. Seconds are those of each joint's standard; a moved piece is undone and done.
+ * first), moved to another mount, or only slid or turned. Seconds are those of each joint's standard; a moved piece is
+ * undone and done.
  */
 export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPace): Changeover => {
   const step = stepAt(pace)

@@ -17,13 +17,13 @@ import {
   soundsOf,
 } from './index.ts'
 
-const runsFor = ({ rig, shelf }: TinyRig) => {
+const runsFor = ({ rig, context }: TinyRig) => {
   const [setup] = rig.setups
   if (!setup) throw new Error('a set-up')
-  const assembly = placeSetup(rig, setup, shelf.catalogue)
+  const assembly = placeSetup(rig, setup, context.catalogue)
   const cables = new Map(
     rig.kit.flatMap(({ id, partId }): [string, Part][] => {
-      const part = shelf.catalogue.parts.get(partId)
+      const part = context.catalogue.parts.get(partId)
       return part?.cable ? [[id, part]] : []
     }),
   )

@@ -21,9 +21,8 @@ const stageOf = ({ cable }: Run): ConnectStage => {
 
 /**
  * The order in which leads go in: power leads, the camera on, what shows its picture on, sound and control, and the
- * picture
- * leads last, so that a difference in charge between two pieces goes through the power leads and not through a picture
- * socket.
+ * picture leads last, so that a difference in charge between two pieces goes through the power leads and not through a
+ * picture socket.
  * @param camera the camera; @param screens the pieces that take a picture and are switched on by hand
  */
 export const connectOrder = (

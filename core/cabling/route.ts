@@ -194,8 +194,8 @@ const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): 
 
 /**
  * The way of a cable past boxes: straight where it can, round the nearest edges where it can't, pulled tight. Only what
- * stood in the
- * way of an earlier try is gone round. It is short, not proved shortest; never shorter than the straight line.
+ * stood in the way of an earlier try is gone round. It is short, not proved shortest; never shorter than the straight
+ * line.
  * @param stops points it goes through, two at least
  * @example past a 20 mm cube halfway between two points 100 mm apart: over its nearest edges, a little over 100 mm
  */
@@ -207,10 +207,8 @@ const MOST_TRAILS = 4
 
 /**
  * Ways that were found before. A way stays what it was as long as all it went round is still there and nothing new
- * stands in any of
- * its tries, so that a rig with one more piece need not lay all its cables anew. The answer is that of `routeOf`; a way
- * that lies as one that
- * is kept is the same object.
+ * stands in any of its tries, so that a rig with one more piece need not lay all its cables anew. The answer is that of
+ * `routeOf`; a way that lies as one that is kept is the same object.
  */
 export class KnownRoutes {
   readonly #trails = new Map<string, readonly Trail[]>()

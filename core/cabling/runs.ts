@@ -245,8 +245,7 @@ const laidLeads = perKey<Link, Run>('leads laid')
 
 /**
  * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out:
- * see `loose-lead`. A lead
- * that lies as it lay before, between the same pieces, is the same lead.
+ * see `loose-lead`. A lead that lies as it lay before, between the same pieces, is the same lead.
  * @param cables the parts of the linked cables, by instance
  */
 export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Run[] =>

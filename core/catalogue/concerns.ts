@@ -6,8 +6,7 @@ import { standardOf } from './interfaces/index.ts'
 
 /**
  * What parts have to do with. Figures and rules that look at the parts of one concern only see those, so that a plate
- * more is no reason to plan the
- * day's power anew. The camera has to do with everything.
+ * more is no reason to plan the day's power anew. The camera has to do with everything.
  */
 export type Concern = 'electric' | 'glass'
 export const concerns: readonly Concern[] = ['electric', 'glass']

@@ -71,8 +71,7 @@ const adapterIssues = (part: Part): Issue[] => {
 
 /**
  * What a part's schema can't see: unknown standards, ids used twice, mounts that hang in the air or lie crooked, hinges
- * that move nothing, lens
- * adapters that can not reach infinity.
+ * that move nothing, lens adapters that can not reach infinity.
  * @returns an empty list for a part that can be placed
  */
 export const partIssues = (part: Part): readonly Issue[] => [

@@ -21,14 +21,17 @@ test('what is unknown becomes known and the other way round', () => {
 })
 
 test('with an unweighed piece the rig weighs at least what the rest does, and no cap is told to be kept', () => {
-  const { rig, shelf } = tinyRig([unweighed], [on('box', 'foot', 'camera', 'hole')], { brief: { inHandG: 1100 } })
-  const { mass, findings } = evaluate(rig, 'main', shelf)
+  const { rig, context } = tinyRig([unweighed], [on('box', 'foot', 'camera', 'hole')], { brief: { inHandG: 1100 } })
+  const { mass, findings } = evaluate(rig, 'main', context)
   expect([mass.inHandG, mass.unknown.map(({ part }) => part.id)]).toEqual([1000, ['box']])
   expect(findings.find(({ check }) => check === 'over-mass')).toMatchObject({
     message: 'unweighed',
     group: 'cannotTell',
     parts: ['box'],
   })
-  const known = { ...shelf, catalogue: { ...shelf.catalogue, parts: new Map(shelf.catalogue.parts).set('box', box()) } }
+  const known = {
+    ...context,
+    catalogue: { ...context.catalogue, parts: new Map(context.catalogue.parts).set('box', box()) },
+  }
   expect(evaluate(rig, 'main', known).findings.some(({ check }) => check === 'over-mass')).toBe(false)
 })

@@ -2,8 +2,8 @@ import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
-import type { FactName, Facts, Sees } from './facts.ts'
-import { FactFailure } from './failure.ts'
+import type { FactName, Facts, Sees } from '../facts/index.ts'
+import { FactFailure } from '../facts/index.ts'
 import { optionsFor } from './limits.ts'
 
 /** stop: can't be built, or would harm gear or person. risk: works until it doesn't. hint: better, cheaper, lighter. */
@@ -215,8 +215,8 @@ const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => reado
  * that says so.
  */
 export const defineCheck = <S, O, N extends FactName = never>(definition: CheckDefinition<S, O, N>): Check => {
-  const optionsIn = ({ shelf }: Facts): O =>
-    optionsFor(definition.id, definition.options, definition.defaults, shelf.limits)
+  const optionsIn = ({ context }: Facts): O =>
+    optionsFor(definition.id, definition.options, definition.defaults, context.limits)
   // A rule that judges without options does not hang on the operator's.
   const judgedBy = (facts: Facts): O => (definition.judge.length < 3 ? definition.defaults : optionsIn(facts))
   const judged = (facts: Facts) => {

@@ -4,8 +4,9 @@ import { z } from 'zod'
 import { tinyRig } from '../testing/index.ts'
 import { defineCheck, families } from './check.ts'
 import { placeSetup } from '../assembly/index.ts'
-import { type FactName, factNames, factsOf } from './facts.ts'
-import { blankWhereFailed, checks, findingsOf } from './index.ts'
+import { type FactName, factNames, factsOf } from '../facts/index.ts'
+import { checks, findingsOf } from './index.ts'
+import { blankWhereFailed } from '../facts/index.ts'
 import { complaints } from './tester.ts'
 
 test('the list of checks holds to the directories, to the docs and to the alphabet; a rule stands in the folder of its family', () => {
@@ -96,7 +97,7 @@ describe('the tester refuses', () => {
 })
 
 describe('a rule or a figure that throws takes nothing else with it', () => {
-  const { rig, shelf } = tinyRig([], [])
+  const { rig, context } = tinyRig([], [])
   const [setup] = rig.setups
   if (!setup) throw new RangeError('a set-up')
   const base = {
@@ -111,7 +112,7 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
     needs: [],
     messages: { speaks: { loud: 'It is.' }, silent: {}, cannotTell: {} },
   }
-  const facts = () => factsOf(placeSetup(rig, setup, shelf.catalogue), shelf)
+  const facts = () => factsOf(placeSetup(rig, setup, context.catalogue), context)
   const fails = (): never => {
     throw new RangeError('planted')
   }
@@ -154,7 +155,7 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
   })
   test('a figure that fails is told once, by its name, and reads as blank on screens', () => {
     // A camera whose centre is no number is refused on its way in; here it stands for any defect of ours.
-    const strict = factsOf({ ...placeSetup(rig, setup, shelf.catalogue), placed: undefined } as never, shelf)
+    const strict = factsOf({ ...placeSetup(rig, setup, context.catalogue), placed: undefined } as never, context)
     const findings = findingsOf(strict)
     const told = findings.filter(({ message }) => message === 'fact-failed').map(({ names }) => names['fact'])
     expect(new Set(told).size).toBe(told.length)

@@ -3,7 +3,7 @@ import { mate, mountOf } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { scale, zero } from '../kernel/index.ts'
 import { type Remedy, wayKindOf, type WayKind } from './check.ts'
-import { type Facts, factsOf } from './facts.ts'
+import { type Facts, factsOf } from '../facts/index.ts'
 import { moveRemedy, takeOffRemedy } from './places.ts'
 
 const MOST_STEPS = 40
@@ -43,15 +43,16 @@ const turns = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
 
 /** Facts of the set-up after some edits; undefined when they can't be done. */
 export const factsAfter = (facts: Facts, commands: readonly Command[]): Facts | undefined => {
-  const edited = edit(facts.assembly.rig, commands, facts.shelf.catalogue)
+  const edited = edit(facts.assembly.rig, commands, facts.context.catalogue)
   const setup = edited.ok ? edited.value.setups.find(({ id }) => id === facts.assembly.setup.id) : undefined
-  return edited.ok && setup ? factsOf(placeSetup(edited.value, setup, facts.shelf.catalogue), facts.shelf) : undefined
+  return edited.ok && setup
+    ? factsOf(placeSetup(edited.value, setup, facts.context.catalogue), facts.context)
+    : undefined
 }
 
 /**
  * Ways to get a piece out of the way: the nearest slide, a turn, another point, coming off. The first slide and the
- * first turn that
- * clear the trouble without running into something are taken.
+ * first turn that clear the trouble without running into something are taken.
  */
 export const getOutOfTheWay = (
   facts: Facts,

@@ -2,7 +2,7 @@ import type { Kind } from '../catalogue/index.ts'
 import type { Entry } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions, wayKindOf } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
-import type { Sees } from './facts.ts'
+import type { Sees } from '../facts/index.ts'
 
 type Words = Pick<CheckDefinition<Entry, object>, 'id' | 'family' | 'title' | 'why' | 'level' | 'source'>
 

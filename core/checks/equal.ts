@@ -2,7 +2,7 @@ import type { PlacedPart } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part } from '../catalogue/index.ts'
 import { perKey } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
-import type { Sees } from './facts.ts'
+import type { Sees } from '../facts/index.ts'
 import { byReadiness } from './places.ts'
 
 /** A little less charge or light than before is still the same. */
@@ -80,8 +80,8 @@ const rolesHere = (catalogue: Catalogue, piece: PlacedPart): readonly Part[] => 
 
 /** Parts that sit where a piece sits and are cheaper or lie in the locker; the readiest first. */
 export const cheaperHere = (facts: Sees, piece: PlacedPart): readonly Part[] =>
-  rolesHere(facts.shelf.catalogue, piece)
-    .filter((part) => comparedMinor(part) < comparedMinor(piece.part) || (facts.shelf.owned.get(part.id) ?? 0) > 0)
+  rolesHere(facts.context.catalogue, piece)
+    .filter((part) => comparedMinor(part) < comparedMinor(piece.part) || (facts.context.owned.get(part.id) ?? 0) > 0)
     .sort(byReadiness(facts))
 
 const equals = perKey<Catalogue, Part | undefined>('cheapest equal')
@@ -90,7 +90,7 @@ const equals = perKey<Catalogue, Part | undefined>('cheapest equal')
  * The cheapest part in the shops that does all a piece does and holds as well where it sits; the same for a catalogue,
  * so worked out once.
  */
-export const cheapestEqual = ({ shelf: { catalogue } }: Sees, piece: PlacedPart): Part | undefined =>
+export const cheapestEqual = ({ context: { catalogue } }: Sees, piece: PlacedPart): Part | undefined =>
   equals(
     catalogue,
     `${piece.part.id} ${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`,

@@ -7,26 +7,13 @@ import { needChecks } from './need/index.ts'
 import { pictureChecks } from './picture/index.ts'
 import { powerChecks } from './power/index.ts'
 import { soundChecks } from './sound/index.ts'
-import { type Limit, type Limits, limitsOf, limitsSchemaFor } from './limits.ts'
+import { type Limit, limitsOf, limitsSchemaFor } from './limits.ts'
+import type { Limits } from '../context/index.ts'
 import { type Check, families, type Family, type Finding, type Found, levels, withCures } from './check.ts'
-import { askable, type Facts, momentOf } from './facts.ts'
+import { askable, type Facts, momentOf } from '../facts/index.ts'
 
 export * from './check.ts'
-export { shelfFor } from './priced.ts'
-export { blankWhereFailed } from './shown-facts.ts'
-export {
-  type FactName,
-  factNames,
-  type Facts,
-  factsAfter,
-  factsOf,
-  momentOf,
-  plainFactsOf,
-  type Shelf,
-} from './facts.ts'
-export { FactFailure } from './failure.ts'
-export { type Limit, type Limits, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
-export { MARGINS, marginsOf } from './margins.ts'
+export { type Limit, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
 export { byReadiness, pointName, spareOwned } from './places.ts'
 export { lossesOf } from './equal.ts'
 export { type Forgotten, forgottenOf } from './money/forgotten-cost.ts'

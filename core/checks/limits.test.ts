@@ -4,13 +4,14 @@ import { demoParts } from '../../demo/catalogue/index.ts'
 import { secondMark } from '../../demo/scenario/index.ts'
 import { GRAVITY } from '../kernel/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
-import { allLimits, checks, limitsSchema, marginLines, marginsOf, paceOf, secondsOfWork, stockOf } from './index.ts'
+import { allLimits, checks, limitsSchema, marginLines, paceOf, secondsOfWork, stockOf } from './index.ts'
+import { marginsOf } from '../context/index.ts'
 
 /** 500 g 20 mm off its screw: 0.098 N m, over the usual 0.05. */
 const bar = tinyPart({ id: 'bar', massG: 500, centre: [20, 10, 0], mounts: [plug('foot', 'thread-1/4')] })
 const tiny = tinyRig([bar], [on('bar', 'foot', 'camera', 'hole')])
 const said = (limits?: Record<string, Record<string, number>>) =>
-  evaluate(tiny.rig, 'main', { ...tiny.shelf, ...(limits ? { limits } : {}) }).findings.filter(
+  evaluate(tiny.rig, 'main', { ...tiny.context, ...(limits ? { limits } : {}) }).findings.filter(
     ({ check }) => check === 'single-screw',
   )
 
@@ -48,8 +49,8 @@ test('every option of every check is in the list, with a source; at most ten are
 })
 
 test('own seconds count in the time to set up', () => {
-  const usual = evaluate(tiny.rig, 'main', tiny.shelf).setupSeconds
-  const quick = evaluate(tiny.rig, 'main', { ...tiny.shelf, limits: { seconds: { 'thread-1/4': 10 } } }).setupSeconds
+  const usual = evaluate(tiny.rig, 'main', tiny.context).setupSeconds
+  const quick = evaluate(tiny.rig, 'main', { ...tiny.context, limits: { seconds: { 'thread-1/4': 10 } } }).setupSeconds
   expect([usual, quick]).toEqual([25, 10])
   expect(paceOf({ seconds: { lead: 3 } }).lead).toBe(3)
   expect(secondsOfWork({ seconds: { lead: 3 } }).find(({ option }) => option === 'lead')).toMatchObject({
@@ -76,8 +77,8 @@ test('own margins count in hours, in room on cards and in what a lead costs', ()
     0.9,
     0.8,
   ])
-  const shelf = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
-  const [usual, mine] = [shelf, { ...shelf, limits: { margins } }].map(
+  const context = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
+  const [usual, mine] = [context, { ...context, limits: { margins } }].map(
     (own) => evaluate(secondMark, 'crossing', own).facts,
   )
   const cell = usual?.network.cells[0]

@@ -1,11 +1,9 @@
+import type { Limits } from '../context/index.ts'
 import { z } from 'zod'
 import { LEAD_SECONDS, type Pace } from '../build-order/index.ts'
 import { standards } from '../catalogue/index.ts'
 import type { Check } from './check.ts'
-import { knownMargin, marginIds, MARGINS } from './margins.ts'
-
-/** The operator's own limits: by check, then by option. What is not named keeps its default. */
-export type Limits = Readonly<Record<string, Readonly<Record<string, number>>>>
+import { knownMargin, marginIds, MARGINS } from '../context/index.ts'
 
 /** One limit as it is listed: what it is of, what it is usually, and what the operator made of it. */
 export interface Limit {
@@ -90,8 +88,7 @@ export const optionsFor = <O>(id: string, options: z.ZodType<O>, defaults: O, ow
 
 /**
  * The operator's limits as they are kept and as they travel in a rig file. An unknown check, an unknown option or a
- * value that the check does not
- * take is refused with its place.
+ * value that the check does not take is refused with its place.
  */
 export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 'defaults'>[]): z.ZodType<Limits> => {
   const byId = new Map(checks.map((check) => [check.id, check]))

@@ -20,11 +20,11 @@ import { perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { stepChain, stepOf } from '../optics/index.ts'
 import type { Level, Remedy } from './check.ts'
-import { type Facts, isFirm, type Sees } from './facts.ts'
+import { isFirm, type Sees } from '../facts/index.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
 export const spareOwned = (facts: Sees, part: Part): boolean => {
-  const pieces = facts.shelf.owned.get(part.id) ?? 0
+  const pieces = facts.context.owned.get(part.id) ?? 0
   return pieces > 0 && pieces > (plannedOf(facts.assembly.rig.kit).get(part.id) ?? 0)
 }
 
@@ -97,12 +97,12 @@ export const takeOffRemedy = (facts: Sees, piece: PlacedPart): Remedy => ({
 /** Puts another part in the place of a piece, if the edit can be done and the new part mates where the old one sat. */
 export const swapRemedy = (facts: Sees, piece: PlacedPart, to: Part): Remedy | undefined => {
   const { rig, setup } = facts.assembly
-  const commands = swapCommands(rig, piece.instance.id, to, facts.shelf.catalogue)
-  const edited = edit(rig, commands, facts.shelf.catalogue)
+  const commands = swapCommands(rig, piece.instance.id, to, facts.context.catalogue)
+  const edited = edit(rig, commands, facts.context.catalogue)
   if (!edited.ok) return undefined
   const now = edited.value.setups.find(({ id }) => id === setup.id)
   if (!now || now.joints.length < setup.joints.length) return undefined
-  const placed = placeSetup(edited.value, now, facts.shelf.catalogue)
+  const placed = placeSetup(edited.value, now, facts.context.catalogue)
   const swapped = placed.byInstance.get(piece.instance.id)
   if (
     !swapped ||
@@ -177,13 +177,13 @@ export const kitThat = (
 
 /** The rings of the catalogue that lead from one thread to another, owned ones first. */
 export const ringsBetween = (facts: Sees, fromMm: number, toMm: number): readonly Part[] | undefined => {
-  const rings = facts.shelf.catalogue.byRole.get('step-ring') ?? []
+  const rings = facts.context.catalogue.byRole.get('step-ring') ?? []
   const chain = stepChain(
     fromMm,
     toMm,
     rings.flatMap((part) => stepOf(part, spareOwned(facts, part)) ?? []),
   )
-  return chain?.ids.flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? [])
+  return chain?.ids.flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
 }
 
 /** Keeps the first few proposals that could be made. */
@@ -248,7 +248,7 @@ export const onTheRun = ({ assembly }: Sees): boolean =>
 
 /** Parts that could take a piece's place, the readiest first. */
 export const rivals = (facts: Sees, piece: PlacedPart, wanted: (part: Part) => boolean): readonly Part[] =>
-  [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
+  [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])]
     .filter((part) => part.id !== piece.part.id && wanted(part))
     .sort(byReadiness(facts))
 

@@ -3,7 +3,7 @@ import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
-import type { FactName, Sees } from './facts.ts'
+import type { FactName, Sees } from '../facts/index.ts'
 
 interface RoomSubject {
   readonly piece: PlacedPart

@@ -1,8 +1,8 @@
 import { edit, placeSetup } from '../assembly/index.ts'
 import type { TinyRig } from '../testing/index.ts'
 import type { Check, Finding, Judgement, Level, Remedy } from './check.ts'
-import { type FactName, factNames, type Facts, factsOf } from './facts.ts'
-import { shelfFor } from './priced.ts'
+import { type FactName, factNames, type Facts, factsOf } from '../facts/index.ts'
+import { contextFor } from '../context/index.ts'
 
 /** One rig and what a check must make of it. */
 export interface Case extends TinyRig {
@@ -23,11 +23,11 @@ export interface Cases {
 
 const CLOSE = 1e-6
 
-const factsFor = ({ rig, shelf: given }: TinyRig): Facts => {
-  const shelf = shelfFor(rig, given)
+const factsFor = ({ rig, context: given }: TinyRig): Facts => {
+  const context = contextFor(rig, given)
   const [setup] = rig.setups
   if (!setup) throw new RangeError('a case needs a set-up')
-  return factsOf(placeSetup(rig, setup, shelf.catalogue), shelf)
+  return factsOf(placeSetup(rig, setup, context.catalogue), context)
 }
 
 const freeze = <T>(value: T): T => {
@@ -48,9 +48,9 @@ const numbersDiffer = (judgement: Judgement, wanted: Readonly<Record<string, num
 
 /** A remedy must clear its finding; where a limit was measured, it may also just bring the figure down. */
 const remedyTrouble = (check: Check, before: TinyRig, finding: Finding, remedy: Remedy): string | undefined => {
-  const edited = edit(before.rig, remedy.commands, before.shelf.catalogue)
+  const edited = edit(before.rig, remedy.commands, before.context.catalogue)
   if (!edited.ok) return `its remedy "${remedy.text}" can't be done: ${edited.issues[0]?.code}`
-  const left = check.run(factsFor({ rig: edited.value, shelf: before.shelf }))
+  const left = check.run(factsFor({ rig: edited.value, context: before.context }))
   const same = left.find((other) => other.message === finding.message && other.parts.join() === finding.parts.join())
   if (!same) return undefined
   const { measured } = check.limit ?? {}
@@ -98,8 +98,7 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
 
 /**
  * Everything wrong with a check or its cases: a wrong judgement, numbers, level or remedy; a changed rig; cases that
- * repeat
- * each other; messages no case reaches; a limit that no case meets exactly. Empty when all is well.
+ * repeat each other; messages no case reaches; a limit that no case meets exactly. Empty when all is well.
  */
 export const complaints = (check: Check, cases: Cases): readonly string[] => {
   const groups = [
@@ -115,8 +114,8 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
   for (const given of all) {
     const key = JSON.stringify([
       given.rig,
-      [...given.shelf.owned],
-      [...given.shelf.catalogue.parts.values()],
+      [...given.context.owned],
+      [...given.context.catalogue.parts.values()],
       given.message,
     ])
     if (seen.has(key)) wrong.push(`${given.name}: the same case stands here twice`)
@@ -143,7 +142,7 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
 
 /** The same figures, with a note of which of them are read. */
 const recorded = (facts: Facts, read: Set<FactName>): Facts => {
-  const seen = { assembly: facts.assembly, shelf: facts.shelf } as Facts
+  const seen = { assembly: facts.assembly, context: facts.context } as Facts
   for (const name of factNames)
     Object.defineProperty(seen, name, {
       enumerable: true,

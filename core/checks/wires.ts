@@ -13,16 +13,16 @@ import {
   type Stock,
 } from '../wiring/index.ts'
 import type { Remedy } from './check.ts'
-import type { Sees } from './facts.ts'
+import type { Sees } from '../facts/index.ts'
 import { paceOf } from './limits.ts'
-import { marginsOf } from './margins.ts'
+import { marginsOf } from '../context/index.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from './places.ts'
 
 /** What is around a rig when its leads are chosen, with the room in front of its sockets. */
 export const stockOf = (facts: Sees<'plugs'>): Stock => ({
-  catalogue: facts.shelf.catalogue,
-  owned: facts.shelf.owned,
-  leadMinor: (paceOf(facts.shelf.limits).lead / 60) * marginsOf(facts.shelf.limits).minuteMinor,
+  catalogue: facts.context.catalogue,
+  owned: facts.context.owned,
+  leadMinor: (paceOf(facts.context.limits).lead / 60) * marginsOf(facts.context.limits).minuteMinor,
   freeMm: ({ piece, socket }: SocketHere) => freeMm(facts, { piece, socket }) ?? Infinity,
 })
 
@@ -112,7 +112,7 @@ export const seatBattery = (facts: Sees<'points'>, piece: PlacedPart, most = 2):
   const seats = facts.points.filter(
     (point) => point.open && point.piece === piece && standardOf(point.mount.standard).kind === 'battery',
   )
-  const fits = [...(facts.shelf.catalogue.byRole.get('battery') ?? [])]
+  const fits = [...(facts.context.catalogue.byRole.get('battery') ?? [])]
     .filter((part) =>
       seats.some((seat) =>
         part.mounts.some((mount) => {

@@ -19,8 +19,7 @@ const EDGE_MM = 0.5
 
 /**
  * The view of the lens on the camera at its shortest focal length: half angles `atan(wide / 2f)` and `atan(tall / 2f)`
- * from the
- * entrance pupil (pinhole model; distortion is not counted).
+ * from the entrance pupil (pinhole model; distortion is not counted).
  * @param picture the part of the sensor that is used, mm; all of it when left out
  * @returns undefined when the sensor or the lens has no optical data.
  */

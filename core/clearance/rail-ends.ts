@@ -36,8 +36,7 @@ const railOf = (piece: PlacedPart) => {
 
 /**
  * The clamps of a rig that can't open, with both ends of their rails: an end is shut when something other than the
- * clamped piece
- * stands within one clamp's length beyond it.
+ * clamped piece stands within one clamp's length beyond it.
  */
 export const entriesOf = (assembly: Assembly): readonly Entry[] =>
   assembly.placed.flatMap((piece): Entry[] => {

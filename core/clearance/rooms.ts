@@ -89,8 +89,8 @@ const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined
 
 /**
  * The first invasion of each of a piece's rooms of one kind; a swing is followed until something solid stops it. Soft
- * solids give way.
- * Answers are remembered for each pair of placed pieces, since an edit leaves most of them as they were.
+ * solids give way. Answers are remembered for each pair of placed pieces, since an edit leaves most of them as they
+ * were.
  */
 export const invasionsOf = (
   assembly: Assembly,

@@ -8,10 +8,10 @@ import { sightOf, viewfinderOf } from './index.ts'
 
 const mounted = on('lens', 'bayonet', 'camera', 'lens')
 const assemblyOf = (parts: readonly Part[], joints: Parameters<typeof tinyRig>[1]) => {
-  const { rig, shelf } = tinyRig([zoom(), ...parts], [mounted, ...joints], { extra: [seeingCamera()] })
+  const { rig, context } = tinyRig([zoom(), ...parts], [mounted, ...joints], { extra: [seeingCamera()] })
   const [setup] = rig.setups
   if (!setup) throw new Error('a tiny rig has a set-up')
-  return placeSetup(rig, setup, shelf.catalogue)
+  return placeSetup(rig, setup, context.catalogue)
 }
 const whole = { wideMm: 40, tallMm: 30 }
 /** A box that is screwed to the camera's top and stands wherever it is told, in the camera's own frame. */
@@ -74,7 +74,7 @@ test('the edge of a filter: clear where all of the pupil sees past it, dark wher
 })
 
 test('without a lens there is no picture', () => {
-  const { rig, shelf } = tinyRig([], [], { extra: [seeingCamera()] })
+  const { rig, context } = tinyRig([], [], { extra: [seeingCamera()] })
   const [setup] = rig.setups
-  expect(setup && viewfinderOf(placeSetup(rig, setup, shelf.catalogue), 25, whole)).toBeUndefined()
+  expect(setup && viewfinderOf(placeSetup(rig, setup, context.catalogue), 25, whole)).toBeUndefined()
 })

@@ -55,8 +55,8 @@ const isPlain = (value: object): boolean => Object.getPrototypeOf(value) === Obj
 
 /**
  * Is a new value the same as an old one, so that the old object can stay? The same object; or lists and plain objects
- * that hold the very same things;
- * or maps and sets of the very same things in the same order. Never a tolerance: figures are compared bit by bit.
+ * that hold the very same things; or maps and sets of the very same things in the same order. Never a tolerance:
+ * figures are compared bit by bit.
  */
 export const equalValues = (a: unknown, b: unknown): boolean => {
   if (Object.is(a, b)) return true
@@ -71,11 +71,9 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
 
 /**
  * Answers queries and asks every question once. An entry keeps its value or error and all it read. In a later moment
- * (`advance`) or beside
- * (`fork`) it stands again as soon as everything it read is what it was; only else it is worked out anew, and when the
- * result is the same
- * the old object stays, so that whoever read it stands too (verify before recompute, equality cut-off, as demand-driven
- * compilers do it).
+ * (`advance`) or beside (`fork`) it stands again as soon as everything it read is what it was; only else it is worked
+ * out anew, and when the result is the same the old object stays, so that whoever read it stands too (verify before
+ * recompute, equality cut-off, as demand-driven compilers do it).
  */
 export class Evaluator {
   readonly #queries: Queries

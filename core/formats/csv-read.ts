@@ -61,8 +61,7 @@ export const isFormula = (cell: string): boolean => /^[=@\t\r]/.test(cell) || /^
 
 /**
  * A figure as people write it: a point, or with semicolons between the cells also a comma before its decimals; groups
- * of three by spaces or
- * the other sign. @returns undefined when it is none
+ * of three by spaces or the other sign. @returns undefined when it is none
  * @example "1.234,50" in a file with semicolons: 1234.5
  */
 export const figureOf = (cell: string, delimiter: string): number | undefined => {

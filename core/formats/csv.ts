@@ -5,8 +5,7 @@ export type Cell = string | number | undefined
 
 /**
  * Writes a table as CSV (RFC 4180: commas, CRLF, quotes doubled), the first row its headers with units. A text that a
- * spreadsheet
- * would take for a formula gets an apostrophe before it.
+ * spreadsheet would take for a formula gets an apostrophe before it.
  * @example `writeCsv(['name', 'mass (g)'], [['=1+1', 12]])` is `name,mass (g)\r\n'=1+1,12\r\n`
  */
 export const writeCsv = (headers: readonly string[], rows: readonly (readonly Cell[])[]): string =>

@@ -19,10 +19,10 @@ test.each(cases)('%s passes the validator without an error or a warning', async 
 
 test('the file says where things are: metres, y up, one node a piece', () => {
   const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
-  const { rig, shelf } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')])
+  const { rig, context } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')])
   const [setup] = rig.setups
   if (!setup) throw new Error('a set-up')
-  const file = JSON.parse(writeGltf(placeSetup(rig, setup, shelf.catalogue))) as {
+  const file = JSON.parse(writeGltf(placeSetup(rig, setup, context.catalogue))) as {
     nodes: { name?: string; matrix?: number[]; children?: number[] }[]
     scenes: { nodes: number[] }[]
   }

@@ -113,8 +113,7 @@ const tidy = (value: number): number => Math.round(value * 1e9) / 1e9 + 0
 
 /**
  * The placed assembly as glTF 2.0 (one file, its buffer inside): metres, y up, the lens looking along -z, one node a
- * piece with its
- * solids as children, one material a look.
+ * piece with its solids as children, one material a look.
  * @returns the text of a `.gltf` file
  */
 export const writeGltf = (assembly: Assembly): string => {

@@ -87,8 +87,7 @@ const claimed = (data: unknown): { format: unknown; version: unknown } => {
 
 /**
  * Reads a rig file against a catalogue. @returns a report with issues `file-too-long`, `not-json` (with the place),
- * `not-a-rig-file`,
- * `file-too-new`, `not-as-expected` (path and the schema's words), or those of an unsound rig.
+ * `not-a-rig-file`, `file-too-new`, `not-as-expected` (path and the schema's words), or those of an unsound rig.
  */
 export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
   if (text.length > LONGEST_FILE)

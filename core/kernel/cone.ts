@@ -19,10 +19,8 @@ const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.ma
 
 /**
  * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to
- * be clear of it;
- * zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses of edges); for
- * cylinders
- * the radial directions towards each side and edge are tried as well.
+ * be clear of it; zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses
+ * of edges); for cylinders the radial directions towards each side and edge are tried as well.
  * @param enough an answer at or below this need not be the least: outside is outside
  */
 export const reachInto = (pyramid: Pyramid, shape: Placed, enough = -Infinity): number => {

@@ -5,8 +5,7 @@ const turn = (o: Point2, a: Point2, b: Point2): number => (a[0] - o[0]) * (b[1] 
 
 /**
  * The convex outline around points, anticlockwise from the leftmost, without points on its edges (monotone chain,
- * Andrew 1979).
- * Fewer than three points, or points on one line, give those that span them.
+ * Andrew 1979). Fewer than three points, or points on one line, give those that span them.
  */
 export const convexHull = (points: readonly Point2[]): Point2[] => {
   const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])

@@ -1,9 +1,8 @@
 /**
  * The one memo. What is worked out for things that never change, and from nothing else, is kept as long as the things
- * live: an edit leaves most
- * pieces the same objects, so most questions about one piece or about two are never asked twice. These are the finest
- * grain of the queries: what
- * they read is what they are given, so there is nothing to verify.
+ * live: an edit leaves most pieces the same objects, so most questions about one piece or about two are never asked
+ * twice. These are the finest grain of the queries: what they read is what they are given, so there is nothing to
+ * verify.
  */
 
 /** How often each memo has worked something out since the program began: what an edit costs is told in these. */

@@ -49,10 +49,8 @@ const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number =>
  *
  * The depth is the least overlap of their shadows over all directions (separating axis theorem). Box against box is
  * exact from the fifteen classic axes; with a cylinder the best few of those are refined by walking the sphere of
- * directions,
- * which finds the least overlap to a few hundredths of a millimetre. Shapes in line at one point give their full
- * overlap.
- * The walk is laid out along the shapes themselves, so that turning both together changes nothing.
+ * directions, which finds the least overlap to a few hundredths of a millimetre. Shapes in line at one point give their
+ * full overlap. The walk is laid out along the shapes themselves, so that turning both together changes nothing.
  * @example two 10 mm cubes 8 mm apart along x press 2 mm into each other
  */
 export const penetration = (a: Placed, b: Placed, enough = 0): number => {

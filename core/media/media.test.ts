@@ -24,7 +24,7 @@ const drive = tinyPart({
 const recordingsFor = (tiny: ReturnType<typeof wiredRig>, codec = '') => {
   const [setup] = tiny.rig.setups
   if (!setup) throw new Error('a set-up')
-  return recordingsOf(placeSetup(tiny.rig, setup, tiny.shelf.catalogue), 60, codec)
+  return recordingsOf(placeSetup(tiny.rig, setup, tiny.context.catalogue), 60, codec)
 }
 
 test('cards of the kit count when the slot takes their kind; a drive when a lead joins it', () => {

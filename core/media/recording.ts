@@ -82,8 +82,7 @@ const mediumOf = (id: string, part: Part, codec: Codec, onRig: boolean): Medium 
 
 /**
  * What records in this set-up. Cards of the kit go into the slots that take their kind; drives count when a lead joins
- * them.
- * The camera comes first; a recorder counts with its own cards.
+ * them. The camera comes first; a recorder counts with its own cards.
  * @param codecId the recording to plan with; a recorder that can't make it plans with its usual one
  */
 export const recordingsOf = (

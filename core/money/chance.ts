@@ -2,8 +2,8 @@ import type { PriceView } from './prices.ts'
 
 /**
  * A price as three figures, and what they are. `range`: the least, the most likely, the most, as a datasheet or a shop
- * gives them. `seen`: of the
- * prices that were seen a tenth lies under the first, half under the second, nine tenths under the third.
+ * gives them. `seen`: of the prices that were seen a tenth lies under the first, half under the second, nine tenths
+ * under the third.
  */
 export interface PriceSpread {
   readonly low: number
@@ -146,10 +146,9 @@ const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
 
 /**
  * How likely a sum of prices stays within a cap. Each price is a standard normal figure made of one that all share and
- * one of its own
- * (`COMMON_PART` of the variance is shared). For each value of the shared one the two widest prices are gone through
- * one by one, and the rest is
- * taken by its moments; one and two prices are taken exactly. Held to 3 points of a simulation.
+ * one of its own (`COMMON_PART` of the variance is shared). For each value of the shared one the two widest prices are
+ * gone through one by one, and the rest is taken by its moments; one and two prices are taken exactly. Held to 3 points
+ * of a simulation.
  * @returns 0 to 1; for prices that are certain 0 or 1
  * @example one price between 8 and 12, most likely 10, and a cap of 10: 0.5
  */

@@ -18,8 +18,7 @@ export const FEED_STEP_DAYS = 14
 
 /**
  * Simulated prices of the three shops for a part over some steps up to a day: a slow drift of its own, a shop's own
- * level, a little noise,
- * now and then a sale of a fifth, now and then none left. The same seed gives the same prices.
+ * level, a little noise, now and then a sale of a fifth, now and then none left. The same seed gives the same prices.
  */
 export const feedPrices = (
   seed: number,

@@ -66,8 +66,8 @@ const orderByNeed = (setups: readonly PlanSetup[]): readonly PlanSetup[] =>
 
 /**
  * The order in which set-ups come to work with the least hardship, exactly: when one set-up after another is completed,
- * the month of each
- * depends only on which are done by then, so the best order of each set of them is built from those of smaller sets.
+ * the month of each depends only on which are done by then, so the best order of each set of them is built from those
+ * of smaller sets.
  */
 const bestOrder = (
   pieces: readonly PlanPiece[],

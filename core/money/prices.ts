@@ -77,8 +77,7 @@ const MOST_FOR_SLOPE = 60
 
 /**
  * What a part costs by its ledger: the range of new prices of a year (its tenth, its middle, its ninetieth), how old
- * the newest is, where
- * it drifts, whether it is on sale or gone. Prices in a currency without a rate are left out.
+ * the newest is, where it drifts, whether it is on sale or gone. Prices in a currency without a rate are left out.
  * @returns undefined when nothing usable is known
  */
 export const priceView = (

@@ -16,10 +16,9 @@ export interface TierLine {
 
 /**
  * What is still to buy, by how much the job hangs on it: **must** is what alone meets a need of the brief, feeds or
- * joins, and what carries
- * such a piece; **should** is what sits on a set-up besides; **may** is what is only considered or lies loose. Within a
- * tier the cheapest
- * first, so that the running sum shows how far money reaches. The operator's own word on a piece comes before all.
+ * joins, and what carries such a piece; **should** is what sits on a set-up besides; **may** is what is only considered
+ * or lies loose. Within a tier the cheapest first, so that the running sum shows how far money reaches. The operator's
+ * own word on a piece comes before all.
  */
 export const tierLines = (
   cost: Cost,

@@ -26,8 +26,7 @@ const better = (a: StepChain, b: StepChain): number =>
 
 /**
  * The best rings from one thread to another: the fewest, then the cheapest, then the lightest. Empty when the threads
- * are the same;
- * undefined when there is no way in three rings.
+ * are the same; undefined when there is no way in three rings.
  */
 export const stepChain = (
   fromMm: number,
@@ -83,8 +82,7 @@ const cheapest = (filters: readonly Sized[], threadMm: number): Sized | undefine
 
 /**
  * One large filter and rings for the smaller threads, against a filter for each thread: money, grams, and seconds a
- * change of lens takes.
- * With one filter it moves from lens to lens, its rings stay on; with one each nothing is done.
+ * change of lens takes. With one filter it moves from lens to lens, its rings stay on; with one each nothing is done.
  */
 export const filterEconomy = (
   threadsMm: readonly number[],

@@ -21,13 +21,13 @@ const assemblyOf = (
   body = seeingCamera(),
   joints: Parameters<typeof tinyRig>[1] = [],
 ) => {
-  const { rig, shelf } = tinyRig([zoom(), ...parts], [on('lens', 'bayonet', 'camera', 'lens'), ...joints], {
+  const { rig, context } = tinyRig([zoom(), ...parts], [on('lens', 'bayonet', 'camera', 'lens'), ...joints], {
     extra: [body],
     brief: dayOfScenes(scenes),
   })
   const [setup] = rig.setups
   if (!setup) throw new Error('a tiny rig has a set-up')
-  return placeSetup(rig, setup, shelf.catalogue)
+  return placeSetup(rig, setup, context.catalogue)
 }
 
 test('a day of three scenes at f/4, 1/64 s and ISO 100: EV 10 is exposed right', () => {

@@ -45,9 +45,8 @@ const dropIn = (
 
 /**
  * One kind of filter for every lens of a kit, three ways: one large one with rings, one for each thread, one dropped
- * into a box.
- * Money counts what is not owned; grams count everything that is carried; seconds what a change of lens takes for the
- * filter alone.
+ * into a box. Money counts what is not owned; grams count everything that is carried; seconds what a change of lens
+ * takes for the filter alone.
  */
 export const economyOf = (
   fits: readonly LensFit[],

@@ -33,8 +33,8 @@ export const ev100 = (fNumber: number, seconds: number): number => Math.log2(fNu
 
 /**
  * Stops a filter has to take so that a scene is exposed right: `EVscene + log2(ISO / 100) - log2(N^2 / t)`; less than
- * nothing when the
- * scene is too dark. @throws {RangeError} for a setting that can't be (f/0, ISO 0, a shutter over 360 degrees).
+ * nothing when the scene is too dark. @throws {RangeError} for a setting that can't be (f/0, ISO 0, a shutter over 360
+ * degrees).
  * @example sun (15) at f/2.8, ISO 100, 1/50 s: 15 - 8.61 = 6.39 stops
  */
 export const ndStops = (sceneAt100: number, setting: Setting): number => {

@@ -26,8 +26,7 @@ export interface DepthOfField {
 
 /**
  * What is sharp around a focus distance (thin lens; any textbook of optics): `near = s (H - f) / (H + s - 2f)`, `far =
- * s (H - f) / (H - s)`, infinite
- * for s >= H.
+ * s (H - f) / (H - s)`, infinite for s >= H.
  * @returns undefined for a focus no farther than the focal length, at which nothing can be focused
  * @example 50 mm at f/2.8 and c 0.03 mm, focused on 3 m: 2.73 to 3.33 m
  */

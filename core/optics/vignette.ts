@@ -31,10 +31,9 @@ export const clipping = (
     .sort((a, b) => b.overMm - a.overMm)
 
 /**
- * The shortest focal length of a zoom at which no ring clips; undefined when it clips to the long end.
- * A ring of clear radius r at depth L asks `f^2 / 2T - r f + L d / 2 <= 0`: f lies between the two roots, if there are
- * any.
- * The entrance pupil is taken to stay where it is at the short end, and the whole of it to be used.
+ * The shortest focal length of a zoom at which no ring clips; undefined when it clips to the long end. A ring of clear
+ * radius r at depth L asks `f^2 / 2T - r f + L d / 2 <= 0`: f lies between the two roots, if there are any. The
+ * entrance pupil is taken to stay where it is at the short end, and the whole of it to be used.
  * @param stop the widest the lens opens, as an f-number
  * @example r = 40, L = 40, d = 43.27, f/4: from 23.34 mm on
  */

@@ -51,8 +51,8 @@ export const drained = (
   )
 
 /**
- * Runs the batteries down at a steady draw, from one event to the next: exact, no time steps.
- * A piece that has gone dark stays dark: nobody changes a pack here.
+ * Runs the batteries down at a steady draw, from one event to the next: exact, no time steps. A piece that has gone
+ * dark stays dark: nobody changes a pack here.
  * @example one 16 Wh pack at 20 C and a 7.2 W camera: 16 x 0.9 / 7.2 h = 120 min
  */
 export const runDown = (network: Network, draw: Draw): RunDown => {

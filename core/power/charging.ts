@@ -34,8 +34,7 @@ export const baysFor = (kind: string, bays: readonly Bays[]): readonly number[] 
 
 /**
  * How long bays take to fill packs, minutes: each pack sits in one bay until it is full, the emptiest goes first into
- * whichever bay would have it
- * full soonest. One more charger does not hurry a single pack.
+ * whichever bay would have it full soonest. One more charger does not hurry a single pack.
  * @param missingWh what each pack lacks
  * @returns 0 when nothing is missing, Infinity without a bay
  * @example 18 and 12 Wh in two bays of 5 W, 0.9 of it staying: 240 min; in one: 400

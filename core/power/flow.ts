@@ -114,8 +114,7 @@ const pass = (
 
 /**
  * Where the power goes: each piece takes what it wants from its leads first, then from the battery in its own seat.
- * What gets too
- * little goes dark, and the rest is asked again.
+ * What gets too little goes dark, and the rest is asked again.
  * @param left what each battery still holds, Wh
  * @param draw what each piece wants now, W
  * @param dark pieces that have gone dark before and stay so

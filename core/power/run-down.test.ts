@@ -8,8 +8,7 @@ const rolling = drawIn('roll')
 
 /**
  * A second computation that shares nothing with the first: a pack in a camera that a tank trickles by USB-C, a screen
- * on the tank's tap, walked
- * through in steps of three seconds.
+ * on the tank's tap, walked through in steps of three seconds.
  */
 const walked = (given: { packWh: number; tankWh: number; trickleW: number; cameraW: number; screenW: number }) => {
   const hours = 3 / 3600
@@ -37,7 +36,7 @@ test('run-down against a walk in steps of three seconds, over random packs, tank
         const rig = onTank(trickleW, {
           power: { store: { capacityWh: tankWh, volts: { min: 11, max: 16.8 }, maxW: 200, gauge: true } },
         })
-        const resized = new Map(rig.shelf.catalogue.parts)
+        const resized = new Map(rig.context.catalogue.parts)
         const change = (id: string, power: Part['power']) => {
           const part = resized.get(id)
           if (part) resized.set(id, { ...part, power: { ...part.power, ...power } })
@@ -46,7 +45,7 @@ test('run-down against a walk in steps of three seconds, over random packs, tank
         change('tiny-camera', { drawW: cameraW, standbyW: cameraW, fullW: cameraW })
         change('screen', { drawW: screenW, fullW: screenW })
         const down = runDown(
-          networkFor({ ...rig, shelf: { ...rig.shelf, catalogue: { ...rig.shelf.catalogue, parts: resized } } }),
+          networkFor({ ...rig, context: { ...rig.context, catalogue: { ...rig.context.catalogue, parts: resized } } }),
           rolling,
         )
         // Nine tenths of either battery is used. The walk is off by a step, and by what the tank gives in one step at

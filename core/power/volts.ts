@@ -8,8 +8,7 @@ const within = (volts: number, range: Volts): boolean => volts >= range.min && v
 
 /**
  * Does what is given suit what is borne? All of the source's range has to lie in the bears of the input; a USB-C input
- * agrees with
- * its source on a step that both know.
+ * agrees with its source on a step that both know.
  * @example a D-tap, 11 to 16.8 V, into 6.5 to 8.6 V: no; into 7 to 17 V: yes; USB-C 5 to 9 V into 5 to 20 V: yes, at 9
  * V
  */

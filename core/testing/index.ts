@@ -9,7 +9,7 @@ import {
 } from '../assembly/index.ts'
 import { type Brief, emptyBrief } from '../brief/index.ts'
 import { catalogueOf, type Mount, type Part } from '../catalogue/index.ts'
-import type { Shelf } from '../checks/index.ts'
+import type { Context } from '../context/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 
 // Tiny parts and rigs with round numbers, so that a test's figures can be worked out in the head.
@@ -90,7 +90,7 @@ export const quietBrief: Brief = {
 
 export interface TinyRig {
   readonly rig: Rig
-  readonly shelf: Shelf
+  readonly context: Context
 }
 
 /** `on('cube', 'screw', 'camera', 'hole')`: the joint of two mounts, unmoved and unturned. */
@@ -134,6 +134,6 @@ export const tinyRig = (
       kit: [{ id: 'camera', partId: 'tiny-camera', status: 'in' }, ...kit],
       setups: [{ ...emptySetup, joints, ...more.setup }],
     },
-    shelf: { catalogue: catalogueOf(known), owned: new Map(Object.entries({ 'tiny-camera': 1, ...more.owned })) },
+    context: { catalogue: catalogueOf(known), owned: new Map(Object.entries({ 'tiny-camera': 1, ...more.owned })) },
   }
 }

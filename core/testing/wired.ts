@@ -227,13 +227,13 @@ export const onTank = (usbWatts: number, more: Partial<Part> = {}) => {
 }
 
 /** Sources, users and feeds of the first set-up of a rig. */
-export const networkFor = ({ rig, shelf }: TinyRig, celsius = 20): Network => {
+export const networkFor = ({ rig, context }: TinyRig, celsius = 20): Network => {
   const [setup] = rig.setups
   if (!setup) throw new Error('a set-up')
-  const assembly = placeSetup(rig, setup, shelf.catalogue)
+  const assembly = placeSetup(rig, setup, context.catalogue)
   return networkOf(
     assembly,
-    cablesOf(assembly, (id) => shelf.catalogue.parts.get(id)),
+    cablesOf(assembly, (id) => context.catalogue.parts.get(id)),
     celsius,
   )
 }

@@ -31,8 +31,8 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
   },
   'Centre of mass': () => [['4.5 mm up', `${digits(massOf(put(cube('one'))).centre[1], 1)} mm up`]],
   'Source and error': () => {
-    const { rig, shelf } = tinyRig([cube('a', { massG: 400 })], [on('a', 'foot', 'camera', 'hole')])
-    const origin = massOrigin(evaluate(rig, 'main', { ...shelf, weighed: new Map([['a', '2026-01-01']]) }))
+    const { rig, context } = tinyRig([cube('a', { massG: 400 })], [on('a', 'foot', 'camera', 'hole')])
+    const origin = massOrigin(evaluate(rig, 'main', { ...context, weighed: new Map([['a', '2026-01-01']]) }))
     return [['1,400 ± 30 g', `${digits(origin.value)} ± ${digits(origin.high - origin.value)} g`]]
   },
   Hang: () => [['5.71°', `${digits(hung().hang?.tiltDeg, 2)}°`]],

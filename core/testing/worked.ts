@@ -1,16 +1,17 @@
 import { type Assembly, type Joint, placeSetup, type Setup } from '../assembly/index.ts'
 import { hangOf, massOf } from '../balance/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import { allLimits, checks, factsOf } from '../checks/index.ts'
+import { allLimits, checks } from '../checks/index.ts'
+import { factsOf } from '../facts/index.ts'
 import type { Network } from '../power/index.ts'
 import { seeingCamera, zoom } from './glass.ts'
 import { on, plug, tinyPart, tinyRig } from './index.ts'
 
 // What the worked examples of the documentation are made of.
 
-export const place = ({ rig, shelf }: ReturnType<typeof tinyRig>): Assembly =>
-  placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
-export const factsIn = (tiny: ReturnType<typeof tinyRig>) => factsOf(place(tiny), tiny.shelf)
+export const place = ({ rig, context }: ReturnType<typeof tinyRig>): Assembly =>
+  placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
+export const factsIn = (tiny: ReturnType<typeof tinyRig>) => factsOf(place(tiny), tiny.context)
 export const put = (part: Part, joint: Joint = on(part.id, 'foot', 'camera', 'hole')) => place(tinyRig([part], [joint]))
 export const cube = (id: string, more: Partial<Part> = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4')], ...more })

@@ -28,8 +28,7 @@ const wantsPower = ({ part }: PlacedPart): boolean =>
 
 /**
  * What a set-up has to be wired for and is not: power for what draws some and has no battery of its own, a picture for
- * what takes
- * one in, an input for every sound, timecode and trigger, and a lead to every drive.
+ * what takes one in, an input for every sound, timecode and trigger, and a lead to every drive.
  * @param trickle the camera wants power by lead although its own pack is in
  */
 export const demandsOf = (assembly: Assembly, runs: readonly Run[], trickle = false): readonly Demand[] => {

@@ -149,8 +149,7 @@ export const nearerMiss = (a: NoLead, b: NoLead): NoLead => (noLeads.indexOf(b) 
 
 /**
  * The leads that would do between two sockets, the best first: those at hand, and the best one to buy. Both plugs fit,
- * it carries
- * what is asked, it reaches, the plugs have room, and power arrives as the input bears it.
+ * it carries what is asked, it reaches, the plugs have room, and power arrives as the input bears it.
  * @returns the leads, or the reason that kept the last of them out
  */
 export const leadsBetween = (

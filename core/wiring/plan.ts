@@ -86,8 +86,7 @@ interface Hop {
 
 /**
  * Do all signals start and end where they should? A picture comes from the camera through pieces that get it
- * themselves, a sound ends
- * in something that records it, and power never runs in a ring.
+ * themselves, a sound ends in something that records it, and power never runs in a ring.
  */
 const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boolean => {
   const hops: Hop[] = [
@@ -197,8 +196,7 @@ const search = (
 
 /**
  * The leads that wire a set-up for all it needs: as few demands left open as can be, then the least money, grams and
- * nuisance (see
- * the costs in `leads.ts`). Leads that are plugged in already stay; each socket takes one plug.
+ * nuisance (see the costs in `leads.ts`). Leads that are plugged in already stay; each socket takes one plug.
  * @param trickle the camera is to be fed by USB-C beside its own pack
  */
 export const planWiring = (assembly: Assembly, stock: Stock, trickle = false): Plan => {

@@ -132,8 +132,7 @@ const oneSchool = (assembly: Assembly, stock: Stock, school: School): SchoolPlan
 
 /**
  * The set-up wired after each school: the camera's own packs; its own pack as a buffer with power trickling in by
- * USB-C; a dummy pack
- * fed from a battery on the rig. Everything else is wired the same way.
+ * USB-C; a dummy pack fed from a battery on the rig. Everything else is wired the same way.
  */
 export const schoolsOf = (assembly: Assembly, stock: Stock): readonly SchoolPlan[] =>
   schools.map((school) => oneSchool(assembly, stock, school))

@@ -29,14 +29,14 @@ import {
   UNMET_COST,
 } from './index.ts'
 
-const assemblyOf = ({ rig, shelf }: TinyRig) => {
+const assemblyOf = ({ rig, context }: TinyRig) => {
   const setup = setupOf(rig, 'main')
   if (!setup) throw new Error('a set-up')
-  return placeSetup(rig, setup, shelf.catalogue)
+  return placeSetup(rig, setup, context.catalogue)
 }
-const stockOf = ({ shelf }: TinyRig): Stock => ({
-  catalogue: shelf.catalogue,
-  owned: shelf.owned,
+const stockOf = ({ context }: TinyRig): Stock => ({
+  catalogue: context.catalogue,
+  owned: context.owned,
   freeMm: () => Infinity,
 })
 const planFor = (tiny: TinyRig, trickle = false) => planWiring(assemblyOf(tiny), stockOf(tiny), trickle)
@@ -69,14 +69,14 @@ test('the plan powers, shows and records all that is there, and the edits do it'
     'sound mic camera shop-jack',
   ])
   expect(plan).toMatchObject({ unmet: [], exact: true, toBuyMinor: 3000, massG: 60 })
-  const edited = edit(all.rig, plan.commands, all.shelf.catalogue)
+  const edited = edit(all.rig, plan.commands, all.context.catalogue)
   if (!edited.ok) throw new Error(edited.issues[0]?.code)
   const wired = { ...all, rig: edited.value }
   expect(planFor(wired)).toMatchObject({ leads: [], unmet: [] })
 })
 
 test('leads at hand come before the shop, and a nuisance is weighed against the price', () => {
-  const owned = { ...all, shelf: { ...all.shelf, owned: new Map([['shop-hdmi', 1]]) } }
+  const owned = { ...all, context: { ...all.context, owned: new Map([['shop-hdmi', 1]]) } }
   expect(planFor(owned)).toMatchObject({ toBuyMinor: 2000 })
   // A lead of two metres in the drawer hangs over by far more than a new one costs.
   const long = hdmiLead('long', { lengthMm: 2000 })
@@ -185,7 +185,7 @@ test('the three schools: own packs, trickle beside the pack, and a dummy pack in
   const minutes = found.map(({ rig }) => {
     if (!rig) return NaN
     const assembly = assemblyOf({ ...tiny, rig })
-    const cables = cablesOf(assembly, (id) => tiny.shelf.catalogue.parts.get(id))
+    const cables = cablesOf(assembly, (id) => tiny.context.catalogue.parts.get(id))
     return runDown(networkOf(assembly, cables, 20), drawIn('roll')).nodeMin.get('camera') ?? NaN
   })
   // 18 Wh at 6 W; 90 Wh at 6 / 0.9 W (USB-C) and the 18 Wh after it; 90 Wh at 6 / 0.9 W (the step-down lead).
@@ -322,7 +322,7 @@ test('on small random cases the plan is as cheap as the best of all ways', () =>
 test('the choice does not hang on the order of the catalogue', () => {
   const turned = {
     ...all,
-    shelf: { ...all.shelf, catalogue: catalogueOf([...all.shelf.catalogue.parts.values()].reverse()) },
+    context: { ...all.context, catalogue: catalogueOf([...all.context.catalogue.parts.values()].reverse()) },
   }
   expect(said(planFor(turned).leads)).toEqual(said(planFor(all).leads))
 })

@@ -36,8 +36,8 @@ const bigger = (k: number) => {
 }
 
 /**
- * A catalogue of so many parts for measuring speed: every one a demo part of another size, mass and price.
- * The same seed gives the same parts.
+ * A catalogue of so many parts for measuring speed: every one a demo part of another size, mass and price. The same
+ * seed gives the same parts.
  */
 export const syntheticParts = (count: number, seed: number): readonly Part[] => {
   const random = seeded(seed)

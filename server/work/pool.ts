@@ -11,8 +11,7 @@ const built = join(dirname(fileURLToPath(import.meta.url)), 'tasks.js')
 
 /**
  * Work beside the thread that answers requests. The worker is started when first needed and goes when it has nothing to
- * do. Where the server
- * runs from its sources there is no built worker: then the same work is done in place.
+ * do. Where the server runs from its sources there is no built worker: then the same work is done in place.
  */
 export class Pool {
   #made: Piscina | undefined

@@ -1,5 +1,5 @@
-import { type Shelf } from '@zucchini/core/checks'
-import { type RigSummary, shelfOf, type ShelfSources, summaryOf } from '@zucchini/core/assess'
+import { type Context } from '@zucchini/core/context'
+import { type RigSummary, contextOf, type ContextSources, summaryOf } from '@zucchini/core/assess'
 import { liftRig, type Rig } from '@zucchini/core/assembly'
 import { catalogueOf, type Part } from '@zucchini/core/catalogue'
 import { decodeText, type LineIssue, type LockerReport, readLockerCsv } from '@zucchini/core/formats'
@@ -9,7 +9,7 @@ import { decodeText, type LineIssue, type LockerReport, readLockerCsv } from '@z
 /** A shelf card to be worked out. The surroundings are sent once for each key and then kept. */
 export interface CardTask {
   readonly key: string
-  readonly sources?: ShelfSources
+  readonly sources?: ContextSources
   readonly rig: unknown
 }
 export type CardAnswer =
@@ -17,12 +17,12 @@ export type CardAnswer =
   | { readonly ok: false; readonly why: string }
   | 'send-the-sources'
 
-let known: { readonly key: string; readonly shelf: Shelf } | undefined
+let known: { readonly key: string; readonly shelf: Context } | undefined
 
 export const card = ({ key, sources, rig }: CardTask): CardAnswer => {
   if (known?.key !== key) {
     if (!sources) return 'send-the-sources'
-    known = { key, shelf: shelfOf(sources) }
+    known = { key, shelf: contextOf(sources) }
   }
   try {
     return { ok: true, summary: summaryOf(liftRig(rig) as Rig, known.shelf) }

@@ -70,11 +70,11 @@ test('paths close, and two points make none', () => {
 
 test('nearer solids are drawn over farther ones', () => {
   const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')] })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('near'), cube('far')],
     [on('near', 'foot', 'camera', 'pinned'), on('far', 'foot', 'camera', 'hole')],
   )
-  const assembly = placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+  const assembly = placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
   const fit = fitTo(extentOfRig('side', assembly), 600, 400, { left: 0, right: 0, top: 0, bottom: 0 })
   const order = strokesOf('side', assembly, fit).map(({ instance }) => instance)
   expect(order.indexOf('near')).toBeGreaterThan(order.indexOf('far'))
@@ -105,11 +105,11 @@ test('a point behind a taller part is covered from that side only', () => {
     solids: [{ kind: 'box', centre: [0, 20, 0], size: [20, 40, 20], matter: 'body' }],
     mounts: [plug('foot', 'thread-1/4')],
   })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [low, tall],
     [on('low', 'foot', 'camera', 'hole'), on('tall', 'foot', 'camera', 'pinned')],
   )
-  const assembly = placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+  const assembly = placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
   const point = pointsOf(assembly).find(({ piece, mount }) => piece.instance.id === 'low' && mount.id === 'top')
   expect(viewIds.map((view) => isCovered(view, point as never, assembly))).toEqual([true, false, false, false])
 })

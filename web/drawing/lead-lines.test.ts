@@ -4,7 +4,7 @@ import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { bentPath, leadLines } from './lead-lines.ts'
 
-const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const fit = { scale: 2, x: 0, y: 0 }
 
 test('a bend starts short of its corner and ends as far behind it', () => {
@@ -31,7 +31,7 @@ test('a bend starts short of its corner and ends as far behind it', () => {
 })
 
 test('every lead of the set-up is drawn as thick as it is; the one that does not reach is told apart', () => {
-  const lines = leadLines('side', evaluate(firstMark, 'crossing', shelf).facts.leads, fit, [0, 0, 0])
+  const lines = leadLines('side', evaluate(firstMark, 'crossing', context).facts.leads, fit, [0, 0, 0])
   expect(lines.map(({ cable, amiss }) => [cable, amiss])).toEqual([
     ['hdmi', true],
     ['trs-2', false],
@@ -40,12 +40,12 @@ test('every lead of the set-up is drawn as thick as it is; the one that does not
   // 4 mm at 2 px a mm.
   expect(lines[0]?.width).toBe(8)
   expect(
-    leadLines('top', evaluate(secondMark, 'crossing', shelf).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss),
+    leadLines('top', evaluate(secondMark, 'crossing', context).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss),
   ).toBe(true)
 })
 
 test('a lead on the camera’s left lies behind it seen from the right, and before it seen from the rear', () => {
-  const { leads } = evaluate(secondMark, 'crossing', shelf).facts
+  const { leads } = evaluate(secondMark, 'crossing', context).facts
   expect(leadLines('side', leads, fit, [0, 0, 0]).map(({ behind }) => behind)).toEqual([true, true, true])
   expect(leadLines('rear', leads, fit, [0, 0, 0]).find(({ cable }) => cable === 'trs')).toMatchObject({ behind: false })
 })

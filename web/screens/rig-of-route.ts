@@ -8,8 +8,8 @@ const firstOf = (query: LocationQuery, name: string): string | undefined => {
 }
 
 /**
- * Opens the rig the address names, and the set-up it asks for by `?setup=`, again whenever the address
- * names another rig.
+ * Opens the rig the address names, and the set-up it asks for by `?setup=`, again whenever the address names another
+ * rig.
  *
  * @param opened - Called when a rig stands open, with a reader of the address's other questions.
  * @returns Why the rig could not be opened, in words to show; empty while there is no trouble.

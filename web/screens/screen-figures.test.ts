@@ -11,9 +11,9 @@ import { idFrom, listParts, noFilter } from './catalogue/part-list.ts'
 
 const catalogue = catalogueOf(demoParts)
 const owned = new Map(Object.entries(demoLocker))
-const shelf = { catalogue, owned }
+const context = { catalogue, owned }
 const style: Style = { currency: 'EUR', units: 'metric' }
-const scaleOf = (rig: typeof firstMark, setup: string) => heldScale(evaluate(rig, setup, shelf), style)
+const scaleOf = (rig: typeof firstMark, setup: string) => heldScale(evaluate(rig, setup, context), style)
 
 test('each way of holding has one figure, and it is as good as its check says', () => {
   expect(scaleOf(firstMark, 'crossing')).toMatchObject({
@@ -36,7 +36,7 @@ test('each way of holding has one figure, and it is as good as its check says', 
 })
 
 test('the two hands bear the whole rig between them', () => {
-  const assessment = evaluate(secondMark, 'wheelhouse', shelf)
+  const assessment = evaluate(secondMark, 'wheelhouse', context)
   const figures = new Map(heldFigures(assessment, style).map(({ title, figure }) => [title, figure]))
   const grams = (title: string) => Number(figures.get(title)?.replaceAll(/[^\d]/g, ''))
   expect(Math.abs(grams('left hand') + grams('right hand') - grams('in the hand'))).toBeLessThanOrEqual(1)
@@ -44,7 +44,7 @@ test('the two hands bear the whole rig between them', () => {
 })
 
 test('what slides, heaviest first, settles on its step and within its ends', () => {
-  const slides = slidesOf(evaluate(secondMark, 'crossing', shelf))
+  const slides = slidesOf(evaluate(secondMark, 'crossing', context))
   expect(slides.map(({ piece, carriesG }) => [piece.instance.id, carriesG])).toEqual([
     ['handle', 562],
     ['plate', 112],

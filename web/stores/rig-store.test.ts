@@ -7,7 +7,7 @@ import { on, plug, tinyCamera, tinyPart, tinyRig } from '../../core/testing/inde
 jest.unstable_mockModule('../workers/client.ts', () => ({ tellBench: () => undefined }))
 const { useRig } = await import('./rig.ts')
 const { readDraft } = await import('./draft.ts')
-const { useShelf } = await import('./shelf.ts')
+const { useContext } = await import('./context.ts')
 
 const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
 const { rig } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')])
@@ -382,7 +382,7 @@ describe('parts that are not there', () => {
     store.apply([{ do: 'swap', instance: 'cube', partId: 'own-foot' }], 'swap')
     await store.undo()
     server = { ...server, parts: [tinyCamera, cube], gone: [foot] }
-    await useShelf().reload()
+    await useContext().reload()
     await store.redo()
     expect(store.assessment?.assembly.byInstance.get('cube')?.part).toMatchObject({ id: 'own-foot', massG: 100 })
     expect(store.assessment?.findings.find(({ check }) => check === 'part-gone')).toMatchObject({
@@ -406,7 +406,7 @@ describe('parts that are not there', () => {
     const store = await open()
     expect(store.assessment).toBeDefined()
     server.parts = [tinyCamera, cube]
-    await useShelf().reload()
+    await useContext().reload()
     await settle()
     expect(store.assessment?.assembly.byInstance.has('cube')).toBe(true)
   })

@@ -19,7 +19,7 @@ import { mendedWords, refusal, type Style, waitingWords } from '../wording.ts'
 import { dropDraft, keepDraft, readDraft } from './draft.ts'
 import { noLine, stepBeyond } from './saved-line.ts'
 import { useSettings } from './settings.ts'
-import { useShelf } from './shelf.ts'
+import { useContext } from './context.ts'
 
 const QUIET_MS = 250
 const RETRY_MS = 3000
@@ -35,7 +35,7 @@ const sameRig = (a: Rig | undefined, b: Rig): boolean =>
 
 /** The rig being worked on: its history of edits, its saving, and its assessment. */
 export const useRig = defineStore('rig', () => {
-  const shelfStore = useShelf()
+  const contextStore = useContext()
   const settings = useSettings()
   const history = shallowRef<History<Rig>>()
   const line = shallowRef<SavedLine>(noLine)
@@ -61,11 +61,11 @@ export const useRig = defineStore('rig', () => {
   /** The last assessment of each set-up: the next one grows from it, and works out only what an edit reaches. */
   const grown = new Map<string, Assessment>()
   const judged = computed((): { readonly assessment?: Assessment; readonly trouble?: string } => {
-    const shelf = shelfStore.shelf
-    if (!rig.value || !setup.value || !shelf) return {}
+    const context = contextStore.whole
+    if (!rig.value || !setup.value || !context) return {}
     const key = `${rig.value.id} ${setup.value.id}`
     try {
-      const assessment = evaluate(rig.value, setup.value.id, shelf, grown.get(key))
+      const assessment = evaluate(rig.value, setup.value.id, context, grown.get(key))
       grown.set(key, assessment)
       return { assessment }
     } catch (error) {
@@ -79,22 +79,21 @@ export const useRig = defineStore('rig', () => {
 
   /**
    * Takes a rig up from wherever it comes. An unknown part may have been made in another window: the catalogue is read
-   * anew once; what is
-   * still unknown is stood in for. What had to be mended is told.
+   * anew once; what is still unknown is stood in for. What had to be mended is told.
    * @throws {Error} in words, when nothing can be made of it
    */
   const takeUp = async (given: Rig): Promise<Rig> => {
-    await shelfStore.load()
+    await contextStore.load()
     const known = () => {
-      if (!shelfStore.catalogue) throw new Error('The catalogue could not be read.')
-      return shelfStore.catalogue
+      if (!contextStore.catalogue) throw new Error('The catalogue could not be read.')
+      return contextStore.catalogue
     }
     if (soundnessIssues(given, known()).length === 0) return given
-    await shelfStore.reload()
+    await contextStore.reload()
     const taken = adoptRig(given, known())
     if (!taken.ok) throw new Error(mendedWords.hopeless(taken.issues.map((issue) => refusal(issue, style.value))))
     const { rig: mended, catalogue, mended: issues } = taken.value
-    await shelfStore.standIn(
+    await contextStore.standIn(
       [...catalogue.gone].flatMap(([id, how]) => (how === 'placeholder' ? (catalogue.parts.get(id) ?? []) : [])),
     )
     if (issues.length > 0) notice.value = mendedWords.mended(issues, mended !== given)
@@ -198,9 +197,9 @@ export const useRig = defineStore('rig', () => {
   let draggedAt = 0
   /** Carries out an edit, or says in words why it can't be done. */
   const apply = (commands: readonly Command[], note: string, draggedBy = ''): boolean => {
-    const shelf = shelfStore.shelf
-    if (!history.value || !shelf) return false
-    const edited = edit(history.value.present, commands, shelf.catalogue)
+    const context = contextStore.whole
+    if (!history.value || !context) return false
+    const edited = edit(history.value.present, commands, context.catalogue)
     if (!edited.ok) {
       refused.value = edited.issues[0] ? refusal(edited.issues[0], style.value) : ''
       return false
@@ -238,7 +237,7 @@ export const useRig = defineStore('rig', () => {
     const next = way === 'undo' ? undo(before) : redo(before)
     try {
       if (next !== before) {
-        const { catalogue } = shelfStore
+        const { catalogue } = contextStore
         const sound = catalogue !== undefined && soundnessIssues(next.present, catalogue).length === 0
         const present = sound ? next.present : await takeUp(next.present)
         if (history.value === before) show({ ...next, present }, way)
@@ -278,7 +277,7 @@ export const useRig = defineStore('rig', () => {
   /** Opens a rig; edits the server never confirmed are taken up again. The rig that is open already stays as it is. */
   const open = async (id: string): Promise<void> => {
     if (rig.value?.id === id) {
-      await shelfStore.load()
+      await contextStore.load()
       void look()
       return
     }
@@ -292,8 +291,8 @@ export const useRig = defineStore('rig', () => {
     notice.value = ''
     line.value = noLine
     savedAs = new WeakMap()
-    const [saved] = await Promise.all([api.rig(id), shelfStore.load()])
-    await shelfStore.standIn([])
+    const [saved] = await Promise.all([api.rig(id), contextStore.load()])
+    await contextStore.standIn([])
     const present = await takeUp(saved.rig)
     adopt({ ...saved, rig: present })
     saveState.value = 'saved'

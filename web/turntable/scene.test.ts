@@ -30,11 +30,11 @@ test('a unit cylinder takes the axis, length and radius of the placed one, right
 test('drawn apart, each piece stands off its host by as much again as its host does', () => {
   const cube = (id: string) =>
     tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [cube('one'), cube('two')],
     [on('one', 'foot', 'camera', 'hole'), on('two', 'foot', 'one', 'top')],
   )
-  const assembly = placeSetup(rig, rig.setups[0] as Setup, shelf.catalogue)
+  const assembly = placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
   const off = (id: string) => lengthOf(apart(assembly.byInstance.get(id) as never, 10))
   expect([off('camera'), off('one'), off('two')]).toEqual([0, expect.closeTo(10, 9), expect.closeTo(20, 9)])
 })

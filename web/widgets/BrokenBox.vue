@@ -3,14 +3,14 @@ import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { save } from '../save-file.ts'
 import { readDraft } from '../stores/draft.ts'
-import { useShelf } from '../stores/shelf.ts'
+import { useContext } from '../stores/context.ts'
 import HistoryList from './HistoryList.vue'
 import { api } from '../api.ts'
 
 // What is shown where a screen or a rig could not be: what happened, that nothing is lost, and the ways on.
 const props = defineProps<{ title: string; words: string; detail?: string; rigId?: string }>()
 const emit = defineEmits<{ again: [] }>()
-const shelf = useShelf()
+const context = useContext()
 const trouble = ref('')
 const looking = ref(false)
 const showHistory = ref(false)
@@ -29,11 +29,11 @@ const attempt = async (what: () => Promise<void>) => {
 }
 const lastGood = () =>
   attempt(async () => {
-    await shelf.load()
-    if (!props.rigId || !shelf.shelf) return
+    await context.load()
+    if (!props.rigId || !context.whole) return
     // Judging revisions takes all the rules there are: they come when they are needed, not with every page.
     const { backToGood } = await import('../stores/rescue.ts')
-    const found = await backToGood(props.rigId, shelf.shelf)
+    const found = await backToGood(props.rigId, context.whole)
     if (found === undefined)
       trouble.value = 'None of the last revisions can be laid out. Take the rig out as a file; it holds everything.'
     else emit('again')

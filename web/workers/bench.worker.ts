@@ -18,14 +18,15 @@ import {
 } from '@zucchini/core/assess'
 import { type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
-import type { Remedy, Shelf } from '@zucchini/core/checks'
+import type { Remedy } from '@zucchini/core/checks'
+import type { Context } from '@zucchini/core/context'
 import type { PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
 /** Who holds the rig, and how its money is reckoned. */
-export type Terms = Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>
+export type Terms = Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>
 
-let shelf: Shelf = { catalogue: catalogueOf([]), owned: new Map() }
+let context: Context = { catalogue: catalogueOf([]), owned: new Map() }
 
 /** The last assessment of each set-up: the next question about it grows from there. */
 const grown = new Map<string, Assessment>()
@@ -34,7 +35,7 @@ const assessed = (rig: Rig, setup: string): Assessment => {
   const key = `${rig.id} ${setup}`
   const before = grown.get(key)
   // A message brings the whole rig anew; what it says as before is taken for what it was.
-  const assessment = evaluate(sharedWith(before?.rig, rig), setup, shelf, before)
+  const assessment = evaluate(sharedWith(before?.rig, rig), setup, context, before)
   if (grown.size >= MOST_GROWN) grown.clear()
   grown.set(key, assessment)
   return assessment
@@ -63,8 +64,8 @@ const bench = {
     gone: readonly Part[] = [],
     placeholders: readonly Part[] = [],
   ): void {
-    shelf = {
-      catalogue: parts ? withPlaceholders(catalogueOf(parts, gone), placeholders) : shelf.catalogue,
+    context = {
+      catalogue: parts ? withPlaceholders(catalogueOf(parts, gone), placeholders) : context.catalogue,
       owned: new Map(owned),
       prices: new Map(prices),
       ...terms,
@@ -76,7 +77,7 @@ const bench = {
     const assessment = assessed(rig, setup)
     const point = pointIn(assessment, instance, mount)
     if (!point) return tell({ fits: [], pending: 0, outOf: 0 })
-    for (const found of fitsInSteps(assessment.rig, setup, point, shelf, assessment)) {
+    for (const found of fitsInSteps(assessment.rig, setup, point, context, assessment)) {
       tell(found)
       await breath()
       if (turn !== asked) return
@@ -84,19 +85,19 @@ const bench = {
   },
   misfits(rig: Rig, setup: string, instance: string, mount: string): readonly Misfit[] {
     const point = pointIn(assessed(rig, setup), instance, mount)
-    return point ? misfitsHere(rig, setup, point, shelf) : []
+    return point ? misfitsHere(rig, setup, point, context) : []
   },
   swaps(rig: Rig, setup: string, instance: string): readonly Fit[] {
-    return swapsFor(rig, setup, instance, shelf)
+    return swapsFor(rig, setup, instance, context)
   },
   wiring(rig: Rig, setup: string, anew: boolean): Proposal {
-    return wiringFor(rig, setup, shelf, anew)
+    return wiringFor(rig, setup, context, anew)
   },
   schools(rig: Rig, setup: string): readonly SchoolLine[] {
-    return schoolLines(rig, setup, shelf)
+    return schoolLines(rig, setup, context)
   },
   plugs(rig: Rig, setup: string, instance: string, socket: string): readonly LeadLine[] {
-    return plugsFor(rig, setup, instance, socket, shelf)
+    return plugsFor(rig, setup, instance, socket, context)
   },
   /**
    * The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an

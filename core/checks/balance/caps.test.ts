@@ -1,5 +1,5 @@
 import { on, plug, tinyPart, tinyRig, type TinyRig } from '../../testing/index.ts'
-import type { Shelf } from '../facts.ts'
+import type { Context } from '../../context/index.ts'
 import { massUnknown } from './mass-unknown.ts'
 import { overBudget } from '../money/over-budget.ts'
 import { overMass } from './over-mass.ts'
@@ -84,9 +84,9 @@ testCheck(tooTall, {
 const dear = { price: { low: 4000, usual: 5000, high: 6000 } }
 const cheap = cube('cheap', { price: { low: 1000, usual: 2000, high: 3000 } })
 
-const inPounds = (rates: Shelf['rates']): TinyRig => {
+const inPounds = (rates: Context['rates']): TinyRig => {
   const tiny = tinyRig([cube('cube')], [onHole], { brief: { budgetMinor: 900, currency: 'GBP' } })
-  return { ...tiny, shelf: { ...tiny.shelf, home: 'EUR', ...(rates ? { rates } : {}) } }
+  return { ...tiny, context: { ...tiny.context, home: 'EUR', ...(rates ? { rates } : {}) } }
 }
 
 testCheck(overBudget, {

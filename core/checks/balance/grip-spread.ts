@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
@@ -47,7 +47,7 @@ export const gripSpread = defineCheck<Sees<'hands'>, { wideMm: number }, 'hands'
   },
   remedies: (_, facts) => {
     if (facts.hands) return []
-    const grips = [...(facts.shelf.catalogue.byRole.get('side-handle') ?? [])].sort(byReadiness(facts))
+    const grips = [...(facts.context.catalogue.byRole.get('side-handle') ?? [])].sort(byReadiness(facts))
     return firstOf(
       1,
       eachOf(grips.slice(0, 5), (part) => addRemedy(facts, part)),

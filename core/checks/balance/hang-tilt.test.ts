@@ -1,5 +1,5 @@
 import { placeSetup, type Rig } from '../../assembly/index.ts'
-import { factsOf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
 import { hangTilt } from './hang-tilt.ts'
 import { testCheck } from '../tester.ts'
@@ -52,10 +52,10 @@ testCheck(hangTilt, {
 })
 
 test('on a tripod nothing hangs', () => {
-  const { rig, shelf } = tinyRig([handle(20)], [on('handle', 'foot', 'camera', 'pinned')], {
+  const { rig, context } = tinyRig([handle(20)], [on('handle', 'foot', 'camera', 'pinned')], {
     setup: { support: 'tripod' },
   })
   expect(
-    hangTilt.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf)),
+    hangTilt.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context)),
   ).toEqual([])
 })

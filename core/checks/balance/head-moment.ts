@@ -1,4 +1,4 @@
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { holdMinutes, isPosture } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { dispensable, firstOf, takeOffRemedy } from '../places.ts'
 
 /** The rig can not be held as long as a take lasts. */
@@ -25,8 +25,8 @@ export const holdTime = defineCheck<Sees<'mass'>, { takeMinutes: number; riskMin
     cannotTell: {},
   },
   subjects: (facts) => (isPosture(facts.assembly.setup.support) ? [facts] : []),
-  judge: ({ mass, assembly: { setup }, shelf }, _, { takeMinutes, riskMinutes }) => {
-    const heldMinutes = isPosture(setup.support) ? holdMinutes(mass.inHandG, setup.support, shelf.operator) : Infinity
+  judge: ({ mass, assembly: { setup }, context }, _, { takeMinutes, riskMinutes }) => {
+    const heldMinutes = isPosture(setup.support) ? holdMinutes(mass.inHandG, setup.support, context.operator) : Infinity
     const numbers = {
       heldMinutes,
       takeMinutes,

@@ -20,11 +20,11 @@ export const massUnknown = defineCheck<Unweighed, object, 'mass' | 'leads'>({
     cannotTell: {},
   },
   // Of a part nobody knows at all, more is said elsewhere.
-  subjects: ({ assembly, leads, shelf }) =>
+  subjects: ({ assembly, leads, context }) =>
     [
       ...assembly.placed.filter(inHand),
       ...leads.map(({ link, part }) => ({ instance: { id: link.cable }, part })),
-    ].filter(({ part }) => shelf.catalogue.gone.get(part.id) !== 'placeholder'),
+    ].filter(({ part }) => context.catalogue.gone.get(part.id) !== 'placeholder'),
   judge: ({ instance, part }, { mass }) => {
     const names = { part: part.name }
     return mass.unknown.some((one) => one.instance.id === instance.id)

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { dispensable, firstOf, isCarried, takeOffRemedy } from '../places.ts'
 
 /** A set-up's own cap; without one, what is carried has the brief's. */

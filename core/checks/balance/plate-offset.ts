@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts, Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 const offOf = ({ onPlate }: Sees<'onPlate'>): number => onPlate?.offMm ?? 0
 

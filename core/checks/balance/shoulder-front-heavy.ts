@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
@@ -36,7 +36,7 @@ export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number
   },
   remedies: (_, facts) => {
     if (facts.shoulder) return []
-    const pads = [...(facts.shelf.catalogue.byRole.get('shoulder-pad') ?? [])].sort(byReadiness(facts))
+    const pads = [...(facts.context.catalogue.byRole.get('shoulder-pad') ?? [])].sort(byReadiness(facts))
     return firstOf(
       1,
       eachOf(pads.slice(0, 4), (part) => addRemedy(facts, part)),

@@ -3,7 +3,7 @@ import type { Grip } from '../../balance/index.ts'
 import type { Vec3 } from '../../kernel/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { factsAfter } from '../cures.ts'
 
 /** A bar as level as this has no lower end for the hand to slide to: sine of a tenth of a degree. */
@@ -11,8 +11,7 @@ const LEVEL = 0.0017
 
 /**
  * How far the lower end of a side grip points away from the rig, degrees from upright; below zero it points in, and a
- * level bar, or one right
- * over the middle, points neither way.
+ * level bar, or one right over the middle, points neither way.
  */
 const outwardDeg = ({ at }: Grip, axis: Vec3, middleMm: number): number => {
   if (Math.abs(axis[1]) < LEVEL) return 0

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
 
 /** The rig can't be put down: its centre of mass lies beside or near the edge of what it stands on. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { takeOffRemedy } from '../places.ts'

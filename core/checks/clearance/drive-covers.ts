@@ -3,7 +3,7 @@ import { carriedBy, pathToRoot } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { moveRemedy } from '../places.ts'
 
 const onShoe = ({ joint, host }: PlacedPart): boolean => {

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
-import { type Facts, GLOVE_MM, type Sees } from '../facts.ts'
+import { GLOVE_MM, type Sees } from '../../facts/index.ts'
 
 const FINGERS_MM = 28
 

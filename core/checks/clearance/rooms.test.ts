@@ -24,10 +24,13 @@ const withScreen = (parts: Parameters<typeof tinyRig>[0], joints: Parameters<typ
       }),
     ],
   }
-  const catalogue = tiny.shelf.catalogue
+  const catalogue = tiny.context.catalogue
   return {
     ...tiny,
-    shelf: { ...tiny.shelf, catalogue: { ...catalogue, parts: new Map([...catalogue.parts, [camera.id, camera]]) } },
+    context: {
+      ...tiny.context,
+      catalogue: { ...catalogue, parts: new Map([...catalogue.parts, [camera.id, camera]]) },
+    },
   }
 }
 const brick = tinyPart({

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 const stoppedBy = (facts: Sees<'invasions'>, piece: PlacedPart) =>
   facts.invasions.find((found) => found.piece.instance.id === piece.instance.id && found.room.kind === 'swing')

@@ -4,7 +4,7 @@ import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
 import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 interface Neighbours {

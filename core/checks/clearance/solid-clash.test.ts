@@ -1,5 +1,5 @@
 import { placeSetup, type Rig } from '../../assembly/index.ts'
-import { factsOf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
 import { CLASH_MM } from '../../kernel/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { solidClash } from './solid-clash.ts'
@@ -7,7 +7,7 @@ import { testCheck } from '../tester.ts'
 
 /** A shelf carrying two holes `gapMm` apart, and two 20 mm cubes on them. */
 const pair = (gapMm: number) => {
-  const shelf = tinyPart({
+  const context = tinyPart({
     id: 'shelf',
     centre: [0, 2, 0],
     solids: [{ kind: 'box', centre: [0, 2, 0], size: [60, 4, 20], matter: 'body' }],
@@ -19,7 +19,7 @@ const pair = (gapMm: number) => {
   })
   const cube = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')] })
   return tinyRig(
-    [shelf, cube('one'), cube('two')],
+    [context, cube('one'), cube('two')],
     [on('shelf', 'foot', 'camera', 'hole'), on('one', 'foot', 'shelf', 'a'), on('two', 'foot', 'shelf', 'b')],
   )
 }
@@ -51,12 +51,12 @@ test('a piece on a rail is slid clear by the shortest way, and the words name th
     solids: [{ kind: 'box', centre: [-60, -20, 14], size: [10, 90, 10], matter: 'body' }],
     mounts: [plug('foot', 'thread-1/4')],
   })
-  const { rig, shelf } = tinyRig(
+  const { rig, context } = tinyRig(
     [clamp('slider', [20, 20, 20]), wall],
     [on('slider', 'foot', 'camera', 'rail'), on('wall', 'foot', 'camera', 'hole')],
   )
   const [finding] = solidClash.run(
-    factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf),
+    factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context),
   )
   expect(finding?.remedies[0]).toMatchObject({ numbers: { byMm: 1 }, names: { way: 'forward' } })
 })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { firstOf, takeOffRemedy } from '../places.ts'
 
 /** Taller than the brief allows. */

@@ -1,6 +1,6 @@
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Facts, Sees } from '../facts.ts'
+import type { Facts, Sees } from '../../facts/index.ts'
 import { firstOf, takeOffRemedy } from '../places.ts'
 
 const sideOf = ({ assembly, size }: Sees<'size'>) => {

@@ -3,7 +3,7 @@ import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, wayKindOf } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
-import type { Facts, Sees } from '../facts.ts'
+import type { Facts, Sees } from '../../facts/index.ts'
 
 const again = (after: Sees<'screens'>, { piece }: Watched) =>
   after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)

@@ -5,7 +5,7 @@ import { on, plug, tinyCamera, tinyPart, tinyRig, type TinyRig } from '../../tes
 import { bagSize } from './bag-size.ts'
 import { doorBlocked } from './door-blocked.ts'
 import { eyeBlocked } from './eye-blocked.ts'
-import { factsOf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
 import { gloveRoom } from './glove-room.ts'
 import { inShot } from '../glass/in-shot.ts'
 import { leverRoom } from './lever-room.ts'
@@ -20,10 +20,10 @@ import { testCheck } from '../tester.ts'
 import { tooWide } from './too-wide.ts'
 import { viewBlocked } from './view-blocked.ts'
 
-const placed = ({ rig, shelf }: TinyRig): Assembly => {
+const placed = ({ rig, context }: TinyRig): Assembly => {
   const [setup] = rig.setups
   if (!setup) throw new Error('a set-up')
-  return placeSetup(rig, setup, shelf.catalogue)
+  return placeSetup(rig, setup, context.catalogue)
 }
 
 const foot = plug('foot', 'thread-1/4')
@@ -84,7 +84,9 @@ testCheck(gloveRoom, {
 })
 
 test('nobody wears gloves in the warm', () => {
-  expect(gloveRoom.judgements(factsOf(placed(beside('lever', 5, false)), beside('lever', 5, false).shelf))).toEqual([])
+  expect(gloveRoom.judgements(factsOf(placed(beside('lever', 5, false)), beside('lever', 5, false).context))).toEqual(
+    [],
+  )
 })
 
 /** A 20 mm cube with a picture on its back, facing `out`. */
@@ -249,7 +251,7 @@ testCheck(inShot, {
 
 test('without optical data nothing is said about the picture', () => {
   const bare = tinyRig([block('boom', [0, 10, -100])], [on('boom', 'foot', 'camera', 'hole')])
-  expect(inShot.judgements(factsOf(placed(bare), bare.shelf))).toEqual([])
+  expect(inShot.judgements(factsOf(placed(bare), bare.context))).toEqual([])
 })
 
 // The camera is 100 x 80 x 60 mm; a bag loses 24 mm to its lining.
@@ -351,8 +353,8 @@ const twoPorts = (apartMm: number) => {
 }
 /**
  * A box on the camera's left rail. There its height points left, its front up and its right back: its socket stands 14
- * mm behind the
- * camera's middle and 4 mm up, the camera's own 20 mm behind and level, so their 11 mm tall plugs share 7 mm of height.
+ * mm behind the camera's middle and 4 mm up, the camera's own 20 mm behind and level, so their 11 mm tall plugs share 7
+ * mm of height.
  */
 const besidePort = (slideMm: number) => {
   const port = {

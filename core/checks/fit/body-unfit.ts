@@ -29,7 +29,7 @@ export const bodyUnfit = defineCheck<PlacedPart, object>({
   },
   remedies: (piece, facts) => {
     const family = piece.host?.part.mounts.find((mount) => mount.id === piece.joint?.hostMount)?.family ?? ''
-    const fitting = [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])]
+    const fitting = [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])]
       .filter((part) => part.fits.includes(family))
       .sort(byReadiness(facts))
     return [

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Brace } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { BRACE_MM } from '../facts.ts'
+import { BRACE_MM } from '../../facts/index.ts'
 
 /** A second hold whose two ends do not meet. */
 export const braceGap = defineCheck<Brace, { meetsMm: number }>({

@@ -4,7 +4,8 @@ import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { adapterStack } from './adapter-stack.ts'
 import { braceGap } from './brace-gap.ts'
 import { dovetailEntry } from './dovetail-entry.ts'
-import { factsOf, type Shelf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
+import { type Context } from '../../context/index.ts'
 import { frictionHolder } from './friction-holder.ts'
 import { needsPart } from './needs-part.ts'
 import { noCommonPlate } from './no-common-plate.ts'
@@ -17,10 +18,10 @@ import { testCheck } from '../tester.ts'
 import { twoScrewSpacing } from './two-screw-spacing.ts'
 import { untetheredOverhead } from './untethered-overhead.ts'
 
-const factsFor = (rig: Rig, shelf: Shelf) => {
+const factsFor = (rig: Rig, context: Context) => {
   const [setup] = rig.setups
   if (!setup) throw new Error('a set-up')
-  return factsOf(placeSetup(rig, setup, shelf.catalogue), shelf)
+  return factsOf(placeSetup(rig, setup, context.catalogue), context)
 }
 
 const foot = plug('foot', 'thread-1/4')
@@ -122,8 +123,8 @@ testCheck(railEntry, {
 })
 
 test('a clamp that opens needs no open end', () => {
-  const { rig, shelf } = tinyRig([clamp(20), ...cheeks], [onClamp, ...cheekJoints])
-  expect(factsFor(rig, shelf).entries).toEqual([])
+  const { rig, context } = tinyRig([clamp(20), ...cheeks], [onClamp, ...cheekJoints])
+  expect(factsFor(rig, context).entries).toEqual([])
 })
 
 const tail = tinyPart({
@@ -243,11 +244,11 @@ testCheck(adapterStack, {
   silent: [{ name: 'exactly two', message: 'firm', numbers: { inRow: 2 }, ...tower(2) }],
 })
 
-const shelf = tinyPart({ id: 'shelf', mounts: [foot, socket('pad', 'pad', [0, 20, 0])] })
+const context = tinyPart({ id: 'shelf', mounts: [foot, socket('pad', 'pad', [0, 20, 0])] })
 const box = (massG: number) =>
   tinyPart({ id: 'box', massG, mounts: [plug('back', 'pad'), plug('stay', 'thread-1/4', { at: [25, -20, 0] })] })
 const padded = (massG: number, braces: ReturnType<typeof on>[] = []) =>
-  tinyRig([shelf, box(massG)], [on('shelf', 'foot', 'camera', 'hole'), on('box', 'back', 'shelf', 'pad')], {
+  tinyRig([context, box(massG)], [on('shelf', 'foot', 'camera', 'hole'), on('box', 'back', 'shelf', 'pad')], {
     brief: { conditions: ['running'] },
     setup: { braces },
   })
@@ -399,7 +400,7 @@ testCheck(braceGap, {
 })
 
 function stayAt(tiny: ReturnType<typeof tinyRig>): readonly [number, number, number] {
-  const piece = factsFor(tiny.rig, tiny.shelf).assembly.byInstance.get('swinger')
+  const piece = factsFor(tiny.rig, tiny.context).assembly.byInstance.get('swinger')
   const mount = piece?.part.mounts.find(({ id }) => id === 'stay')
   if (!piece || !mount) throw new Error('the swinger has a stay')
   const [x, y, z] = point(piece.frame, mount.at)

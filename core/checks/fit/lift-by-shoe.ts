@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { pathToRoot, type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import { type Facts, isFirm, type Sees } from '../facts.ts'
+import { isFirm, type Sees } from '../../facts/index.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
 /** The shoe between a handle and the camera, unless a screw or another firm hold spans it as well. */

@@ -1,6 +1,6 @@
 import { standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 const systems = ({ assembly }: Sees): ReadonlyMap<string, readonly string[]> => {
   const found = new Map<string, string[]>()

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { adapterChains, chainCommands, type PlacedPart } from '../../assembly/index.ts'
 import { endName, mate, type MateCode, mountOf } from '../../catalogue/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
 const ends = (piece: PlacedPart) => {
@@ -18,7 +18,7 @@ const bridges = function* (piece: PlacedPart, facts: Sees): Generator<Remedy> {
   const pair = ends(piece)
   if (!pair || !piece.joint) return
   const { rig, setup } = facts.assembly
-  for (const chain of adapterChains(pair.host, pair.guest, facts.shelf.catalogue, facts.shelf.owned))
+  for (const chain of adapterChains(pair.host, pair.guest, facts.context.catalogue, facts.context.owned))
     yield {
       text: 'add {adapters}',
       numbers: {},

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { firstOf, moveRemedy, pointName, takeOffRemedy } from '../places.ts'
 
 interface Pair {

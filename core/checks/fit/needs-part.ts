@@ -18,11 +18,11 @@ export const needsPart = defineCheck<PlacedPart, object>({
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.placed.filter(({ part }) => (part.needsOneOf ?? []).length > 0),
-  judge: (piece, { assembly, shelf }) => {
+  judge: (piece, { assembly, context }) => {
     const wanted = piece.part.needsOneOf ?? []
     const names = {
       part: piece.part.name,
-      wanted: wanted.map((id) => shelf.catalogue.parts.get(id)?.name ?? id).join(' or '),
+      wanted: wanted.map((id) => context.catalogue.parts.get(id)?.name ?? id).join(' or '),
     }
     return assembly.placed.some(({ part }) => wanted.includes(part.id))
       ? { group: 'silent', message: 'paired', names }
@@ -30,7 +30,7 @@ export const needsPart = defineCheck<PlacedPart, object>({
   },
   remedies: (piece, facts) => {
     const partners = (piece.part.needsOneOf ?? [])
-      .flatMap((id) => facts.shelf.catalogue.parts.get(id) ?? [])
+      .flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
       .sort(byReadiness(facts))
     return [
       ...firstOf(

@@ -1,12 +1,12 @@
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { standRoles } from '../../balance/index.ts'
 
 /** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
 type Feet = readonly { readonly setup: string; readonly standard: string }[]
-const feet = ({ assembly: { rig }, shelf }: Sees): Feet => {
-  const parts = new Map(rig.kit.map(({ id, partId }) => [id, shelf.catalogue.parts.get(partId)] as const))
+const feet = ({ assembly: { rig }, context }: Sees): Feet => {
+  const parts = new Map(rig.kit.map(({ id, partId }) => [id, context.catalogue.parts.get(partId)] as const))
   const partOf = (instance: string) => parts.get(instance)
   return rig.setups.flatMap((setup) =>
     setup.joints.flatMap((joint) => {

@@ -6,7 +6,7 @@ import { testCheck } from '../tester.ts'
 const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
 const known = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')])
 const bare = tinyRig([], [])
-const without = { ...known.shelf.catalogue, gone: new Map([['cube', 'taken-out' as const]]) }
+const without = { ...known.context.catalogue, gone: new Map([['cube', 'taken-out' as const]]) }
 
 testCheck(partGone, {
   speaks: [
@@ -17,7 +17,7 @@ testCheck(partGone, {
       parts: ['cube'],
       remedies: 1,
       ...known,
-      shelf: { ...known.shelf, catalogue: without },
+      context: { ...known.context, catalogue: without },
     },
     {
       name: 'a part nobody knows',
@@ -26,9 +26,9 @@ testCheck(partGone, {
       parts: ['cube'],
       remedies: 1,
       ...known,
-      shelf: {
-        ...known.shelf,
-        catalogue: withPlaceholders(known.shelf.catalogue, [{ ...cube, name: 'a part that is no longer known' }]),
+      context: {
+        ...known.context,
+        catalogue: withPlaceholders(known.context.catalogue, [{ ...cube, name: 'a part that is no longer known' }]),
       },
     },
     {
@@ -37,9 +37,9 @@ testCheck(partGone, {
       parts: ['camera'],
       remedies: 0,
       ...bare,
-      shelf: {
-        ...bare.shelf,
-        catalogue: { ...bare.shelf.catalogue, gone: new Map([['tiny-camera', 'taken-out' as const]]) },
+      context: {
+        ...bare.context,
+        catalogue: { ...bare.context.catalogue, gone: new Map([['tiny-camera', 'taken-out' as const]]) },
       },
     },
   ],

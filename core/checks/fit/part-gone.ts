@@ -2,7 +2,7 @@ import type { Seated } from '../../assembly/index.ts'
 import type { Catalogue, Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck, noOptions, type Remedy } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 interface Gone {
   readonly instance: Seated
@@ -48,7 +48,7 @@ export const partGone = defineCheck<Gone, object>({
     silent: { known: '{part} is in the catalogue.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, shelf: { catalogue } }) =>
+  subjects: ({ assembly, context: { catalogue } }) =>
     [...assembly.placed, ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
   judge: ({ instance, part, how }) => {
     if (!how) return { group: 'silent', message: 'known', names: { part: part.name } }

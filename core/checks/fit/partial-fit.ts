@@ -33,7 +33,7 @@ export const partialFit = defineCheck<PlacedPart, object>({
     const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
     if (!piece.host || !mount) return []
     const host = { part: piece.host.part, mount }
-    const proper = [...(facts.shelf.catalogue.byRole.get(piece.part.role) ?? [])].filter((part) =>
+    const proper = [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])].filter((part) =>
       part.mounts.some((own) => {
         const made = mate(host, { part, mount: own })
         return made.ok && made.value.fault === undefined

@@ -3,7 +3,7 @@ import { type Command, type PlacedPart, rodRails, rodUse } from '../../assembly/
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts } from '../../facts/index.ts'
 
 /** Rods much longer than what rides on them. */
 export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
@@ -42,7 +42,7 @@ const shorter = (rods: PlacedPart, facts: Facts, spareMm: number): Remedy[] => {
   const now = rodUse(facts.assembly, rods)
   if (!now) return []
   const setup = facts.assembly.setup.id
-  const pairs = (facts.shelf.catalogue.byRole.get('rods') ?? [])
+  const pairs = (facts.context.catalogue.byRole.get('rods') ?? [])
     .flatMap((part) => {
       const lengthMm = rodRails(part)[0]?.lengthMm
       return lengthMm !== undefined && lengthMm < now.longMm && lengthMm >= now.usedMm ? [{ part, lengthMm }] : []

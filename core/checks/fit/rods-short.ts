@@ -3,7 +3,7 @@ import { type Assembly, type Command, type PlacedPart, ridesOn, slideWay, travel
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts } from '../facts.ts'
+import type { Facts } from '../../facts/index.ts'
 import { takeOffRemedy } from '../places.ts'
 
 /** How far the glass reaches ahead of the sensor, mm, with what is screwed on it. */
@@ -82,7 +82,7 @@ const longerRods = (box: PlacedPart, facts: Facts): Remedy[] => {
   const mount = rods?.part.mounts.find(({ id }) => id === box.joint?.hostMount)
   if (!rods || !mount?.lengthMm || !box.joint) return []
   const setup = facts.assembly.setup.id
-  const longer = (facts.shelf.catalogue.byRole.get(rods.part.role) ?? []).flatMap((part) => {
+  const longer = (facts.context.catalogue.byRole.get(rods.part.role) ?? []).flatMap((part) => {
     const same = part.mounts.find(({ id, standard }) => id === mount.id && standard === mount.standard)
     return same?.lengthMm && same.lengthMm > (mount.lengthMm ?? 0) && same.travel ? [{ part, travel: same.travel }] : []
   })

@@ -1,5 +1,6 @@
 import { placeSetup, type Rig } from '../../assembly/index.ts'
-import { factsOf, type Shelf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
+import { type Context } from '../../context/index.ts'
 import { GRAVITY } from '../../kernel/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
 import { singleScrew } from './single-screw.ts'
@@ -61,9 +62,9 @@ testCheck(singleScrew, {
 
 test('two screws or a lip stop the turning, so there is nothing to judge', () => {
   for (const more of [{ screws: 2 }, { antiTwist: true }]) {
-    const { rig, shelf } = tinyRig([bar(60, more)], [place])
-    expect(evaluateOne(rig, shelf)).toEqual([])
+    const { rig, context } = tinyRig([bar(60, more)], [place])
+    expect(evaluateOne(rig, context)).toEqual([])
   }
 })
-const evaluateOne = (rig: Rig, shelf: Shelf) =>
-  singleScrew.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf))
+const evaluateOne = (rig: Rig, context: Context) =>
+  singleScrew.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context))

@@ -60,7 +60,7 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
         const made = mate(point, { part: other, mount })
         return made.ok && made.value.holdsTwist
       })
-    const rivals = [...(facts.shelf.catalogue.byRole.get(part.role) ?? [])].filter(
+    const rivals = [...(facts.context.catalogue.byRole.get(part.role) ?? [])].filter(
       (other) =>
         other.id !== part.id &&
         firm({ part: host.part, mount: hostMount }, other) &&

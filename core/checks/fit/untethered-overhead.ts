@@ -1,6 +1,6 @@
 import { offeredParts } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** Over people or water without a tether. */
@@ -26,7 +26,7 @@ export const untetheredOverhead = defineCheck<Sees, object>({
       : { group: 'speaks', message: 'untethered', parts: [assembly.setup.root] }
   },
   remedies: (_, facts) => {
-    const tethers = offeredParts(facts.shelf.catalogue)
+    const tethers = offeredParts(facts.context.catalogue)
       .filter(({ provides }) => provides.includes('tether'))
       .sort(byReadiness(facts))
     return firstOf(

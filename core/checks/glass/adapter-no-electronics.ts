@@ -30,7 +30,7 @@ export const adapterNoElectronics = defineCheck<LensFit, object, 'lensKit'>({
   },
   remedies: ({ part }, facts) => {
     const camera = facts.assembly.placed[0]?.part
-    const known = camera ? adaptersFor(camera, part, facts.shelf.catalogue, facts.shelf.owned) : []
+    const known = camera ? adaptersFor(camera, part, facts.context.catalogue, facts.context.owned) : []
     const joined = known.filter(({ optics }) => optics?.kind === 'adapter' && optics.contacts)
     return firstOf(
       1,

@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import { type LensFit, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { kitThat } from '../places.ts'
 
 interface Pair {
@@ -56,7 +56,7 @@ export const clampOnSize = defineCheck<Pair, object, 'lensKit'>({
     }
   },
   remedies: ({ id }, facts) => {
-    const [rods] = (facts.shelf.catalogue.byRole.get('matte-box') ?? []).filter(
+    const [rods] = (facts.context.catalogue.byRole.get('matte-box') ?? []).filter(
       (part) => sizeOn(part, 'clamp', 'sits') === undefined,
     )
     const loose = !facts.assembly.byInstance.has(id)

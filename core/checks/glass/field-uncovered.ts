@@ -1,7 +1,7 @@
 import { coverage, lensFits } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { byReadiness } from '../places.ts'
-import { deliveryOf, type Facts, type Sees } from '../facts.ts'
+import { deliveryOf, type Sees } from '../../facts/index.ts'
 
 interface Field {
   readonly fieldMm: number
@@ -33,8 +33,8 @@ export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
     cannotTell: {},
   },
   subjects: fieldsOf,
-  judge: ({ fieldMm, by }, { shelf, lensKit }) => {
-    const lens = shelf.catalogue.parts.get(by[0] ?? '')
+  judge: ({ fieldMm, by }, { context, lensKit }) => {
+    const lens = context.catalogue.parts.get(by[0] ?? '')
     const ends = lensKit
       .flatMap(({ fromMm, toMm }) => [fromMm, toMm])
       .sort((a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm))
@@ -49,12 +49,12 @@ export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
     const { rig, placed } = facts.assembly
     const camera = placed[0]?.part
     if (!camera || rig.brief.lenses.length === 0) return []
-    const known = [...(facts.shelf.catalogue.byRole.get('lens') ?? [])].sort(byReadiness(facts))
+    const known = [...(facts.context.catalogue.byRole.get('lens') ?? [])].sort(byReadiness(facts))
     const [fit] = lensFits(
       camera,
       known.map(({ id }) => ({ partId: id, share: 0 })),
-      facts.shelf.catalogue,
-      facts.shelf.owned,
+      facts.context.catalogue,
+      facts.context.owned,
       deliveryOf(facts.assembly),
     ).filter(
       ({ part, way, fromMm, toMm }) =>

@@ -1,7 +1,7 @@
 import { goesBefore, type LensFit, ndOf, sizeOn } from '../../optics/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { bagRemedy, byReadiness, kitThat, ringsBetween } from '../places.ts'
 
 /** Lenses that need a filter: those that are used, when the day wants one and the camera has none inside. */
@@ -24,7 +24,7 @@ const wayTo = (facts: Sees, { threadMm }: LensFit): readonly Part[] => {
   })
   const [rings] = chains.sort((a, b) => a.length - b.length)
   if (rings) return rings
-  const [own] = [...(facts.shelf.catalogue.byRole.get('filter') ?? [])]
+  const [own] = [...(facts.context.catalogue.byRole.get('filter') ?? [])]
     .filter((part) => ndOf(part, true)?.variable && sizeOn(part, 'filter', 'sits') === threadMm)
     .sort(byReadiness(facts))
   return own ? [own] : []

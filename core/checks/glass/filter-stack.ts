@@ -3,7 +3,7 @@ import { type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { filterOf, lensOf } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
 
 interface Stack {

@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import { goesBefore, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { bagRemedy, kitThat, ringsBetween } from '../places.ts'
 
 interface Held {

@@ -19,9 +19,9 @@ export const followFocusOnAf = defineCheck<Drive, object, 'drives'>({
     cannotTell: {},
   },
   subjects: ({ drives }) => drives,
-  judge: ({ piece, lens }, { assembly, shelf }) => {
+  judge: ({ piece, lens }, { assembly, context }) => {
     const names = { drive: piece.part.name, lens: lens.part.name }
-    const owned = (shelf.owned.get(piece.part.id) ?? 0) > 0
+    const owned = (context.owned.get(piece.part.id) ?? 0) > 0
     const auto = lensOf(assembly)?.glass.autofocus && lens.host?.part.role === 'camera'
     return auto
       ? {

@@ -11,7 +11,7 @@ import { stackVignettes } from './stack-vignettes.ts'
 import { supportReach } from './support-reach.ts'
 import { testCheck } from '../tester.ts'
 import { mountMoment } from './mount-moment.ts'
-import { factsOf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
 import { placeSetup } from '../../assembly/index.ts'
 import { emptyBrief } from '../../brief/index.ts'
 
@@ -80,11 +80,11 @@ testCheck(stackVignettes, {
 })
 
 test('a picture cropped to 16:9 leaves more room in its corners', () => {
-  const { rig, shelf } = front([zoom(), standard], [screwed('standard')])
+  const { rig, context } = front([zoom(), standard], [screwed('standard')])
   const clean = (aspect: 'full' | '16:9' | '9:16') => {
     const brief = { ...rig.brief, light: { ...rig.brief.light, aspect } }
     const [setup] = rig.setups
-    return setup && factsOf(placeSetup({ ...rig, brief }, setup, shelf.catalogue), shelf).clean?.fromMm
+    return setup && factsOf(placeSetup({ ...rig, brief }, setup, context.catalogue), context).clean?.fromMm
   }
   expect(clean('16:9')).toBeLessThan(clean('full') ?? 0)
   expect(clean('9:16')).toBeLessThan(clean('16:9') ?? 0)
@@ -159,9 +159,9 @@ testCheck(rotatingBase, {
 })
 
 test('a box that does not ride on the lens does not turn with it', () => {
-  const { rig, shelf } = front([turning, rodBox], [on('rods', 'arm', 'camera', 'hole')])
+  const { rig, context } = front([turning, rodBox], [on('rods', 'arm', 'camera', 'hole')])
   const [setup] = rig.setups
-  expect(setup && rotatingBase.judgements(factsOf(placeSetup(rig, setup, shelf.catalogue), shelf))).toEqual([])
+  expect(setup && rotatingBase.judgements(factsOf(placeSetup(rig, setup, context.catalogue), context))).toEqual([])
 })
 
 // The teeth lie 40 mm from the axis, 50 mm ahead of the sensor. The wheel of the drive has a radius of 10 mm and swings
@@ -207,9 +207,9 @@ testCheck(motorReach, {
 })
 
 test('turns of the wheel from stop to stop: 270 degrees of a ring of 40 mm by a wheel of 10 mm are three', () => {
-  const { rig, shelf } = front([geared, drive(20)], [held])
+  const { rig, context } = front([geared, drive(20)], [held])
   const [setup] = rig.setups
-  expect(setup && factsOf(placeSetup(rig, setup, shelf.catalogue), shelf).drives[0]?.turns).toBeCloseTo(3, 12)
+  expect(setup && factsOf(placeSetup(rig, setup, context.catalogue), context).drives[0]?.turns).toBeCloseTo(3, 12)
 })
 
 const gearRing = (minMm: number, maxMm: number): Part =>
@@ -262,8 +262,8 @@ testCheck(followFocusOnAf, {
   silent: [{ name: 'a lens for the hand', message: 'manual', ...front([geared, drive(24)], [held]) }],
 })
 
-// The lens's underside is 40 mm under the axis; the shelf stands 70 mm under it: 30 mm between them.
-const shelf = (z: number): Part => ({
+// The lens's underside is 40 mm under the axis; the context stands 70 mm under it: 30 mm between them.
+const context = (z: number): Part => ({
   ...seeingCamera(),
   mounts: [...seeingCamera().mounts, socket('shelf', 'thread-1/4', [0, -70, z])],
 })
@@ -284,7 +284,7 @@ const under = (
     [{ ...zoom(), massG: more.massG ?? 100 }, cradle(low, high)],
     [mounted, on('cradle', 'foot', 'camera', 'shelf')],
     {
-      extra: [shelf(more.z ?? -50), ...(more.extra ?? [])],
+      extra: [context(more.z ?? -50), ...(more.extra ?? [])],
       setup: more.upright ? { orientation: 'upright' } : {},
     },
   )
@@ -317,7 +317,7 @@ testCheck(supportReach, {
 
 test('a lens on its support no longer pulls at the mount', () => {
   const words = (low: number, high: number) => {
-    const { rig, shelf: known } = under(low, high, { massG: 8000 })
+    const { rig, context: known } = under(low, high, { massG: 8000 })
     const [setup] = rig.setups
     return (
       setup &&

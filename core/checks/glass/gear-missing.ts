@@ -27,7 +27,7 @@ export const gearMissing = defineCheck<Drive, object, 'drives'>({
   },
   remedies: ({ piece, lens }, facts) => {
     const onLens = facts.points.filter((point) => point.piece === lens)
-    const rings = [...(facts.shelf.catalogue.byRole.get('gear-ring') ?? [])].sort(byReadiness(facts))
+    const rings = [...(facts.context.catalogue.byRole.get('gear-ring') ?? [])].sort(byReadiness(facts))
     return [
       ...firstOf(
         1,

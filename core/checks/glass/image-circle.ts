@@ -2,7 +2,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { cropFor, diagonalMm, pictureOf, sensorOf } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { deliveryOf } from '../facts.ts'
+import { deliveryOf } from '../../facts/index.ts'
 import { swapsThat } from '../places.ts'
 
 /** Drawn circles are stated to the tenth of a millimetre. */

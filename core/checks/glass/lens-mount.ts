@@ -41,7 +41,7 @@ export const lensMount = defineCheck<LensFit, object, 'lensKit'>({
     return camera && way === 'adapter'
       ? firstOf(
           2,
-          eachOf(adaptersFor(camera, part, facts.shelf.catalogue, facts.shelf.owned), (adapter) =>
+          eachOf(adaptersFor(camera, part, facts.context.catalogue, facts.context.owned), (adapter) =>
             bagRemedy(facts, [adapter]),
           ),
         )

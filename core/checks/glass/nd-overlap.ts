@@ -1,7 +1,7 @@
 import { filterOf, goesBefore, lensOf, lightPlan, type LightPlan, ndOf } from '../../optics/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { kitThat } from '../places.ts'
 
 interface Held {

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Part } from '../../catalogue/index.ts'
 import { goesBefore, lensOf, lightPlan, ndOf, type PhaseExposure, sizeOn } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { bagRemedy, byReadiness, eachOf, firstOf, kitThat, ringsBetween, spareOwned } from '../places.ts'
 
 /** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
@@ -43,9 +43,9 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'lig
     },
   },
   subjects: (facts) => (lensOf(facts.assembly) ? facts.light.phases : []),
-  judge: (phase, { light, needs, assembly, shelf }, { smallestStop }) => {
+  judge: (phase, { light, needs, assembly, context }, { smallestStop }) => {
     const filters = phase.by[0] ?? phase.forMost
-    const nameOf = (id: string) => shelf.catalogue.parts.get(id)?.name ?? 'the camera’s own ND'
+    const nameOf = (id: string) => context.catalogue.parts.get(id)?.name ?? 'the camera’s own ND'
     const key = phase.light.phase.name
     const names = {
       phase: phase.light.phase.name,
@@ -89,7 +89,7 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'lig
       lightPlan(facts.assembly, [filter]).phases.some(
         ({ light, missesBy }) => light.phase === phase.light.phase && missesBy === 0,
       )
-    const known = (facts.shelf.catalogue.byRole.get('filter') ?? []).filter(
+    const known = (facts.context.catalogue.byRole.get('filter') ?? []).filter(
       (part) => ndOf(part, spareOwned(facts, part)) && holds(part),
     )
     return firstOf(

@@ -2,7 +2,7 @@ import { type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { filterOf, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 const polarised: ReadonlySet<string> = new Set(['variable-nd', 'polariser'])
 const minds = ({ part }: PlacedPart): boolean =>

@@ -3,7 +3,7 @@ import { exceeds } from '../../kernel/index.ts'
 import type { Clean, Front } from '../../optics/index.ts'
 import { defineCheck, noOptions, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts, Sees } from '../facts.ts'
+import type { Facts, Sees } from '../../facts/index.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
 
 interface Stack {

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import { lossesOf } from '../equal.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { rivals, swapRemedy } from '../places.ts'
 
 /** Pieces to buy that come with others in their box. */

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf, type Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { spareOwned, swapRemedy } from '../places.ts'
 
 /** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
@@ -23,7 +23,7 @@ const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): 
 })
 
 const fromLocker = (facts: Sees, piece: PlacedPart) => {
-  const { catalogue, owned } = facts.shelf
+  const { catalogue, owned } = facts.context
   const alike = (catalogue.byRole.get(piece.part.role) ?? []).filter(
     (part) =>
       owned.has(part.id) &&

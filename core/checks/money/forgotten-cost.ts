@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { byReadiness, spareOwned } from '../places.ts'
 
 /** Something the job needs that is neither in the kit nor in the locker, and about what it costs. */
@@ -18,7 +18,7 @@ const cheapestOf = (
 ): Part | undefined => {
   const order = byReadiness(facts)
   let best: Part | undefined
-  for (const part of facts.shelf.catalogue.byRole.get(role) ?? [])
+  for (const part of facts.context.catalogue.byRole.get(role) ?? [])
     if (wanted(part) && (!best || order(part, best) < 0)) best = part
   return best
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 /** The usual prices fit, but hardly. */
 export const likelyOver = defineCheck<

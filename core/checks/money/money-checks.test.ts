@@ -22,7 +22,7 @@ const bought = (
 ) => tinyRig([part], [held(part.id)], { brief: { budgetMinor }, extra, ...more })
 /** Without sending and tax, so that the figures stay round. */
 const bare = { taxPercent: 0, taxIncluded: true, shippingMinor: 0, freeFromMinor: 0 }
-const ruled = (tiny: TinyRig, rules = bare): TinyRig => ({ ...tiny, shelf: { ...tiny.shelf, rules } })
+const ruled = (tiny: TinyRig, rules = bare): TinyRig => ({ ...tiny, context: { ...tiny.context, rules } })
 
 const view = (more: Partial<PriceView> = {}): PriceView => ({
   partId: 'cube',
@@ -43,7 +43,7 @@ const view = (more: Partial<PriceView> = {}): PriceView => ({
 
 const seenOnce = (tiny: TinyRig): TinyRig => ({
   ...tiny,
-  shelf: { ...tiny.shelf, prices: new Map([['cube', view({ points: 1 })]]) },
+  context: { ...tiny.context, prices: new Map([['cube', view({ points: 1 })]]) },
 })
 const unpriced = bought(cube('cube', 1000), 1100, [], {
   kit: [
@@ -85,7 +85,7 @@ testCheck(likelyOver, {
 
 const priced = (tiny: TinyRig, ...views: PriceView[]): TinyRig => ({
   ...tiny,
-  shelf: { ...tiny.shelf, prices: new Map(views.map((one) => [one.partId, one])) },
+  context: { ...tiny.context, prices: new Map(views.map((one) => [one.partId, one])) },
 })
 
 testCheck(priceStale, {
@@ -225,6 +225,19 @@ testCheck(forgottenCost, {
     },
   ],
   silent: [
+    {
+      name: 'run-and-gun wants neutral density, and a filter lies in the locker',
+      message: 'free',
+      numbers: { costMinor: 0 },
+      ...tinyRig([], [], {
+        brief: { budgetMinor: 100_000, kind: 'run-and-gun' },
+        extra: [
+          { ...wiredCamera, media: undefined, power: undefined },
+          tinyPart({ id: 'grey', role: 'filter', provides: ['nd'] }),
+        ],
+        owned: { grey: 1 },
+      }),
+    },
     { name: 'three hours want none', message: 'whole', numbers: { costMinor: 0 }, ...filming(180) },
     {
       name: 'the lead that is missing lies in the locker',

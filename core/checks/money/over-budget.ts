@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { CostLine } from '../../money/index.ts'
 import { defineCheck, type Judgement, type Remedy } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { cheaperHere } from '../equal.ts'
 import { dispensable, eachOf, firstOf, swapRemedy } from '../places.ts'
 
@@ -26,12 +26,12 @@ export const overBudget = defineCheck<Sees<'cost'>, object, 'cost'>({
     },
   },
   subjects: (facts) => (facts.assembly.rig.brief.budgetMinor > 0 ? [facts] : []),
-  judge: ({ cost, assembly, shelf }): Judgement => {
+  judge: ({ cost, assembly, context }): Judgement => {
     const { currency } = assembly.rig.brief
     const capMinor = assembly.rig.brief.budgetMinor
     const numbers = { toBuyMinor: cost.usual, capMinor, overMinor: cost.usual - capMinor }
-    if (shelf.pricedIn?.noRate)
-      return { group: 'cannotTell', message: 'currency', numbers, names: { home: shelf.home ?? '', currency } }
+    if (context.pricedIn?.noRate)
+      return { group: 'cannotTell', message: 'currency', numbers, names: { home: context.home ?? '', currency } }
     if (cost.usual > capMinor) return { group: 'speaks', message: 'over', numbers }
     const [unpriced] = cost.unpriced
     return unpriced

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import type { CostLine, PriceView } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 interface Priced {
   readonly line: CostLine
@@ -10,9 +10,9 @@ interface Priced {
 }
 
 /** What is to be bought and has a ledger. */
-export const pricedLines = ({ cost, shelf }: Sees<'cost'>): readonly Priced[] =>
+export const pricedLines = ({ cost, context }: Sees<'cost'>): readonly Priced[] =>
   cost.lines.flatMap((line) => {
-    const view = shelf.prices?.get(line.part.id)
+    const view = context.prices?.get(line.part.id)
     return view && !line.owned && line.inBoxOf === undefined ? [{ line, view }] : []
   })
 

@@ -35,7 +35,7 @@ export const unavailable = defineCheck<{ readonly line: CostLine; readonly view:
           facts,
           piece,
           2,
-          (part) => facts.shelf.prices?.get(part.id)?.unavailable !== true && lossesOf(piece.part, part).length === 0,
+          (part) => facts.context.prices?.get(part.id)?.unavailable !== true && lossesOf(piece.part, part).length === 0,
         )
       : []
   },

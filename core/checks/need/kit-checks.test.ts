@@ -1,5 +1,5 @@
 import { emptySetup, placeSetup, type Rig } from '../../assembly/index.ts'
-import { factsOf } from '../facts.ts'
+import { factsOf } from '../../facts/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
 import { pack, wiredRig } from '../../testing/wired.ts'
 import { loosePart } from './loose-part.ts'
@@ -89,13 +89,13 @@ testCheck(loosePart, {
 
 test('what is only considered, or belongs in the bag, is not loose', () => {
   const tool = tinyPart({ id: 'keys', role: 'tool' })
-  const { rig, shelf } = tinyRig([mic, tool], [], {
+  const { rig, context } = tinyRig([mic, tool], [], {
     kit: [
       { id: 'mic', partId: 'mic', status: 'considered' },
       { id: 'keys', partId: 'keys', status: 'in' },
     ],
   })
   expect(
-    loosePart.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], shelf.catalogue), shelf)),
+    loosePart.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context)),
   ).toEqual([])
 })

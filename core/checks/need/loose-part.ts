@@ -4,7 +4,7 @@ import { bagRoles, type Part, type Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { addRemedy, firstOf } from '../places.ts'
 
 /** What may wait in the bag for another lens. */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Need } from '../../brief/index.ts'
 import { capabilities, offeredParts, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { addRemedy, byReadiness, eachOf, firstOf, spareOwned } from '../places.ts'
 
 const MOST_TRIED = 12
@@ -11,11 +11,11 @@ const MOST_TRIED = 12
 const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
 
 /** The parts that sit on the rig in its other set-ups. */
-const inOtherSetups = ({ assembly: { rig, setup }, shelf }: Sees): readonly Part[] => {
+const inOtherSetups = ({ assembly: { rig, setup }, context }: Sees): readonly Part[] => {
   const used = new Set(
     rig.setups.filter((other) => other.id !== setup.id).flatMap(({ joints }) => joints.map(({ guest }) => guest)),
   )
-  return rig.kit.flatMap(({ id, partId }) => (used.has(id) ? (shelf.catalogue.parts.get(partId) ?? []) : []))
+  return rig.kit.flatMap(({ id, partId }) => (used.has(id) ? (context.catalogue.parts.get(partId) ?? []) : []))
 }
 
 /** Something the brief asks for that nothing on the rig gives. */
@@ -65,7 +65,7 @@ export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
     }
   },
   remedies: (need, facts) => {
-    const givers = offeredParts(facts.shelf.catalogue).filter(
+    const givers = offeredParts(facts.context.catalogue).filter(
       (part: Part) => part.role !== 'camera' && part.provides.includes(need.capability),
     )
     const sorted = givers.sort(byReadiness(facts))

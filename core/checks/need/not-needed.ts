@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { joiningRoles, type Role } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
 
 const carriers: ReadonlySet<Role> = new Set([

@@ -1,6 +1,6 @@
 import type { PicturePath } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 /** The first piece on the way of a picture that is dark; undefined when all pass it on. */
 const darkOn = ({ runs, sink }: PicturePath, { runDown }: Sees<'runDown'>) =>

@@ -1,6 +1,6 @@
 import { exceeds } from '../../kernel/index.ts'
 import { type Medium, type Recording, wantedMBs } from '../../media/index.ts'
-import { marginsOf } from '../margins.ts'
+import { marginsOf } from '../../context/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 interface Written {
@@ -27,11 +27,11 @@ export const driveSlow = defineCheck<Written, object, 'recordings'>({
   },
   subjects: ({ recordings }) =>
     recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
-  judge: ({ recording: { piece, codec }, medium }, { shelf }) => {
+  judge: ({ recording: { piece, codec }, medium }, { context }) => {
     const key = medium.id
     const names = { card: medium.part.name, codec: codec.title, part: piece.part.name }
     const numbers = {
-      wantedMBs: wantedMBs(codec.mbps, marginsOf(shelf.limits).record.write),
+      wantedMBs: wantedMBs(codec.mbps, marginsOf(context.limits).record.write),
       writeMBs: medium.writeMBs,
     }
     return exceeds(numbers.wantedMBs, medium.writeMBs)

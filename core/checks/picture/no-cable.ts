@@ -2,7 +2,7 @@ import type { Run } from '../../cabling/index.ts'
 import type { Carried } from '../../catalogue/index.ts'
 import { type Demand, demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { endName, joinRemedies } from '../wires.ts'
 
 /** Power, timecode and the trigger are told about by checks of their own. */

@@ -2,7 +2,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { passes } from '../../cabling/index.ts'
 import { records } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 const withJack = ({ assembly }: Sees): readonly PlacedPart[] =>
   assembly.placed.filter(({ part }) => part.sockets?.some(({ phones }) => phones))

@@ -4,7 +4,7 @@ import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
-import type { Facts, Sees } from '../facts.ts'
+import type { Facts, Sees } from '../../facts/index.ts'
 import { addRemedy, byReadiness, onTheRun } from '../places.ts'
 import { endName, runNames, runParts } from '../wires.ts'
 
@@ -26,7 +26,7 @@ const MOST_POINTS = 6
 
 /** A clamp on one of the nearest open points, with the lead laid through it. */
 const clampRemedies = (run: Run, facts: Facts, mostMm: number): readonly Remedy[] => {
-  const clamps = [...(facts.shelf.catalogue.byRole.get('cable-clamp') ?? [])].sort(byReadiness(facts))
+  const clamps = [...(facts.context.catalogue.byRole.get('cable-clamp') ?? [])].sort(byReadiness(facts))
   const points = facts.points
     .filter(({ open }) => open)
     .sort(near(run))

@@ -3,7 +3,7 @@ import type { Run, RunEnd } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { TWIST_DEG } from '../../wiring/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { endName, endsOf, freeMm, runNames, runParts, swapLead } from '../wires.ts'
 
 const options = z.object({ mostDeg: z.number().positive() })

@@ -1,7 +1,7 @@
 import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { endName, runNames, runParts } from '../wires.ts'
 
 /** Sockets held by little more than solder. */

@@ -2,8 +2,8 @@ import { exceeds } from '../../kernel/index.ts'
 import { type Recording, wantedMBs } from '../../media/index.ts'
 import { offeredParts, type Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { marginsOf } from '../margins.ts'
-import type { Facts } from '../facts.ts'
+import { marginsOf } from '../../context/index.ts'
+import type { Facts } from '../../facts/index.ts'
 import { byReadiness } from '../places.ts'
 import { packRemedy } from '../wires.ts'
 
@@ -46,11 +46,11 @@ export const recordTimeShort = defineCheck<Recording, object, 'recordings'>({
   remedies: (recording, facts: Facts) => {
     const { codec, minutes, neededMin } = recording
     const perGb = minutesPerGb(codec.mbps)
-    const choices = offeredParts(facts.shelf.catalogue)
+    const choices = offeredParts(facts.context.catalogue)
       .filter(
         (part) =>
           fits(recording, part) &&
-          (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.shelf.limits).record.write),
+          (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.context.limits).record.write),
       )
       .map((part) => ({
         part,

@@ -3,7 +3,7 @@ import { socketsOf } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { endName, unplug } from '../wires.ts'
 
 interface Plugged {

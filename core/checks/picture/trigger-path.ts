@@ -4,7 +4,7 @@ import { gripsOf } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
 import { joinRemedies } from '../wires.ts'
 

@@ -2,7 +2,7 @@ import type { Part } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { AIR_ASK_SPARES, AIR_ASK_WH, AIR_FREE_WH, airBand, batteriesOf } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 interface Flown {
   readonly part: Part

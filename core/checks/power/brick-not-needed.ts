@@ -2,7 +2,7 @@ import { dayOf } from '../../brief/index.ts'
 import { standardOf } from '../../catalogue/index.ts'
 import { type Cell, type Network, planDay } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { takeOffRemedy } from '../places.ts'
 
 const isBrick = ({ assembly }: Sees, { id }: Cell): boolean => {

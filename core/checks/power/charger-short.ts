@@ -43,7 +43,7 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day'>
   remedies: ({ kind }, facts, _, { nightMin }): readonly Remedy[] => {
     const battery = batteryOf(facts, kind)?.part
     if (!battery) return []
-    const chargers = [...(facts.shelf.catalogue.byRole.get('charger') ?? [])]
+    const chargers = [...(facts.context.catalogue.byRole.get('charger') ?? [])]
       .filter((part) => chargesPart(part, battery))
       .sort(byReadiness(facts))
     // One more charger fills one more pack at a time; it does not hurry a single one. So each is tried.

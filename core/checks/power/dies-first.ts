@@ -1,7 +1,7 @@
 import type { Cell } from '../../power/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 /** Minutes apart below which two pieces go dark together. */
 const TOGETHER_MIN = 0.5

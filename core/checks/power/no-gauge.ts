@@ -1,6 +1,6 @@
 import type { Cell } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { swapsThat } from '../places.ts'
 
 /** Batteries that feed the camera through a plate, a lead or a dummy pack: the body can't read how full they are. */

@@ -1,6 +1,6 @@
 import type { Link } from '../../assembly/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { unplug } from '../wires.ts'
 
 const runOf = (facts: Sees<'leads'>, link: Link) => facts.leads.find((run) => run.link === link)

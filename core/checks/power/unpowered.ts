@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { joinRemedies, seatBattery } from '../wires.ts'
 
 /** Pieces that draw power and are not converters: those have a check of their own. */

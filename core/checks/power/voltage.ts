@@ -4,7 +4,7 @@ import { type ConnectorId, mountOf, type Volts } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { type Feed, suits } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 import { takeOffRemedy } from '../places.ts'
 import { swapLead, unplug } from '../wires.ts'
 

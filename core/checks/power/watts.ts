@@ -1,7 +1,7 @@
 import type { Feed } from '../../power/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../facts.ts'
+import type { Sees } from '../../facts/index.ts'
 
 /** A battery or an outlet, what is drawn from it when all is on, and the most it gives. */
 interface Load {

@@ -89,8 +89,7 @@ export const weightOf = async (path: string): Promise<number | undefined> => {
 
 /**
  * Writes a dated backup beside the others, then old ones go. A backup of the same day that holds more than the new one
- * is not replaced: the
- * new one stands beside it under a further number.
+ * is not replaced: the new one stands beside it under a further number.
  * @returns the name it has
  */
 export const keepBackup = async (dir: string, day: string, source: Source): Promise<string> => {

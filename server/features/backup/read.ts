@@ -107,8 +107,7 @@ const tryJson = (text: string): unknown => {
 
 /**
  * The rows of a backup of any version, as they come in. Only after the last one is it known that the file is whole:
- * whoever uses them must be
- * able to take everything back.
+ * whoever uses them must be able to take everything back.
  * @throws {Refusal} backup-bad with the place that is wrong
  */
 export const backupRows = async function* (source: AsyncIterable<Uint8Array>): AsyncGenerator<ReadRow> {

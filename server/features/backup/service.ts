@@ -102,8 +102,7 @@ export class BackupService {
 
   /**
    * Puts a backup in place of what is stored, wholly or not at all, as it is read: its size does not matter. Dry, the
-   * very same is done and
-   * taken back at the end, so what it says holds.
+   * very same is done and taken back at the end, so what it says holds.
    * @param replace without it only a database without rigs and pieces is filled
    * @returns how many rows of each table there were
    * @throws {Refusal} backup-bad with the place that is wrong, not-empty, restore-under-way; then nothing was changed

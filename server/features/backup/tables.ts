@@ -136,8 +136,7 @@ const isText = (value: unknown): value is string => typeof value === 'string'
 
 /**
  * Brings a row that an earlier version wrote up to today's form: documents that stood as text are read, a revision that
- * stood whole is packed.
- * Anything else stays as it is, for the schema to judge.
+ * stood whole is packed. Anything else stays as it is, for the schema to judge.
  */
 export const liftRow = (table: string, row: BackupRow): BackupRow => {
   const doc = row['doc']

@@ -44,11 +44,9 @@ const exists = async (runner: QueryRunner, table: string): Promise<boolean> => r
 
 /**
  * Everything that is stored, as lines of JSON: a head, a line for each row, and an end with the counts and a SHA-256
- * over all lines before it.
- * Read in one snapshot and written as it is read, so that its size does not matter. The same content gives the same
- * bytes. A table that an
- * older database does not have yet is passed over, so that a safety copy can be made before the database is brought up
- * to date.
+ * over all lines before it. Read in one snapshot and written as it is read, so that its size does not matter. The same
+ * content gives the same bytes. A table that an older database does not have yet is passed over, so that a safety copy
+ * can be made before the database is brought up to date.
  */
 export const backupLines = async function* (db: DataSource): AsyncGenerator<Buffer, void> {
   const runner = db.createQueryRunner()

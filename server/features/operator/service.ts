@@ -1,5 +1,6 @@
 import { averageOperator } from '@zucchini/core/balance'
-import { type Limits, limitsSchema } from '@zucchini/core/checks'
+import { limitsSchema } from '@zucchini/core/checks'
+import { type Limits } from '@zucchini/core/context'
 import type { DataSource } from 'typeorm'
 import { z } from 'zod'
 import { Refusal } from '../../errors.ts'

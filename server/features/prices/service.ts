@@ -163,8 +163,7 @@ export class PriceService {
 
   /**
    * Something this server itself changed is in the ledger now: only what it touches is worked out anew, unless somebody
-   * else changed the
-   * ledger meanwhile.
+   * else changed the ledger meanwhile.
    * @param number the number the change gave the prices' world
    * @param change brings the rows and the views up to it
    */

@@ -24,10 +24,8 @@ const nearestOlder = (known: Iterable<number>, wanted: number): number | null =>
 
 /**
  * Undo and redo through saved revisions. An edit grows from the state it was made in; an undo or redo adds a revision
- * that is the same as an
- * earlier one. So the states form a tree: undo walks towards its root, redo back along the way it came. Revisions that
- * were thinned out
- * are stepped over.
+ * that is the same as an earlier one. So the states form a tree: undo walks towards its root, redo back along the way
+ * it came. Revisions that were thinned out are stepped over.
  * @param steps all revisions there are, in any order
  * @example edits 1, 2, 3, then an undo saved as 4 (the same as 2): undo leads to 1, redo to 3
  */

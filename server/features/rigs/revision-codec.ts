@@ -5,8 +5,8 @@ import * as jsonPatch from 'fast-json-patch/index.mjs'
 
 /**
  * A revision as it is stored: whole, or as what differs from an earlier whole one. Both are JSON, deflated (RFC 1951);
- * the difference is a
- * JSON Patch (RFC 6902). Each difference stands by itself on its whole revision, so any other one may be thinned out.
+ * the difference is a JSON Patch (RFC 6902). Each difference stands by itself on its whole revision, so any other one
+ * may be thinned out.
  */
 export interface Packed {
   readonly body: Buffer

@@ -43,8 +43,7 @@ const QUIET_MS = 1500
 
 /**
  * The shelf at a glance. Cards are worked out in a worker after a save, stored with the revision and the surroundings
- * they belong to, and done
- * anew when one of them changed; until then the old card is shown as old.
+ * they belong to, and done anew when one of them changed; until then the old card is shown as old.
  */
 export class ShelfService {
   readonly #db: DataSource

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { ShelfSources } from '@zucchini/core/assess'
+import type { ContextSources } from '@zucchini/core/assess'
 import type { WorldNumbers } from '../../versions.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import type { LockerService } from '../locker/service.ts'
@@ -28,7 +28,7 @@ export class Surroundings {
       .slice(0, 32)
   }
 
-  async sources(): Promise<ShelfSources> {
+  async sources(): Promise<ContextSources> {
     const [{ parts, gone }, pieces, views, { rules, home }, rates, operator] = await Promise.all([
       this.#catalogue.held(),
       this.#locker.pieces(),

@@ -16,8 +16,8 @@ export interface Aged {
 
 /**
  * The revisions that may go: older than a week and not the last of their hour, older than two months and not the last
- * of their day. The first
- * and the newest stay, and what has a name, and whole revisions that others which stay are stored upon.
+ * of their day. The first and the newest stay, and what has a name, and whole revisions that others which stay are
+ * stored upon.
  */
 export const thinnedOut = (revisions: readonly Aged[], now: Date): readonly number[] => {
   const newestFirst = [...revisions].sort((a, b) => b.revision - a.revision)

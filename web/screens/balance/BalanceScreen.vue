@@ -4,7 +4,7 @@ import { hangCure } from '@zucchini/core/balance'
 import { computed, ref } from 'vue'
 import type { ViewId } from '@zucchini/core/drawing'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import SetupTabs from '../../widgets/SetupTabs.vue'
 import ViewPicker from '../../widgets/ViewPicker.vue'
@@ -19,7 +19,7 @@ import { type Slide, slidesOf } from './slides.ts'
 import SteadyChart from './SteadyChart.vue'
 
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 const view = ref<ViewId>('side')
 const picked = ref('')
 
@@ -28,7 +28,7 @@ const assessment = computed(() => store.assessment)
 const slides = computed(() => (assessment.value ? slidesOf(assessment.value) : []))
 const figures = computed(() => (assessment.value ? heldFigures(assessment.value, store.style) : []))
 const variants = computed(() =>
-  store.rig && store.setup && shelf.shelf ? variantsOf(store.rig, store.setup.id, shelf.shelf) : [],
+  store.rig && store.setup && context.whole ? variantsOf(store.rig, store.setup.id, context.whole) : [],
 )
 const slide = (one: Slide, slideMm: number) => {
   if (!store.setup || slideMm === one.slideMm) return

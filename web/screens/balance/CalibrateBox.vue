@@ -2,15 +2,15 @@
 import { averageOperator, isPosture, strengthFrom } from '@zucchini/core/balance'
 import type { Assessment } from '@zucchini/core/assess'
 import { computed, ref } from 'vue'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
-const shelf = useShelf()
+const context = useContext()
 const minutes = ref('')
 const trouble = ref('')
 
 const support = computed(() => props.assessment.assembly.setup.support)
-const strength = computed(() => shelf.operator?.strengthNm ?? averageOperator.strengthNm)
+const strength = computed(() => context.operator?.strengthNm ?? averageOperator.strengthNm)
 const keep = async () => {
   if (!isPosture(support.value)) return
   const found = strengthFrom(props.assessment.mass.inHandG, support.value, Number(minutes.value))
@@ -20,7 +20,7 @@ const keep = async () => {
   }
   trouble.value = ''
   minutes.value = ''
-  await shelf.setOperator({ strengthNm: Math.round(found * 10) / 10, armMassG: averageOperator.armMassG })
+  await context.setOperator({ strengthNm: Math.round(found * 10) / 10, armMassG: averageOperator.armMassG })
 }
 </script>
 
@@ -29,7 +29,7 @@ const keep = async () => {
     <h2 class="font-semibold">Your own arm</h2>
     <p class="label leading-snug">
       {{
-        shelf.calibrated
+        context.calibrated
           ? `Reckoned with ${strength} N m at the shoulder, from your timed hold.`
           : 'Reckoned with an average adult.'
       }}
@@ -47,7 +47,7 @@ const keep = async () => {
         min</label
       >
       <button class="btn btn-do py-0.5" :disabled="!isPosture(support) || !minutes">Keep</button>
-      <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">
+      <button v-if="context.calibrated" type="button" class="btn py-0.5" @click="context.setOperator(undefined)">
         Average again
       </button>
     </div>

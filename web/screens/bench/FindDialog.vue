@@ -11,14 +11,14 @@ import {
 import { computed, ref, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { type Findable, findablesOf, search } from './findables.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRig()
 const bench = useBench()
-const shelf = useShelf()
+const context = useContext()
 const query = ref('')
 watch(
   () => props.open,
@@ -26,7 +26,7 @@ watch(
 )
 
 const all = computed(() =>
-  props.open && store.assessment && shelf.catalogue ? findablesOf(store.assessment, shelf.catalogue) : [],
+  props.open && store.assessment && context.catalogue ? findablesOf(store.assessment, context.catalogue) : [],
 )
 const found = computed(() => search(all.value, query.value))
 const go = (entry: Findable | null) => {

@@ -8,7 +8,7 @@ import { proxy } from 'comlink'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { benchWorker } from '../../workers/client.ts'
 import FitsTable from './FitsTable.vue'
@@ -16,7 +16,7 @@ import FitsTable from './FitsTable.vue'
 const props = defineProps<{ point: Point }>()
 const store = useRig()
 const bench = useBench()
-const shelf = useShelf()
+const context = useContext()
 const table = useTemplateRef<InstanceType<typeof FitsTable>>('table')
 const input = useTemplateRef<HTMLInputElement>('input')
 const found = shallowRef<FitsHere>()
@@ -29,7 +29,7 @@ watch(
     () => `${props.point.piece.instance.id}/${props.point.mount.id}`,
     () => store.rig,
     () => store.setup?.id,
-    () => shelf.owned,
+    () => context.owned,
   ],
   async () => {
     const turn = ++asked

@@ -4,10 +4,10 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import FrontPanel from '../light/FrontPanel.vue'
 import { choiceName, fNumber, stopSpan } from '../light/light-words.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
-const shelf = useShelf()
+const context = useContext()
 
 const plan = computed(() => props.assessment.facts.light)
 const wanted = computed(() => {
@@ -31,8 +31,8 @@ const best = computed(() => plan.value.phases.find(({ by }) => (by[0]?.ids.lengt
         <dt class="label">held by</dt>
         <dd class="tight" :class="{ 'text-brick': open > 0 }">
           <template v-if="open > 0">nothing, in {{ open }} of {{ plan.phases.length }} scenes</template>
-          <template v-else-if="shelf.catalogue">{{
-            best ? choiceName(best, shelf.catalogue, true) : 'the bare lens'
+          <template v-else-if="context.catalogue">{{
+            best ? choiceName(best, context.catalogue, true) : 'the bare lens'
           }}</template>
         </dd>
       </div>

@@ -8,7 +8,7 @@ import { Trash2, X } from '@lucide/vue'
 import { computed, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { millimetres, money, partGrams } from '../../wording.ts'
 import FitsTable from './FitsTable.vue'
@@ -17,7 +17,7 @@ import { alongWith, alongWords, takeOff } from './take-off.ts'
 const props = defineProps<{ piece: PlacedPart }>()
 const store = useRig()
 const bench = useBench()
-const shelf = useShelf()
+const context = useContext()
 const filter = shallowRef('')
 
 const joint = computed(() => props.piece.joint)
@@ -48,11 +48,11 @@ const seat = computed(() => {
     ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}`
     : by
 })
-const pieces = computed(() => shelf.owned.get(props.piece.part.id) ?? 0)
+const pieces = computed(() => context.owned.get(props.piece.part.id) ?? 0)
 const swaps = shallowRef<readonly Fit[]>([])
 let asked = 0
 watch(
-  [() => props.piece.instance.id, () => store.rig, () => store.setup?.id, () => shelf.owned],
+  [() => props.piece.instance.id, () => store.rig, () => store.setup?.id, () => context.owned],
   async () => {
     const turn = ++asked
     if (!store.rig || !store.setup) return
@@ -71,7 +71,7 @@ const set = (change: { slideMm?: number; turnDeg?: number }, note: string) =>
 const hinges = computed(() => {
   const { piece } = props
   const poses = store.setup?.poses ?? []
-  return (shelf.catalogue?.parts.get(piece.part.id)?.hinges ?? []).map((hinge) => ({
+  return (context.catalogue?.parts.get(piece.part.id)?.hinges ?? []).map((hinge) => ({
     hinge,
     now:
       poses.find((pose) => pose.instance === piece.instance.id && pose.hinge === hinge.id)?.position ??
@@ -128,7 +128,7 @@ const age = (percent: number) =>
             >, and {{ along }}</span
           >
         </button>
-        <button class="btn py-0.5" @click="shelf.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
+        <button class="btn py-0.5" @click="context.setOwned(piece.part.id, pieces > 0 ? 0 : 1)">
           {{ pieces > 0 ? 'not mine' : 'I own this' }}
         </button>
       </div>

@@ -49,10 +49,10 @@ test('findings: what is gained and lost, the heavier one decides', () => {
 const cube = tinyPart({ id: 'cube', name: 'Blue cube', mounts: [plug('foot', 'thread-1/4')] })
 
 test('search finds pieces, points, set-ups and parts, and says where a part goes', () => {
-  const { rig, shelf } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')], {
+  const { rig, context } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')], {
     extra: [tinyPart({ id: 'clamp', name: 'Red clamp', mounts: [plug('foot', 'nato')] })],
   })
-  const all = findablesOf(evaluate(rig, 'main', shelf), shelf.catalogue)
+  const all = findablesOf(evaluate(rig, 'main', context), context.catalogue)
   expect(search(all, 'blue cu').map(({ kind }) => kind)).toEqual(['piece', 'part'])
   expect(search(all, 'red')[0]).toMatchObject({ kind: 'part', target: 'camera/rail' })
   expect(search(all, 'main')[0]?.kind).toBe('set-up')

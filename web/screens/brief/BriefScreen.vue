@@ -3,7 +3,7 @@ import { exchanged } from '@zucchini/core/money'
 import { type Brief, briefSchema, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
 import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import BriefAnswer from './BriefAnswer.vue'
@@ -51,7 +51,7 @@ const toggle = (condition: Condition) => {
   const now = brief.value?.conditions ?? []
   change({ conditions: conditionIds.filter((id) => (id === condition ? !now.includes(id) : now.includes(id))) })
 }
-const prices = useShelf()
+const prices = useContext()
 /** Currencies a brief can be reckoned in: those whose worth the price ledger knows. */
 const currencies = computed(() => {
   const known = prices.money

@@ -3,23 +3,23 @@ import type { Brief, LensUse } from '@zucchini/core/brief'
 import type { Part } from '@zucchini/core/catalogue'
 import { Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 
 const props = defineProps<{ brief: Brief }>()
 const emit = defineEmits<{ change: [part: Partial<Brief>] }>()
-const shelf = useShelf()
+const context = useContext()
 
 const MOST = 12
 const wrong = ref('')
-const owned = (part: Part) => (shelf.shelf?.owned.get(part.id) ?? 0) > 0
+const owned = (part: Part) => (context.whole?.owned.get(part.id) ?? 0) > 0
 /** Owned lenses first, each by its name. */
 const known = computed(() =>
-  [...(shelf.catalogue?.byRole.get('lens') ?? [])].sort(
+  [...(context.catalogue?.byRole.get('lens') ?? [])].sort(
     (a, b) => Number(owned(b)) - Number(owned(a)) || a.name.localeCompare(b.name),
   ),
 )
 const rows = computed(() =>
-  props.brief.lenses.map((use) => ({ ...use, name: shelf.catalogue?.parts.get(use.partId)?.name ?? use.partId })),
+  props.brief.lenses.map((use) => ({ ...use, name: context.catalogue?.parts.get(use.partId)?.name ?? use.partId })),
 )
 const addable = computed(() => known.value.filter(({ id }) => !props.brief.lenses.some(({ partId }) => partId === id)))
 const sum = computed(() => props.brief.lenses.reduce((all, { share }) => all + share, 0))

@@ -5,7 +5,7 @@ import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { api } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import { partGrams, partPrice } from '../../wording.ts'
 import { listParts, noFilter, type PartFilter, type PartOrder } from './part-list.ts'
@@ -14,7 +14,7 @@ import PartPage from './PartPage.vue'
 const AT_ONCE = 120
 
 const route = useRoute()
-const shelf = useShelf()
+const context = useContext()
 const settings = useSettings()
 const trouble = ref('')
 const filter = reactive<{ -readonly [K in keyof PartFilter]: PartFilter[K] }>({ ...noFilter })
@@ -23,25 +23,25 @@ const shown = ref(AT_ONCE)
 
 onMounted(async () => {
   try {
-    await shelf.load()
+    await context.load()
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'The catalogue could not be read.'
   }
 })
 const list = computed(() =>
-  shelf.catalogue ? listParts(offeredParts(shelf.catalogue), filter, order.value, shelf.owned, shelf.own) : [],
+  context.catalogue ? listParts(offeredParts(context.catalogue), filter, order.value, context.owned, context.own) : [],
 )
 watch([filter, order], () => (shown.value = AT_ONCE))
 const part = computed(() => {
   const wanted = route.params['part']
-  return (typeof wanted === 'string' && shelf.catalogue?.parts.get(wanted)) || (wanted ? undefined : list.value[0])
+  return (typeof wanted === 'string' && context.catalogue?.parts.get(wanted)) || (wanted ? undefined : list.value[0])
 })
 const bringBack = async () => {
-  if (!shelf.takenOutPart) return
+  if (!context.takenOutPart) return
   try {
-    await api.bringPartBack(shelf.takenOutPart.id)
-    shelf.takenOutPart = undefined
-    await shelf.reload()
+    await api.bringPartBack(context.takenOutPart.id)
+    context.takenOutPart = undefined
+    await context.reload()
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be brought back.'
   }
@@ -71,16 +71,16 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
       >
     </TopBar>
     <p
-      v-if="shelf.takenOutPart"
+      v-if="context.takenOutPart"
       class="flex items-center gap-3 border-b border-line bg-leaf-tint px-4 py-1.5"
       role="status"
     >
       <span
-        >{{ shelf.takenOutPart.name }} is out of the catalogue. Old revisions that use it keep what was known of
+        >{{ context.takenOutPart.name }} is out of the catalogue. Old revisions that use it keep what was known of
         it.</span
       >
       <button class="btn py-0" @click="bringBack">Bring it back</button>
-      <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="shelf.takenOutPart = undefined">
+      <button class="btn ml-auto px-1 py-0" aria-label="Put this line away" @click="context.takenOutPart = undefined">
         <X class="size-3.5" />
       </button>
     </p>
@@ -142,7 +142,7 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
       <section class="flex w-[408px] shrink-0 flex-col border-r border-line" aria-label="Parts">
         <div class="flex items-center gap-1 border-b border-line px-3 py-1.5">
           <span class="label mr-auto" aria-live="polite" data-testid="part-count"
-            >{{ list.length }} of {{ shelf.catalogue?.parts.size ?? 0 }} parts</span
+            >{{ list.length }} of {{ context.catalogue?.parts.size ?? 0 }} parts</span
           >
           <span class="label">by</span>
           <button
@@ -168,12 +168,12 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
               <span class="min-w-0"
                 ><span class="block truncate" :title="row.name">{{ row.name }}</span
                 ><span class="label tight"
-                  >{{ roles[row.role].title }}<span v-if="shelf.owned.get(row.id)" class="tag ml-1.5">owned</span
-                  ><span v-if="shelf.own.has(row.id)" class="tag ml-1.5">mine</span></span
+                  >{{ roles[row.role].title }}<span v-if="context.owned.get(row.id)" class="tag ml-1.5">owned</span
+                  ><span v-if="context.own.has(row.id)" class="tag ml-1.5">mine</span></span
                 ></span
               >
               <span class="fig text-right">{{ partGrams(row, settings.units) }}</span>
-              <span class="fig text-right">{{ partPrice(row, shelf.money?.home ?? 'EUR') }}</span>
+              <span class="fig text-right">{{ partPrice(row, context.money?.home ?? 'EUR') }}</span>
             </RouterLink>
           </li>
           <li v-if="list.length > shown" class="p-3 text-center">
@@ -181,14 +181,14 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
               {{ Math.min(AT_ONCE, list.length - shown) }} more of {{ list.length - shown }}
             </button>
           </li>
-          <li v-if="shelf.catalogue && list.length === 0" class="p-6 text-center text-soft">
+          <li v-if="context.catalogue && list.length === 0" class="p-6 text-center text-soft">
             Nothing is like that. Loosen the filter, or enter the part yourself.
           </li>
         </ul>
       </section>
       <div class="min-w-0 flex-1 overflow-y-auto bg-card">
         <PartPage v-if="part" :part="part" />
-        <p v-else-if="shelf.catalogue && route.params['part']" class="p-8 text-soft">
+        <p v-else-if="context.catalogue && route.params['part']" class="p-8 text-soft">
           The catalogue has no such part. It may have been taken out.
         </p>
       </div>

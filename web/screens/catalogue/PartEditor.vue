@@ -18,7 +18,7 @@ import { Plus } from '@lucide/vue'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ApiRefusal } from '../../api.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import ElectricsSection from './ElectricsSection.vue'
 import OpticsSection from './OpticsSection.vue'
@@ -33,7 +33,7 @@ import VecField from './VecField.vue'
 
 const route = useRoute()
 const router = useRouter()
-const shelf = useShelf()
+const context = useContext()
 const draft = shallowRef<Part>(emptyPart())
 const centreByHand = ref(false)
 const tag = ref<string | null>(null)
@@ -54,9 +54,9 @@ const keepKey = computed(() => `zucchini:part:${editing.value || 'new'}`)
 
 const start = async () => {
   try {
-    await shelf.load()
+    await context.load()
     const from = editing.value || (typeof route.query['from'] === 'string' ? route.query['from'] : '')
-    const model = shelf.catalogue?.parts.get(from)
+    const model = context.catalogue?.parts.get(from)
     if (editing.value && !model) trouble.value = 'The catalogue has no such part.'
     if (model) {
       draft.value = editing.value ? model : { ...model, id: '', name: `${model.name}, copy`.slice(0, 80) }
@@ -76,7 +76,7 @@ const start = async () => {
 }
 onMounted(start)
 
-const id = computed(() => editing.value || idFrom(draft.value.name, shelf.catalogue))
+const id = computed(() => editing.value || idFrom(draft.value.name, context.catalogue))
 const whole = computed((): Part => ({
   ...draft.value,
   id: id.value,
@@ -139,7 +139,7 @@ const store = async () => {
   try {
     await api.savePart(part, tag.value)
     forget()
-    await shelf.reload()
+    await context.reload()
     await router.push({ name: 'part', params: { part: part.id } })
   } catch (error) {
     const issues =
@@ -217,7 +217,7 @@ const roleGroups = stations.map((station) => ({
               ><NumberField
                 wide
                 :value="draft.price[key] / 100"
-                :name="`${key} price (${shelf.money?.home ?? 'EUR'})`"
+                :name="`${key} price (${context.money?.home ?? 'EUR'})`"
                 @change="price(key, $event)"
             /></label>
             <span class="block"

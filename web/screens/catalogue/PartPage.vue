@@ -7,7 +7,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { api } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { grams, millimetres, money, partGrams, partPrice, voltSpan, watts } from '../../wording.ts'
 import { electricFacts } from './electric-facts.ts'
@@ -15,7 +15,7 @@ import { opticsFacts } from './optics-facts.ts'
 import PartDrawing from './PartDrawing.vue'
 
 const props = defineProps<{ part: Part }>()
-const shelf = useShelf()
+const context = useContext()
 const settings = useSettings()
 const router = useRouter()
 const rooms = ref(false)
@@ -31,8 +31,8 @@ watch(
     trouble.value = ''
   },
 )
-const pieces = computed(() => shelf.owned.get(props.part.id) ?? 0)
-const mine = computed(() => shelf.own.has(props.part.id))
+const pieces = computed(() => context.owned.get(props.part.id) ?? 0)
+const mine = computed(() => context.own.has(props.part.id))
 const mounts = computed(() =>
   props.part.mounts.map((mount) => {
     const standard = standardOf(mount.standard)
@@ -46,7 +46,7 @@ const mounts = computed(() =>
       mount,
       standard,
       more,
-      partners: shelf.catalogue ? partnersOf(props.part, mount, shelf.catalogue).length : 0,
+      partners: context.catalogue ? partnersOf(props.part, mount, context.catalogue).length : 0,
     }
   }),
 )
@@ -54,8 +54,8 @@ const remove = async () => {
   try {
     const { tag } = await api.partTag(props.part.id)
     await api.removePart(props.part.id, tag)
-    shelf.takenOutPart = props.part
-    await shelf.reload()
+    context.takenOutPart = props.part
+    await context.reload()
     await router.push({ name: 'catalogue' })
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be taken out.'
@@ -64,13 +64,13 @@ const remove = async () => {
 const bringBack = async () => {
   try {
     await api.bringPartBack(props.part.id)
-    await shelf.reload()
+    await context.reload()
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be brought back.'
   }
 }
-const home = computed(() => shelf.money?.home ?? 'EUR')
-const gone = computed(() => shelf.catalogue?.gone.get(props.part.id))
+const home = computed(() => context.money?.home ?? 'EUR')
+const gone = computed(() => context.catalogue?.gone.get(props.part.id))
 const electrics = computed(() => electricFacts(props.part))
 const glass = computed(() => opticsFacts(props.part, settings.units))
 </script>
@@ -85,7 +85,7 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
         </p>
       </div>
       <div class="ml-auto flex gap-1.5">
-        <button class="btn" @click="shelf.setOwned(part.id, pieces > 0 ? 0 : 1)">
+        <button class="btn" @click="context.setOwned(part.id, pieces > 0 ? 0 : 1)">
           {{ pieces > 0 ? `${pieces} in the locker` : 'I own this' }}
         </button>
         <RouterLink class="btn" :to="{ name: 'new-part', query: { from: part.id } }"

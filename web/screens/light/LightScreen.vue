@@ -2,7 +2,7 @@
 import type { Light } from '@zucchini/core/brief'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import SetupTabs from '../../widgets/SetupTabs.vue'
 import FindingsPanel from '../bench/FindingsPanel.vue'
@@ -17,7 +17,7 @@ import LensKitBox from './LensKitBox.vue'
 import PicturePanel from './PicturePanel.vue'
 
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 const trouble = useRigOfRoute()
 const assessment = computed(() => store.assessment)
 const change = (light: Light) => {
@@ -29,7 +29,7 @@ const change = (light: Light) => {
   <div class="relative flex h-full min-h-0 flex-col overflow-hidden">
     <RigBar here="Light" />
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
-    <main v-if="assessment && store.rig && shelf.catalogue" class="flex min-h-0 flex-1">
+    <main v-if="assessment && store.rig && context.catalogue" class="flex min-h-0 flex-1">
       <div class="flex min-w-0 flex-1 flex-col">
         <div class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1.5">
           <h1 class="sr-only">Light and glass of {{ store.rig.name }}</h1>
@@ -55,7 +55,7 @@ const change = (light: Light) => {
             <h2 class="font-semibold">
               The day’s light <span class="label font-normal">against what each choice holds</span>
             </h2>
-            <DayLightChart :plan="assessment.facts.light" :catalogue="shelf.catalogue" />
+            <DayLightChart :plan="assessment.facts.light" :catalogue="context.catalogue" />
           </section>
           <div
             class="min-h-0 overflow-y-auto border-l border-line px-4 pt-2"
@@ -63,7 +63,7 @@ const change = (light: Light) => {
             role="region"
             aria-label="The day’s exposures"
           >
-            <DayLightTable :plan="assessment.facts.light" :catalogue="shelf.catalogue" />
+            <DayLightTable :plan="assessment.facts.light" :catalogue="context.catalogue" />
           </div>
         </div>
       </div>

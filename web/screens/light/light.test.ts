@@ -9,9 +9,9 @@ import { choiceName, clock, ev, filterName, fNumber, iso, minuteOf, stopSpan } f
 import { darkRims, intruders, plateOf } from './picture.ts'
 
 const catalogue = catalogueOf(demoParts)
-const shelf = { catalogue, owned: new Map(Object.entries(demoLocker)) }
-const first = evaluate(firstMark, 'crossing', shelf)
-const second = evaluate(secondMark, 'crossing', shelf)
+const context = { catalogue, owned: new Map(Object.entries(demoLocker)) }
+const first = evaluate(firstMark, 'crossing', context)
+const second = evaluate(secondMark, 'crossing', context)
 
 test('figures as a camera shows them', () => {
   expect([fNumber(2.8), fNumber(29.43), ev(15.396), iso(1225), iso(306), iso(12_800)]).toEqual([
@@ -113,7 +113,7 @@ test('dark corners are drawn only where the stack clips, the mic only where it s
   expect(new Set(darkRims(at(24), plate).map(({ key }) => key.split(' ')[0]))).toEqual(new Set(['mist']))
   expect(darkRims(at(27), plate)).toEqual([])
   expect(intruders(at(24), plate)).toEqual([])
-  const wheelhouse = evaluate(firstMark, 'wheelhouse', shelf)
+  const wheelhouse = evaluate(firstMark, 'wheelhouse', context)
   const seen = viewfinderOf(wheelhouse.assembly, 20, picture) ?? { silhouettes: [], edges: [] }
   expect(intruders(seen, plate).map(({ id }) => id)).toEqual(['gun'])
 })

@@ -7,7 +7,7 @@ import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, type SavedPiece, type SavedRig } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import { grams, money } from '../../wording.ts'
 import LockerTools from './LockerTools.vue'
@@ -18,7 +18,7 @@ import ScaleBox from './ScaleBox.vue'
 
 /** The chart is no part of the first line. */
 const ValueChart = defineAsyncComponent(() => import('./ValueChart.vue'))
-const shelf = useShelf()
+const context = useContext()
 const settings = useSettings()
 const rigs = shallowRef<readonly SavedRig[]>([])
 const trouble = ref('')
@@ -29,21 +29,21 @@ const adding = ref('')
 /** The list of all parts is put in when somebody is about to choose from it. */
 const choosing = ref(false)
 
-const home = computed(() => shelf.money?.home ?? 'EUR')
+const home = computed(() => context.money?.home ?? 'EUR')
 const usage = computed(() => usageOf(rigs.value.map(({ rig }) => rig)))
-const rows = computed(() => (shelf.catalogue ? rowsOf(shelf.pieces, shelf.catalogue, usage.value, shelf.today) : []))
+const rows = computed(() => (context.catalogue ? rowsOf(context.pieces, context.catalogue, usage.value, context.today) : []))
 const shown = computed(() => [...filtered(rows.value, filter.value)])
 const places = computed(() => placesOf(rows.value))
 const totals = computed(() => totalsOf(rows.value, home.value))
 /** The chart is drawn anew only when a piece changes, not with every letter of a search. */
-const pieces = computed(() => shelf.pieces.map(({ piece }) => piece))
+const pieces = computed(() => context.pieces.map(({ piece }) => piece))
 const row = computed(() => rows.value.find(({ piece }) => piece.id === picked.value))
 const ROW_PX = 34
 const { list, containerProps, wrapperProps } = useVirtualList(shown, { itemHeight: ROW_PX, overscan: 8 })
 
 onMounted(async () => {
   try {
-    await shelf.load()
+    await context.load()
     // Where pieces are used is looked up beside: the locker does not wait for it.
     const { rigs: entries } = await api.shelf()
     rigs.value = await Promise.all(entries.map(({ id }) => api.rig(id)))
@@ -52,19 +52,19 @@ onMounted(async () => {
   }
 })
 const set = (more: Partial<LockerFilter>) => (filter.value = { ...filter.value, ...more })
-const takenOutName = computed(() => shelf.catalogue?.parts.get(takenOut.value?.partId ?? '')?.name ?? 'The piece')
+const takenOutName = computed(() => context.catalogue?.parts.get(takenOut.value?.partId ?? '')?.name ?? 'The piece')
 const look = (id: string) => {
   picked.value = id
   panel.value = 'piece'
 }
 const saved = (next: SavedPiece) =>
-  shelf.adoptPieces([...shelf.pieces.filter(({ piece }) => piece.id !== next.piece.id), next])
+  context.adoptPieces([...context.pieces.filter(({ piece }) => piece.id !== next.piece.id), next])
 /** The piece that was taken out last: it can be put back as it was. */
 const takenOut = shallowRef<LockerPiece>()
 const gone = async (piece: LockerPiece) => {
   picked.value = ''
   takenOut.value = piece
-  await shelf.adoptPieces(shelf.pieces.filter((one) => one.piece.id !== piece.id))
+  await context.adoptPieces(context.pieces.filter((one) => one.piece.id !== piece.id))
 }
 const putBack = async () => {
   if (!takenOut.value) return
@@ -80,7 +80,7 @@ const putBack = async () => {
 /** A new piece of a part, with an id nothing has yet. */
 const add = async (partId: string) => {
   adding.value = ''
-  const taken = new Set(shelf.pieces.map(({ piece }) => piece.id))
+  const taken = new Set(context.pieces.map(({ piece }) => piece.id))
   let n = 1
   while (taken.has(`${partId.slice(0, 58)}-${n}`)) n++
   try {
@@ -92,7 +92,7 @@ const add = async (partId: string) => {
   }
 }
 const parts = computed(() =>
-  [...(shelf.catalogue ? offeredParts(shelf.catalogue) : [])].sort((a, b) => a.name.localeCompare(b.name)),
+  [...(context.catalogue ? offeredParts(context.catalogue) : [])].sort((a, b) => a.name.localeCompare(b.name)),
 )
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
 const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
@@ -113,7 +113,7 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
         <X class="size-3.5" />
       </button>
     </p>
-    <main v-if="shelf.catalogue" class="flex min-h-0 flex-1">
+    <main v-if="context.catalogue" class="flex min-h-0 flex-1">
       <div class="flex min-w-0 flex-1 flex-col">
         <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b border-line px-4 py-2">
           <h1 class="sr-only">Locker</h1>
@@ -267,7 +267,7 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
             <h2 class="font-semibold">
               Worth over time <span class="label font-normal">an estimate: about a fifth less each year</span>
             </h2>
-            <ValueChart class="flex-1" :pieces="pieces" :today="shelf.today" :currency="home" />
+            <ValueChart class="flex-1" :pieces="pieces" :today="context.today" :currency="home" />
           </section>
         </div>
       </div>
@@ -281,7 +281,7 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
           v-else-if="row"
           :key="`${row.piece.id} ${row.saved.revision}`"
           :row="row"
-          :today="shelf.today"
+          :today="context.today"
           @saved="saved"
           @gone="gone"
           @weigh="panel = 'scale'"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
 import { api, type BackupState, type TableAnswer } from '../../api.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 
 const props = defineProps<{ currency: string }>()
-const shelf = useShelf()
+const context = useContext()
 const table = ref<TableAnswer>()
 const tableFile = ref<File>()
 const backupFile = ref<File>()
@@ -46,7 +46,7 @@ const takeIn = () => {
     const done = await api.readTable(file, false, props.currency)
     table.value = undefined
     said.value = `Taken in: ${done.added} new, ${done.changed} changed, ${done.same} as they were.`
-    await shelf.readPieces()
+    await context.readPieces()
   })
 }
 const judgeBackup = (event: Event) => {
@@ -61,7 +61,7 @@ const restore = () => {
   void attempt(async () => {
     const { safetyCopy } = await api.restore(file, false)
     rows.value = undefined
-    await shelf.reload()
+    await context.reload()
     said.value = `The backup stands in place of what was here.${safetyCopy ? ` What was here before is kept in ${safetyCopy}.` : ''}`
   })
 }

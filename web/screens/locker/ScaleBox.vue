@@ -6,13 +6,13 @@ import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { api, ApiRefusal, type SavedPiece, type SavedRig, type ScaleFrame } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { grams, signed } from '../../wording.ts'
 import type { LockerRow } from './locker-rows.ts'
 
 const props = defineProps<{ row: LockerRow | undefined; rigs: readonly SavedRig[] }>()
 const emit = defineEmits<{ saved: [next: SavedPiece] }>()
-const shelf = useShelf()
+const context = useContext()
 const settings = useSettings()
 
 const frame = shallowRef<ScaleFrame>()
@@ -44,8 +44,8 @@ const setups = computed(() =>
 )
 const whole = computed(() => {
   const found = setups.value.find(({ key }) => key === chosen.value)
-  return found && shelf.catalogue
-    ? placeSetup(found.rig, found.setup, shelf.catalogue).placed.filter(inHand)
+  return found && context.catalogue
+    ? placeSetup(found.rig, found.setup, context.catalogue).placed.filter(inHand)
     : undefined
 })
 const layPiece = () => {
@@ -77,7 +77,7 @@ const verdict = computed(() => {
   const now = frame.value
   if (!whole.value || now?.grams === null || now === undefined || onIt.value.length < 2) return undefined
   return rigWeighing(
-    whole.value.map(({ part }) => ({ name: part.name, massG: part.massG, measured: shelf.measured.has(part.id) })),
+    whole.value.map(({ part }) => ({ name: part.name, massG: part.massG, measured: context.measured.has(part.id) })),
     now.grams,
   )
 })

@@ -3,14 +3,14 @@ import { boxesFor } from '@zucchini/core/assess'
 import type { Rig } from '@zucchini/core/assembly'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { money } from '../../wording.ts'
 
 const props = defineProps<{ rig: Rig }>()
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 const MOST = 3
-const boxes = computed(() => (shelf.shelf ? boxesFor(props.rig, shelf.shelf).slice(0, MOST) : []))
+const boxes = computed(() => (context.whole ? boxesFor(props.rig, context.whole).slice(0, MOST) : []))
 const say = (minor: number) =>
   minor >= 0 ? `saves ${money(minor, store.style.currency)}` : `${money(-minor, store.style.currency)} dearer`
 </script>

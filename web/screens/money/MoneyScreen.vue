@@ -5,7 +5,7 @@ import { forgottenOf } from '@zucchini/core/checks'
 import type { Tier } from '@zucchini/core/money'
 import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { save } from '../../save-file.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { money } from '../../wording.ts'
@@ -19,7 +19,7 @@ import ReckoningBox from './ReckoningBox.vue'
 import TierTable from './TierTable.vue'
 
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 const picked = ref('')
 const body = ref(true)
 
@@ -27,9 +27,9 @@ const trouble = useRigOfRoute((asked) => {
   picked.value = asked('line') ?? picked.value
 })
 const assessment = computed(() => store.assessment)
-const from = computed(() => shelf.today.slice(0, 7))
+const from = computed(() => context.today.slice(0, 7))
 const picture = computed(() =>
-  store.rig && shelf.shelf ? moneyOf(store.rig, shelf.shelf, from.value, body.value) : undefined,
+  store.rig && context.whole ? moneyOf(store.rig, context.whole, from.value, body.value) : undefined,
 )
 const lines = computed(() => picture.value?.tiers ?? [])
 const line = computed(() => picture.value?.tiers.find((one) => one.line.instance === picked.value)?.line)
@@ -38,9 +38,9 @@ const forgotten = computed(() => (assessment.value ? forgottenOf(assessment.valu
 const tier = (instance: string, word: Tier | undefined) =>
   store.apply([{ do: 'tier', instance, ...(word ? { tier: word } : {}) }], word ? `tier: ${word}` : 'tier as found')
 const swap = (partId: string) => {
-  const part = shelf.catalogue?.parts.get(partId)
-  if (!store.rig || !part || !shelf.catalogue) return
-  const commands: readonly Command[] = swapCommands(store.rig, picked.value, part, shelf.catalogue)
+  const part = context.catalogue?.parts.get(partId)
+  if (!store.rig || !part || !context.catalogue) return
+  const commands: readonly Command[] = swapCommands(store.rig, picked.value, part, context.catalogue)
   store.apply(commands, `swap for ${part.name}`)
 }
 const list = () => {

@@ -6,7 +6,7 @@ import { X } from '@lucide/vue'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../../api.ts'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import MoneyChart from '../../widgets/MoneyChart.vue'
 import { grams, money, signed } from '../../wording.ts'
 import { typedMoney } from '../locker/locker-words.ts'
@@ -14,15 +14,15 @@ import { typedMoney } from '../locker/locker-words.ts'
 const props = defineProps<{ line: CostLine; picture: MoneyPicture }>()
 defineEmits<{ close: []; swap: [part: string] }>()
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 
 const prices = shallowRef<readonly (Price & { id: string })[]>([])
 const trouble = ref('')
 const part = computed(() => props.line.part)
-const view = computed(() => shelf.prices.get(part.value.id))
-const home = computed(() => shelf.money?.home ?? 'EUR')
-const today = computed(() => shelf.money?.today ?? shelf.today)
-const watched = computed(() => shelf.money?.watches.find(({ partId }) => partId === part.value.id))
+const view = computed(() => context.prices.get(part.value.id))
+const home = computed(() => context.money?.home ?? 'EUR')
+const today = computed(() => context.money?.today ?? context.today)
+const watched = computed(() => context.money?.watches.find(({ partId }) => partId === part.value.id))
 
 const read = async () => {
   try {
@@ -31,7 +31,7 @@ const read = async () => {
     prices.value = []
   }
 }
-watch([() => part.value.id, () => shelf.money?.feed.on], read, { immediate: true })
+watch([() => part.value.id, () => context.money?.feed.on], read, { immediate: true })
 
 const first = computed(() => prices.value.at(-1)?.seenOn ?? today.value)
 const series = computed(() => {
@@ -47,7 +47,7 @@ const series = computed(() => {
 })
 const instead = computed(() => {
   const piece = props.picture.places.get(props.line.instance)
-  return piece && store.rig && shelf.shelf ? insteadOf(store.rig, piece, shelf.shelf) : []
+  return piece && store.rig && context.whole ? insteadOf(store.rig, piece, context.whole) : []
 })
 
 const shop = ref('')
@@ -57,10 +57,10 @@ const seenOn = ref('')
 const currency = ref('')
 const used = ref(false)
 const gone = ref(false)
-const act = async (what: () => Promise<Parameters<typeof shelf.adoptPrices>[0]>) => {
+const act = async (what: () => Promise<Parameters<typeof context.adoptPrices>[0]>) => {
   try {
     trouble.value = ''
-    await shelf.adoptPrices(await what())
+    await context.adoptPrices(await what())
     await read()
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be stored.'

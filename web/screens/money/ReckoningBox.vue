@@ -2,20 +2,20 @@
 import type { BillRules } from '@zucchini/core/money'
 import { computed, ref } from 'vue'
 import { api, type PriceOverview } from '../../api.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { money } from '../../wording.ts'
 import { typedMoney } from '../locker/locker-words.ts'
 
-const shelf = useShelf()
+const context = useContext()
 const trouble = ref('')
 const busy = ref(false)
-const known = computed(() => shelf.money)
+const known = computed(() => context.money)
 
 const act = async (what: () => Promise<PriceOverview>) => {
   busy.value = true
   try {
     trouble.value = ''
-    await shelf.adoptPrices(await what())
+    await context.adoptPrices(await what())
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be stored.'
   } finally {
@@ -51,7 +51,7 @@ const addRate = () => {
       if (trouble.value === '') rate.value = ''
     })
 }
-const parts = computed(() => shelf.catalogue?.parts)
+const parts = computed(() => context.catalogue?.parts)
 </script>
 
 <template>

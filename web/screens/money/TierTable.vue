@@ -2,14 +2,14 @@
 import { type Tier, type TierLine, tiers } from '@zucchini/core/money'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { money } from '../../wording.ts'
 import { becauseWords, tierWords } from './money-words.ts'
 
 const props = defineProps<{ lines: readonly TierLine[]; capMinor: number; picked: string }>()
 defineEmits<{ pick: [instance: string]; tier: [instance: string, tier: Tier | undefined] }>()
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 
 const currency = computed(() => store.style.currency)
 const whole = (minor: number) => money(minor, currency.value).replace(/\.00$/, '')
@@ -28,7 +28,7 @@ const firstOver = computed(
 const at = (minor: number, usual: number): number =>
   Math.max(0, Math.min(1, minor / Math.max(1, usual) - 0.5)) * 156 + 2
 const flags = (part: string): readonly string[] => {
-  const view = shelf.prices.get(part)
+  const view = context.prices.get(part)
   if (!view) return []
   return [
     ...(view.unavailable ? ['gone'] : []),

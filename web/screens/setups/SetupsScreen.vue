@@ -5,7 +5,7 @@ import { changeoverOf } from '@zucchini/core/build-order'
 import { paceOf } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import ChangeoverList from './ChangeoverList.vue'
@@ -13,19 +13,19 @@ import CompareTable from './CompareTable.vue'
 import SetupCard from './SetupCard.vue'
 
 const store = useRig()
-const shelf = useShelf()
+const context = useContext()
 const picked = ref<readonly string[]>([])
 
 const trouble = useRigOfRoute(() => {
   picked.value = store.rig?.setups.slice(0, 2).map((setup) => setup.id) ?? []
 })
 const cards = computed(() => {
-  const around = shelf.shelf
+  const around = context.whole
   const { rig } = store
   return rig && around ? rig.setups.map((setup) => ({ setup, assessment: evaluate(rig, setup.id, around) })) : []
 })
 /** The operator's own seconds. */
-const pace = computed(() => paceOf(shelf.limits))
+const pace = computed(() => paceOf(context.limits))
 const pair = computed(() => {
   const [a, b] = picked.value.map((id) => cards.value.find(({ setup }) => setup.id === id))
   if (!a || !b) return undefined

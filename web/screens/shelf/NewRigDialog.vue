@@ -4,12 +4,12 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ApiRefusal } from '../../api.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import { partGrams } from '../../wording.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
-const shelf = useShelf()
+const context = useContext()
 const router = useRouter()
 const name = ref('')
 const chosen = ref('')
@@ -19,7 +19,7 @@ watch(
   () => props.open,
   (open) => {
     if (open)
-      shelf
+      context
         .load()
         .catch(
           (error: unknown) =>
@@ -28,8 +28,8 @@ watch(
   },
 )
 const cameras = computed(() =>
-  [...(shelf.catalogue?.byRole.get('camera') ?? [])].sort(
-    (a, b) => (shelf.owned.get(b.id) ?? 0) - (shelf.owned.get(a.id) ?? 0),
+  [...(context.catalogue?.byRole.get('camera') ?? [])].sort(
+    (a, b) => (context.owned.get(b.id) ?? 0) - (context.owned.get(a.id) ?? 0),
   ),
 )
 const camera = computed(() => chosen.value || cameras.value[0]?.id || '')
@@ -48,7 +48,7 @@ const make = async () => {
     return
   }
   // Whoever types fast is done before the catalogue is here, and the camera comes from it.
-  await shelf.load().catch(() => undefined)
+  await context.load().catch(() => undefined)
   if (!camera.value) {
     trouble.value = 'The catalogue could not be read, so there is no camera to begin with. Try again in a moment.'
     return
@@ -93,7 +93,7 @@ const make = async () => {
                 :checked="part.id === camera"
                 @change="chosen = part.id"
               />
-              <span>{{ part.name }}</span><span v-if="shelf.owned.get(part.id)" class="tag">owned</span
+              <span>{{ part.name }}</span><span v-if="context.owned.get(part.id)" class="tag">owned</span
               ><span class="label ml-auto">{{ partGrams(part) }}</span>
             </label>
           </fieldset>

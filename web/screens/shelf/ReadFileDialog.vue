@@ -3,14 +3,14 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, type FileAnswer } from '../../api.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 
 const LARGEST_BYTES = 2_000_000
 
 const props = defineProps<{ file: File | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const shelf = useShelf()
+const context = useContext()
 const answer = shallowRef<FileAnswer>()
 const trouble = ref('')
 let text = ''
@@ -38,7 +38,7 @@ watch(
 const take = async () => {
   try {
     const done = await api.readFile(text, false)
-    await shelf.reload()
+    await context.reload()
     emit('close')
     await router.push({ name: 'bench', params: { id: done.rigId } })
   } catch (error) {

@@ -7,10 +7,10 @@ import { connectList } from './connect-list.ts'
 import { daySamples } from './day-samples.ts'
 import { graphOf, twoLines } from './wiring-graph.ts'
 
-const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const style = { currency: 'EUR', units: 'metric' } as const
-const slip = evaluate(firstMark, 'slip', shelf)
-const crossing = evaluate(secondMark, 'crossing', shelf)
+const slip = evaluate(firstMark, 'slip', context)
+const crossing = evaluate(secondMark, 'crossing', context)
 
 test('the graph has the pieces with sockets, batteries on what they sit in, and every lead between its sockets', () => {
   const { nodes, edges } = graphOf(slip, style)

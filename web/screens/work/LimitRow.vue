@@ -2,10 +2,10 @@
 import type { Limit } from '@zucchini/core/checks'
 import { ref } from 'vue'
 import { ApiRefusal } from '../../api.ts'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 
 const props = defineProps<{ limit: Limit; words: string; unit: string }>()
-const shelf = useShelf()
+const context = useContext()
 const wrong = ref('')
 /** Money is kept in hundredths and shown in whole units. */
 const hundredths = props.limit.option.endsWith('Minor') ? 100 : 1
@@ -17,7 +17,7 @@ const set = async (value: number | null) => {
     return
   }
   try {
-    await shelf.setLimit(props.limit.check, props.limit.option, value)
+    await context.setLimit(props.limit.check, props.limit.option, value)
   } catch (error) {
     wrong.value = error instanceof ApiRefusal ? error.message : 'It could not be kept; try again when storage is back.'
   }

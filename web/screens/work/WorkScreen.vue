@@ -2,39 +2,39 @@
 import { averageOperator } from '@zucchini/core/balance'
 import { allLimits, type Limit, marginLines, secondsOfWork } from '@zucchini/core/checks'
 import { computed, onMounted, ref } from 'vue'
-import { useShelf } from '../../stores/shelf.ts'
+import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import LimitColumns from './LimitColumns.vue'
 import LimitRow from './LimitRow.vue'
 import { optionUnit, optionWords } from './work-words.ts'
 
-const shelf = useShelf()
+const context = useContext()
 const trouble = ref('')
 onMounted(() =>
-  shelf
+  context
     .load()
     .catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'It could not be read.')),
 )
 
 const onlyOwn = ref(false)
 const kept = (limit: Limit) => !onlyOwn.value || limit.own !== undefined
-const limits = computed(() => [...allLimits(shelf.limits)].sort((a, b) => a.title.localeCompare(b.title)).filter(kept))
-const seconds = computed(() => secondsOfWork(shelf.limits).filter(kept))
-const margins = computed(() => marginLines(shelf.limits).filter(kept))
+const limits = computed(() => [...allLimits(context.limits)].sort((a, b) => a.title.localeCompare(b.title)).filter(kept))
+const seconds = computed(() => secondsOfWork(context.limits).filter(kept))
+const margins = computed(() => marginLines(context.limits).filter(kept))
 const changed = computed(
   () =>
-    [...allLimits(shelf.limits), ...marginLines(shelf.limits), ...secondsOfWork(shelf.limits)].filter(
+    [...allLimits(context.limits), ...marginLines(context.limits), ...secondsOfWork(context.limits)].filter(
       ({ own }) => own !== undefined,
     ).length,
 )
 
-const home = computed(() => shelf.money?.home ?? 'EUR')
-const arm = computed(() => shelf.operator ?? averageOperator)
+const home = computed(() => context.money?.home ?? 'EUR')
+const arm = computed(() => context.operator ?? averageOperator)
 const wrong = ref('')
 const strength = async (event: Event) => {
   const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
   wrong.value = value >= 5 && value <= 300 ? '' : 'A shoulder holds from 5 to 300 N m.'
-  if (wrong.value === '') await shelf.setOperator({ ...arm.value, strengthNm: value })
+  if (wrong.value === '') await context.setOperator({ ...arm.value, strengthNm: value })
 }
 </script>
 
@@ -60,9 +60,9 @@ const strength = async (event: Event) => {
           N m</label
         >
         <span class="label">{{
-          shelf.calibrated ? 'set by you' : 'an average adult; a timed hold on the Balance page sets it better'
+          context.calibrated ? 'set by you' : 'an average adult; a timed hold on the Balance page sets it better'
         }}</span>
-        <button v-if="shelf.calibrated" type="button" class="btn py-0.5" @click="shelf.setOperator(undefined)">
+        <button v-if="context.calibrated" type="button" class="btn py-0.5" @click="context.setOperator(undefined)">
           back to the average
         </button>
         <span v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</span>

@@ -1,7 +1,7 @@
 import type { Operator } from '@zucchini/core/balance'
 import { ownedOf, weighedOn } from '@zucchini/core/assess'
 import { type Catalogue, catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
-import type { Limits, Shelf } from '@zucchini/core/checks'
+import type { Limits, Context } from '@zucchini/core/context'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { asKnown, type PriceView } from '@zucchini/core/money'
@@ -10,7 +10,7 @@ import { api, ApiRefusal, type OperatorAnswer, type PriceOverview, type SavedPie
 import { tellBench } from '../workers/client.ts'
 
 /** The catalogue and the locker, as every screen needs them. */
-export const useShelf = defineStore('shelf', () => {
+export const useContext = defineStore('context', () => {
   const catalogue = shallowRef<Catalogue>()
   const owned = shallowRef<ReadonlyMap<string, number>>(new Map())
   let loading: Promise<void> | undefined
@@ -33,12 +33,12 @@ export const useShelf = defineStore('shelf', () => {
   )
   const weighed = computed(() => weighedOn(pieces.value.map(({ piece }) => piece)))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
-  const terms = computed<Pick<Shelf, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>>(() => ({
+  const terms = computed<Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>>(() => ({
     limits: limits.value,
     ...(money.value ? { rules: money.value.rules, home: money.value.home, rates: money.value.rates } : {}),
     ...(operator.value ? { operator: operator.value } : {}),
   }))
-  const shelf = computed<Shelf | undefined>(
+  const whole = computed<Context | undefined>(
     () =>
       catalogue.value && {
         catalogue: catalogue.value,
@@ -157,7 +157,7 @@ export const useShelf = defineStore('shelf', () => {
     money,
     prices,
     measured,
-    shelf,
+    whole,
     operator,
     limits,
     setLimit,

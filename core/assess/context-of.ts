@@ -1,11 +1,11 @@
 import type { Operator } from '../balance/index.ts'
 import { catalogueOf, type Part } from '../catalogue/index.ts'
-import type { Limits, Shelf } from '../checks/index.ts'
+import type { Limits, Context } from '../context/index.ts'
 import { isOwned, type LockerPiece, measuredMasses } from '../locker/index.ts'
 import { asKnown, type BillRules, type PriceView, type Rate } from '../money/index.ts'
 
 /** Where what surrounds a rig comes from: parts as their makers state them, pieces of the locker, prices seen. */
-export interface ShelfSources {
+export interface ContextSources {
   readonly parts: readonly Part[]
   /** Parts that were taken out and stay known to the rigs that use them. */
   readonly gone: readonly Part[]
@@ -34,7 +34,17 @@ export const weighedOn = (pieces: readonly LockerPiece[]): ReadonlyMap<string, s
 }
 
 /** What surrounds every rig, with what was weighed and what was seen in shops in place of what the makers state. */
-export const shelfOf = ({ parts, gone, pieces, prices, rules, home, rates, operator, limits }: ShelfSources): Shelf => {
+export const contextOf = ({
+  parts,
+  gone,
+  pieces,
+  prices,
+  rules,
+  home,
+  rates,
+  operator,
+  limits,
+}: ContextSources): Context => {
   const seen = new Map(prices.map((view) => [view.partId, view]))
   const measured = measuredMasses(pieces)
   return {

@@ -1,4 +1,4 @@
-import type { FactName } from './facts.ts'
+import type { FactName } from './figures.ts'
 
 /** A figure that could not be worked out: it is told once, whoever else waits for it. */
 export class FactFailure extends Error {

@@ -2,7 +2,7 @@ import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
 import { perKey } from '../kernel/index.ts'
 import { type PriceView, priceIn, type PriceTerms, rulesIn, termsOf } from '../money/index.ts'
-import type { Shelf } from './facts.ts'
+import type { Context } from './context.ts'
 
 const partsIn = (catalogue: Catalogue, terms: PriceTerms): Catalogue => {
   const made = new Map<Part, Part>()
@@ -33,26 +33,26 @@ const viewIn = (view: PriceView, { factor = 0 }: PriceTerms): PriceView => {
   }
 }
 
-const pricedShelf = perKey<Shelf, Shelf>('priced shelf')
+const pricedContext = perKey<Context, Context>('priced context')
 
 /**
  * What surrounds a rig, with every price in the rig's own currency and with tax: catalogue, ledger, sending. Made once
- * for a currency; asked
- * again with what it gave, it gives the same. Without a rate nothing has a price, and `pricedIn.noRate` says why.
+ * for a currency; asked again with what it gave, it gives the same. Without a rate nothing has a price, and
+ * `pricedIn.noRate` says why.
  */
-export const shelfFor = (rig: Rig, given: Shelf): Shelf => {
+export const contextFor = (rig: Rig, given: Context): Context => {
   const { currency } = rig.brief
   if (given.pricedIn?.currency === currency) return given
-  const shelf = given.pricedIn?.kept ?? given
-  const terms = termsOf(currency, shelf)
-  if (terms.factor === 1) return shelf
-  return pricedShelf(shelf, currency, () => ({
-    ...shelf,
-    catalogue: partsIn(shelf.catalogue, terms),
-    ...(shelf.prices
-      ? { prices: new Map([...shelf.prices].map(([id, view]) => [id, viewIn(view, terms)] as const)) }
+  const kept = given.pricedIn?.kept ?? given
+  const terms = termsOf(currency, kept)
+  if (terms.factor === 1) return kept
+  return pricedContext(kept, currency, () => ({
+    ...kept,
+    catalogue: partsIn(kept.catalogue, terms),
+    ...(kept.prices
+      ? { prices: new Map([...kept.prices].map(([id, view]) => [id, viewIn(view, terms)] as const)) }
       : {}),
-    rules: rulesIn(currency, shelf),
-    pricedIn: { currency, kept: shelf, noRate: terms.factor === undefined },
+    rules: rulesIn(currency, kept),
+    pricedIn: { currency, kept, noRate: terms.factor === undefined },
   }))
 }

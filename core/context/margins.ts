@@ -1,6 +1,6 @@
 import { type RecordMargins, usualRecordMargins } from '../media/index.ts'
 import { type PowerMargins, usualPowerMargins } from '../power/index.ts'
-import type { Limits } from './limits.ts'
+import type { Limits } from './context.ts'
 
 /** Under this name the margins are kept that figures, not checks, are made with. */
 export const MARGINS = 'margins'

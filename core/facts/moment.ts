@@ -2,12 +2,13 @@ import { type Assembly, type Instance, rigSchema, setupSchema, WHOLE } from '../
 import { briefSchema } from '../brief/index.ts'
 import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
 import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
-import type { Facts, Shelf } from './facts.ts'
+import type { Context } from '../context/index.ts'
+import type { Facts } from './figures.ts'
 
 /**
  * Objects whose fields are leaves of their own: a rule that reads the money of the brief does not hang on its hours.
  */
-const fielded = ['rig', 'setup', 'brief', 'shelf'] as const
+const fielded = ['rig', 'setup', 'brief', 'context'] as const
 type Fielded = (typeof fielded)[number]
 
 const nothing: ReadonlyMap<string, unknown> = new Map()
@@ -59,9 +60,9 @@ export class MomentLeaves {
   readonly #objects: Readonly<Record<Fielded, object>>
   readonly #lists = new Map<string, unknown>()
 
-  constructor(assembly: Assembly, shelf: Shelf, before?: MomentLeaves) {
+  constructor(assembly: Assembly, context: Context, before?: MomentLeaves) {
     const { rig, setup, placed, byInstance, braces, loose } = assembly
-    this.#objects = { rig, setup, brief: rig?.brief ?? {}, shelf }
+    this.#objects = { rig, setup, brief: rig?.brief ?? {}, context }
     const earlier = before ? before.#lists : nothing
     const keep = (name: string, now: unknown): void => {
       const was = earlier.get(name)
@@ -101,7 +102,7 @@ export class MomentLeaves {
       Object.fromEntries(names.map((name) => [name, this.#lists.get(`${of}.${name}`)]))
     keep('rig.whole', { ...rig, ...lists('rig', ['kit']) })
     keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links']) })
-    const partOf = (id: string) => shelf.catalogue?.parts.get(id)
+    const partOf = (id: string) => context.catalogue?.parts.get(id)
     for (const { concern, leaf } of concernLeaves) {
       const seen = (list: unknown) =>
         ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
@@ -162,7 +163,7 @@ const fieldsOf = (of: string, names: readonly string[], elsewhere: Readonly<Reco
       }),
     ),
   )
-const shelfFields = {
+const contextFields = {
   catalogue: true,
   owned: true,
   prices: true,
@@ -174,7 +175,7 @@ const shelfFields = {
   typed: true,
   limits: true,
   operator: true,
-} as const satisfies Record<keyof Shelf, true>
+} as const satisfies Record<keyof Context, true>
 /** The thing itself, noted as read as a whole. */
 const whole = (leaf: string): PropertyDescriptorMap => ({
   [WHOLE]: {
@@ -189,7 +190,7 @@ const fields = {
   rig: Object.defineProperties(fieldsOf('rig', rigFields), whole('rig.whole')),
   setup: Object.defineProperties(fieldsOf('setup', Object.keys(setupSchema.shape)), whole('setup.whole')),
   brief: fieldsOf('brief', Object.keys(briefSchema.shape)),
-  shelf: fieldsOf('shelf', Object.keys(shelfFields)),
+  context: fieldsOf('context', Object.keys(contextFields)),
 }
 /** The same with the pieces of one concern only. */
 const within = Object.fromEntries(
@@ -216,7 +217,7 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
   const assembly = asking(ask, lists.assembly, { rig, setup: asking(ask, fields.setup) })
   return Object.assign(Object.create(prototype) as object, {
     assembly,
-    shelf: asking(ask, fields.shelf),
+    context: asking(ask, fields.context),
     ask,
   }) as unknown as Facts
 }
@@ -268,8 +269,8 @@ export interface Moment {
 }
 
 /** A moment without a past. */
-export const firstMoment = (queries: Queries, assembly: Assembly, shelf: Shelf): Moment => {
-  const leaves = new MomentLeaves(assembly, shelf)
+export const firstMoment = (queries: Queries, assembly: Assembly, context: Context): Moment => {
+  const leaves = new MomentLeaves(assembly, context)
   return { leaves, evaluator: Evaluator.from(queries, leaves.get) }
 }
 
@@ -277,9 +278,9 @@ export const firstMoment = (queries: Queries, assembly: Assembly, shelf: Shelf):
 export const nextMoment = (
   { leaves: was, evaluator }: Moment,
   assembly: Assembly,
-  shelf: Shelf,
+  context: Context,
   tried: boolean,
 ): Moment => {
-  const leaves = new MomentLeaves(assembly, shelf, was)
+  const leaves = new MomentLeaves(assembly, context, was)
   return { leaves, evaluator: tried ? evaluator.fork(leaves.get) : evaluator.advance(leaves.get) }
 }

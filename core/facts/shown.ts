@@ -1,6 +1,7 @@
 import { zero } from '../kernel/index.ts'
 import type { Flow } from '../power/index.ts'
-import { type FactName, type Facts, figureFields, momentOf, sharingMoment } from './facts.ts'
+import { figureFields, momentOf, sharingMoment } from './facts.ts'
+import type { FactName, Facts } from './figures.ts'
 import { FactFailure } from './failure.ts'
 
 const noFlow: Flow = {
@@ -53,7 +54,7 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
 export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => {
   const shown = Object.assign(Object.create(shownFields) as object, {
     assembly: facts.assembly,
-    shelf: facts.shelf,
+    context: facts.context,
   }) as Facts
   sharingMoment(shown, facts)
   failures.set(shown, failed)

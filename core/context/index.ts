@@ -1,0 +1,3 @@
+export * from './context.ts'
+export * from './margins.ts'
+export { contextFor } from './priced.ts'

@@ -1,0 +1,65 @@
+import {
+  beyondGimbal,
+  gripsOf,
+  groundOf,
+  hangsOf,
+  jointLoadOf,
+  massOf,
+  onPlateOf,
+  shoulderOf,
+  standOf,
+  tipOf,
+  twoHandsOf,
+} from '../balance/index.ts'
+import { fact, type FactTable } from './define.ts'
+import { isFirm } from './figures.ts'
+
+type Names =
+  | 'mass'
+  | 'leadWeights'
+  | 'ground'
+  | 'loads'
+  | 'hangs'
+  | 'hang'
+  | 'stand'
+  | 'hands'
+  | 'grips'
+  | 'onPlate'
+  | 'gimbal'
+  | 'shoulder'
+  | 'tip'
+
+/** What weighs, hangs, stands and tips. */
+export const balanceFacts: FactTable<Names> = {
+  mass: fact(['leads'], ({ assembly, leads }) =>
+    massOf(
+      assembly,
+      leads.map(({ link, part, middle }) => ({ massG: part.massG, at: middle, instance: link.cable, part })),
+    ),
+  ),
+  leadWeights: fact(['leads'], ({ leads }) =>
+    leads.map(({ part, middle, from, to }) => ({ massG: part.massG, at: middle, ends: [from.piece, to.piece] })),
+  ),
+  /** What bears this set-up: palms, pad, stand or knees, each with its part. */
+  ground: fact(['mass', 'leadWeights'], ({ assembly, mass, leadWeights }) => groundOf(assembly, mass, leadWeights)),
+  /** What each joint has to carry, by the piece that sits by it. */
+  loads: fact(['ground', 'leadWeights'], ({ assembly, ground, leadWeights }) => {
+    const firm = assembly.braces.filter(isFirm)
+    return new Map(
+      assembly.placed.flatMap((piece) => {
+        const load = jointLoadOf(assembly, ground, leadWeights, firm, piece)
+        return load ? [[piece.instance.id, load] as const] : []
+      }),
+    )
+  }),
+  /** How it hangs from each top handle, the best first; and from that one. */
+  hangs: fact(['mass'], ({ assembly, mass }) => hangsOf(assembly, mass)),
+  hang: fact(['hangs'], ({ hangs }) => hangs[0]),
+  stand: fact(['mass'], ({ assembly, mass }) => standOf(assembly, mass)),
+  hands: fact(['mass'], ({ assembly, mass }) => twoHandsOf(assembly, mass)),
+  grips: fact([], ({ assembly }) => gripsOf(assembly)),
+  onPlate: fact(['mass'], ({ assembly, mass }) => onPlateOf(assembly, mass)),
+  gimbal: fact(['mass'], ({ assembly, mass }) => beyondGimbal(assembly, mass)),
+  shoulder: fact(['mass'], ({ assembly, mass }) => shoulderOf(assembly, mass)),
+  tip: fact(['leadWeights'], ({ assembly, leadWeights }) => tipOf(assembly, leadWeights)),
+}

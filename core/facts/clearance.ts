@@ -1,0 +1,71 @@
+import { type Assembly, type PlacedPart, pointsOf } from '../assembly/index.ts'
+import { inHand } from '../balance/index.ts'
+import type { Part, Room } from '../catalogue/index.ts'
+import {
+  clashesOf,
+  crowdsOf,
+  entriesOf,
+  inShotOf,
+  type Intruder,
+  invasionsOf,
+  plugRoomsOf,
+  sightOf,
+  sizeOf,
+  watchedScreens,
+} from '../clearance/index.ts'
+import { fact, type FactTable } from './define.ts'
+
+type Names =
+  | 'points'
+  | 'clashes'
+  | 'size'
+  | 'invasions'
+  | 'gloved'
+  | 'screens'
+  | 'plugs'
+  | 'entries'
+  | 'crowds'
+  | 'sight'
+  | 'inShot'
+
+/** What a glove adds under a grip and round a knob, mm. */
+export const GLOVE_MM = 8
+const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('cold') ? GLOVE_MM : 0)
+
+const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
+
+/** What is where, and what is in the way of what. */
+export const clearanceFacts: FactTable<Names> = {
+  points: fact([], ({ assembly }) => pointsOf(assembly)),
+  clashes: fact([], ({ assembly }) => clashesOf(assembly)),
+  size: fact([], ({ assembly }) => sizeOf(assembly.placed.filter(inHand))),
+  /** The first invasion of every room; hands are taken with gloves when the brief is cold. */
+  invasions: fact([], ({ assembly }) =>
+    assembly.placed.flatMap((piece) =>
+      kindsOf(piece.part).flatMap((kind) =>
+        invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0),
+      ),
+    ),
+  ),
+  /** Levers and knobs that a gloved hand can not reach; empty when it is warm. */
+  gloved: fact([], ({ assembly }) =>
+    gloveMm(assembly) > 0
+      ? assembly.placed.flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)))
+      : [],
+  ),
+  screens: fact([], ({ assembly }) => watchedScreens(assembly)),
+  plugs: fact([], ({ assembly }) => plugRoomsOf(assembly)),
+  entries: fact([], ({ assembly }) => entriesOf(assembly)),
+  crowds: fact([], ({ assembly }) => crowdsOf(assembly)),
+  /** What the lens on the camera sees at its widest. */
+  sight: fact([], ({ assembly }) => sightOf(assembly), 'glass'),
+  /** What stands into any of the pictures, by the one it stands into deepest. */
+  inShot: fact(['deliveries', 'picture'], ({ assembly, deliveries, picture: chief }) => {
+    if (deliveries.length < 2) return inShotOf(assembly, chief)
+    const worst = new Map<PlacedPart, Intruder>()
+    for (const { picture } of deliveries)
+      for (const found of inShotOf(assembly, picture))
+        if (found.intoMm > (worst.get(found.piece)?.intoMm ?? 0)) worst.set(found.piece, found)
+    return [...worst.values()].sort((a, b) => b.intoMm - a.intoMm)
+  }),
+}

@@ -1,0 +1,117 @@
+import type { Assembly } from '../assembly/index.ts'
+import type { Context } from '../context/index.ts'
+import { balanceFacts } from './balance.ts'
+import { clearanceFacts } from './clearance.ts'
+import type { FactTable } from './define.ts'
+import { FactFailure } from './failure.ts'
+import type { FactName, Facts } from './figures.ts'
+import { glassFacts } from './glass.ts'
+import { firstMoment, type Moment, nextMoment, queriesFor, type Question } from './moment.ts'
+import { planFacts } from './plan.ts'
+import { powerFacts } from './power.ts'
+import { wiringFacts } from './wiring.ts'
+
+/** Every figure there is: what it reads and how it is worked out. */
+export const factTable: FactTable<FactName> = {
+  ...clearanceFacts,
+  ...wiringFacts,
+  ...balanceFacts,
+  ...powerFacts,
+  ...glassFacts,
+  ...planFacts,
+}
+export const factNames = Object.keys(factTable) as readonly FactName[]
+
+type Made = (facts: Facts) => unknown
+
+/** What a figure is made of may have failed: then that is what is told. */
+const told =
+  (name: FactName, make: Made): Made =>
+  (facts) => {
+    try {
+      return make(facts)
+    } catch (error) {
+      throw error instanceof FactFailure ? error : new FactFailure(name, error)
+    }
+  }
+const rules = new Map<string, Question>()
+/** Makes a rule one of the questions that can be asked about a moment. */
+export const askable = (id: string, question: Question): void => void rules.set(id, question)
+
+const queries = queriesFor(
+  Object.fromEntries(
+    factNames.map((name) => {
+      const { about, make } = factTable[name]
+      return [name, { about, answer: told(name, make) } satisfies Question]
+    }),
+  ),
+  (id) => rules.get(id),
+)
+
+const moments = new WeakMap<Facts, Moment>()
+/** The moment whose figures these are. @throws {RangeError} for figures put together by hand */
+export const momentOf = (facts: Facts): Moment => {
+  const moment = moments.get(facts)
+  if (!moment) throw new RangeError('These figures belong to no moment; they come from factsOf.')
+  return moment
+}
+
+/** Lets other figures be about the same moment. */
+export const sharingMoment = (facts: Facts, of: Facts): void => void moments.set(facts, momentOf(of))
+
+/** A prototype with every figure, each read in its own way. */
+export const figureFields = (read: (facts: Facts, name: FactName, query: string) => unknown): object =>
+  Object.defineProperties(
+    {},
+    Object.fromEntries(
+      factNames.map((name) => {
+        const query = `fact ${name}`
+        return [
+          name,
+          {
+            enumerable: true,
+            get(this: Facts) {
+              return read(this, name, query)
+            },
+          },
+        ]
+      }),
+    ),
+  )
+const figures = figureFields((facts, _, query) => momentOf(facts).evaluator.get(query))
+
+const factsAt = (moment: Moment, assembly: Assembly, context: Context): Facts => {
+  const facts = Object.assign(Object.create(figures) as object, { assembly, context }) as Facts
+  moments.set(facts, moment)
+  return facts
+}
+
+/**
+ * The same figures in the plainest way: each from all the pieces, with nothing taken over from anywhere. What tests
+ * hold the questions of a moment to.
+ */
+export const plainFactsOf = (assembly: Assembly, context: Context): Facts => {
+  const facts = { assembly, context } as Facts
+  for (const name of factNames) {
+    let made: { readonly value: unknown } | undefined
+    const make = told(name, factTable[name].make)
+    Object.defineProperty(facts, name, {
+      enumerable: true,
+      get: () => (made ??= { value: make(facts) }).value,
+    })
+  }
+  return facts
+}
+
+/**
+ * The figures of one placed set-up. Reading one that can't be worked out throws a `FactFailure`, again at each reading.
+ */
+export const factsOf = (assembly: Assembly, context: Context): Facts =>
+  factsAt(firstMoment(queries, assembly, context), assembly, context)
+
+/**
+ * The figures after an edit: what it does not reach stands as it was worked out before.
+ * @param tried the edit is only tried: the figures before it take nothing over from it
+ */
+export const factsAfter = (before: Facts, assembly: Assembly, context: Context, tried: boolean): Facts =>
+  factsAt(nextMoment(momentOf(before), assembly, context, tried), assembly, context)

@@ -1,0 +1,6 @@
+export * from './figures.ts'
+export * from './facts.ts'
+export { FactFailure } from './failure.ts'
+export { blankWhereFailed } from './shown.ts'
+export { deliveryOf } from './glass.ts'
+export { GLOVE_MM } from './clearance.ts'

@@ -1,0 +1,31 @@
+import { dayOf, minutesOf } from '../brief/index.ts'
+import { picturesOf, runsOf, soundsOf } from '../cabling/index.ts'
+import { marginsOf } from '../context/index.ts'
+import { recordingsOf } from '../media/index.ts'
+import { cablesOf } from '../power/index.ts'
+import { demandsOf } from '../wiring/index.ts'
+import { fact, type FactTable } from './define.ts'
+
+type Names = 'cables' | 'leads' | 'demands' | 'pictures' | 'sounds' | 'recordings'
+
+/** How leads lie, and where picture and sound go. */
+export const wiringFacts: FactTable<Names> = {
+  /** The parts of the leads that are plugged in, by instance. */
+  cables: fact([], ({ assembly, context }) => cablesOf(assembly, (id) => context.catalogue.parts.get(id))),
+  leads: fact(['cables'], ({ assembly, cables }) => runsOf(assembly, cables)),
+  /** What would have to be joined if no lead were plugged in. */
+  demands: fact([], ({ assembly }) => demandsOf(assembly, []), 'electric'),
+  pictures: fact(['leads'], ({ assembly, leads }) => picturesOf(assembly, leads), 'electric'),
+  sounds: fact(['leads'], ({ assembly, leads }) => soundsOf(assembly, leads), 'electric'),
+  recordings: fact(
+    [],
+    ({ assembly, context }) =>
+      recordingsOf(
+        assembly,
+        minutesOf(dayOf(assembly.rig.brief), 'roll'),
+        assembly.rig.brief.codec,
+        marginsOf(context.limits).record,
+      ),
+    'electric',
+  ),
+}
