@@ -1,4 +1,12 @@
-import { type Catalogue, joiningRoles, mate, type MountEnd, offeredParts, type Part } from '../catalogue/index.ts'
+import {
+  type Catalogue,
+  joiningRoles,
+  mate,
+  matingKey,
+  type MountEnd,
+  offeredParts,
+  type Part,
+} from '../catalogue/index.ts'
 import { lengthOf, perThing, subtract } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { freshId, type Joint, type Rig } from './rig.ts'
@@ -44,19 +52,6 @@ const ids = (chain: Chain): string => chain.links.map((link) => `${link.part.id}
 const byBurden = (a: Chain, b: Chain): number =>
   Number(a.priceMinor > 0) - Number(b.priceMinor > 0) || burden(a) - burden(b) || (ids(a) < ids(b) ? -1 : 1)
 
-/** Two open ends with the same key go together with the same things. */
-const endKey = ({ mount }: MountEnd): string =>
-  [
-    mount.standard,
-    mount.side,
-    mount.family,
-    mount.lengthMm,
-    mount.spacingMm,
-    mount.slotMm,
-    mount.antiTwist,
-    mount.screws,
-  ].join()
-
 /** Of the chains that end alike only the best few can be part of a best chain. */
 const KEPT_ALIKE = 3
 
@@ -68,7 +63,7 @@ interface Reach {
 const best = (reached: readonly Reach[]): Reach[] => {
   const alike = new Map<string, Reach[]>()
   for (const one of [...reached].sort((a, b) => byBurden(a.chain, b.chain))) {
-    const key = endKey(one.end)
+    const key = matingKey(one.end)
     const list = alike.get(key) ?? []
     if (list.length < KEPT_ALIKE) alike.set(key, [...list, one])
   }

@@ -10,7 +10,7 @@ import {
   seatingsAt,
   type Rig,
 } from '../assembly/index.ts'
-import { mate, type MateCode, offeredParts, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
+import { mate, type MateCode, matingKey, offeredParts, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import type { Context } from '../context/index.ts'
@@ -210,8 +210,7 @@ const withBridge = (
   const placed = misfit.commands.find((command) => command.do === 'place')
   const mount = placed?.do === 'place' ? misfit.part.mounts.find(({ id }) => id === placed.joint.guestMount) : undefined
   if (placed?.do !== 'place' || !mount) return misfit
-  const { standard, side, family, lengthMm, spacingMm } = mount
-  const key = [standard, side, family, lengthMm, spacingMm].join()
+  const key = matingKey({ part: misfit.part, mount })
   let chains = known.get(key)
   if (!chains) {
     const host = { part: point.piece.part, mount: point.mount }

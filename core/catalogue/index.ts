@@ -20,4 +20,5 @@ export {
   type MountStandard,
   type ObjectionCode,
 } from './standard.ts'
+export { kindFields } from './standard.ts'
 export * from './unknowns.ts'

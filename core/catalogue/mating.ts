@@ -45,6 +45,16 @@ const lower = (a: Limit, b: Limit): Limit =>
   b.limitG < a.limitG || (b.limitG === a.limitG && b.limitBy === 'maker') ? b : a
 
 /**
+ * Two ends with the same key go together with the same things, and make the same joints of them: all that `mate` and the
+ * standards read of an end is in it. A seat made for certain bodies hangs on the part's list of them as well.
+ */
+export const matingKey = ({ part, mount }: MountEnd): string => {
+  const { standard, side, screws, antiTwist, limitG, tool } = mount
+  const own = standardOf(standard).fields.map((field) => mount[field])
+  return JSON.stringify([standard, side, screws, antiTwist, limitG, tool, own, side === 'sits' ? part.fits : []])
+}
+
+/**
  * Do two ends go together, whichever of them is already on the rig?
  * @returns the joint's nature, or why not: `same-gender`, `standards-differ`, or the standard's own objection.
  * @example a pinned 3/8" screw and a 1/4" hole give `standards-differ`

@@ -56,6 +56,20 @@ export type ObjectionCode =
   | 'spacing-differs'
   | 'tray-differs'
 
+/** Fields of a mount that mean something for some kinds of mount only. */
+export const kindFields = [
+  'family',
+  'almost',
+  'lengthMm',
+  'slidesOn',
+  'flangeMm',
+  'odMm',
+  'closesOn',
+  'spacingMm',
+  'slotMm',
+] as const satisfies readonly (keyof Mount)[]
+export type KindField = (typeof kindFields)[number]
+
 /** Why two mounts do not go together. */
 export type MateCode = 'same-gender' | 'standards-differ' | ObjectionCode
 
@@ -68,6 +82,8 @@ export interface MountStandard {
   /** What sort of joint it is; checks that care ask for this, never for an id. */
   readonly kind: Kind
   readonly glyph: Glyph
+  /** What a mount of this kind says of itself that mounts of other kinds have no use for; ends alike in these are alike. */
+  readonly fields: readonly KindField[]
   /** Standards of a plug (`sits`) that this one's socket (`holds`) takes. */
   readonly accepts: readonly string[]
   /** Goes with every other standard, because nothing is known of it. */

@@ -10,6 +10,7 @@ export const unknownStandard: MountStandard = {
   ends: { holds: 'unknown point', sits: 'unknown foot' },
   kind: 'thread',
   glyph: 'ring',
+  fields: [],
   accepts: ['unknown'],
   meetsAny: true,
   holdsTwist: true,

@@ -7,6 +7,7 @@ export const body: MountStandard = {
   ends: { holds: 'camera body', sits: 'body seat' },
   kind: 'seat',
   glyph: 'seat',
+  fields: ['family'],
   accepts: ['body'],
   holdsTwist: false,
   turnStepDeg: 360,

@@ -8,6 +8,7 @@ export const clampOn: MountStandard = {
   ends: { holds: 'lens front', sits: 'clamp-on ring' },
   kind: 'clamp',
   glyph: 'filter',
+  fields: ['family'],
   accepts: ['clamp-on'],
   holdsTwist: false,
   turnStepDeg: 1,

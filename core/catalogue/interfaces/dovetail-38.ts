@@ -9,6 +9,7 @@ export const dovetail38: MountStandard = {
   ends: { holds: '38 mm dovetail', sits: '38 mm clamp' },
   kind: 'plate',
   glyph: 'dovetail',
+  fields: ['lengthMm'],
   accepts: ['dovetail-38'],
   holdsTwist: true,
   turnStepDeg: 90,

@@ -8,6 +8,7 @@ export const filterThread: MountStandard = {
   ends: { holds: 'filter thread', sits: 'filter ring' },
   kind: 'filter',
   glyph: 'filter',
+  fields: ['family'],
   accepts: ['filter-thread'],
   holdsTwist: true,
   turnStepDeg: 360,

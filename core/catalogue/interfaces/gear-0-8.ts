@@ -7,6 +7,7 @@ export const gear08: MountStandard = {
   ends: { holds: '0.8 gear ring', sits: '0.8 drive gear' },
   kind: 'gear',
   glyph: 'gear',
+  fields: ['odMm'],
   accepts: ['gear-0.8'],
   holdsTwist: false,
   turnStepDeg: 1,

@@ -11,6 +11,7 @@ export const lensMount: MountStandard = {
   ends: { holds: 'lens mount', sits: 'lens bayonet' },
   kind: 'bayonet',
   glyph: 'bayonet',
+  fields: ['family', 'flangeMm'],
   accepts: ['lens-mount'],
   holdsTwist: true,
   turnStepDeg: 360,

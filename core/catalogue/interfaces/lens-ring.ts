@@ -7,6 +7,7 @@ export const lensRing: MountStandard = {
   ends: { holds: 'focus ring', sits: 'ring clamp' },
   kind: 'ring',
   glyph: 'gear',
+  fields: ['odMm', 'closesOn'],
   accepts: ['lens-ring'],
   holdsTwist: true,
   turnStepDeg: 1,

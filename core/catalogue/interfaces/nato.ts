@@ -9,6 +9,7 @@ export const nato: MountStandard = {
   ends: { holds: 'NATO rail', sits: 'NATO clamp' },
   kind: 'rail',
   glyph: 'rail',
+  fields: ['lengthMm', 'slidesOn'],
   accepts: ['nato'],
   holdsTwist: true,
   turnStepDeg: 180,

@@ -7,6 +7,7 @@ export const pad: MountStandard = {
   ends: { holds: 'hook-and-loop pad', sits: 'hook-and-loop back' },
   kind: 'pad',
   glyph: 'pad',
+  fields: [],
   accepts: ['pad'],
   holdsTwist: true,
   turnStepDeg: 90,

@@ -7,6 +7,7 @@ export const rosetteM6: MountStandard = {
   ends: { holds: 'M6 rosette', sits: 'M6 rosette bolt' },
   kind: 'rosette',
   glyph: 'rosette',
+  fields: [],
   accepts: ['rosette-m6'],
   holdsTwist: true,
   turnStepDeg: 6,

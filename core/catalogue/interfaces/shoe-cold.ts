@@ -7,6 +7,7 @@ export const shoeCold: MountStandard = {
   ends: { holds: 'cold shoe', sits: 'shoe foot' },
   kind: 'shoe',
   glyph: 'shoe',
+  fields: [],
   accepts: ['shoe-cold'],
   holdsTwist: true,
   turnStepDeg: 180,

@@ -7,6 +7,7 @@ export const shoeHot: MountStandard = {
   ends: { holds: 'hot shoe', sits: 'hot-shoe foot' },
   kind: 'shoe',
   glyph: 'shoe',
+  fields: [],
   accepts: ['shoe-cold', 'shoe-hot'],
   holdsTwist: true,
   turnStepDeg: 180,

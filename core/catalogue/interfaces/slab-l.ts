@@ -8,6 +8,7 @@ export const slabL: MountStandard = {
   ends: { holds: 'L-series bay', sits: 'L-series slab' },
   kind: 'battery',
   glyph: 'brick',
+  fields: ['family', 'almost'],
   accepts: ['slab-l'],
   holdsTwist: true,
   turnStepDeg: 360,

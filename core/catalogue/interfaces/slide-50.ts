@@ -9,6 +9,7 @@ export const slide50: MountStandard = {
   ends: { holds: '50 mm slide plate', sits: '50 mm slide clamp' },
   kind: 'plate',
   glyph: 'dovetail',
+  fields: ['lengthMm'],
   accepts: ['slide-50'],
   holdsTwist: true,
   turnStepDeg: 180,

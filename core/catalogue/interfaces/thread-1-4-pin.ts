@@ -7,6 +7,7 @@ export const threadQuarterPinned: MountStandard = {
   ends: { holds: 'pinned 1/4" hole', sits: 'pinned 1/4" screw' },
   kind: 'thread',
   glyph: 'ring-pins',
+  fields: [],
   accepts: ['thread-1/4', 'thread-1/4-pin'],
   holdsTwist: true,
   turnStepDeg: 180,

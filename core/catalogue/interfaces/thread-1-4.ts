@@ -7,6 +7,7 @@ export const threadQuarter: MountStandard = {
   ends: { holds: '1/4" hole', sits: '1/4" screw' },
   kind: 'thread',
   glyph: 'ring',
+  fields: [],
   accepts: ['thread-1/4'],
   holdsTwist: false,
   turnStepDeg: 1,

@@ -7,6 +7,7 @@ export const threadThreeEighthsPinned: MountStandard = {
   ends: { holds: 'pinned 3/8" hole', sits: 'pinned 3/8" screw' },
   kind: 'thread',
   glyph: 'ring-pins',
+  fields: [],
   accepts: ['thread-3/8', 'thread-3/8-pin'],
   holdsTwist: true,
   turnStepDeg: 180,

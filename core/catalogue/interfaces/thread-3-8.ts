@@ -7,6 +7,7 @@ export const threadThreeEighths: MountStandard = {
   ends: { holds: '3/8" hole', sits: '3/8" screw' },
   kind: 'thread',
   glyph: 'ring',
+  fields: [],
   accepts: ['thread-3/8'],
   holdsTwist: false,
   turnStepDeg: 1,

@@ -7,6 +7,7 @@ export const threeStud: MountStandard = {
   ends: { holds: 'three-stud plate', sits: 'three-stud brick' },
   kind: 'battery',
   glyph: 'brick',
+  fields: [],
   accepts: ['three-stud'],
   holdsTwist: true,
   turnStepDeg: 360,

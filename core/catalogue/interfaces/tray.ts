@@ -8,6 +8,7 @@ export const tray: MountStandard = {
   ends: { holds: 'filter tray', sits: 'drop-in filter' },
   kind: 'tray',
   glyph: 'filter',
+  fields: ['family'],
   accepts: ['tray'],
   holdsTwist: true,
   turnStepDeg: 360,

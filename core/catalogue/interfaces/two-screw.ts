@@ -7,6 +7,7 @@ export const twoScrew: MountStandard = {
   ends: { holds: 'pair of 1/4" holes', sits: 'pair of 1/4" screws' },
   kind: 'thread',
   glyph: 'ring-pins',
+  fields: ['spacingMm', 'slotMm'],
   accepts: ['two-screw'],
   holdsTwist: true,
   turnStepDeg: 180,

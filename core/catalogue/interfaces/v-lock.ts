@@ -7,6 +7,7 @@ export const vLock: MountStandard = {
   ends: { holds: 'V-mount plate', sits: 'V-mount brick' },
   kind: 'battery',
   glyph: 'brick',
+  fields: [],
   accepts: ['v-lock'],
   holdsTwist: true,
   turnStepDeg: 360,
