@@ -124,6 +124,15 @@ export const fill = (
     return value !== undefined ? figure(key, value, style) : (names[key] ?? place)
   })
 
+/** A filter by typed words: a text passes when every word is somewhere in it, large or small letters alike. */
+export const wordFilter = (typed: string): ((text: string) => boolean) => {
+  const wanted = typed.toLowerCase().split(/\s+/).filter(Boolean)
+  return (text) => {
+    const said = text.toLowerCase()
+    return wanted.every((word) => said.includes(word))
+  }
+}
+
 /** The first sentence, which says what is wrong, and the rest, which says how much. */
 export const headline = (text: string): { readonly head: string; readonly rest: string } => {
   const end = text.search(/\.\s/)

@@ -1,4 +1,4 @@
-import type { PlugAngle, Socket } from '../catalogue/index.ts'
+import { connectors, type PlugAngle, type Socket } from '../catalogue/index.ts'
 import { compose, direction, facing, type Frame, type Vec3 } from '../kernel/index.ts'
 import type { Assembly, PlacedPart } from './place.ts'
 import type { Link } from './rig.ts'
@@ -8,6 +8,10 @@ export interface SocketHere {
   readonly piece: PlacedPart
   readonly socket: Socket
 }
+
+/** A socket in words: the piece, and its own label or the kind of its connector. */
+export const socketName = ({ piece, socket }: SocketHere): string =>
+  `${piece.part.name}, ${socket.label ?? connectors[socket.connector].title}`
 
 /** The socket an end of a link names; undefined when that piece is not on the rig in this set-up. */
 export const socketAt = (assembly: Assembly, end: Link['from']): SocketHere | undefined => {

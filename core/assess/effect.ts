@@ -1,5 +1,5 @@
 import { type Command, edit, type Rig } from '../assembly/index.ts'
-import { type Finding, findingKey, type Level } from '../checks/index.ts'
+import { countLevels, findingKey, type Level } from '../checks/index.ts'
 import type { Issue } from '../kernel/index.ts'
 import { type Assessment, tryOut } from './evaluate.ts'
 
@@ -14,12 +14,6 @@ export interface Effect {
   readonly lost: Readonly<Record<Level, number>>
 }
 
-const count = (findings: readonly Finding[]): Record<Level, number> => ({
-  stop: findings.filter(({ level }) => level === 'stop').length,
-  risk: findings.filter(({ level }) => level === 'risk').length,
-  hint: findings.filter(({ level }) => level === 'hint').length,
-})
-
 const compare = (before: Assessment, after: Assessment): Effect => {
   const had = new Set(before.findings.map(findingKey))
   const has = new Set(after.findings.map(findingKey))
@@ -30,8 +24,8 @@ const compare = (before: Assessment, after: Assessment): Effect => {
     tiltFromDeg: before.hang?.tiltDeg,
     tiltToDeg: after.hang?.tiltDeg,
     tallMm: after.size.tallMm - before.size.tallMm,
-    gained: count(gained),
-    lost: count(before.findings.filter((finding) => !has.has(findingKey(finding)))),
+    gained: countLevels(gained),
+    lost: countLevels(before.findings.filter((finding) => !has.has(findingKey(finding)))),
   }
 }
 

@@ -10,7 +10,16 @@ import {
   seatingsAt,
   type Rig,
 } from '../assembly/index.ts'
-import { mate, type MateCode, matingKey, offeredParts, type Part, partnersOf, standardOf } from '../catalogue/index.ts'
+import {
+  mate,
+  type MateCode,
+  matingKey,
+  offeredParts,
+  type Part,
+  partnersOf,
+  standardOf,
+  cheapestFirst,
+} from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import type { Context } from '../context/index.ts'
@@ -84,13 +93,7 @@ const candidatesFor = (point: Point, assessment: Assessment, context: Context): 
   const from = origins(assessment)
   return partnersOf(point.piece.part, point.mount, context.catalogue)
     .map((part) => ({ part, from: from(part) }))
-    .sort(
-      (a, b) =>
-        FROM_ORDER[a.from] - FROM_ORDER[b.from] ||
-        a.part.price.usual - b.part.price.usual ||
-        a.part.massG - b.part.massG ||
-        (a.part.id < b.part.id ? -1 : 1),
-    )
+    .sort((a, b) => FROM_ORDER[a.from] - FROM_ORDER[b.from] || cheapestFirst(a.part, b.part))
 }
 
 const FROM_ORDER = { kit: 0, owned: 1, catalogue: 2 } as const

@@ -1,8 +1,7 @@
-import { type Command, edit, type Rig, setupOf, type SocketHere, socketsOf } from '../assembly/index.ts'
+import { type Command, edit, type Rig, setupOf, socketsOf, socketName } from '../assembly/index.ts'
 import { type Carried, carried } from '../catalogue/index.ts'
-import type { Level } from '../checks/index.ts'
 import type { Context } from '../context/index.ts'
-import { stockOf } from '../checks/index.ts'
+import { countLevels, type Level, stockOf } from '../checks/index.ts'
 import {
   isTaken,
   type LeadOption,
@@ -14,7 +13,7 @@ import {
   schoolsOf,
   type Unmet,
 } from '../wiring/index.ts'
-import { type Assessment, evaluate, tryOut } from './evaluate.ts'
+import { evaluate, tryOut } from './evaluate.ts'
 
 /** A lead of a proposal, as plain data: it can be sent from a worker. */
 export interface LeadLine {
@@ -49,12 +48,10 @@ export interface Proposal {
   readonly tried: number
 }
 
-const endName = ({ piece, socket }: SocketHere): string => `${piece.part.name}, ${socket.label ?? socket.connector}`
-
 const lineOf = (rig: Rig, setup: string, option: LeadOption): LeadLine => ({
   what: option.what,
-  from: endName(option.from),
-  to: endName(option.to),
+  from: socketName(option.from),
+  to: socketName(option.to),
   partId: option.part.id,
   name: option.part.name,
   source: option.source,
@@ -109,12 +106,6 @@ export interface SchoolLine {
   readonly now: boolean
 }
 
-const counted = ({ findings }: Assessment): Record<Level, number> => ({
-  stop: findings.filter(({ level }) => level === 'stop').length,
-  risk: findings.filter(({ level }) => level === 'risk').length,
-  hint: findings.filter(({ level }) => level === 'hint').length,
-})
-
 /** The schools of powering the camera side by side: hours, grams, money, and what the checks say of each. */
 export const schoolLines = (rig: Rig, setupId: string, context: Context): readonly SchoolLine[] => {
   const before = evaluate(rig, setupId, context)
@@ -134,7 +125,7 @@ export const schoolLines = (rig: Rig, setupId: string, context: Context): readon
         doorOpen:
           after?.assembly.placed.some(({ part, host }) => host?.instance.id === camera && part.power?.doorOpen) ??
           false,
-        findings: after ? counted(after) : { stop: 0, risk: 0, hint: 0 },
+        findings: after ? countLevels(after.findings) : { stop: 0, risk: 0, hint: 0 },
         now: why === undefined && commands.length === 0,
       }
     },

@@ -78,12 +78,10 @@ export const handsOf = (assembly: Assembly): readonly Grip[] => {
   return [...known.slice(0, 1), ...(own ? [own] : [])].sort(fromLeft)
 }
 
-/** How two hands share a rig by its two handles: each one's part of the mass, and how far apart they are. */
+/** Two hands on a rig by its two handles, and how far apart they are. */
 export interface TwoHands {
   readonly left: Grip
   readonly right: Grip
-  readonly leftShare: number
-  readonly rightShare: number
   readonly spreadMm: number
 }
 
@@ -103,13 +101,12 @@ export const secondShare = (first: Vec3, second: Vec3, centre: Vec3): number => 
 }
 
 /**
- * The two handles that stand farthest apart and what each takes of the mass.
+ * The two handles that stand farthest apart.
  * @returns undefined with fewer than two handles.
  */
-export const twoHandsOf = (assembly: Assembly, mass: { readonly centre: Vec3 }): TwoHands | undefined => {
+export const twoHandsOf = (assembly: Assembly): TwoHands | undefined => {
   const pair = farthestApart(handles(assembly))
   if (!pair) return undefined
   const [left, right] = pair
-  const rightShare = secondShare(left.at, right.at, mass.centre)
-  return { left, right, leftShare: 1 - rightShare, rightShare, spreadMm: lengthOf(subtract(left.at, right.at)) }
+  return { left, right, spreadMm: lengthOf(subtract(left.at, right.at)) }
 }

@@ -10,6 +10,13 @@ import { optionsFor } from './limits.ts'
 export type Level = 'stop' | 'risk' | 'hint'
 export const levels: readonly Level[] = ['stop', 'risk', 'hint']
 
+/** How many findings there are of each level. */
+export const countLevels = (findings: readonly { readonly level: Level }[]): Record<Level, number> => {
+  const counts = { stop: 0, risk: 0, hint: 0 }
+  for (const { level } of findings) counts[level]++
+  return counts
+}
+
 export type Numbers = Readonly<Record<string, number>>
 export type Names = Readonly<Record<string, string>>
 

@@ -1,5 +1,5 @@
 import type { PlacedPart } from '../assembly/index.ts'
-import { type Catalogue, mate, mountOf, type Part } from '../catalogue/index.ts'
+import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
 import { perKey } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import type { Sees } from '../facts/index.ts'
@@ -102,7 +102,7 @@ export const cheapestEqual = ({ context: { catalogue } }: Sees, piece: PlacedPar
             lossesOf(piece.part, part).length === 0 &&
             holdsAsWell(piece, part),
         )
-        .sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))[0],
+        .sort(cheapestFirst)[0],
   )
 
 /** Does a part hold at least as firmly as the piece it would replace? */

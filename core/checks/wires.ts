@@ -1,6 +1,6 @@
-import { type PlacedPart, type SocketHere } from '../assembly/index.ts'
+import { type PlacedPart, type SocketHere, socketName } from '../assembly/index.ts'
 import { gives, type Run, type RunEnd, takes } from '../cabling/index.ts'
-import { type Carried, connectors, mate, standardOf } from '../catalogue/index.ts'
+import { type Carried, mate, standardOf } from '../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../power/index.ts'
 import {
   type Candidate,
@@ -36,14 +36,11 @@ export const freeMm = (facts: Sees<'plugs'>, { piece, socket }: SocketHere): num
 export const purposeOf = ({ cable, from, to }: Run): Carried | undefined =>
   cable.carries.find((what) => gives(from.socket, what) && takes(to.socket, what))
 
-export const endName = ({ piece, socket }: SocketHere): string =>
-  `${piece.part.name}, ${socket.label ?? connectors[socket.connector].title}`
-
 /** Names for the words about a lead. */
 export const runNames = (run: Run): Record<string, string> => ({
   cable: run.part.name,
-  from: endName(run.from),
-  to: endName(run.to),
+  from: socketName(run.from),
+  to: socketName(run.to),
 })
 export const runParts = (run: Run): readonly string[] => [
   run.link.cable,
@@ -54,7 +51,7 @@ export const runParts = (run: Run): readonly string[] => [
 const worded = (text: string, option: LeadOption, commands: Remedy['commands']): Remedy => ({
   text,
   numbers: {},
-  names: { part: option.part.name, from: endName(option.from), to: endName(option.to) },
+  names: { part: option.part.name, from: socketName(option.from), to: socketName(option.to) },
   commands,
 })
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { liftRig, type Rig, rigSchema, soundnessIssues } from '../assembly/index.ts'
 import { type Catalogue, catalogueOf, type Part, partIssues, partSchema } from '../catalogue/index.ts'
-import type { Issue } from '../kernel/index.ts'
+import { type Issue, sortedJson } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
 export const FILE_VERSION = 6
@@ -21,17 +21,6 @@ export const rigFileSchema = z.strictObject({
 /** Limits as they travel: by check, then by option. */
 export type FileLimits = NonNullable<z.infer<typeof rigFileSchema>['limits']>
 
-const sorted = (value: unknown): unknown => {
-  if (Array.isArray(value)) return value.map(sorted)
-  if (value === null || typeof value !== 'object') return value
-  return Object.fromEntries(
-    Object.entries(value)
-      .filter(([, inner]) => inner !== undefined)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  )
-}
-
 /**
  * Writes a rig as a file: keys sorted, parts by id, two spaces, one line feed at the end, so that equal rigs give equal
  * bytes.
@@ -45,7 +34,7 @@ export const writeRigFile = (rig: Rig, catalogue: Catalogue, limits: FileLimits 
     return part ? [part] : []
   })
   const own = Object.keys(limits).length > 0 ? { limits } : {}
-  return `${JSON.stringify(sorted({ format: FILE_FORMAT, version: FILE_VERSION, rig, parts, ...own }), null, 2)}\n`
+  return `${JSON.stringify(sortedJson({ format: FILE_FORMAT, version: FILE_VERSION, rig, parts, ...own }), null, 2)}\n`
 }
 
 /** What a file holds and what reading it in would do; nothing is changed by asking. */
@@ -116,7 +105,7 @@ export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
   const newParts = parts.filter((part) => !catalogue.parts.has(part.id))
   const differing = parts.filter((part) => {
     const own = catalogue.parts.get(part.id)
-    return own !== undefined && JSON.stringify(sorted(own)) !== JSON.stringify(sorted(part))
+    return own !== undefined && JSON.stringify(sortedJson(own)) !== JSON.stringify(sortedJson(part))
   })
   const crooked = newParts.flatMap((part) =>
     partIssues(part).map((issue) => ({ ...issue, path: `parts[${parts.indexOf(part)}].${issue.path}` })),

@@ -10,3 +10,15 @@ export const equalJson = (a: unknown, b: unknown): boolean => {
     x.length === y.length && x.every(([key, value]) => equalJson(value, (b as Readonly<Record<string, unknown>>)[key]))
   )
 }
+
+/** Plain data with the keys of every object in order; a key without a value is left out. Equal data gives equal text. */
+export const sortedJson = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(sortedJson)
+  if (value === null || typeof value !== 'object') return value
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, inner]) => inner !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, inner]) => [key, sortedJson(inner)]),
+  )
+}

@@ -10,6 +10,7 @@ import {
   type Part,
   type SensorOptics,
   standardOf,
+  cheapestFirst,
 } from '../catalogue/index.ts'
 import { angleDeg, diagonalMm, equivalentMm } from './field.ts'
 import { pictureOf } from './front.ts'
@@ -72,8 +73,7 @@ export const adaptersFor = (
       (a, b) =>
         Number((owned.get(b.id) ?? 0) > 0) - Number((owned.get(a.id) ?? 0) > 0) ||
         Number(hasContacts(b)) - Number(hasContacts(a)) ||
-        a.price.usual - b.price.usual ||
-        (a.id < b.id ? -1 : 1),
+        cheapestFirst(a, b),
     )
 }
 

@@ -127,7 +127,7 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
       `from ${digits(limit('mount-moment', 'supportNm'), 1)} N m, and ${digits(limit('mount-moment', 'graveNm'), 1)} N m`,
     ],
   ],
-  'Two hands': () => [['120 mm apart', `${digits(twoHandsOf(inTwoHands(), massOf(inTwoHands()))?.spreadMm)} mm apart`]],
+  'Two hands': () => [['120 mm apart', `${digits(twoHandsOf(inTwoHands())?.spreadMm)} mm apart`]],
   Shoulder: () => {
     const pad = cube('pad', { massG: 1e-9, grips: [{ kind: 'shoulder', at: [0, 0, 80] }] })
     const found = shoulderOf(put(pad), { ...massOf(put(pad)), inHandG: 3000 })

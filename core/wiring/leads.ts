@@ -16,6 +16,7 @@ import {
   offeredParts,
   type Part,
   pictureFormats,
+  cheapestFirst,
 } from '../catalogue/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { suits, voltsAt } from '../power/index.ts'
@@ -72,8 +73,7 @@ const leadsByEnds = perThing('leads of a catalogue', (catalogue: Catalogue): Rea
     const key = endsOf(part.cable.a.connector, part.cable.b.connector)
     made.set(key, [...(made.get(key) ?? []), part])
   }
-  for (const list of made.values())
-    list.sort((x, y) => x.price.usual - y.price.usual || x.massG - y.massG || (x.id < y.id ? -1 : 1))
+  for (const list of made.values()) list.sort(cheapestFirst)
   return made
 })
 

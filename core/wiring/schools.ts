@@ -8,7 +8,7 @@ import {
   type Rig,
   setupOf,
 } from '../assembly/index.ts'
-import { mate, type Mount, type Part, standardOf } from '../catalogue/index.ts'
+import { mate, type Mount, type Part, standardOf, cheapestFirst } from '../catalogue/index.ts'
 import { type Plan, planWiring } from './plan.ts'
 import type { Stock } from './leads.ts'
 
@@ -46,7 +46,7 @@ const forBay = (
     })
   return [...(stock.catalogue.byRole.get(role) ?? [])]
     .filter(fits)
-    .sort((a, b) => rank(a) - rank(b) || a.price.usual - b.price.usual || (a.id < b.id ? -1 : 1))[0]
+    .sort((a, b) => rank(a) - rank(b) || cheapestFirst(a, b))[0]
 }
 
 /** The edits that put a part into the camera's bay, whatever was in it. */

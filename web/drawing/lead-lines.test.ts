@@ -40,7 +40,9 @@ test('every lead of the set-up is drawn as thick as it is; the one that does not
   // 4 mm at 2 px a mm.
   expect(lines[0]?.width).toBe(8)
   expect(
-    leadLines('top', evaluate(secondMark, 'crossing', context).facts.leads, fit, [0, 0, 0]).every(({ amiss }) => !amiss),
+    leadLines('top', evaluate(secondMark, 'crossing', context).facts.leads, fit, [0, 0, 0]).every(
+      ({ amiss }) => !amiss,
+    ),
   ).toBe(true)
 })
 

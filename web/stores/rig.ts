@@ -6,7 +6,6 @@ import {
   type History,
   redo,
   type Rig,
-  rigSchema,
   soundnessIssues,
   startHistory,
   step,
@@ -20,6 +19,7 @@ import { dropDraft, keepDraft, readDraft } from './draft.ts'
 import { noLine, stepBeyond } from './saved-line.ts'
 import { useSettings } from './settings.ts'
 import { useContext } from './context.ts'
+import { equalJson } from '@zucchini/core/kernel'
 
 const QUIET_MS = 250
 const RETRY_MS = 3000
@@ -30,8 +30,7 @@ const DRAG_PAUSE_MS = 3000
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused' | 'removed'
 
 /** Do two rigs say the same, whatever the order of their keys? */
-const sameRig = (a: Rig | undefined, b: Rig): boolean =>
-  a !== undefined && JSON.stringify(rigSchema.parse(a)) === JSON.stringify(rigSchema.parse(b))
+const sameRig = (a: Rig | undefined, b: Rig): boolean => a !== undefined && equalJson(a, b)
 
 /** The rig being worked on: its history of edits, its saving, and its assessment. */
 export const useRig = defineStore('rig', () => {

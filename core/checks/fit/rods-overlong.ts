@@ -1,3 +1,4 @@
+import { cheapestFirst } from '../../catalogue/index.ts'
 import { z } from 'zod'
 import { type Command, type PlacedPart, rodRails, rodUse } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
@@ -47,9 +48,7 @@ const shorter = (rods: PlacedPart, facts: Facts, spareMm: number): Remedy[] => {
       const lengthMm = rodRails(part)[0]?.lengthMm
       return lengthMm !== undefined && lengthMm < now.longMm && lengthMm >= now.usedMm ? [{ part, lengthMm }] : []
     })
-    .sort(
-      (a, b) => a.lengthMm - b.lengthMm || a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1),
-    )
+    .sort((a, b) => a.lengthMm - b.lengthMm || cheapestFirst(a.part, b.part))
   for (const { part, lengthMm } of pairs) {
     const commands: Command[] = [{ do: 'swap', instance: rods.instance.id, partId: part.id }]
     // The rail's zero is its middle: with shorter rods everything slides by half the difference to stay where it is.

@@ -1,3 +1,4 @@
+import { cheapestFirst } from '../../catalogue/index.ts'
 import { z } from 'zod'
 import { type Assembly, type Command, type PlacedPart, ridesOn, slideWay, travelOf } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
@@ -86,9 +87,7 @@ const longerRods = (box: PlacedPart, facts: Facts): Remedy[] => {
     const same = part.mounts.find(({ id, standard }) => id === mount.id && standard === mount.standard)
     return same?.lengthMm && same.lengthMm > (mount.lengthMm ?? 0) && same.travel ? [{ part, travel: same.travel }] : []
   })
-  for (const { part, travel } of longer.sort(
-    (a, b) => a.part.price.usual - b.part.price.usual || (a.part.id < b.part.id ? -1 : 1),
-  )) {
+  for (const { part, travel } of longer.sort((a, b) => cheapestFirst(a.part, b.part))) {
     const commands: Command[] = [
       { do: 'swap', instance: rods.instance.id, partId: part.id },
       { do: 'set', setup, instance: box.instance.id, slideMm: travel.maxMm },

@@ -3,7 +3,8 @@ import type { Carried } from '../../catalogue/index.ts'
 import { type Demand, demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { endName, joinRemedies } from '../wires.ts'
+import { joinRemedies } from '../wires.ts'
+import { socketName } from '../../assembly/index.ts'
 
 /** Power, timecode and the trigger are told about by checks of their own. */
 const told: ReadonlySet<Carried> = new Set(['picture', 'sound', 'data'])
@@ -51,7 +52,7 @@ export const noCable = defineCheck<Wanted, object, 'leads'>({
   subjects: wantedOf,
   judge: ({ demand: { what, piece, own }, run }) => {
     const key = what
-    const names = { part: piece.part.name, cable: run?.part.name ?? '', from: own[0] ? endName(own[0]) : '' }
+    const names = { part: piece.part.name, cable: run?.part.name ?? '', from: own[0] ? socketName(own[0]) : '' }
     return run
       ? { group: 'silent', message: 'joined', names, key }
       : { group: 'speaks', message: what, names, key, parts: [piece.instance.id], at: piece.centre }

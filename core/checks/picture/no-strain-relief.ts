@@ -1,12 +1,12 @@
 import { z } from 'zod'
-import type { Command, Point } from '../../assembly/index.ts'
+import { type Command, type Point, socketName } from '../../assembly/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import { factsAfter } from '../cures.ts'
 import type { Facts, Sees } from '../../facts/index.ts'
 import { addRemedy, byReadiness, onTheRun } from '../places.ts'
-import { endName, runNames, runParts } from '../wires.ts'
+import { runNames, runParts } from '../wires.ts'
 
 const options = z.object({ mostMm: z.number().positive() })
 
@@ -73,7 +73,7 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>, 'leads'>
   subjects: fromCamera,
   judge: (run, facts, { mostMm }) => {
     const heldMm = heldAt(run)
-    const names = { ...runNames(run), end: endName(run.from) }
+    const names = { ...runNames(run), end: socketName(run.from) }
     const key = run.link.cable
     const numbers = { mostMm, ...(heldMm < Infinity ? { heldMm } : {}) }
     if (!exceeds(heldMm, mostMm)) return { group: 'silent', message: 'held', names, key, numbers }

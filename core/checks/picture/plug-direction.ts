@@ -4,7 +4,8 @@ import { exceeds } from '../../kernel/index.ts'
 import { TWIST_DEG } from '../../wiring/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { endName, endsOf, freeMm, runNames, runParts, swapLead } from '../wires.ts'
+import { endsOf, freeMm, runNames, runParts, swapLead } from '../wires.ts'
+import { socketName } from '../../assembly/index.ts'
 
 const options = z.object({ mostDeg: z.number().positive() })
 interface Plug {
@@ -43,7 +44,7 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' 
   judge: ({ run, end }, facts, { mostDeg }) => {
     const free = tight(facts, end)
     const key = `${run.link.cable} ${end.socket.id}`
-    const names = { ...runNames(run), end: endName(end) }
+    const names = { ...runNames(run), end: socketName(end) }
     const numbers = {
       turnsDeg: end.turnsDeg,
       mostDeg,

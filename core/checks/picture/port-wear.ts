@@ -2,7 +2,8 @@ import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { endName, runNames, runParts } from '../wires.ts'
+import { runNames, runParts } from '../wires.ts'
+import { socketName } from '../../assembly/index.ts'
 
 /** Sockets held by little more than solder. */
 const small: ReadonlySet<string> = new Set(['hdmi-c', 'hdmi-d'])
@@ -39,7 +40,7 @@ export const portWear = defineCheck<Run, object, 'leads'>({
     leads.filter(({ from, cable }) => from.piece.part.role === 'camera' && cable.carries.includes('picture')),
   judge: (run, facts) => {
     const { plugged, without } = comesAndGoes(facts, run)
-    const names = { ...runNames(run), end: endName(run.from), socket: connectors[run.from.socket.connector].title }
+    const names = { ...runNames(run), end: socketName(run.from), socket: connectors[run.from.socket.connector].title }
     const key = run.link.cable
     const numbers = { plugged, without }
     if (run.held.some(({ piece }) => piece.part.holdsCable?.plug))

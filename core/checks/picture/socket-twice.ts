@@ -1,10 +1,10 @@
-import type { SocketHere } from '../../assembly/index.ts'
+import { type SocketHere, socketName } from '../../assembly/index.ts'
 import { socketsOf } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { endName, unplug } from '../wires.ts'
+import { unplug } from '../wires.ts'
 
 interface Plugged {
   readonly here: SocketHere
@@ -41,7 +41,7 @@ export const socketTwice = defineCheck<Plugged, object, 'leads'>({
   subjects: plugged,
   judge: ({ here, runs }) => {
     const key = here.socket.id
-    const names = { socket: endName(here) }
+    const names = { socket: socketName(here) }
     const numbers = { plugs: runs.length, mostPlugs: 1 }
     return exceeds(runs.length, 1)
       ? {

@@ -2,7 +2,8 @@ import type { Run, RunEnd } from '../../cabling/index.ts'
 import { gives, takes } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { endName, purposeOf, runNames, runParts, swapLead, unplug } from '../wires.ts'
+import { purposeOf, runNames, runParts, swapLead, unplug } from '../wires.ts'
+import { socketName } from '../../assembly/index.ts'
 
 const misfit = ({ from, to }: Run): RunEnd | undefined => [from, to].find(({ fits }) => !fits)
 const runsBackwards = ({ from, to, cable }: Run): boolean =>
@@ -44,7 +45,7 @@ export const wrongEnds = defineCheck<Run, object, 'leads'>({
           ...names,
           plug: connectors[end.plug.connector].title,
           socket: connectors[end.socket.connector].title,
-          end: endName(end),
+          end: socketName(end),
         },
         parts,
         at: end.at,

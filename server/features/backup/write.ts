@@ -3,22 +3,13 @@ import type { EventEmitter } from 'node:events'
 import type { Readable } from 'node:stream'
 import type { DataSource, QueryRunner } from 'typeorm'
 import { backupTables, type BackupRow, type BackupTable, type Cell, DAYS, DOCUMENTS } from './tables.ts'
+import { sortedJson } from '@zucchini/core/kernel'
 
 export const BACKUP_FORMAT = 'zucchini-backup'
 export const BACKUP_VERSION = 2
 
 /** Lines go out together in pieces of about this size, bytes. */
 const PIECE_BYTES = 256 * 1024
-
-const sorted = (value: unknown): unknown => {
-  if (Array.isArray(value)) return value.map(sorted)
-  if (value === null || typeof value !== 'object') return value
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  )
-}
 
 /**
  * Days as days, moments as text that sorts, bytes as base64, documents with their keys in order: equal rows are equal
@@ -28,7 +19,7 @@ const cellOf = (column: string, value: unknown): Cell => {
   if (value === null || value === undefined) return null
   if (value instanceof Date) return DAYS.has(column) ? value.toISOString().slice(0, 10) : value.toISOString()
   if (Buffer.isBuffer(value)) return { b64: value.toString('base64') }
-  if (DOCUMENTS.has(column)) return sorted(typeof value === 'string' ? JSON.parse(value) : value) as object
+  if (DOCUMENTS.has(column)) return sortedJson(typeof value === 'string' ? JSON.parse(value) : value) as object
   return typeof value === 'bigint' ? Number(value) : (value as Cell)
 }
 

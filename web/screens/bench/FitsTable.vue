@@ -2,7 +2,7 @@
 import type { Fit, Misfit } from '@zucchini/core/assess'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRig } from '../../stores/rig.ts'
-import { refusal } from '../../wording.ts'
+import { refusal, wordFilter } from '../../wording.ts'
 import { buyCell, findingsCell, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
 
 const props = defineProps<{
@@ -26,11 +26,8 @@ const values: Record<Exclude<SortKey, 'best'>, (fit: Fit) => number> = {
   tilt: (fit) => Math.abs(fit.effect.tiltToDeg ?? 0),
   height: (fit) => fit.effect.tallMm,
 }
-const matches = ({ part }: { part: Fit['part'] }) => {
-  const wanted = props.filter.toLowerCase().split(/\s+/).filter(Boolean)
-  const text = `${part.name} ${part.role} ${part.maker} ${part.provides.join(' ')}`.toLowerCase()
-  return wanted.every((word) => text.includes(word))
-}
+const matches = ({ part }: { part: Fit['part'] }) =>
+  wordFilter(props.filter)(`${part.name} ${part.role} ${part.maker} ${part.provides.join(' ')}`)
 /** So many rows stand on the page at first; a large catalogue has hundreds. */
 const AT_ONCE = 100
 const shown = ref(AT_ONCE)

@@ -1,6 +1,7 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { type Catalogue, mate, offeredParts, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
+import { wordFilter } from '../../wording.ts'
 
 /** Something the search can take one to. */
 export interface Findable {
@@ -53,11 +54,9 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
 
 /** The findables that hold all words of a query; those whose title begins with it come first. */
 export const search = (all: readonly Findable[], query: string): readonly Findable[] => {
-  const wanted = query.toLowerCase().split(/\s+/).filter(Boolean)
-  const found = all.filter(({ title, note, kind }) =>
-    wanted.every((word) => `${title} ${note} ${kind}`.toLowerCase().includes(word)),
-  )
-  const first = wanted[0] ?? ''
+  const wanted = wordFilter(query)
+  const found = all.filter(({ title, note, kind }) => wanted(`${title} ${note} ${kind}`))
+  const [first = ''] = query.toLowerCase().trim().split(/\s+/)
   const rank = ({ title }: Findable) => (first && title.toLowerCase().startsWith(first) ? 0 : 1)
   return found
     .map((entry, i) => ({ entry, i }))

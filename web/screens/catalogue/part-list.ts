@@ -1,4 +1,5 @@
 import type { Catalogue, Part, Role } from '@zucchini/core/catalogue'
+import { wordFilter } from '../../wording.ts'
 
 /** What the catalogue is narrowed down to; empty fields ask for nothing. */
 export interface PartFilter {
@@ -28,7 +29,7 @@ export const listParts = (
   owned: ReadonlyMap<string, number>,
   own: ReadonlySet<string>,
 ): readonly Part[] => {
-  const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean)
+  const said = wordFilter(filter.text)
   const wanted = (part: Part): boolean => {
     if (filter.role && part.role !== filter.role) return false
     if (filter.standard && !part.mounts.some(({ standard }) => standard === filter.standard)) return false
@@ -36,8 +37,7 @@ export const listParts = (
     if (filter.mostMinor > 0 && part.price.usual > filter.mostMinor) return false
     if (filter.only === 'owned' && !(owned.get(part.id) ?? 0)) return false
     if (filter.only === 'own' && !own.has(part.id)) return false
-    const text = `${part.name} ${part.role} ${part.maker} ${part.provides.join(' ')} ${part.notes ?? ''}`.toLowerCase()
-    return words.every((word) => text.includes(word))
+    return said(`${part.name} ${part.role} ${part.maker} ${part.provides.join(' ')} ${part.notes ?? ''}`)
   }
   return [...parts].filter(wanted).sort((a, b) => orders[order](a, b) || (a.id < b.id ? -1 : 1))
 }

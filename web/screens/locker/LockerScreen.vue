@@ -31,7 +31,9 @@ const choosing = ref(false)
 
 const home = computed(() => context.money?.home ?? 'EUR')
 const usage = computed(() => usageOf(rigs.value.map(({ rig }) => rig)))
-const rows = computed(() => (context.catalogue ? rowsOf(context.pieces, context.catalogue, usage.value, context.today) : []))
+const rows = computed(() =>
+  context.catalogue ? rowsOf(context.pieces, context.catalogue, usage.value, context.today) : [],
+)
 const shown = computed(() => [...filtered(rows.value, filter.value)])
 const places = computed(() => placesOf(rows.value))
 const totals = computed(() => totalsOf(rows.value, home.value))

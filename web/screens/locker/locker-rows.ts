@@ -1,6 +1,7 @@
 import type { Catalogue } from '@zucchini/core/catalogue'
 import { isIdle, isOwned, type LockerPiece, type PieceState, type Usage, valueOn } from '@zucchini/core/locker'
 import type { SavedPiece } from '../../api.ts'
+import { wordFilter } from '../../wording.ts'
 
 /** One line of the locker. */
 export interface LockerRow {
@@ -64,13 +65,13 @@ export const filtered = (
   rows: readonly LockerRow[],
   { words, state, place, idle }: LockerFilter,
 ): readonly LockerRow[] => {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
+  const wanted = wordFilter(words)
   return rows.filter(
     (row) =>
       (state === 'all' || (state === 'owned' ? isOwned(row.piece) : row.piece.state === state)) &&
       (place === '' || row.piece.place === place) &&
       (!idle || row.idle) &&
-      wanted.every((word) => row.words.includes(word)),
+      wanted(row.words),
   )
 }
 

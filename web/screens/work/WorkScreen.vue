@@ -18,7 +18,9 @@ onMounted(() =>
 
 const onlyOwn = ref(false)
 const kept = (limit: Limit) => !onlyOwn.value || limit.own !== undefined
-const limits = computed(() => [...allLimits(context.limits)].sort((a, b) => a.title.localeCompare(b.title)).filter(kept))
+const limits = computed(() =>
+  [...allLimits(context.limits)].sort((a, b) => a.title.localeCompare(b.title)).filter(kept),
+)
 const seconds = computed(() => secondsOfWork(context.limits).filter(kept))
 const margins = computed(() => marginLines(context.limits).filter(kept))
 const changed = computed(
