@@ -1,7 +1,7 @@
 import { LONG_MIN } from '@zucchini/core/balance'
 import { isUnknown, type MateCode, type Part } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
-import type { Issue } from '@zucchini/core/kernel'
+import { filled, type Issue, type Unit } from '@zucchini/core/kernel'
 
 export type Units = 'metric' | 'imperial'
 
@@ -88,27 +88,29 @@ export const shortName = (name: string): string => {
   return count ? `${fitting}, ${count}` : fitting
 }
 
-const endings: readonly (readonly [RegExp, (value: number, style: Style) => string])[] = [
-  [/Minor$/, (value, { currency }) => money(value, currency)],
-  [/Mm$/, (value, { units }) => millimetres(value, units)],
-  [/Nm$/, (value) => `${number(value, 2)} N m`],
-  [/Min$/, (value) => hours(value)],
-  [/[wW]atts$/, (value) => watts(value)],
-  [/Wh$/, (value) => wattHours(value)],
-  [/[vV]olts$/, (value) => volts(value)],
-  [/MBs$/, (value) => `${number(value, value % 1 === 0 ? 0 : 1)} MB/s`],
-  [/Minutes$/, (value) => minutes(value)],
-  [/Percent$/, (value) => `${number(value, value % 1 === 0 ? 0 : 1)} %`],
-  [/Days$/, (value) => number(value, 0)],
-  [/Stops$/, (value) => `${number(value, 1)} stops`],
-  [/Times$/, (value) => `${number(value, 2)} ×`],
-  [/Deg$/, (value) => degrees(value)],
-  [/G$/, (value, { units }) => grams(value, units)],
-]
+const inUnits: Readonly<Record<Unit, (value: number, style: Style) => string>> = {
+  minor: (value, { currency }) => money(value, currency),
+  mm: (value, style) => millimetres(value, style.units),
+  g: (value, style) => grams(value, style.units),
+  'N m': (value) => `${number(value, 2)} N m`,
+  min: (value) => hours(value),
+  'long min': (value) => minutes(value),
+  s: (value) => `${number(value, 0)} s`,
+  W: (value) => watts(value),
+  Wh: (value) => wattHours(value),
+  V: (value) => volts(value),
+  'MB/s': (value) => `${number(value, value % 1 === 0 ? 0 : 1)} MB/s`,
+  '%': (value) => `${number(value, value % 1 === 0 ? 0 : 1)} %`,
+  days: (value) => number(value, 0),
+  stops: (value) => `${number(value, 1)} stops`,
+  times: (value) => `${number(value, 2)} ×`,
+  widths: (value) => `${number(value, 1)} × its width`,
+  deg: (value) => degrees(value),
+}
 
-/** A number in words, by the unit its name ends in. */
-export const figure = (name: string, value: number, style: Style): string =>
-  endings.find(([ending]) => ending.test(name))?.[1](value, style) ?? number(value, 0)
+/** A measured value in words, in the operator's own units; without a unit a plain count. */
+export const figure = (value: number, unit: Unit | undefined, style: Style): string =>
+  unit === undefined ? number(value, 0) : inUnits[unit](value, style)
 
 /**
  * Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should.
@@ -119,9 +121,9 @@ export const fill = (
   names: Readonly<Record<string, string>>,
   style: Style,
 ): string =>
-  text.replaceAll(/\{(\w+)\}/g, (place, key: string) => {
-    const value = numbers[key]
-    return value !== undefined ? figure(key, value, style) : (names[key] ?? place)
+  filled(text, ({ name, unit }) => {
+    const value = numbers[name]
+    return value === undefined ? names[name] : figure(value, unit, style)
   })
 
 /** A filter by typed words: a text passes when every word is somewhere in it, large or small letters alike. */
@@ -142,14 +144,14 @@ export const headline = (text: string): { readonly head: string; readonly rest: 
 const mateRefusals: Readonly<Record<MateCode, string>> = {
   'standards-differ': 'has no end for this: {b} against {a}',
   'same-gender': 'both ends are alike: {b} against {a}',
-  'rail-too-short': 'the rail is {railMm} long, its clamp needs {clampMm}',
+  'rail-too-short': 'the rail is {railMm:mm} long, its clamp needs {clampMm:mm}',
   'body-unfit': 'made for another body',
   'lens-mount-differs': 'has the {wants} mount, the camera has {holds}',
   'filter-size-differs': 'made for {wants}, the lens has {holds}',
-  'spacing-differs': 'its screws stand {screwsMm} apart, the holes {holesMm}',
+  'spacing-differs': 'its screws stand {screwsMm:mm} apart, the holes {holesMm:mm}',
   'pack-differs': 'the bay takes {holds}, this is {wants}',
-  'flange-differs': 'made for {wantsMm} from the sensor, here it sits at {holdsMm}',
-  'ring-size-differs': 'closes on {minMm} to {maxMm}, the ring is {ringMm}',
+  'flange-differs': 'made for {wantsMm:mm} from the sensor, here it sits at {holdsMm:mm}',
+  'ring-size-differs': 'closes on {minMm:mm} to {maxMm:mm}, the ring is {ringMm:mm}',
   'clamp-size-differs': 'made for {wants}, the lens front is {holds}',
   'tray-differs': 'the tray takes {holds}, this is {wants}',
 }

@@ -12,7 +12,7 @@ const PAD = 12
 
 const strokeSchema = z.object({ key: z.string(), instance: z.string(), look: z.string(), outline: z.string() })
 
-/** What the context shows of a rig: its first set-up's figures and outline, and the worst that is known of any set-up. */
+/** What the shelf shows of a rig: its first set-up's figures and outline, and the worst that is known of any set-up. */
 export const summarySchema = z.object({
   setups: z.int(),
   currency: z.string(),
@@ -34,7 +34,7 @@ export const summarySchema = z.object({
 export type RigSummary = z.infer<typeof summarySchema>
 
 /**
- * Works out what the context shows of a rig. Whatever state the rig is in, it is taken up as far as it can be.
+ * Works out what the shelf shows of a rig. Whatever state the rig is in, it is taken up as far as it can be.
  * @throws {RangeError} for a rig nothing can be made of; its card then says so, and the others stay
  */
 export const summaryOf = (given: Rig, context: Context): RigSummary => {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Command } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
-import type { Vec3 } from '../kernel/index.ts'
+import { type Measure, measuresIn, type Unit, type Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts, Sees } from '../facts/index.ts'
 import { FactFailure } from '../facts/index.ts'
 import { optionsFor } from './limits.ts'
@@ -67,7 +67,7 @@ export const wayKindOf = (commands: readonly Command[]): WayKind => {
 }
 
 /**
- * Something a check has to say about a set-up. `text` is a template over `numbers` (units by name ending) and `names`.
+ * Something a check has to say about a set-up. `text` is a template over `numbers` (whose units it states) and `names`.
  */
 export interface Finding {
   readonly check: string
@@ -83,6 +83,8 @@ export interface Finding {
   readonly why: string
   readonly numbers: Numbers
   readonly names: Names
+  /** What the words tell: each measured value and limit with the unit that the message states. */
+  readonly measures: readonly Measure[]
   readonly remedies: readonly Remedy[]
 }
 
@@ -119,6 +121,8 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
   readonly source: string
   readonly options: z.ZodType<O>
   readonly defaults: O
+  /** In what its options are measured; those left out are plain counts. */
+  readonly units?: Readonly<Partial<Record<keyof O & string, Unit>>>
   /** The figures it reads; the type of its facts has no others. */
   readonly needs: readonly N[]
   /** The pieces it looks at have to do with this; left out: it looks at all. */
@@ -156,6 +160,7 @@ const cannotJudge = (
       : "Can't tell: the rule “{rule}” met something it can't judge. All other rules hold ({reason}).",
   why: 'A rule that can not judge says so instead of keeping silent; nothing of the rig is lost by it.',
   numbers: {},
+  measures: [],
   names: { rule: title, reason: reasonOf(error), ...(error instanceof FactFailure ? { fact: error.fact } : {}) },
   remedies: [],
 })
@@ -170,8 +175,9 @@ export interface Found {
 /** A rule as the registry runs it; the kind of its subjects stays inside. */
 export interface Check extends Omit<
   CheckDefinition<never, never, FactName>,
-  'subjects' | 'judge' | 'remedies' | 'options' | 'defaults'
+  'subjects' | 'judge' | 'remedies' | 'options' | 'defaults' | 'units'
 > {
+  readonly units?: Readonly<Record<string, Unit | undefined>>
   readonly options: z.ZodType
   readonly defaults: unknown
   readonly judgements: (facts: Facts) => readonly Judgement[]
@@ -277,6 +283,7 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
       why: definition.why,
       numbers: judgement.numbers ?? {},
       names: judgement.names ?? {},
+      measures: measuresIn(text, judgement.numbers ?? {}),
     }
     return [{ finding, cures: (now) => curesOf(index, now) }]
   }

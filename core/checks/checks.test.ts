@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
+import { filled, type Unit } from '../kernel/index.ts'
 import { tinyRig } from '../testing/index.ts'
 import { defineCheck, families } from './check.ts'
 import { placeSetup } from '../assembly/index.ts'
@@ -45,7 +46,7 @@ describe('the tester refuses', () => {
       options: z.object({}),
       defaults: {},
       needs: [],
-      messages: { speaks: { loud: 'It is {sizeMm}.' }, silent: { calm: 'ok' }, cannotTell: {} },
+      messages: { speaks: { loud: 'It is {sizeMm:mm}.' }, silent: { calm: 'ok' }, cannotTell: {} },
       subjects: () => [1],
       judge,
       ...more,
@@ -164,4 +165,28 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
     expect(blankWhereFailed(strict, failed).mass).toEqual({ totalG: 0, inHandG: 0, unknown: [], centre: [0, 0, 0] })
     expect([...failed]).toEqual(['mass'])
   })
+})
+
+test('a message states the unit of each figure it tells, and it is the one in the figure’s name', () => {
+  const inName: readonly (readonly [RegExp, Unit])[] = [
+    [/Minor$/, 'minor'],
+    [/Mm$/, 'mm'],
+    [/Nm$/, 'N m'],
+    [/(Watts|^watts)$/, 'W'],
+    [/Wh$/, 'Wh'],
+    [/(Volts|^volts)$/, 'V'],
+    [/Percent$/, '%'],
+    [/Deg$/, 'deg'],
+    [/[a-z]G$/, 'g'],
+  ]
+  const wrong: string[] = []
+  for (const check of checks)
+    for (const group of Object.values(check.messages))
+      for (const text of Object.values(group))
+        filled(text, ({ name, unit }) => {
+          const wanted = inName.find(([ending]) => ending.test(name))?.[1]
+          if (wanted !== undefined && unit !== wanted) wrong.push(`${check.id}: {${name}:${unit ?? ''}}`)
+          return ''
+        })
+  expect(wrong).toEqual([])
 })

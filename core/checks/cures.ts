@@ -18,7 +18,7 @@ const slides = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
       const slideMm = joint.slideMm + sign * n * travel.stepMm
       if (slideMm < travel.minMm || slideMm > travel.maxMm) continue
       yield {
-        text: 'slide {part} {byMm} {way}',
+        text: 'slide {part} {byMm:mm} {way}',
         numbers: { byMm: n * travel.stepMm },
         names: { part: piece.part.name, way: wayName(scale(slideWay(piece) ?? zero, sign)) },
         commands: [{ do: 'set', setup: facts.assembly.setup.id, instance: piece.instance.id, slideMm }],
@@ -33,7 +33,7 @@ const turns = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
   for (let turn = step; turn < 360; turn += step) {
     const turnDeg = ((joint.turnDeg + turn + 180) % 360) - 180
     yield {
-      text: 'turn {part} to {turnDeg}',
+      text: 'turn {part} to {turnDeg:deg}',
       numbers: { turnDeg },
       names: { part: piece.part.name },
       commands: [{ do: 'set', setup: facts.assembly.setup.id, instance: piece.instance.id, turnDeg }],

@@ -14,7 +14,7 @@ export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }):
     needs: ['entries'],
     messages: {
       speaks: {
-        shut: '{part} can not be slid on. It has no jaw that opens, and {first} and {second} shut both ends of its {railMm}.',
+        shut: '{part} can not be slid on. It has no jaw that opens, and {first} and {second} shut both ends of its {railMm:mm}.',
       },
       silent: { open: '{part} slides on over an open end.' },
       cannotTell: {},

@@ -1,6 +1,7 @@
 import type { Limits } from '../context/index.ts'
 import { z } from 'zod'
 import { LEAD_SECONDS, type Pace } from '../build-order/index.ts'
+import type { Unit } from '../kernel/index.ts'
 import { standards } from '../catalogue/index.ts'
 import type { Check } from './check.ts'
 import { knownMargin, marginIds, MARGINS } from '../context/index.ts'
@@ -10,6 +11,8 @@ export interface Limit {
   readonly check: string
   readonly title: string
   readonly option: string
+  /** In what it is measured; undefined for a plain count. */
+  readonly unit: Unit | undefined
   readonly usual: number
   /** Undefined: the usual one counts. */
   readonly own: number | undefined
@@ -48,6 +51,7 @@ export const secondsOfWork = (own: Limits = {}): readonly Limit[] =>
     check: SECONDS,
     title: option === LEAD ? 'a lead, both ends' : (standards.find(({ id }) => id === option)?.title ?? option),
     option,
+    unit: 's' as const,
     usual,
     own: own[SECONDS]?.[option],
     source: 'A usual time without hurry; your own is better.',
@@ -63,14 +67,15 @@ export const marginLines = (own: Limits = {}): readonly Limit[] =>
 
 /** Every limit that can be set, in the order of the checks. */
 export const limitsOf = (
-  checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults'>[],
+  checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults' | 'units'>[],
   own: Limits = {},
 ): readonly Limit[] =>
-  checks.flatMap(({ id, title, source, defaults }) =>
+  checks.flatMap(({ id, title, source, defaults, units = {} }) =>
     numbersOf(defaults).map(([option, usual]) => ({
       check: id,
       title,
       option,
+      unit: units[option],
       usual,
       own: own[id]?.[option],
       source,

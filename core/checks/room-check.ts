@@ -43,7 +43,7 @@ export const roomCheck = <N extends FactName = never>(
     needs: ['invasions', ...also],
     limit: { measured: 'intoMm', allowed: 'allowedMm' },
     messages: {
-      speaks: { blocked: '{by} is in the way: {lost}. It reaches {intoMm} into the room {part} wants there.' },
+      speaks: { blocked: '{by} is in the way: {lost}. It reaches {intoMm:mm} into the room {part} wants there.' },
       silent: { free: '{part} has its room.' },
       cannotTell: {},
     },

@@ -89,7 +89,7 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
     const trouble = remedyTrouble(check, given, finding as Finding, remedy)
     if (trouble) troubles.push(trouble)
   }
-  for (const place of (finding?.text ?? '').matchAll(/\{(\w+)\}/g))
+  for (const place of (finding?.text ?? '').matchAll(/\{(\w+)(?::[^{}]+)?\}/g))
     if (finding && finding.numbers[place[1] ?? ''] === undefined && finding.names[place[1] ?? ''] === undefined)
       troubles.push(`leaves {${place[1]}} empty`)
   if (JSON.stringify(given.rig) !== before) troubles.push('changed the rig')

@@ -1,3 +1,4 @@
+import type { Unit } from '../kernel/index.ts'
 import { type RecordMargins, usualRecordMargins } from '../media/index.ts'
 import { type PowerMargins, usualPowerMargins } from '../power/index.ts'
 import type { Limits } from './context.ts'
@@ -10,6 +11,7 @@ export const MINUTE_MINOR = 20
 
 interface Known {
   readonly title: string
+  readonly unit: Unit
   readonly usual: number
   readonly least: number
   readonly most: number
@@ -20,6 +22,7 @@ interface Known {
 const known = {
   recordSpareTimes: {
     title: 'Room on cards, times what the plan asks for',
+    unit: 'times',
     usual: usualRecordMargins.spare,
     least: 1,
     most: 4,
@@ -28,6 +31,7 @@ const known = {
   },
   writeSpareTimes: {
     title: 'Writing speed, times the stream',
+    unit: 'times',
     usual: usualRecordMargins.write,
     least: 1,
     most: 4,
@@ -37,6 +41,7 @@ const known = {
   },
   packDepthTimes: {
     title: 'Of a pack’s charge, used before it is changed',
+    unit: 'times',
     usual: usualPowerMargins.depth,
     least: 0.3,
     most: 1,
@@ -46,6 +51,7 @@ const known = {
   },
   converterTimes: {
     title: 'What a converter passes on',
+    unit: 'times',
     usual: usualPowerMargins.converter,
     least: 0.5,
     most: 1,
@@ -54,6 +60,7 @@ const known = {
   },
   minuteMinor: {
     title: 'A minute at the bench is worth',
+    unit: 'minor',
     usual: MINUTE_MINOR,
     least: 0,
     most: 100_000,

@@ -15,14 +15,15 @@ export const gripSpread = defineCheck<Sees<'hands'>, { wideMm: number }, 'hands'
     'A millimetre of tremor in each hand turns the rig by 1.4 mm / spread: 0.6 degrees at 140 mm, more on anything narrower.',
   options: z.object({ wideMm: z.number().positive() }),
   defaults: { wideMm: 140 },
+  units: { wideMm: 'mm' },
   needs: ['hands'],
   limit: { measured: 'lacksMm', allowed: 'allowedMm' },
   messages: {
     speaks: {
-      close: 'The grips stand {spreadMm} apart. From {wideMm} two hands are steadier than one.',
+      close: 'The grips stand {spreadMm:mm} apart. From {wideMm:mm} two hands are steadier than one.',
       one: 'Two hands, and one place to hold. Put on a second grip.',
     },
-    silent: { wide: 'The grips stand {spreadMm} apart.' },
+    silent: { wide: 'The grips stand {spreadMm:mm} apart.' },
     cannotTell: {},
   },
   subjects: (facts) => (['two-hand', 'chest'].includes(facts.assembly.setup.support) ? [facts] : []),

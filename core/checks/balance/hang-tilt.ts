@@ -15,15 +15,16 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 
   source: 'Workshop practice: under 3 degrees is not felt; over 8 degrees it slips out of the fingers.',
   options: z.object({ goodDeg: z.number().positive(), riskDeg: z.number().positive() }),
   defaults: { goodDeg: 3, riskDeg: 8 },
+  units: { goodDeg: 'deg', riskDeg: 'deg' },
   needs: ['hangs'],
   limit: { measured: 'tiltDeg', allowed: 'goodDeg' },
   messages: {
     speaks: {
-      nose: 'Nose heavy by {offMm}. From {handle} it tips {tiltDeg} forward; {goodDeg} is good.',
-      tail: 'Tail heavy by {offMm}. From {handle} it tips {tiltDeg} back; {goodDeg} is good.',
-      over: 'It turns over in the hand. The centre of mass lies {overMm} above {handle}.',
+      nose: 'Nose heavy by {offMm:mm}. From {handle} it tips {tiltDeg:deg} forward; {goodDeg:deg} is good.',
+      tail: 'Tail heavy by {offMm:mm}. From {handle} it tips {tiltDeg:deg} back; {goodDeg:deg} is good.',
+      over: 'It turns over in the hand. The centre of mass lies {overMm:mm} above {handle}.',
     },
-    silent: { level: 'Hangs within {tiltDeg} of level; {goodDeg} is good.' },
+    silent: { level: 'Hangs within {tiltDeg:deg} of level; {goodDeg:deg} is good.' },
     cannotTell: {},
   },
   subjects: (facts) => (hangs(facts) ? facts.hangs : []),
@@ -50,7 +51,7 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 
     if (!cure) return []
     return [
       {
-        text: 'slide {part} {byMm} {way}, leaves {leftDeg}',
+        text: 'slide {part} {byMm:mm} {way}, leaves {leftDeg:deg}',
         numbers: { byMm: Math.abs(cure.byMm), leftDeg: Math.abs(cure.tiltDeg) },
         names: { part: cure.piece.part.name, way: wayName(scale(slideWay(cure.piece) ?? zero, Math.sign(cure.byMm))) },
         commands: [

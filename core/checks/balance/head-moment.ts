@@ -18,9 +18,9 @@ export const headMoment = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPlate
   limit: { measured: 'momentNm', allowed: 'ratedNm' },
   messages: {
     speaks: {
-      over: '{stand} does not hold it tilted. {inHandG} stand {aboveMm} over the plate and {besideMm} off it: {momentNm}; it is rated for {ratedNm}.',
+      over: '{stand} does not hold it tilted. {inHandG:g} stand {aboveMm:mm} over the plate and {besideMm:mm} off it: {momentNm:N m}; it is rated for {ratedNm:N m}.',
     },
-    silent: { holds: '{stand} holds {momentNm} of {ratedNm}.' },
+    silent: { holds: '{stand} holds {momentNm:N m} of {ratedNm:N m}.' },
     cannotTell: {},
   },
   subjects: (facts) => (ratedNm(facts) === undefined ? [] : [facts]),

@@ -15,11 +15,13 @@ export const holdTime = defineCheck<Sees<'mass'>, { takeMinutes: number; riskMin
   source: 'Rohmert (1960), shoulder moment against strength; a take of three minutes.',
   options: z.object({ takeMinutes: z.number(), riskMinutes: z.number() }),
   defaults: { takeMinutes: 3, riskMinutes: 1 },
+  units: { takeMinutes: 'long min', riskMinutes: 'long min' },
   needs: ['mass'],
   limit: { measured: 'lacksMinutes', allowed: 'allowedMinutes' },
   messages: {
     speaks: {
-      tires: 'Held still for about {heldMinutes}, by estimate. A take wants {takeMinutes}; rest between takes.',
+      tires:
+        'Held still for about {heldMinutes:long min}, by estimate. A take wants {takeMinutes:long min}; rest between takes.',
     },
     silent: { holds: 'Can be held through a take.' },
     cannotTell: {},

@@ -14,7 +14,7 @@ export const massUnknown = defineCheck<Unweighed, object, 'mass' | 'leads'>({
   messages: {
     speaks: {
       unweighed:
-        'Nobody knows what {part} weighs. The rig is at least {knownG}; tilt, hold time and what joints carry are told without it. Weigh it.',
+        'Nobody knows what {part} weighs. The rig is at least {knownG:g}; tilt, hold time and what joints carry are told without it. Weigh it.',
     },
     silent: { known: 'The mass of {part} is known.' },
     cannotTell: {},

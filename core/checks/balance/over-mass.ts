@@ -21,10 +21,10 @@ export const overMass = defineCheck<Sees<'mass'>, object, 'mass'>({
   needs: ['mass'],
   limit: { measured: 'inHandG', allowed: 'capG' },
   messages: {
-    speaks: { over: 'Too heavy by {overG}. The rig is {inHandG} in the hand; {capG} is allowed.' },
-    silent: { within: '{inHandG} in the hand of {capG} allowed.' },
+    speaks: { over: 'Too heavy by {overG:g}. The rig is {inHandG:g} in the hand; {capG:g} is allowed.' },
+    silent: { within: '{inHandG:g} in the hand of {capG:g} allowed.' },
     cannotTell: {
-      unweighed: 'At least {inHandG} in the hand of {capG} allowed. Nobody knows what {part} weighs; weigh it.',
+      unweighed: 'At least {inHandG:g} in the hand of {capG:g} allowed. Nobody knows what {part} weighs; weigh it.',
     },
   },
   subjects: (facts) => (capOf(facts) > 0 ? [facts] : []),

@@ -17,10 +17,10 @@ export const overPayload = defineCheck<PlacedPart, object, 'mass' | 'onPlate'>({
   needs: ['mass', 'onPlate'],
   limit: { measured: 'payloadG', allowed: 'limitG' },
   messages: {
-    speaks: { over: '{stand} carries too much. {payloadG} sits on it; it takes {limitG}.' },
-    silent: { within: '{stand} carries {payloadG} of {limitG}.' },
+    speaks: { over: '{stand} carries too much. {payloadG:g} sits on it; it takes {limitG:g}.' },
+    silent: { within: '{stand} carries {payloadG:g} of {limitG:g}.' },
     cannotTell: {
-      unweighed: '{stand} carries at least {payloadG} of {limitG}. Nobody knows what {part} weighs; weigh it.',
+      unweighed: '{stand} carries at least {payloadG:g} of {limitG:g}. Nobody knows what {part} weighs; weigh it.',
     },
   },
   subjects: ({ onPlate }) => (onPlate ? [onPlate.stand] : []),

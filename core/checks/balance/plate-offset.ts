@@ -21,15 +21,16 @@ export const plateOffset = defineCheck<
     'Workshop practice: a head holds 15 mm off the middle by itself; a gimbal must reach the centre with its arms.',
   options: z.object({ goodMm: z.number(), riskMm: z.number() }),
   defaults: { goodMm: 15, riskMm: 45 },
+  units: { goodMm: 'mm', riskMm: 'mm' },
   needs: ['onPlate', 'gimbal'],
   limit: { measured: 'offMm', allowed: 'goodMm' },
   messages: {
     speaks: {
-      off: 'Off the middle of {stand} by {offMm}. The centre lies {alongMm} {along} and {besideMm} to the {side}; {goodMm} is held without a hand.',
-      beyond: '{stand} can not be balanced. The centre lies {beyondMm} beyond what its arms can slide.',
+      off: 'Off the middle of {stand} by {offMm:mm}. The centre lies {alongMm:mm} {along} and {besideMm:mm} to the {side}; {goodMm:mm} is held without a hand.',
+      beyond: '{stand} can not be balanced. The centre lies {beyondMm:mm} beyond what its arms can slide.',
     },
     silent: {
-      over: 'The centre lies {offMm} off the middle of {stand}.',
+      over: 'The centre lies {offMm:mm} off the middle of {stand}.',
       reached: 'The arms of {stand} reach the centre.',
     },
     cannotTell: {},
@@ -77,7 +78,7 @@ export const plateOffset = defineCheck<
     const slide = onPlate?.slide
     if (!onPlate || !slide || Math.abs(slide.byMm) < 1) return []
     const remedy: Remedy = {
-      text: 'slide the rig {byMm} {way} on {part}',
+      text: 'slide the rig {byMm:mm} {way} on {part}',
       numbers: { byMm: Math.abs(slide.byMm) },
       names: { part: onPlate.stand.part.name, way: onPlate.aheadMm > 0 ? 'back' : 'forward' },
       commands: [

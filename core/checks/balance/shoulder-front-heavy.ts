@@ -15,14 +15,15 @@ export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number
     'A hand 250 mm ahead of the pad lifts 1.2 kg at 3 N m: with the arm itself 15 % of an average shoulder, the end of what is held for long (Rohmert 1960); a third of it goes unnoticed.',
   options: z.object({ goodNm: z.number(), riskNm: z.number() }),
   defaults: { goodNm: 1, riskNm: 3 },
+  units: { goodNm: 'N m', riskNm: 'N m' },
   needs: ['shoulder'],
   limit: { measured: 'momentNm', allowed: 'goodNm' },
   messages: {
     speaks: {
       front:
-        'Front-heavy by {momentNm}: the centre lies {aheadMm} ahead of the pad. {counterweightG} hung {behindMm} behind it would level it.',
+        'Front-heavy by {momentNm:N m}: the centre lies {aheadMm:mm} ahead of the pad. {counterweightG:g} hung {behindMm:mm} behind it would level it.',
     },
-    silent: { level: 'Rests on the shoulder with {momentNm} of {goodNm}.' },
+    silent: { level: 'Rests on the shoulder with {momentNm:N m} of {goodNm:N m}.' },
     cannotTell: { padless: 'No shoulder pad is on the rig; where it would rest is unknown.' },
   },
   subjects: (facts) => (facts.assembly.setup.support === 'shoulder' ? [facts] : []),

@@ -33,11 +33,12 @@ export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: n
     'Friction alone holds a hand on a slope up to atan(mu): 30 degrees at 0.58, dry skin on rubber; a wet glove has less.',
   options: z.object({ mostDeg: z.number() }),
   defaults: { mostDeg: 30 },
+  units: { mostDeg: 'deg' },
   needs: ['grips', 'mass'],
   limit: { measured: 'outDeg', allowed: 'mostDeg' },
   messages: {
-    speaks: { slips: '{part} points {outDeg} out and down. Past {mostDeg} the hand slides off; turn it in.' },
-    silent: { holds: '{part} points {outDeg} outward of {mostDeg}.' },
+    speaks: { slips: '{part} points {outDeg:deg} out and down. Past {mostDeg:deg} the hand slides off; turn it in.' },
+    silent: { holds: '{part} points {outDeg:deg} outward of {mostDeg:deg}.' },
     cannotTell: {},
   },
   subjects: sideGrips,
@@ -58,7 +59,9 @@ export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: n
       const after = factsAfter(facts, commands)
       const now = after && sideGrips(after).find(({ grip }) => grip.piece.instance.id === piece.instance.id)
       if (after && now && outwardDeg(now.grip, now.axis, after.mass.centre[0]) <= mostDeg)
-        return [{ text: 'turn {part} to {turnDeg}', numbers: { turnDeg }, names: { part: piece.part.name }, commands }]
+        return [
+          { text: 'turn {part} to {turnDeg:deg}', numbers: { turnDeg }, names: { part: piece.part.name }, commands },
+        ]
     }
     return []
   },

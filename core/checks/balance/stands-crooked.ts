@@ -15,14 +15,15 @@ export const standsCrooked = defineCheck<Sees<'stand' | 'mass'>, { wantedMm: num
     'A nudge at 150 mm over the table tips 2 kg with m g d / h: 1.3 N when the centre is 10 mm inside the edge; less is a breath.',
   options: z.object({ wantedMm: z.number().positive() }),
   defaults: { wantedMm: 10 },
+  units: { wantedMm: 'mm' },
   needs: ['stand', 'mass'],
   limit: { measured: 'marginMm', allowed: 'wantedMm' },
   messages: {
     speaks: {
-      falls: 'Falls over when put down. It stands on {base}, and its centre lies {outMm} beside that.',
-      barely: 'Barely stands when put down. Its centre lies {marginMm} inside {base}; {wantedMm} is safe.',
+      falls: 'Falls over when put down. It stands on {base}, and its centre lies {outMm:mm} beside that.',
+      barely: 'Barely stands when put down. Its centre lies {marginMm:mm} inside {base}; {wantedMm:mm} is safe.',
     },
-    silent: { stands: 'Stands {marginMm} inside its base; {wantedMm} is safe.' },
+    silent: { stands: 'Stands {marginMm:mm} inside its base; {wantedMm:mm} is safe.' },
     cannotTell: {},
   },
   subjects: (facts) => (carried(facts) && facts.assembly.placed.length > 1 ? [facts] : []),

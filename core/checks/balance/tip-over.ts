@@ -14,14 +14,15 @@ export const tipOver = defineCheck<Sees<'tip'>, { safeDeg: number }, 'tip'>({
   source: 'Lean at which the centre of mass passes the line between two feet; under 6 degrees a hand’s push does it.',
   options: z.object({ safeDeg: z.number() }),
   defaults: { safeDeg: 6 },
+  units: { safeDeg: 'deg' },
   needs: ['tip'],
   limit: { measured: 'lacksDeg', allowed: 'allowedDeg' },
   messages: {
     speaks: {
-      falls: '{legs} falls over. The centre lies {outMm} outside its feet.',
-      near: '{legs} goes over at a lean of {tipDeg}. {safeDeg} stands a push; the centre is {heightMm} up, {marginMm} inside the feet.',
+      falls: '{legs} falls over. The centre lies {outMm:mm} outside its feet.',
+      near: '{legs} goes over at a lean of {tipDeg:deg}. {safeDeg:deg} stands a push; the centre is {heightMm:mm} up, {marginMm:mm} inside the feet.',
     },
-    silent: { stands: '{legs} goes over only at a lean of {tipDeg}.' },
+    silent: { stands: '{legs} goes over only at a lean of {tipDeg:deg}.' },
     cannotTell: {},
   },
   subjects: (facts) => (facts.tip ? [facts] : []),

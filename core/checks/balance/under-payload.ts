@@ -14,8 +14,8 @@ export const underPayload = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPla
   needs: ['onPlate', 'mass'],
   limit: { measured: 'lacksG', allowed: 'allowedG' },
   messages: {
-    speaks: { under: '{stand} carries too little. {payloadG} sits on it; it balances from {fromG}.' },
-    silent: { within: '{stand} carries {payloadG}; it balances from {fromG}.' },
+    speaks: { under: '{stand} carries too little. {payloadG:g} sits on it; it balances from {fromG:g}.' },
+    silent: { within: '{stand} carries {payloadG:g}; it balances from {fromG:g}.' },
     cannotTell: {},
   },
   subjects: (facts) => (facts.onPlate?.mount.fromG === undefined ? [] : [facts]),

@@ -26,7 +26,7 @@ export const bagSize = defineCheck<Part, object, 'size'>({
   limit: { measured: 'overMm', allowed: 'allowedMm' },
   messages: {
     speaks: {
-      over: 'The rig does not go into {bag} built up. It is {overMm} too long one way: {longMm} by {wideMm} by {tallMm}.',
+      over: 'The rig does not go into {bag} built up. It is {overMm:mm} too long one way: {longMm:mm} by {wideMm:mm} by {tallMm:mm}.',
     },
     silent: { goes: 'The rig goes into {bag} as it stands.' },
     cannotTell: {},

@@ -22,8 +22,10 @@ export const handRoom = defineCheck<PlacedPart, object, 'invasions'>({
   needs: ['invasions'],
   limit: { measured: 'lackMm', allowed: 'allowedMm' },
   messages: {
-    speaks: { pinched: 'No room for fingers. {by} reaches {lackMm} into the {wantedMm} they want under {handle}.' },
-    silent: { free: 'Fingers have their {wantedMm} under {handle}.' },
+    speaks: {
+      pinched: 'No room for fingers. {by} reaches {lackMm:mm} into the {wantedMm:mm} they want under {handle}.',
+    },
+    silent: { free: 'Fingers have their {wantedMm:mm} under {handle}.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.rooms.some((room) => room.kind === 'hand')),

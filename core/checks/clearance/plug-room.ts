@@ -18,7 +18,7 @@ export const plugRoom = defineCheck<PlugRoom, object, 'plugs' | 'leads'>({
   messages: {
     speaks: {
       angled:
-        '{by} leaves {freeMm} before the {connector} socket of {part}. A straight plug needs {wantedMm}; take an angled one.',
+        '{by} leaves {freeMm:mm} before the {connector} socket of {part}. A straight plug needs {wantedMm:mm}; take an angled one.',
     },
     silent: { straight: 'A straight plug fits the {connector} socket of {part}.' },
     cannotTell: {},

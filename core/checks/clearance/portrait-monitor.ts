@@ -42,7 +42,7 @@ export const portraitMonitor = defineCheck<Watched, object, 'screens'>({
       ? []
       : [
           {
-            text: 'turn {part} to {turnDeg}',
+            text: 'turn {part} to {turnDeg:deg}',
             numbers: { turnDeg },
             names: { part: piece.part.name },
             commands: [{ do: 'set', setup, instance: piece.instance.id, turnDeg }],

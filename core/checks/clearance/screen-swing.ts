@@ -20,7 +20,7 @@ export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
   needs: ['invasions'],
   limit: { measured: 'shortDeg', allowed: 'allowedDeg' },
   messages: {
-    speaks: { stopped: "The screen can't open. It opens {freeDeg} of {fullDeg}; then {by} is in its way." },
+    speaks: { stopped: "The screen can't open. It opens {freeDeg:deg} of {fullDeg:deg}; then {by} is in its way." },
     silent: { opens: 'The screen of the {camera} opens all the way.' },
     cannotTell: {},
   },

@@ -15,12 +15,13 @@ export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }, 'plugs'>
   source: 'The flattest angled plugs stand out 12 mm.',
   options: z.object({ leastMm: z.number().positive() }),
   defaults: { leastMm: 12 },
+  units: { leastMm: 'mm' },
   needs: ['plugs'],
   limit: { measured: 'missingMm', allowed: 'allowedMm' },
   messages: {
     speaks: {
       covered:
-        '{by} covers the {connector} socket of {part}. It leaves {freeMm}; the flattest plug stands out {leastMm}.',
+        '{by} covers the {connector} socket of {part}. It leaves {freeMm:mm}; the flattest plug stands out {leastMm:mm}.',
     },
     silent: { free: 'The {connector} socket of {part} can be reached.' },
     cannotTell: {},

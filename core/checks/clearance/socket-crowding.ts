@@ -45,7 +45,7 @@ export const socketCrowding = defineCheck<Neighbours, object, 'crowds'>({
   messages: {
     speaks: {
       crowded:
-        '{first} and {second} of {part} do not take two plugs at once. Usual plugs overlap by {overlapMm}; slim or angled ones may pass.',
+        '{first} and {second} of {part} do not take two plugs at once. Usual plugs overlap by {overlapMm:mm}; slim or angled ones may pass.',
     },
     silent: { apart: '{first} and {second} of {part} take a plug each.' },
     cannotTell: {},

@@ -24,7 +24,9 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
   defaults: {},
   needs: ['clashes'],
   messages: {
-    speaks: { clash: '{a} and {b} want the same space. They press {depthMm} into each other; {allowedMm} is allowed.' },
+    speaks: {
+      clash: '{a} and {b} want the same space. They press {depthMm:mm} into each other; {allowedMm:mm} is allowed.',
+    },
     silent: { clear: '{a} and {b} clear each other.' },
     cannotTell: {},
   },

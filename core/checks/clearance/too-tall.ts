@@ -17,8 +17,8 @@ export const tooTall = defineCheck<Sees<'size'>, object, 'size'>({
   needs: ['size'],
   limit: { measured: 'tallMm', allowed: 'capMm' },
   messages: {
-    speaks: { over: 'Too tall by {overMm}. {top} brings it to {tallMm}; the brief allows {capMm}.' },
-    silent: { within: '{tallMm} tall of {capMm} allowed.' },
+    speaks: { over: 'Too tall by {overMm:mm}. {top} brings it to {tallMm:mm}; the brief allows {capMm:mm}.' },
+    silent: { within: '{tallMm:mm} tall of {capMm:mm} allowed.' },
     cannotTell: {},
   },
   subjects: (facts) => (facts.assembly.rig.brief.tallMm > 0 ? [facts] : []),

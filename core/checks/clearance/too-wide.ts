@@ -24,8 +24,10 @@ export const tooWide = defineCheck<Sees<'size'>, object, 'size'>({
   needs: ['size'],
   limit: { measured: 'wideMm', allowed: 'capMm' },
   messages: {
-    speaks: { over: 'Too wide by {overMm}. It takes {wideMm}, {side} the farthest out; the brief allows {capMm}.' },
-    silent: { within: '{wideMm} wide of {capMm} allowed.' },
+    speaks: {
+      over: 'Too wide by {overMm:mm}. It takes {wideMm:mm}, {side} the farthest out; the brief allows {capMm:mm}.',
+    },
+    silent: { within: '{wideMm:mm} wide of {capMm:mm} allowed.' },
     cannotTell: {},
   },
   subjects: (facts) => (facts.assembly.rig.brief.wideMm > 0 ? [facts] : []),

@@ -19,14 +19,15 @@ export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: nu
     'Five lines of sight from the eye of this way of holding; a screen is read well up to 60 degrees off its face.',
   options: z.object({ mostLines: z.int(), mostDeg: z.number().positive() }),
   defaults: { mostLines: 1, mostDeg: 60 },
+  units: { mostDeg: 'deg' },
   needs: ['screens'],
   limit: { measured: 'offDeg', allowed: 'mostDeg' },
   messages: {
     speaks: {
       hidden: '{by} hides {screen}. {hiddenCount} of five lines of sight end on it.',
-      away: '{screen} looks away from you. It is turned {offDeg} off your eye; {mostDeg} can be read.',
+      away: '{screen} looks away from you. It is turned {offDeg:deg} off your eye; {mostDeg:deg} can be read.',
     },
-    silent: { seen: '{screen} is seen, {offDeg} off your eye.' },
+    silent: { seen: '{screen} is seen, {offDeg:deg} off your eye.' },
     cannotTell: {},
   },
   subjects: (facts) => facts.screens,

@@ -25,7 +25,7 @@ export const adapterStack = defineCheck<PlacedPart, { most: number }>({
   needs: [],
   limit: { measured: 'inRow', allowed: 'most' },
   messages: {
-    speaks: { tower: '{part} stands on {inRow} adapters in a row, {highMm} off its host. {most} hold firm.' },
+    speaks: { tower: '{part} stands on {inRow} adapters in a row, {highMm:mm} off its host. {most} hold firm.' },
     silent: { firm: '{part} stands on {inRow} adapters of {most}.' },
     cannotTell: {},
   },

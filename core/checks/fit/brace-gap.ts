@@ -14,11 +14,12 @@ export const braceGap = defineCheck<Brace, { meetsMm: number }>({
   source: 'The places of the two mounts; a washer makes up 3 mm.',
   options: z.object({ meetsMm: z.number().positive() }),
   defaults: { meetsMm: BRACE_MM },
+  units: { meetsMm: 'mm' },
   needs: [],
   limit: { measured: 'gapMm', allowed: 'meetsMm' },
   messages: {
     speaks: {
-      gap: '{guest} does not reach {host}. {gapMm} is open between them; {meetsMm} can be made up.',
+      gap: '{guest} does not reach {host}. {gapMm:mm} is open between them; {meetsMm:mm} can be made up.',
       unlike: '{guest} and {host} do not go together there.',
     },
     silent: { meets: '{guest} is braced on {host}.' },

@@ -17,15 +17,16 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }, 'loads'
     'A pad holds 250 g at rest; a brisk step weighs 1.4 to 1.8 times as much (peak acceleration of the trunk in walking): 250 / 1.65.',
   options: z.object({ safeG: z.number().positive() }),
   defaults: { safeG: 150 },
+  units: { safeG: 'g' },
   needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'safeG' },
   messages: {
     speaks: {
       loose:
-        'Only friction holds {part}. {carriedG} hangs there while you move; {safeG} stays put. Tether it or screw it on.',
+        'Only friction holds {part}. {carriedG:g} hangs there while you move; {safeG:g} stays put. Tether it or screw it on.',
     },
     silent: {
-      light: '{part} is held by friction, and light: {carriedG} of {safeG}.',
+      light: '{part} is held by friction, and light: {carriedG:g} of {safeG:g}.',
       braced: '{part} has a second hold.',
     },
     cannotTell: {},

@@ -29,14 +29,14 @@ export const jointOverload = defineCheck<PlacedPart, object, 'loads'>({
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
     speaks: {
-      over: 'Too much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; the makers allow {limitG}.',
+      over: 'Too much for the joint of {part} and {host}. {what} {ways} there with {carriedG:g}; the makers allow {limitG:g}.',
       usual:
-        'Much for the joint of {part} and {host}. {what} {ways} there with {carriedG}; {limitG} is usual for such a joint.',
-      droops: '{part} droops on {host}. The joint is bent with {momentNm}; it holds {ratedNm}.',
+        'Much for the joint of {part} and {host}. {what} {ways} there with {carriedG:g}; {limitG:g} is usual for such a joint.',
+      droops: '{part} droops on {host}. The joint is bent with {momentNm:N m}; it holds {ratedNm:N m}.',
     },
     silent: {
-      steady: '{part} pulls at its joint with {momentNm} of {ratedNm}.',
-      within: '{part} puts {carriedG} on a joint that takes {limitG}.',
+      steady: '{part} pulls at its joint with {momentNm:N m} of {ratedNm:N m}.',
+      within: '{part} puts {carriedG:g} on a joint that takes {limitG:g}.',
     },
     cannotTell: {},
   },

@@ -33,7 +33,7 @@ export const liftByShoe = defineCheck<PlacedPart, object, 'mass'>({
   defaults: {},
   needs: ['mass'],
   messages: {
-    speaks: { lifts: '{handle} lifts the rig by a shoe. {inHandG} would hang from it.' },
+    speaks: { lifts: '{handle} lifts the rig by a shoe. {inHandG:g} would hang from it.' },
     silent: { firm: '{handle} holds the rig by a firm joint.' },
     cannotTell: {},
   },

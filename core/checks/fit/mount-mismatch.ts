@@ -42,8 +42,8 @@ const speaks = {
   'tray-differs': "{guest} won't go in. The tray takes {holds}; this is {wants}.",
   'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
   'flange-differs':
-    "{guest} locks but won't focus right. It is made to sit {wantsMm} from the sensor; here it sits at {holdsMm}.",
-  'ring-size-differs': "{guest} won't close. It closes on {minMm} to {maxMm}; the ring is {ringMm}.",
+    "{guest} locks but won't focus right. It is made to sit {wantsMm:mm} from the sensor; here it sits at {holdsMm:mm}.",
+  'ring-size-differs': "{guest} won't close. It closes on {minMm:mm} to {maxMm:mm}; the ring is {ringMm:mm}.",
 } as const satisfies Record<Told, string>
 
 /** Two mounts that were put together but do not go together. */

@@ -47,7 +47,7 @@ export const mountTaken = defineCheck<Pair, object, 'points'>({
   messages: {
     speaks: {
       taken: '{second} finds its place taken. {first} already sits on {point}.',
-      overlapping: '{second} and {first} share {sharedMm} of the rail {point}. Each clamp needs its own stretch.',
+      overlapping: '{second} and {first} share {sharedMm:mm} of the rail {point}. Each clamp needs its own stretch.',
     },
     silent: { apart: '{second} and {first} sit side by side on {point}.' },
     cannotTell: {},

@@ -15,8 +15,8 @@ export const padOverload = defineCheck<PlacedPart, object, 'loads'>({
   needs: ['loads'],
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
-    speaks: { peels: '{part} is too heavy for its pad. {carriedG} hangs there; it holds {limitG}.' },
-    silent: { holds: '{part} puts {carriedG} on a pad that holds {limitG}.' },
+    speaks: { peels: '{part} is too heavy for its pad. {carriedG:g} hangs there; it holds {limitG:g}.' },
+    silent: { holds: '{part} puts {carriedG:g} on a pad that holds {limitG:g}.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>

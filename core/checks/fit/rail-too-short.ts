@@ -27,8 +27,8 @@ export const railTooShort = defineCheck<PlacedPart, object>({
   needs: [],
   limit: { measured: 'clampMm', allowed: 'railMm' },
   messages: {
-    speaks: { short: '{part} finds no hold. The rail is {railMm} long; its clamp needs {clampMm}.' },
-    silent: { holds: '{part} has {clampMm} of its clamp on {railMm} of rail.' },
+    speaks: { short: '{part} finds no hold. The rail is {railMm:mm} long; its clamp needs {clampMm:mm}.' },
+    silent: { holds: '{part} has {clampMm:mm} of its clamp on {railMm:mm} of rail.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => lengths(piece) !== undefined),

@@ -15,14 +15,18 @@ export const rodSingle = defineCheck<PlacedPart, { safeNm: number }, 'loads'>({
   source: 'Workshop practice: a thumb-tight clamp on one 15 mm rod holds about 0.15 N m.',
   options: z.object({ safeNm: z.number().positive() }),
   defaults: { safeNm: 0.15 },
+  units: { safeNm: 'N m' },
   needs: ['loads'],
   limit: { measured: 'twistNm', allowed: 'safeNm' },
   messages: {
     speaks: {
       swings:
-        '{part} can swing round its rod. {carriedG} pulls with {twistNm}; one clamp holds {safeNm}. Brace it, or use two rods.',
+        '{part} can swing round its rod. {carriedG:g} pulls with {twistNm:N m}; one clamp holds {safeNm:N m}. Brace it, or use two rods.',
     },
-    silent: { holds: '{part} pulls at its rod with {twistNm} of {safeNm}.', braced: '{part} has a second hold.' },
+    silent: {
+      holds: '{part} pulls at its rod with {twistNm:N m} of {safeNm:N m}.',
+      braced: '{part} has a second hold.',
+    },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>

@@ -16,13 +16,14 @@ export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
   source: 'Workshop practice: 60 mm beyond the last clamp leaves room for another lens.',
   options: z.object({ spareMm: z.number().positive() }),
   defaults: { spareMm: 60 },
+  units: { spareMm: 'mm' },
   needs: [],
   limit: { measured: 'overMm', allowed: 'spareMm' },
   messages: {
     speaks: {
-      long: '{rods} stand {overMm} beyond the last clamp. {usedMm} of {longMm} is used; {spareMm} to spare is plenty.',
+      long: '{rods} stand {overMm:mm} beyond the last clamp. {usedMm:mm} of {longMm:mm} is used; {spareMm:mm} to spare is plenty.',
     },
-    silent: { right: '{rods} end {overMm} beyond the last clamp.' },
+    silent: { right: '{rods} end {overMm:mm} beyond the last clamp.' },
     cannotTell: {},
   },
   subjects: (facts) =>

@@ -34,10 +34,11 @@ export const rodsShort = defineCheck<PlacedPart, { recessMm: number }>({
   source: 'The front of the glass against the back of the matte box; it may stand 16 mm into it.',
   options: z.object({ recessMm: z.number() }),
   defaults: { recessMm: RECESS_MM },
+  units: { recessMm: 'mm' },
   needs: [],
   limit: { measured: 'shortMm', allowed: 'allowedMm' },
   messages: {
-    speaks: { short: '{box} stands {shortMm} too far back. The glass reaches {glassMm} ahead of the sensor.' },
+    speaks: { short: '{box} stands {shortMm:mm} too far back. The glass reaches {glassMm:mm} ahead of the sensor.' },
     silent: { ahead: '{box} stands clear ahead of the glass.' },
     cannotTell: {},
   },
@@ -70,7 +71,7 @@ const slideAhead = (box: PlacedPart, facts: Facts): Remedy[] => {
   if (slideMm > travel.maxMm || slideMm < travel.minMm || !clears(facts, box, commands)) return []
   return [
     {
-      text: 'slide {part} {byMm} {way}',
+      text: 'slide {part} {byMm:mm} {way}',
       numbers: { byMm: steps },
       names: { part: box.part.name, way: 'forward' },
       commands,

@@ -19,16 +19,17 @@ export const screwTooLong = defineCheck<PlacedPart, { engagedMm: number }>({
   source: 'The depth of the hole in the camera’s data; a 1/4" thread wants 4.5 mm of engagement.',
   options: z.object({ engagedMm: z.number().positive() }),
   defaults: { engagedMm: 4.5 },
+  units: { engagedMm: 'mm' },
   needs: [],
   limit: { measured: 'screwMm', allowed: 'deepMm' },
   messages: {
     speaks: {
-      long: '{part} presses on the bottom of its hole. The screw stands out {screwMm}, the hole is {deepMm} deep. Use a washer.',
-      short: '{part} hardly bites. {screwMm} of thread goes in; {engagedMm} holds.',
+      long: '{part} presses on the bottom of its hole. The screw stands out {screwMm:mm}, the hole is {deepMm:mm} deep. Use a washer.',
+      short: '{part} hardly bites. {screwMm:mm} of thread goes in; {engagedMm:mm} holds.',
     },
-    silent: { right: '{part} goes {screwMm} into {deepMm}.' },
+    silent: { right: '{part} goes {screwMm:mm} into {deepMm:mm}.' },
     cannotTell: {
-      unmeasured: 'How long the screw of {part} is, nobody has measured; the hole is {deepMm} deep. Assumed to fit.',
+      unmeasured: 'How long the screw of {part} is, nobody has measured; the hole is {deepMm:mm} deep. Assumed to fit.',
     },
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => screw(piece) !== undefined),

@@ -19,10 +19,10 @@ export const shoeOverload = defineCheck<PlacedPart, object, 'loads'>({
   limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
     speaks: {
-      over: '{part} is too heavy for the shoe. {carriedG} is on it; the makers allow {limitG}.',
-      usual: '{part} is heavy for the shoe. {carriedG} is on it; {limitG} is usual for a shoe.',
+      over: '{part} is too heavy for the shoe. {carriedG:g} is on it; the makers allow {limitG:g}.',
+      usual: '{part} is heavy for the shoe. {carriedG:g} is on it; {limitG:g} is usual for a shoe.',
     },
-    silent: { light: '{part} puts {carriedG} on a shoe that takes {limitG}.' },
+    silent: { light: '{part} puts {carriedG:g} on a shoe that takes {limitG:g}.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>

@@ -19,14 +19,16 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     'Friction under the foot: fingers tighten with 0.3 N m, that clamps with 240 N (F = T / 0.2 d), and 0.2 x 240 N x 6.7 mm hold 0.3 N m; a fifth of it is left once it was shaken (Junker 1969).',
   options: z.object({ riskNm: z.number().positive(), stopNm: z.number().positive() }),
   defaults: { riskNm: 0.05, stopNm: 0.25 },
+  units: { riskNm: 'N m', stopNm: 'N m' },
   needs: ['loads'],
   limit: { measured: 'twistNm', allowed: 'riskNm' },
   messages: {
     speaks: {
-      creeps: '{part} can turn. One screw and no pins; {twistNm} pulls at it, {riskNm} is safe.',
-      turns: '{part} will turn. One screw and no pins; {twistNm} pulls at it while you run, {stopNm} is the end.',
+      creeps: '{part} can turn. One screw and no pins; {twistNm:N m} pulls at it, {riskNm:N m} is safe.',
+      turns:
+        '{part} will turn. One screw and no pins; {twistNm:N m} pulls at it while you run, {stopNm:N m} is the end.',
     },
-    silent: { light: '{part} sits on one screw, but only {twistNm} of {riskNm} pulls at it.' },
+    silent: { light: '{part} sits on one screw, but only {twistNm:N m} of {riskNm:N m} pulls at it.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>

@@ -27,9 +27,9 @@ export const twoScrewSpacing = defineCheck<PlacedPart, object>({
   messages: {
     speaks: {
       apart:
-        '{part} will not take both screws. They stand {screwsMm} apart, the holes {holesMm}; the slots give {slotMm}.',
+        '{part} will not take both screws. They stand {screwsMm:mm} apart, the holes {holesMm:mm}; the slots give {slotMm:mm}.',
     },
-    silent: { meets: 'Both screws of {part} meet their holes, {offMm} off with {slotMm} of slot.' },
+    silent: { meets: 'Both screws of {part} meet their holes, {offMm:mm} off with {slotMm:mm} of slot.' },
     cannotTell: {},
   },
   subjects: ({ assembly }) => assembly.placed.filter((piece) => spacing(piece) !== undefined),

@@ -14,14 +14,15 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }, 'support
   source: 'The adapter’s rating; without one 0.8 N m, a little less than a bare mount stands.',
   options: z.object({ usualNm: z.number().positive() }),
   defaults: { usualNm: 0.8 },
+  units: { usualNm: 'N m' },
   needs: ['supports', 'loads'],
   limit: { measured: 'momentNm', allowed: 'ratedNm' },
   messages: {
     speaks: {
-      over: '{lens} hangs too heavily on {adapter}. It pulls with {momentNm}; {ratedNm} is fine. Support the lens.',
+      over: '{lens} hangs too heavily on {adapter}. It pulls with {momentNm:N m}; {ratedNm:N m} is fine. Support the lens.',
     },
     silent: {
-      within: '{lens} pulls at {adapter} with {momentNm} of {ratedNm}.',
+      within: '{lens} pulls at {adapter} with {momentNm:N m} of {ratedNm:N m}.',
       supported: '{lens} rests on a second hold.',
     },
     cannotTell: {},

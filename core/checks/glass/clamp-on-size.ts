@@ -33,8 +33,8 @@ export const clampOnSize = defineCheck<Pair, object, 'lensKit'>({
   limit: { measured: 'frontMm', allowed: 'clampMm' },
   messages: {
     speaks: {
-      other: '{box} does not close on {lens}. It clamps on {clampMm}, the front is {frontMm}.',
-      none: '{box} finds no hold on {lens}. Its front is not made for a clamp of {clampMm}.',
+      other: '{box} does not close on {lens}. It clamps on {clampMm:mm}, the front is {frontMm:mm}.',
+      none: '{box} finds no hold on {lens}. Its front is not made for a clamp of {clampMm:mm}.',
     },
     silent: { closes: '{box} closes on {lens}.' },
     cannotTell: {},

@@ -28,8 +28,8 @@ export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
   about: 'glass',
   needs: ['lensKit'],
   messages: {
-    speaks: { open: 'No lens shows what {fieldMm} shows. The nearest gives {nearestMm} on this camera.' },
-    silent: { given: '{lens} shows what {fieldMm} shows.' },
+    speaks: { open: 'No lens shows what {fieldMm:mm} shows. The nearest gives {nearestMm:mm} on this camera.' },
+    silent: { given: '{lens} shows what {fieldMm:mm} shows.' },
     cannotTell: {},
   },
   subjects: fieldsOf,

@@ -43,7 +43,7 @@ export const filterPerLens = defineCheck<LensFit, object, 'lensKit' | 'needs' | 
   needs: ['lensKit', 'needs', 'light'],
   messages: {
     speaks: {
-      bare: 'No neutral density for {lens}. Its thread is {threadMm}; {way} would do.',
+      bare: 'No neutral density for {lens}. Its thread is {threadMm:mm}; {way} would do.',
       threadless: 'No neutral density for {lens}. Its front has no thread.',
     },
     silent: { has: '{filter} goes before {lens}.' },

@@ -28,7 +28,7 @@ export const filterThread = defineCheck<Held, object, 'lensKit'>({
   needs: ['lensKit'],
   messages: {
     speaks: {
-      ring: '{filter} goes before no lens of the kit. It is {filterMm}; {lens} takes it with {rings}.',
+      ring: '{filter} goes before no lens of the kit. It is {filterMm:mm}; {lens} takes it with {rings}.',
       never: '{filter} goes before no lens of the kit. No ring or box is known that would hold it.',
     },
     silent: { fits: '{filter} goes before {lens}.' },

@@ -14,7 +14,7 @@ export const followFocusOnAf = defineCheck<Drive, object, 'drives'>({
   about: 'glass',
   needs: ['drives'],
   messages: {
-    speaks: { idle: '{lens} focuses by itself. Leaving out {drive} saves {massG} and {priceMinor}.' },
+    speaks: { idle: '{lens} focuses by itself. Leaving out {drive} saves {massG:g} and {priceMinor:minor}.' },
     silent: { manual: '{lens} is focused by hand.' },
     cannotTell: {},
   },

@@ -262,7 +262,7 @@ testCheck(followFocusOnAf, {
   silent: [{ name: 'a lens for the hand', message: 'manual', ...front([geared, drive(24)], [held]) }],
 })
 
-// The lens's underside is 40 mm under the axis; the context stands 70 mm under it: 30 mm between them.
+// The lens's underside is 40 mm under the axis; the shelf stands 70 mm under it: 30 mm between them.
 const context = (z: number): Part => ({
   ...seeingCamera(),
   mounts: [...seeingCamera().mounts, socket('shelf', 'thread-1/4', [0, -70, z])],

@@ -23,7 +23,7 @@ export const imageCircle = defineCheck<PlacedPart, object>({
   messages: {
     speaks: {
       small:
-        'The corners stay dark. {lens} draws a circle of {circleMm}, the picture is {diagonalMm} across; a crop of {cropTimes} uses what is there.',
+        'The corners stay dark. {lens} draws a circle of {circleMm:mm}, the picture is {diagonalMm:mm} across; a crop of {cropTimes:times} uses what is there.',
     },
     silent: { fills: '{lens} fills the picture.' },
     cannotTell: { unknown: 'Image circle or sensor unknown. Whether {lens} fills the picture is not stated.' },

@@ -16,8 +16,8 @@ export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
   needs: ['inShot', 'sight'],
   limit: { measured: 'intoMm', allowed: 'allowedMm' },
   messages: {
-    speaks: { seen: '{part} is in the picture. At {focalMm} it stands {intoMm} into the frame.' },
-    silent: { clear: '{part} stays out of the picture at {focalMm}.' },
+    speaks: { seen: '{part} is in the picture. At {focalMm:mm} it stands {intoMm:mm} into the frame.' },
+    silent: { clear: '{part} stays out of the picture at {focalMm:mm}.' },
     cannotTell: {},
   },
   subjects: ({ assembly, sight }) =>

@@ -18,11 +18,11 @@ export const motorReach = defineCheck<Drive, object, 'drives'>({
   limit: { measured: 'offMm', allowed: 'reachMm' },
   messages: {
     speaks: {
-      far: '{drive} does not reach the teeth on {toothed}. {offMm} lie between them; its arm swings {reachMm}.',
-      into: '{drive} stands into the teeth on {toothed}. It would have to give way {offMm}; its arm swings {reachMm}.',
-      along: '{drive} stands too far along the lens. The teeth are {offMm} away; {reachMm} of slide are left.',
+      far: '{drive} does not reach the teeth on {toothed}. {offMm:mm} lie between them; its arm swings {reachMm:mm}.',
+      into: '{drive} stands into the teeth on {toothed}. It would have to give way {offMm:mm}; its arm swings {reachMm:mm}.',
+      along: '{drive} stands too far along the lens. The teeth are {offMm:mm} away; {reachMm:mm} of slide are left.',
     },
-    silent: { meets: '{drive} meets the teeth on {toothed}: {offMm} of {reachMm}.' },
+    silent: { meets: '{drive} meets the teeth on {toothed}: {offMm:mm} of {reachMm:mm}.' },
     cannotTell: {},
   },
   subjects: ({ drives }) => drives.filter(({ toothed }) => toothed),

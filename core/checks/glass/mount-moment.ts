@@ -15,17 +15,22 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm:
     'The camera’s own rating: over it is a stop. Without one a support is advised from 1.0 N m, and 2.0 N m is a grave risk.',
   options: z.object({ supportNm: z.number().positive(), graveNm: z.number().positive() }),
   defaults: { supportNm: 1, graveNm: 2 },
+  units: { supportNm: 'N m', graveNm: 'N m' },
   needs: ['supports', 'loads'],
   limit: { measured: 'momentNm', allowed: 'supportNm' },
   messages: {
     speaks: {
-      support: '{lens} wants a support. It pulls at the mount with {momentNm}; {supportNm} is fine without one.',
+      support:
+        '{lens} wants a support. It pulls at the mount with {momentNm:N m}; {supportNm:N m} is fine without one.',
       camera:
-        '{lens} bears the camera by its mount. It is bent with {momentNm}; {supportNm} is fine. Bear the camera as well.',
-      grave: '{lens} may bend the mount. It pulls with {momentNm}; beyond {graveNm} nobody vouches for it.',
-      harm: '{lens} bends the mount. It pulls with {momentNm}; the camera’s maker allows {ratedNm}.',
+        '{lens} bears the camera by its mount. It is bent with {momentNm:N m}; {supportNm:N m} is fine. Bear the camera as well.',
+      grave: '{lens} may bend the mount. It pulls with {momentNm:N m}; beyond {graveNm:N m} nobody vouches for it.',
+      harm: '{lens} bends the mount. It pulls with {momentNm:N m}; the camera’s maker allows {ratedNm:N m}.',
     },
-    silent: { fine: '{lens} pulls with {momentNm} of {supportNm}.', supported: '{lens} rests on a second hold.' },
+    silent: {
+      fine: '{lens} pulls with {momentNm:N m} of {supportNm:N m}.',
+      supported: '{lens} rests on a second hold.',
+    },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>

@@ -41,7 +41,7 @@ export const ndOverlap = defineCheck<Held, object, 'light'>({
   needs: ['light'],
   messages: {
     speaks: {
-      spare: 'The day is held without {filter}. Leaving it out saves {massG}.',
+      spare: 'The day is held without {filter}. Leaving it out saves {massG:g}.',
       crossed:
         'Two variable filters on each other. {filter} and {other} are four polarisers: a dark cross and a colour cast.',
     },

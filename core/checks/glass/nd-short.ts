@@ -30,7 +30,7 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'lig
   messages: {
     speaks: {
       bright:
-        'Nothing holds the light of {phase}. It is {mostStops} too bright at f/{stop} and ISO {iso}; the nearest choice is {missesStops} off. f/{iris} would do without.',
+        'Nothing holds the light of {phase}. It is {mostStops:stops} too bright at f/{stop} and ISO {iso}; the nearest choice is {missesStops:stops} off. f/{iris} would do without.',
       dark: 'Too dark for {phase}. At f/{stop} it wants ISO {wantedIso}; {isoMax} is the most that is fit to show.',
     },
     silent: {

@@ -37,10 +37,11 @@ export const stackVignettes = defineCheck<Stack, object, 'front' | 'clean'>({
   messages: {
     speaks: {
       short:
-        '{part} stands in the corners. The picture is clean from {cleanMm} on; {lens} begins at {shortMm}, where it is {overMm} short of clear.',
-      never: '{part} stands in the corners. {lens} is never clean with it; at {shortMm} it is {overMm} short of clear.',
+        '{part} stands in the corners. The picture is clean from {cleanMm:mm} on; {lens} begins at {shortMm:mm}, where it is {overMm:mm} short of clear.',
+      never:
+        '{part} stands in the corners. {lens} is never clean with it; at {shortMm:mm} it is {overMm:mm} short of clear.',
     },
-    silent: { clean: 'The corners are clean from {cleanMm} on.' },
+    silent: { clean: 'The corners are clean from {cleanMm:mm} on.' },
     cannotTell: {},
   },
   subjects: stackOf,

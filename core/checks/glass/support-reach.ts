@@ -17,12 +17,12 @@ export const supportReach = defineCheck<SupportReach, object, 'supports'>({
   limit: { measured: 'neededMm', allowed: 'reachMm' },
   messages: {
     speaks: {
-      low: '{support} does not come up to {lens}. It reaches {reachMm} over the rods; the lens lies at {neededMm}.',
-      high: '{support} presses {lens} up. At its lowest it stands {reachMm} over the rods; the lens lies at {neededMm}.',
+      low: '{support} does not come up to {lens}. It reaches {reachMm:mm} over the rods; the lens lies at {neededMm:mm}.',
+      high: '{support} presses {lens} up. At its lowest it stands {reachMm:mm} over the rods; the lens lies at {neededMm:mm}.',
       beside: '{support} stands beside {lens}. With the camera upright nothing under the lens holds it.',
       past: '{support} holds nothing. {lens} does not come over it.',
     },
-    silent: { holds: '{support} holds {lens} at {neededMm} over the rods.' },
+    silent: { holds: '{support} holds {lens} at {neededMm:mm} over the rods.' },
     cannotTell: {},
   },
   subjects: ({ supports }) => supports,

@@ -47,12 +47,13 @@ export const bundleWaste = defineCheck<PlacedPart, { leastMinor: number }, 'cost
   source: 'What comes in the box against the kit; prices of the single pieces.',
   options: z.object({ leastMinor: z.int().positive() }),
   defaults: { leastMinor: 500 },
+  units: { leastMinor: 'minor' },
   needs: ['cost'],
   limit: { measured: 'savesMinor', allowed: 'leastMinor' },
   messages: {
     speaks: {
       waste:
-        '{count} things in the box of {part} are for nothing. {other} and what is used of the box cost {savesMinor} less.',
+        '{count} things in the box of {part} are for nothing. {other} and what is used of the box cost {savesMinor:minor} less.',
     },
     silent: { worth: 'The box of {part} is worth it.', all: 'All that is in the box of {part} is used.' },
     cannotTell: {},

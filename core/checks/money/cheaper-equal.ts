@@ -14,16 +14,17 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cos
   source: 'What both give, their sockets, charge, screen, stops and grams; 20.00 at least are worth a word.',
   options: z.object({ leastMinor: z.int().positive() }),
   defaults: { leastMinor: 2000 },
+  units: { leastMinor: 'minor' },
   needs: ['cost'],
   limit: { measured: 'savesMinor', allowed: 'leastMinor' },
   messages: {
     speaks: {
       cheaper:
-        '{other} does the same for this job. It costs {otherMinor} where {part} costs {priceMinor}: {savesMinor} less.',
+        '{other} does the same for this job. It costs {otherMinor:minor} where {part} costs {priceMinor:minor}: {savesMinor:minor} less.',
     },
     silent: {
       dear: 'Nothing cheaper does what {part} does.',
-      little: '{other} would save {savesMinor}: too little for a word.',
+      little: '{other} would save {savesMinor:minor}: too little for a word.',
     },
     cannotTell: {},
   },

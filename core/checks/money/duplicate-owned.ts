@@ -51,7 +51,7 @@ export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
   defaults: {},
   needs: ['cost'],
   messages: {
-    speaks: { owned: 'No need to buy {part}. {owned} in the locker does the same here and saves {priceMinor}.' },
+    speaks: { owned: 'No need to buy {part}. {owned} in the locker does the same here and saves {priceMinor:minor}.' },
     silent: { none: 'Nothing in the locker does what {part} does.' },
     cannotTell: {},
   },

@@ -117,7 +117,7 @@ export const forgottenCost = defineCheck<Sees<Read>, object, Read>({
   ...noOptions,
   needs: ['day', 'recordings', 'leads', 'needs', 'demands', 'unmet'],
   messages: {
-    speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor} more.' },
+    speaks: { forgotten: 'The bill is not whole. Not in it yet: {list}, about {costMinor:minor} more.' },
     silent: { whole: 'Nothing was forgotten.', free: 'What is missing lies in the locker.' },
     cannotTell: {},
   },

@@ -17,17 +17,21 @@ export const likelyOver = defineCheck<
     'Prices that were seen by their tenths, others as a triangle; a quarter of what moves them moves all; sending by the rules of the ledger.',
   options: z.object({ surePercent: z.number().min(0).max(100) }),
   defaults: { surePercent: 50 },
+  units: { surePercent: '%' },
   needs: ['cost', 'bill', 'chance'],
   limit: { measured: 'chancePercent', allowed: 'surePercent' },
   messages: {
     speaks: {
       likely:
-        'More likely over than under. {toBuyMinor} with {extraMinor} of sending and tax stays within {capMinor} in {chancePercent} of cases.',
+        'More likely over than under. {toBuyMinor:minor} with {extraMinor:minor} of sending and tax stays within {capMinor:minor} in {chancePercent:%} of cases.',
     },
-    silent: { sure: '{toBuyMinor} stays within {capMinor} in {chancePercent} of cases.', over: 'It is over already.' },
+    silent: {
+      sure: '{toBuyMinor:minor} stays within {capMinor:minor} in {chancePercent:%} of cases.',
+      over: 'It is over already.',
+    },
     cannotTell: {
-      thin: 'Too few prices. Whether {toBuyMinor} stays within {capMinor} can not be told: of {part} only one or two were seen.',
-      unpriced: 'A price is missing. Whether the rest stays within {capMinor} can not be told: {part} has none.',
+      thin: 'Too few prices. Whether {toBuyMinor:minor} stays within {capMinor:minor} can not be told: of {part} only one or two were seen.',
+      unpriced: 'A price is missing. Whether the rest stays within {capMinor:minor} can not be told: {part} has none.',
     },
   },
   subjects: (facts) => (facts.assembly.rig.brief.budgetMinor > 0 && facts.cost.usual > 0 ? [facts] : []),

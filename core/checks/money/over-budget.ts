@@ -18,11 +18,14 @@ export const overBudget = defineCheck<Sees<'cost'>, object, 'cost'>({
   needs: ['cost'],
   limit: { measured: 'toBuyMinor', allowed: 'capMinor' },
   messages: {
-    speaks: { over: 'Over budget by {overMinor}. {toBuyMinor} is still to buy; the brief has {capMinor}.' },
-    silent: { within: '{toBuyMinor} still to buy of {capMinor}.' },
+    speaks: {
+      over: 'Over budget by {overMinor:minor}. {toBuyMinor:minor} is still to buy; the brief has {capMinor:minor}.',
+    },
+    silent: { within: '{toBuyMinor:minor} still to buy of {capMinor:minor}.' },
     cannotTell: {
       currency: 'No rate from {home} to {currency} is known. Enter one with the prices, and the bill can be told.',
-      unpriced: 'The bill is not whole. {part} has no price yet; the rest comes to {toBuyMinor} of {capMinor}.',
+      unpriced:
+        'The bill is not whole. {part} has no price yet; the rest comes to {toBuyMinor:minor} of {capMinor:minor}.',
     },
   },
   subjects: (facts) => (facts.assembly.rig.brief.budgetMinor > 0 ? [facts] : []),

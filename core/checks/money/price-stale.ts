@@ -26,13 +26,15 @@ export const priceStale = defineCheck<Priced, { freshDays: number }, 'cost'>({
   source: 'The newest entry of the price ledger.',
   options: z.object({ freshDays: z.number().positive() }),
   defaults: { freshDays: 120 },
+  units: { freshDays: 'days' },
   needs: ['cost'],
   limit: { measured: 'ageDays', allowed: 'freshDays' },
   messages: {
     speaks: {
-      stale: 'The price of {part} is {ageDays} days old. {usualMinor} was seen on {day}; look again before buying.',
+      stale:
+        'The price of {part} is {ageDays:days} days old. {usualMinor:minor} was seen on {day}; look again before buying.',
     },
-    silent: { fresh: 'The price of {part} is {ageDays} days old.' },
+    silent: { fresh: 'The price of {part} is {ageDays:days} days old.' },
     cannotTell: {},
   },
   subjects: pricedLines,

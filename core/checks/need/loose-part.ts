@@ -46,7 +46,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
   defaults: {},
   needs: ['lensKit'],
   messages: {
-    speaks: { loose: '{part} sits on nothing. Leaving it out saves {massG} in the bag.' },
+    speaks: { loose: '{part} sits on nothing. Leaving it out saves {massG:g} in the bag.' },
     silent: {
       used: '{part} has its place in another set-up.',
       spare: '{part} is a spare in the bag.',

@@ -47,7 +47,7 @@ export const needTwice = defineCheck<Double, object>({
   defaults: {},
   needs: [],
   messages: {
-    speaks: { twice: '{spare} repeats {other}. Leaving it out saves {massG}.' },
+    speaks: { twice: '{spare} repeats {other}. Leaving it out saves {massG:g}.' },
     silent: { alone: '{spare} does what no other part of its kind does here.' },
     cannotTell: {},
   },

@@ -41,9 +41,9 @@ export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
   needs: ['needs', 'cost'],
   messages: {
     speaks: {
-      idle: '{part} carries nothing. Leaving it out saves {massG}, {priceMinor} and {seconds} s.',
+      idle: '{part} carries nothing. Leaving it out saves {massG:g}, {priceMinor:minor} and {seconds} s.',
       unasked:
-        "{part} isn't earning its place. Nothing in the brief asks for it; leaving it out saves {massG}, {priceMinor} and {seconds} s.",
+        "{part} isn't earning its place. Nothing in the brief asks for it; leaving it out saves {massG:g}, {priceMinor:minor} and {seconds} s.",
     },
     silent: { needed: '{part} gives what the brief asks for.' },
     cannotTell: {},

@@ -17,11 +17,12 @@ export const cableLong = defineCheck<Run, z.infer<typeof options>, 'leads'>({
   source: 'More than a hand’s breadth of slack; coil it up or take a shorter one.',
   options,
   defaults: { mostMm: HANGS_MM },
+  units: { mostMm: 'mm' },
   about: 'electric',
   needs: ['leads'],
   limit: { measured: 'spareMm', allowed: 'mostMm' },
   messages: {
-    speaks: { long: 'A lead hangs over by {spareMm}. For {cable}, from {from} to {to}, {needMm} would do.' },
+    speaks: { long: 'A lead hangs over by {spareMm:mm}. For {cable}, from {from} to {to}, {needMm:mm} would do.' },
     silent: { right: '{cable} is as long as it should be.', coil: '{cable} is a spring lead.' },
     cannotTell: {},
   },

@@ -16,7 +16,7 @@ export const cableShort = defineCheck<Run, object, 'leads'>({
   needs: ['leads'],
   limit: { measured: 'needMm', allowed: 'reachMm' },
   messages: {
-    speaks: { short: 'The lead does not reach. {cable} has {reachMm}; from {from} to {to} it takes {needMm}.' },
+    speaks: { short: 'The lead does not reach. {cable} has {reachMm:mm}; from {from} to {to} it takes {needMm:mm}.' },
     silent: { reaches: '{cable} reaches.' },
     cannotTell: {},
   },

@@ -21,7 +21,7 @@ export const driveSlow = defineCheck<Written, object, 'recordings'>({
   needs: ['recordings'],
   limit: { measured: 'wantedMBs', allowed: 'writeMBs' },
   messages: {
-    speaks: { slow: 'The card is too slow. {card} takes {writeMBs}; {codec} on {part} wants {wantedMBs}.' },
+    speaks: { slow: 'The card is too slow. {card} takes {writeMBs:MB/s}; {codec} on {part} wants {wantedMBs:MB/s}.' },
     silent: { keeps: '{card} keeps up with {codec}.' },
     cannotTell: {},
   },

@@ -59,13 +59,14 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>, 'leads'>
   source: 'A clamp within a thumb’s length of the socket.',
   options,
   defaults: { mostMm: 60 },
+  units: { mostMm: 'mm' },
   about: 'electric',
   needs: ['leads'],
   limit: { measured: 'heldMm', allowed: 'mostMm' },
   messages: {
     speaks: {
-      loose: 'The lead hangs on its socket. Nothing holds {cable} near {end}; clamp it within {mostMm}.',
-      far: 'The lead is held too far off. {cable} is first held {heldMm} from {end}; {mostMm} is the most.',
+      loose: 'The lead hangs on its socket. Nothing holds {cable} near {end}; clamp it within {mostMm:mm}.',
+      far: 'The lead is held too far off. {cable} is first held {heldMm:mm} from {end}; {mostMm:mm} is the most.',
     },
     silent: { held: '{cable} is held near {end}.' },
     cannotTell: {},

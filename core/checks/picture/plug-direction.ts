@@ -28,13 +28,14 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' 
   source: 'The way the cable has to go from the plug; room for the plug and a bend of five cable thicknesses.',
   options,
   defaults: { mostDeg: TWIST_DEG },
+  units: { mostDeg: 'deg' },
   about: 'electric',
   needs: ['leads', 'plugs'],
   limit: { measured: 'turnsDeg', allowed: 'mostDeg' },
   messages: {
     speaks: {
-      away: 'Bent back over its plug. At {end} the cable leaves {turnsDeg} away from where it has to go.',
-      tight: 'No room for the plug. {cable} needs {roomMm} in front of {end}; {freeMm} are free.',
+      away: 'Bent back over its plug. At {end} the cable leaves {turnsDeg:deg} away from where it has to go.',
+      tight: 'No room for the plug. {cable} needs {roomMm:mm} in front of {end}; {freeMm:mm} are free.',
     },
     silent: { flat: 'At {end} the cable leaves where it has to go.' },
     cannotTell: {},

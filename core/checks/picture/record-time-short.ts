@@ -27,10 +27,10 @@ export const recordTimeShort = defineCheck<Recording, object, 'recordings'>({
   limit: { measured: 'neededMin', allowed: 'roomMin' },
   messages: {
     speaks: {
-      short: 'Room for {roomMin} of recording. {part} at {codec} needs {neededMin} for the day, some to spare.',
-      none: 'Nothing to record on. {part} needs {neededMin} of {codec} for the day.',
+      short: 'Room for {roomMin:min} of recording. {part} at {codec} needs {neededMin:min} for the day, some to spare.',
+      none: 'Nothing to record on. {part} needs {neededMin:min} of {codec} for the day.',
     },
-    silent: { enough: '{part} has room for {roomMin} of {codec}.' },
+    silent: { enough: '{part} has room for {roomMin:min} of {codec}.' },
     cannotTell: {},
   },
   subjects: ({ recordings }) => recordings.filter(({ neededMin }) => neededMin > 0),

@@ -43,15 +43,16 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>,
   source: 'The reach of a thumb or finger from the middle of a grip, with the hand shifted along it.',
   options,
   defaults: { reachMm: 130 },
+  units: { reachMm: 'mm' },
   about: 'electric',
   needs: ['leads'],
   limit: { measured: 'buttonMm', allowed: 'reachMm' },
   messages: {
     speaks: {
       idle: 'A trigger without its lead. {part} could start the camera, and nothing joins them.',
-      far: 'Record is out of reach. The nearest button is {buttonMm} from a hand; a finger reaches {reachMm}.',
+      far: 'Record is out of reach. The nearest button is {buttonMm:mm} from a hand; a finger reaches {reachMm:mm}.',
     },
-    silent: { reach: 'Record is within {buttonMm} of a hand.' },
+    silent: { reach: 'Record is within {buttonMm:mm} of a hand.' },
     cannotTell: {},
   },
   subjects: (facts) => {

@@ -34,12 +34,12 @@ export const airTravelWh = defineCheck<Flown, object>({
   limit: { measured: 'capacityWh', allowed: 'freeWh' },
   messages: {
     speaks: {
-      never: 'Does not fly. {part} holds {capacityWh}; over {askWh} it is no baggage.',
-      many: 'Too many for the flight. {count} of {part}, {capacityWh} each, are carried; over {freeWh} two spares at most, and only with the airline’s word.',
-      ask: 'Ask the airline. {part} holds {capacityWh}; over {freeWh} it has to agree first. In the cabin, terminals covered.',
+      never: 'Does not fly. {part} holds {capacityWh:Wh}; over {askWh:Wh} it is no baggage.',
+      many: 'Too many for the flight. {count} of {part}, {capacityWh:Wh} each, are carried; over {freeWh:Wh} two spares at most, and only with the airline’s word.',
+      ask: 'Ask the airline. {part} holds {capacityWh:Wh}; over {freeWh:Wh} it has to agree first. In the cabin, terminals covered.',
     },
     silent: {
-      carry: '{part}, {capacityWh}: in the cabin, terminals covered. The airline has the last word.',
+      carry: '{part}, {capacityWh:Wh}: in the cabin, terminals covered. The airline has the last word.',
       ground: 'No flight in the brief.',
     },
     cannotTell: {},

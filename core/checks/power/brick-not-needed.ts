@@ -29,7 +29,7 @@ export const brickNotNeeded = defineCheck<Cell, object, 'network' | 'day' | 'spa
   about: 'electric',
   needs: ['network', 'day', 'spares', 'bays'],
   messages: {
-    speaks: { spare: '{part} is not needed. The day is covered without it; leaving it out saves {massG}.' },
+    speaks: { spare: '{part} is not needed. The day is covered without it; leaving it out saves {massG:g}.' },
     silent: { needed: '{part} carries the day.' },
     cannotTell: {},
   },

@@ -18,15 +18,16 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day'>
   source: 'What the day takes, over what all bays put in; a night of 8 h.',
   options,
   defaults: { nightMin: 480 },
+  units: { nightMin: 'min' },
   about: 'electric',
   needs: ['day'],
   limit: { measured: 'chargeMin', allowed: 'nightMin' },
   messages: {
     speaks: {
-      long: 'Not full by morning. Filling the {part} again takes {chargeMin} with the bays in the kit; a night has {nightMin}.',
+      long: 'Not full by morning. Filling the {part} again takes {chargeMin:min} with the bays in the kit; a night has {nightMin:min}.',
       none: 'No charger. Nothing in the kit charges the {part}.',
     },
-    silent: { enough: 'The {part} are full again in {chargeMin}.' },
+    silent: { enough: 'The {part} are full again in {chargeMin:min}.' },
     cannotTell: {},
   },
   subjects: ({ day }) => day.kinds.filter(({ usedWh }) => usedWh > 0),

@@ -15,7 +15,7 @@ export const converterUnpowered = defineCheck<PlacedPart, object, 'runDown'>({
   about: 'electric',
   needs: ['runDown'],
   messages: {
-    speaks: { dark: 'No picture gets through {part}. It wants {watts} of its own and has none.' },
+    speaks: { dark: 'No picture gets through {part}. It wants {watts:W} of its own and has none.' },
     silent: { fed: '{part} has power.' },
     cannotTell: {},
   },

@@ -28,7 +28,7 @@ export const diesFirst = defineCheck<Cell, object, 'network' | 'runDown'>({
   limit: { measured: 'together', allowed: 'mostTogether' },
   messages: {
     speaks: {
-      all: 'One battery for all. When {part} is empty, after {lastMin}, {together} pieces go dark together, the camera among them. A pack in the body would bridge it.',
+      all: 'One battery for all. When {part} is empty, after {lastMin:min}, {together} pieces go dark together, the camera among them. A pack in the body would bridge it.',
     },
     silent: { apart: 'When {part} is empty, the rest goes on or it is the camera alone.' },
     cannotTell: {},

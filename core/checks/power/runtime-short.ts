@@ -19,7 +19,7 @@ export const runtimeShort = defineCheck<KindUse, object, 'day' | 'network'>({
   limit: { measured: 'needed', allowed: 'have' },
   messages: {
     speaks: {
-      short: 'Dark at {darkMin}. The day takes {needed} of {part}, and there are {have}.',
+      short: 'Dark at {darkMin:min}. The day takes {needed} of {part}, and there are {have}.',
     },
     silent: { enough: '{have} of {part} last the day, or the wall helps.' },
     cannotTell: {

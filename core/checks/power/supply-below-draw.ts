@@ -17,7 +17,7 @@ export const supplyBelowDraw = defineCheck<Feed, object, 'network' | 'runDown'>(
   messages: {
     speaks: {
       below:
-        'The pack runs down all the same. {part} draws {watts} and gets {mostWatts} by its lead; its own pack makes up the rest and lasts {lastMin}.',
+        'The pack runs down all the same. {part} draws {watts:W} and gets {mostWatts:W} by its lead; its own pack makes up the rest and lasts {lastMin:min}.',
     },
     silent: { enough: 'The lead into {part} gives all it draws; the pack stays full.' },
     cannotTell: {},

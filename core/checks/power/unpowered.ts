@@ -32,8 +32,8 @@ export const unpowered = defineCheck<PlacedPart, object, 'network' | 'runDown'>(
   needs: ['network', 'runDown'],
   messages: {
     speaks: {
-      none: '{part} has no power. It wants {watts} and nothing feeds it: give it a battery or a lead.',
-      little: '{part} gets too little power. It wants {watts}; what feeds it gives less.',
+      none: '{part} has no power. It wants {watts:W} and nothing feeds it: give it a battery or a lead.',
+      little: '{part} gets too little power. It wants {watts:W}; what feeds it gives less.',
     },
     silent: { fed: '{part} has power.' },
     cannotTell: {},

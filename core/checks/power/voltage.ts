@@ -37,10 +37,10 @@ export const voltage = defineCheck<Feed, object, 'network'>({
   limit: { measured: 'volts', allowed: 'mostVolts' },
   messages: {
     speaks: {
-      over: 'Too many volts. {from} gives up to {volts}; {to} bears {mostVolts} at most.',
+      over: 'Too many volts. {from} gives up to {volts:V}; {to} bears {mostVolts:V} at most.',
       under:
-        'Too few volts towards the end. {from} falls to {lowVolts} as it empties; {to} wants at least {leastVolts}.',
-      step: 'No USB-C step in common. {from} gives {lowVolts} to {volts}; {to} takes {leastVolts} to {mostVolts}.',
+        'Too few volts towards the end. {from} falls to {lowVolts:V} as it empties; {to} wants at least {leastVolts:V}.',
+      step: 'No USB-C step in common. {from} gives {lowVolts:V} to {volts:V}; {to} takes {leastVolts:V} to {mostVolts:V}.',
     },
     silent: { suits: 'What {from} gives suits {to}.' },
     cannotTell: { unknown: 'Volts unknown. What {from} gives or {to} bears is not stated: measure before plugging.' },

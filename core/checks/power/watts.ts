@@ -46,8 +46,9 @@ export const watts = defineCheck<Load, object, 'network' | 'runDown'>({
   limit: { measured: 'watts', allowed: 'mostWatts' },
   messages: {
     speaks: {
-      battery: 'Too much from one battery. {part} has to give {watts} with everything on; it is made for {mostWatts}.',
-      outlet: 'Too little from the outlet. The lead from {part} gives {mostWatts}; {watts} are wanted at its end.',
+      battery:
+        'Too much from one battery. {part} has to give {watts:W} with everything on; it is made for {mostWatts:W}.',
+      outlet: 'Too little from the outlet. The lead from {part} gives {mostWatts:W}; {watts:W} are wanted at its end.',
     },
     silent: { enough: '{part} can give what is drawn.' },
     cannotTell: {},

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
+import type { Unit } from '@zucchini/core/kernel'
 import { computed } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { figure } from '../../wording.ts'
@@ -7,7 +8,7 @@ import { rodsOf } from './rods.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
-const say = (name: string, value: number) => figure(name, value, store.style)
+const say = (value: number, unit: Unit) => figure(value, unit, store.style)
 
 const lines = computed(() => {
   const { facts, assembly } = props.assessment
@@ -15,7 +16,7 @@ const lines = computed(() => {
   if (!front) return []
   const fit = facts.lensKit.find(({ part }) => part.id === front.lens.part.id)
   const load = facts.loads.get(front.lens.instance.id)
-  const pull = load ? say('momentNm', load.momentNm) : ''
+  const pull = load ? say(load.momentNm, 'N m') : ''
   return [
     {
       title: 'pulls at its mount',
@@ -24,14 +25,14 @@ const lines = computed(() => {
     },
     ...supports.map(({ piece, neededMm, lowMm, highMm, holds, beside }) => ({
       title: piece.part.name,
-      figure: neededMm === undefined || beside ? '–' : say('neededMm', neededMm),
+      figure: neededMm === undefined || beside ? '–' : say(neededMm, 'mm'),
       note: beside
         ? 'beside the lens'
         : neededMm === undefined
           ? 'under nothing'
           : holds
             ? 'holds it'
-            : `reaches ${say('lowMm', lowMm)} to ${say('highMm', highMm)}`,
+            : `reaches ${say(lowMm, 'mm')} to ${say(highMm, 'mm')}`,
     })),
     {
       title: 'focus',
@@ -50,8 +51,8 @@ const lines = computed(() => {
     })),
     ...rodsOf(assembly).map(({ name, usedMm, longMm }) => ({
       title: name,
-      figure: say('usedMm', usedMm),
-      note: `needed of ${say('longMm', longMm)}`,
+      figure: say(usedMm, 'mm'),
+      note: `needed of ${say(longMm, 'mm')}`,
     })),
   ]
 })

@@ -8,7 +8,7 @@ const props = defineProps<{ limit: Limit; words: string; unit: string }>()
 const context = useContext()
 const wrong = ref('')
 /** Money is kept in hundredths and shown in whole units. */
-const hundredths = props.limit.option.endsWith('Minor') ? 100 : 1
+const hundredths = props.limit.unit === 'minor' ? 100 : 1
 
 const set = async (value: number | null) => {
   wrong.value = ''

@@ -6,7 +6,7 @@ import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import LimitColumns from './LimitColumns.vue'
 import LimitRow from './LimitRow.vue'
-import { optionUnit, optionWords } from './work-words.ts'
+import { optionWords, unitSign } from './work-words.ts'
 
 const context = useContext()
 const trouble = ref('')
@@ -88,7 +88,7 @@ const strength = async (event: Event) => {
             :key="`${limit.check} ${limit.option}`"
             :limit="limit"
             :words="optionWords(limit.option)"
-            :unit="optionUnit(limit.option, home)"
+            :unit="unitSign(limit.unit, home)"
           />
           <tr v-if="limits.length === 0">
             <td colspan="4" class="py-2 text-soft">All limits are the usual ones.</td>
@@ -105,7 +105,7 @@ const strength = async (event: Event) => {
             :key="limit.option"
             :limit="limit"
             words=""
-            :unit="optionUnit(limit.option, home)"
+            :unit="unitSign(limit.unit, home)"
           />
         </tbody>
       </table>

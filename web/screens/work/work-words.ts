@@ -1,3 +1,5 @@
+import type { Unit } from '@zucchini/core/kernel'
+
 /** What an option of a check is a limit of, by the word its name begins with. */
 const words: readonly (readonly [RegExp, string])[] = [
   [/^good/, 'good up to'],
@@ -12,18 +14,9 @@ const words: readonly (readonly [RegExp, string])[] = [
 export const optionWords = (option: string): string =>
   words.find(([beginning]) => beginning.test(option))?.[1] ?? option
 
-/** The unit an option is typed in, by the ending of its name. */
-const units: readonly (readonly [RegExp, string])[] = [
-  [/Nm$/, 'N m'],
-  [/Mm$|^mm$/, 'mm'],
-  [/Deg$/, '°'],
-  [/Minutes$|Min$/, 'min'],
-  [/Days$/, 'days'],
-  [/Percent$/, '%'],
-  [/G$/, 'g'],
-  [/^(recordSpare|writeSpare|packDepth|converter)Times$/, '×'],
-  [/Times$/, '× its width'],
-]
+/** Units as they stand behind a field; those not named stand as they are. */
+const unitSigns: Partial<Record<Unit, string>> = { deg: '°', times: '×', widths: '× its width', 'long min': 'min' }
+
 /** @param home the currency that prices are kept in */
-export const optionUnit = (option: string, home: string): string =>
-  option.endsWith('Minor') ? home : (units.find(([ending]) => ending.test(option))?.[1] ?? '')
+export const unitSign = (unit: Unit | undefined, home: string): string =>
+  unit === 'minor' ? home : unit === undefined ? '' : (unitSigns[unit] ?? unit)
