@@ -6,7 +6,10 @@ const project = (name, more = {}) => ({
   testMatch: [`<rootDir>/${name}/**/*.test.ts`],
   extensionsToTreatAsEsm: ['.ts', '.vue'],
   transform: { '^.+\\.ts$': swc, '^.+\\.vue$': '<rootDir>/tools/vue-jest.mjs' },
-  moduleNameMapper: { '^@zucchini/(core|demo)/(.*)$': '<rootDir>/$1/$2/index.ts' },
+  moduleNameMapper: {
+    '^@zucchini/contract$': '<rootDir>/contract/index.ts',
+    '^@zucchini/(core|demo)/(.*)$': '<rootDir>/$1/$2/index.ts',
+  },
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   ...more,
 })
@@ -18,7 +21,7 @@ const project = (name, more = {}) => ({
  * it.
  */
 const plain = project('core', {
-  testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+  testMatch: ['<rootDir>/contract/**/*.test.ts', '<rootDir>/core/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
   runner: 'jest-light-runner',
   transform: {},
 })

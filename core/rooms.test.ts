@@ -147,12 +147,12 @@ test('the core knows no clock, no chance, no browser and no Node', () => {
 })
 
 test('web and server come in by the core’s doors, and web takes nothing of the server', () => {
-  const trespasses = ['web', 'server', 'demo'].flatMap((side) =>
+  const trespasses = ['web', 'server', 'demo', 'contract'].flatMap((side) =>
     sourcesUnder(join(root, side)).flatMap((file) =>
       importsOf(file).flatMap((name) => {
         const direct = name.startsWith('.') && !normalize(join(dirname(file), name)).startsWith(join(root, side))
         const deep = /^@zucchini\/core\/[^/]+\/./.test(name)
-        const foreign = side === 'web' && name.startsWith('@zucchini/server')
+        const foreign = (side === 'web' || side === 'contract') && name.startsWith('@zucchini/server')
         return (direct && !isTest(file)) || deep || foreign ? [`${file}: ${name}`] : []
       }),
     ),

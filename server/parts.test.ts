@@ -3,7 +3,7 @@ import type { Part } from '@zucchini/core/catalogue'
 import { secondMark } from '@zucchini/demo/scenario'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { rigEntity } from './features/rigs/entity.ts'
-import type { ShelfEntry } from './features/rigs/shelf.ts'
+import type { ShelfEntry } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit

@@ -1,6 +1,6 @@
 import type { AddressInfo } from 'node:net'
 import { firstMark, secondMark } from '@zucchini/demo/scenario'
-import type { Frame, Sample } from './features/rehearsals/frames.ts'
+import type { Frame, Sample } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit

@@ -1,7 +1,7 @@
 import { type Rig } from '@zucchini/core/assembly'
 import { firstMark, secondMark } from '@zucchini/demo/scenario'
 import type { SavedRig } from './features/rigs/service.ts'
-import type { ShelfEntry } from './features/rigs/shelf.ts'
+import type { ShelfEntry } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit

@@ -4,7 +4,7 @@ import type { Part } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker } from '@zucchini/demo/scenario'
 import { loadDemo } from './demo.ts'
-import { errorTable } from './errors.ts'
+import { errorTable } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit

@@ -1,8 +1,8 @@
 import type { Part } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { secondMark } from '@zucchini/demo/scenario'
-import type { Frame } from './features/rehearsals/frames.ts'
-import type { ShelfEntry } from './features/rigs/shelf.ts'
+import type { Frame } from '@zucchini/contract'
+import type { ShelfEntry } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
 
 // Two servers on one database, each with everything it keeps in memory.

@@ -7,7 +7,7 @@ import { fail, say, seconds, Stop } from './say.mjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
-const SOURCES = ['core', 'demo', 'server', 'web', 'package-lock.json', 'tools/build.mjs']
+const SOURCES = ['contract', 'core', 'demo', 'server', 'web', 'package-lock.json', 'tools/build.mjs']
 const SKIPPED = new Set(['node_modules', 'dist'])
 
 const filesUnder = (path) =>
@@ -43,6 +43,7 @@ export const bundleFor = async (entryPoints, outdir) => {
       {
         name: 'workspaces',
         setup: ({ onResolve }) => {
+          onResolve({ filter: /^@zucchini\/contract$/ }, () => ({ path: join(root, 'contract/index.ts') }))
           onResolve({ filter: /^@zucchini\/(core|demo)\// }, ({ path }) => {
             const [, room, ...rest] = path.split('/')
             return { path: join(root, room, ...rest, 'index.ts') }

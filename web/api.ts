@@ -1,168 +1,28 @@
-import type { Limits } from '@zucchini/core/context'
-import type { RigSummary } from '@zucchini/core/assess'
+import * as contract from '@zucchini/contract'
 import type { Rig } from '@zucchini/core/assembly'
 import type { Operator } from '@zucchini/core/balance'
 import type { Part } from '@zucchini/core/catalogue'
 import type { LockerPiece } from '@zucchini/core/locker'
-import type { BillRules, Price, PriceView, Rate } from '@zucchini/core/money'
+import type { Price, Rate } from '@zucchini/core/money'
 
-export interface SavedRig {
-  readonly rig: Rig
-  readonly revision: number
-  readonly updatedAt: string
-}
-
-/** What a save says back: the page has the rig itself. */
-export type Receipt = Omit<SavedRig, 'rig'>
-
-/** A rig on the shelf, with what is known of it at a glance. */
-export interface ShelfEntry {
-  readonly id: string
-  readonly name: string
-  readonly revision: number
-  readonly updatedAt: string
-  readonly summary: RigSummary | null
-  /** Why nothing could be worked out for it. */
-  readonly why: string | null
-  /** Does the summary belong to the rig and to what surrounds it as they are now? */
-  readonly fresh: boolean
-}
-export interface HistoryEntry {
-  readonly revision: number
-  readonly note: string
-  readonly savedAt: string
-  readonly name: string | null
-}
-/** Where undo and redo lead through saved revisions, nearest first. */
-export interface SavedLine {
-  readonly undo: readonly number[]
-  readonly redo: readonly number[]
-}
-/** The revision an edit grew from, or the one it is the same as after an undo or redo. */
-export interface Descent {
-  readonly grewFrom?: number
-  readonly same?: number
-}
-/** How the backups that are written by themselves stand. */
-export interface BackupState {
-  readonly on: boolean
-  readonly lastOn: string | null
-  readonly failedOn: string | null
-  readonly why: string | null
-  /** Room left where everything is stored, bytes, and whether that is little. */
-  readonly freeBytes: number | null
-  readonly low: boolean
-}
-
-/** Who holds the rigs, and whether a timed hold says so. */
-export interface OperatorAnswer extends Operator {
-  readonly calibrated: boolean
-  readonly limits: Limits
-}
-
-/** What every part costs today, and how it is reckoned. */
-export interface PriceOverview {
-  readonly today: string
-  readonly home: string
-  readonly rules: BillRules
-  readonly feed: { readonly on: boolean; readonly seed: number }
-  readonly rates: readonly Rate[]
-  readonly views: readonly PriceView[]
-  readonly watches: readonly { readonly partId: string; readonly belowMinor: number; readonly since: string }[]
-  readonly notices: readonly { readonly partId: string; readonly belowMinor: number; readonly nowMinor: number }[]
-}
-export interface SavedPiece {
-  readonly piece: LockerPiece
-  readonly revision: number
-}
-export interface ScaleFrame {
-  readonly simulated: true
-  readonly plugged: boolean
-  readonly grams: number | null
-  readonly stable: boolean
-  readonly holds: readonly string[]
-}
-/** What reading a table of pieces did, or would do. */
-export interface TableAnswer {
-  readonly ok: boolean
-  readonly rows: number
-  readonly added: number
-  readonly changed: number
-  readonly same: number
-  readonly unknownColumns: readonly string[]
-  readonly issues: readonly { readonly line: number; readonly column: string; readonly message: string }[]
-}
-
-/** What reading a rig file did, or would do. */
-export interface FileAnswer {
-  readonly ok: boolean
-  readonly name: string
-  readonly newParts: readonly string[]
-  readonly differing: readonly string[]
-  readonly limits: number
-  readonly issues: readonly { readonly path: string; readonly message: string }[]
-  readonly rigId: string
-}
-
-export interface RehearsalSample {
-  readonly second: number
-  readonly percents: Readonly<Record<string, number>>
-  readonly watts: number
-}
-
-/** A simulated shoot day at one moment. */
-export interface RehearsalFrame {
-  readonly simulated: true
-  readonly second: number
-  readonly over: boolean
-  readonly paused: boolean
-  readonly speed: number
-  readonly phase: {
-    readonly name: string
-    readonly kind: string
-    readonly minutes: number
-    readonly mains: boolean
-  } | null
-  readonly packs: readonly {
-    readonly id: string
-    readonly name: string
-    readonly seat: string | null
-    readonly percent: number
-    readonly volts: number | null
-    readonly watts: number
-  }[]
-  readonly pieces: readonly {
-    readonly id: string
-    readonly name: string
-    readonly watts: number
-    readonly dark: boolean
-  }[]
-  readonly swaps: number
-  readonly usedWh: number
-  readonly outWh: number
-  readonly lostWh: number
-  readonly storedWh: number
-  readonly wallWh: number
-  readonly disturbance: {
-    readonly celsius: number
-    readonly turnedUp: readonly string[]
-    readonly forgotten: readonly string[]
-  }
-  readonly events: readonly { readonly second: number; readonly what: string; readonly name: string }[]
-  /** Which beginning of the day this is; points for the chart that are new. */
-  readonly run: number
-  readonly samples: readonly RehearsalSample[]
-}
-
-/** What can be changed while a rehearsal plays. */
-export interface RehearsalChange {
-  readonly paused?: boolean
-  readonly speed?: number
-  readonly again?: boolean
-  readonly celsius?: number
-  readonly turnedUp?: readonly string[]
-  readonly forgotten?: readonly string[]
-}
+export type {
+  BackupState,
+  Change as RehearsalChange,
+  Descent,
+  FileAnswer,
+  Frame as RehearsalFrame,
+  HistoryEntry,
+  OperatorAnswer,
+  PriceOverview,
+  Receipt,
+  Sample as RehearsalSample,
+  SavedLine,
+  SavedPiece,
+  SavedRig,
+  ScaleFrame,
+  ShelfEntry,
+  TableAnswer,
+} from '@zucchini/contract'
 
 /** What the server said no to: its code, its words, and whatever else it sent along. */
 export class ApiRefusal extends Error {
@@ -177,19 +37,8 @@ export class ApiRefusal extends Error {
   }
 }
 
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  send<T>(
-    method,
-    path,
-    body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
-  )
-
 /** Where this browser's clock hangs: what counts as today is the operator's day. */
 const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
-
-/** Sends a file as it is. */
-const sendFile = async <T>(path: string, body: Blob, type: string): Promise<T> =>
-  send<T>('POST', path, { body, headers: { 'content-type': type } })
 
 /** Answers that were asked for before the program was there; each is taken once. */
 const early = (globalThis as { zucchiniEarly?: Map<string, Promise<Response | undefined>> }).zucchiniEarly
@@ -207,88 +56,113 @@ const earlyAnswer = (method: string, path: string): Promise<Response | undefined
   return answer
 }
 
-const send = async <T>(method: string, path: string, more: RequestInit): Promise<T> => {
-  const headers = { ...(more.headers as Record<string, string> | undefined), 'x-time-zone': timeZone }
-  const response = (await earlyAnswer(method, path)) ?? (await fetch(`/api${path}`, { method, ...more, headers }))
-  if (response.status === 204) return undefined as T
-  const answer: unknown = await response.json().catch(() => ({}))
-  if (response.ok) return answer as T
+type Values = Readonly<Record<string, string | number | undefined>>
+
+/** The address with what stands for its places, and what is asked of it. */
+const addressOf = (path: string, params: Values, query: Values): string => {
+  const place = path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(params[name])))
+  const asked = Object.entries(query).flatMap(([name, value]) =>
+    value === undefined ? [] : [`${name}=${encodeURIComponent(String(value))}`],
+  )
+  return asked.length > 0 ? `${place}?${asked.join('&')}` : place
+}
+
+interface Sent {
+  readonly params?: Values | undefined
+  readonly query?: Values | undefined
+  readonly body?: unknown
+  readonly file?: Blob
+}
+
+const send = async ({ method, path, schema }: contract.Endpoint, given: Sent): Promise<Response> => {
+  const address = addressOf(path, given.params ?? {}, given.query ?? {})
+  const headers: Record<string, string> = { 'x-time-zone': timeZone }
+  const [type] = schema.consumes ?? (given.body === undefined ? [] : ['application/json'])
+  if (type) headers['content-type'] = type
+  const body = given.file ?? (given.body === undefined ? null : JSON.stringify(given.body))
+  return (await earlyAnswer(method, address)) ?? (await fetch(address, { method, headers, body }))
+}
+
+const refused = (status: number, answer: unknown): ApiRefusal => {
   const error = (answer as { error?: Record<string, unknown> & { code?: string; message?: string } }).error ?? {}
   const issues = (error['issues'] as { path: string; message: string }[] | undefined) ?? []
   const why = issues[0] ? ` ${issues[0].path ? `${issues[0].path}: ` : ''}${issues[0].message}.` : ''
-  throw new ApiRefusal(
-    response.status,
-    error.code ?? 'broken',
-    `${error.message ?? 'The server gave no answer that makes sense.'}${why}`,
-    error,
-  )
+  const message = `${error.message ?? 'The server gave no answer that makes sense.'}${why}`
+  return new ApiRefusal(status, error.code ?? 'broken', message, error)
 }
 
-const id = encodeURIComponent
+/**
+ * Asks an address of the server. The answer is held to the contract, but for bytes the server has kept: those were
+ * checked on their way in, and are many.
+ * @throws {ApiRefusal} with the server's words
+ */
+const ask = async <const E extends contract.Endpoint>(
+  endpoint: E,
+  ...[given]: object extends contract.Given<E> ? [] : [contract.Given<E>]
+): Promise<contract.Answer<E>> => {
+  const response = await send(endpoint, (given ?? {}) as Sent)
+  const answer: unknown = response.status === 204 ? null : await response.json().catch(() => ({}))
+  if (!response.ok) throw refused(response.status, answer)
+  if (endpoint.kept) return answer as contract.Answer<E>
+  const held = endpoint.schema.response?.[response.status as 200]?.safeParse(answer)
+  if (held?.success === false)
+    throw new ApiRefusal(response.status, 'broken', 'The server gave an answer that makes no sense.', {
+      issues: held.error.issues,
+    })
+  return held?.data as contract.Answer<E>
+}
+
+const yes = (sure: boolean): 'yes' | 'no' => (sure ? 'yes' : 'no')
 
 export const api = {
-  catalogue: () => call<{ parts: Part[]; own: string[]; gone: Part[] }>('GET', '/catalogue'),
-  partTag: (part: string) => call<{ tag: string }>('GET', `/catalogue/${id(part)}/tag`),
+  catalogue: () => ask(contract.catalogue),
+  partTag: (part: string) => ask(contract.partTag, { params: { id: part } }),
   savePart: (part: Part, was: string | null) =>
-    call<{ tag: string }>('PUT', `/catalogue/${id(part.id)}`, { part, was }),
-  removePart: (part: string, was: string) => call<void>('DELETE', `/catalogue/${id(part)}?was=${id(was)}`),
-  bringPartBack: (part: string) => call<void>('POST', `/catalogue/${id(part)}/bring-back`),
-  operator: () => call<OperatorAnswer>('GET', '/operator'),
-  setOperator: (arm: Operator) => call<OperatorAnswer>('PUT', '/operator', arm),
+    ask(contract.savePart, { params: { id: part.id }, body: { part, was } }),
+  removePart: (part: string, was: string) => ask(contract.removePart, { params: { id: part }, query: { was } }),
+  bringPartBack: (part: string) => ask(contract.bringPartBack, { params: { id: part } }),
+  operator: () => ask(contract.operator),
+  setOperator: (arm: Operator) => ask(contract.setOperator, { body: arm }),
   setLimit: (check: string, option: string, value: number | null) =>
-    call<OperatorAnswer>('PUT', `/operator/limits/${encodeURIComponent(check)}/${encodeURIComponent(option)}`, {
-      value,
-    }),
-  forgetOperator: () => call<OperatorAnswer>('DELETE', '/operator'),
+    ask(contract.setLimit, { params: { check, option }, body: { value } }),
+  forgetOperator: () => ask(contract.forgetOperator),
   setOwned: (part: string, was: number, pieces: number) =>
-    call<{ pieces: number }>('PUT', `/locker/${id(part)}`, { was, pieces }),
-  pieces: () => call<{ today: string; pieces: SavedPiece[] }>('GET', '/locker/pieces'),
+    ask(contract.setOwned, { params: { part }, body: { was, pieces } }),
+  pieces: () => ask(contract.allPieces),
   savePiece: (piece: LockerPiece, base: number) =>
-    call<SavedPiece>('PUT', `/locker/pieces/${id(piece.id)}`, { base, piece }),
-  removePiece: (piece: string, base: number) => call<void>('DELETE', `/locker/pieces/${id(piece)}?base=${base}`),
-  weighPiece: (piece: string, base: number) => call<SavedPiece>('POST', `/locker/pieces/${id(piece)}/weigh`, { base }),
+    ask(contract.savePiece, { params: { id: piece.id }, body: { base, piece } }),
+  removePiece: (piece: string, base: number) => ask(contract.removePiece, { params: { id: piece }, query: { base } }),
+  weighPiece: (piece: string, base: number) => ask(contract.weighPiece, { params: { id: piece }, body: { base } }),
   readTable: (file: Blob, dry: boolean, currency: string) =>
-    sendFile<TableAnswer>(`/locker.csv?dry=${dry ? 'yes' : 'no'}&currency=${currency}`, file, 'text/csv'),
-  layOnScale: (parts: readonly string[]) => call<ScaleFrame>('POST', '/scale/load', { parts }),
-  tareScale: () => call<ScaleFrame>('POST', '/scale/tare'),
-  plugScale: (plugged: boolean) => call<ScaleFrame>('POST', '/scale/plug', { plugged }),
-  prices: () => call<PriceOverview>('GET', '/prices'),
-  pricesOf: (part: string) => call<{ prices: (Price & { id: string })[] }>('GET', `/prices/of/${id(part)}`),
-  addPrice: (price: Omit<Price, 'source'>) => call<PriceOverview>('POST', '/prices', price),
-  removePrice: (price: string) => call<PriceOverview>('DELETE', `/prices/${id(price)}`),
-  addRate: (rate: Rate) => call<PriceOverview>('POST', '/prices/rates', rate),
-  reckon: (reckoning: Pick<PriceOverview, 'home' | 'rules' | 'feed'>) =>
-    call<PriceOverview>('PUT', '/prices/reckoning', reckoning),
+    ask(contract.readLockerTable, { query: { dry: yes(dry), currency }, file }),
+  layOnScale: (parts: readonly string[]) => ask(contract.layOnScale, { body: { parts } }),
+  tareScale: () => ask(contract.tareScale),
+  plugScale: (plugged: boolean) => ask(contract.plugScale, { body: { plugged } }),
+  prices: () => ask(contract.prices),
+  pricesOf: (part: string) => ask(contract.pricesOf, { params: { part } }),
+  addPrice: (price: Omit<Price, 'source'>) => ask(contract.addPrice, { body: price }),
+  removePrice: (price: string) => ask(contract.removePrice, { params: { id: price } }),
+  addRate: (rate: Rate) => ask(contract.addRate, { body: rate }),
+  reckon: (reckoning: contract.Reckoning) => ask(contract.setReckoning, { body: reckoning }),
   watchPrice: (part: string, belowMinor: number | null) =>
-    call<PriceOverview>('PUT', `/prices/watches/${id(part)}`, { belowMinor }),
-  restore: (file: Blob, dry: boolean) =>
-    sendFile<{ rows: Record<string, number>; safetyCopy: string | null }>(
-      `/restore?dry=${dry ? 'yes' : 'no'}&replace=yes`,
-      file,
-      'application/vnd.zucchini.backup',
-    ),
-  backups: () => call<BackupState>('GET', '/backups'),
-  shelf: () => call<{ rigs: ShelfEntry[] }>('GET', '/rigs'),
-  rig: (rig: string) => call<SavedRig>('GET', `/rigs/${id(rig)}`),
-  create: (rig: Rig, note: string) => call<SavedRig>('POST', '/rigs', { rig, note }),
-  save: (rig: Rig, base: number, note: string, descent: Descent = {}) =>
-    call<Receipt>('PUT', `/rigs/${id(rig.id)}`, { base, rig, note, ...descent }),
-  putAway: (rig: string, base: number) => call<void>('DELETE', `/rigs/${id(rig)}?base=${base}`),
-  line: (rig: string) => call<SavedLine>('GET', `/rigs/${id(rig)}/line`),
-  revisions: (rig: string, before?: number) =>
-    call<{ revisions: HistoryEntry[]; more: boolean }>(
-      'GET',
-      `/rigs/${id(rig)}/revisions${before === undefined ? '' : `?before=${before}`}`,
-    ),
-  revision: (rig: string, revision: number) =>
-    call<HistoryEntry & { rig: Rig }>('GET', `/rigs/${id(rig)}/revisions/${revision}`),
+    ask(contract.watchPrice, { params: { part }, body: { belowMinor } }),
+  restore: (file: Blob, dry: boolean) => ask(contract.restore, { query: { dry: yes(dry), replace: 'yes' }, file }),
+  backups: () => ask(contract.backups),
+  shelf: () => ask(contract.shelf),
+  rig: (rig: string) => ask(contract.oneRig, { params: { id: rig } }),
+  create: (rig: Rig, note: string) => ask(contract.createRig, { body: { rig, note } }),
+  save: (rig: Rig, base: number, note: string, descent: contract.Descent = {}) =>
+    ask(contract.saveRig, { params: { id: rig.id }, body: { base, rig, note, ...descent } }),
+  putAway: (rig: string, base: number) => ask(contract.putAwayRig, { params: { id: rig }, query: { base } }),
+  line: (rig: string) => ask(contract.line, { params: { id: rig } }),
+  revisions: (rig: string, before?: number) => ask(contract.revisions, { params: { id: rig }, query: { before } }),
+  revision: (rig: string, revision: number) => ask(contract.revisionOf, { params: { id: rig, revision } }),
   nameRevision: (rig: string, revision: number, name: string | null) =>
-    call<void>('PUT', `/rigs/${id(rig)}/revisions/${revision}/name`, { name }),
-  readFile: (text: string, dry: boolean) => call<FileAnswer>('POST', '/rig-files', { text, dry }),
-  rehearse: (rig: Rig, setup: string, speed: number) =>
-    call<{ id: string; frame: RehearsalFrame }>('POST', '/rehearsals', { rig, setup, speed }),
-  changeRehearsal: (rehearsal: string, change: RehearsalChange) =>
-    call<RehearsalFrame>('POST', `/rehearsals/${id(rehearsal)}`, change),
-  stopRehearsal: (rehearsal: string) => call<void>('DELETE', `/rehearsals/${id(rehearsal)}`),
-  putBack: (rig: string) => call<SavedRig>('POST', `/rigs/${id(rig)}/put-back`),
+    ask(contract.nameRevision, { params: { id: rig, revision }, body: { name } }),
+  readFile: (text: string, dry: boolean) => ask(contract.readRigFile, { body: { text, dry } }),
+  rehearse: (rig: Rig, setup: string, speed: number) => ask(contract.startRehearsal, { body: { rig, setup, speed } }),
+  changeRehearsal: (rehearsal: string, change: contract.Change) =>
+    ask(contract.changeRehearsal, { params: { id: rehearsal }, body: change }),
+  stopRehearsal: (rehearsal: string) => ask(contract.stopRehearsal, { params: { id: rehearsal } }),
+  putBack: (rig: string) => ask(contract.putBackRig, { params: { id: rig } }),
 }

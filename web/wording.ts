@@ -1,5 +1,6 @@
+import { issueWords } from '@zucchini/contract'
 import { LONG_MIN } from '@zucchini/core/balance'
-import { isUnknown, type MateCode, type Part } from '@zucchini/core/catalogue'
+import { isUnknown, type Part } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
 import { filled, type Issue, type Unit } from '@zucchini/core/kernel'
 
@@ -141,32 +142,15 @@ export const headline = (text: string): { readonly head: string; readonly rest: 
   return end < 0 ? { head: text, rest: '' } : { head: text.slice(0, end + 1), rest: text.slice(end + 2) }
 }
 
-const mateRefusals: Readonly<Record<MateCode, string>> = {
-  'standards-differ': 'has no end for this: {b} against {a}',
-  'same-gender': 'both ends are alike: {b} against {a}',
-  'rail-too-short': 'the rail is {railMm:mm} long, its clamp needs {clampMm:mm}',
-  'body-unfit': 'made for another body',
-  'lens-mount-differs': 'has the {wants} mount, the camera has {holds}',
-  'filter-size-differs': 'made for {wants}, the lens has {holds}',
-  'spacing-differs': 'its screws stand {screwsMm:mm} apart, the holes {holesMm:mm}',
-  'pack-differs': 'the bay takes {holds}, this is {wants}',
-  'flange-differs': 'made for {wantsMm:mm} from the sensor, here it sits at {holdsMm:mm}',
-  'ring-size-differs': 'closes on {minMm:mm} to {maxMm:mm}, the ring is {ringMm:mm}',
-  'clamp-size-differs': 'made for {wants}, the lens front is {holds}',
-  'tray-differs': 'the tray takes {holds}, this is {wants}',
-}
-
-const refusals: Readonly<Record<string, string>> = {
-  ...mateRefusals,
-  'root-missing': 'What everything hangs on (“{instance}”) is not in the kit.',
-  'last-setup': 'A rig keeps at least one set-up.',
-  'root-stays': 'The camera carries the rig; swap it instead of leaving it out.',
-  'joints-in-a-ring': 'That would make {instance} sit on itself.',
-}
-
 /** Why two ends do not go together, or an edit can't be done. */
 export const refusal = (issue: Issue, style: Style): string =>
-  fill(refusals[issue.code] ?? `That can't be done (${issue.code}).`, issue.numbers ?? {}, issue.names ?? {}, style)
+  fill(issueWords[issue.code] ?? `That can't be done (${issue.code}).`, issue.numbers ?? {}, issue.names ?? {}, style)
+
+/** The same as a sentence of its own. */
+export const refusalSentence = (issue: Issue, style: Style): string => {
+  const said = refusal(issue, style)
+  return `${said[0]?.toUpperCase() ?? ''}${said.slice(1)}${said.endsWith('.') ? '' : '.'}`
+}
 
 export const hoursMinutes = (seconds: number): string =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`

@@ -25,7 +25,7 @@ export interface PriceView {
   readonly usual: number
   readonly high: number
   /** The cheapest second-hand price, when one was seen. */
-  readonly usedMinor: number | undefined
+  readonly usedMinor?: number | undefined
   /** What sending it costs at the cheapest new offer. */
   readonly shippingMinor: number
   /** The least any shop asks that has it now; the newest price when none does. */

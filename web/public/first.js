@@ -10,8 +10,8 @@ try {
 // here, once.
 const zone = { 'x-time-zone': Intl.DateTimeFormat().resolvedOptions().timeZone }
 window.zucchiniEarly = new Map(
-  ['/catalogue', '/locker/pieces', '/operator', '/prices'].map((path) => {
-    const answer = fetch(`/api${path}`, { headers: zone })
+  ['/api/catalogue', '/api/locker/pieces', '/api/operator', '/api/prices'].map((path) => {
+    const answer = fetch(path, { headers: zone })
     // Without an answer it is asked for again in the ordinary way.
     return [path, answer.catch(() => undefined)]
   }),

@@ -14,7 +14,7 @@ import {
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, ApiRefusal, type Descent, type Receipt, type SavedLine, type SavedRig } from '../api.ts'
-import { mendedWords, refusal, type Style, waitingWords } from '../wording.ts'
+import { mendedWords, refusalSentence, type Style, waitingWords } from '../wording.ts'
 import { dropDraft, keepDraft, readDraft } from './draft.ts'
 import { noLine, stepBeyond } from './saved-line.ts'
 import { useSettings } from './settings.ts'
@@ -90,7 +90,8 @@ export const useRig = defineStore('rig', () => {
     if (soundnessIssues(given, known()).length === 0) return given
     await contextStore.reload()
     const taken = adoptRig(given, known())
-    if (!taken.ok) throw new Error(mendedWords.hopeless(taken.issues.map((issue) => refusal(issue, style.value))))
+    if (!taken.ok)
+      throw new Error(mendedWords.hopeless(taken.issues.map((issue) => refusalSentence(issue, style.value))))
     const { rig: mended, catalogue, mended: issues } = taken.value
     await contextStore.standIn(
       [...catalogue.gone].flatMap(([id, how]) => (how === 'placeholder' ? (catalogue.parts.get(id) ?? []) : [])),
@@ -200,7 +201,7 @@ export const useRig = defineStore('rig', () => {
     if (!history.value || !context) return false
     const edited = edit(history.value.present, commands, context.catalogue)
     if (!edited.ok) {
-      refused.value = edited.issues[0] ? refusal(edited.issues[0], style.value) : ''
+      refused.value = edited.issues[0] ? refusalSentence(edited.issues[0], style.value) : ''
       return false
     }
     refused.value = ''

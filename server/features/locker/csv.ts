@@ -3,26 +3,7 @@ import { samePiece } from '@zucchini/core/locker'
 import type { Pool } from '../../work/pool.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import type { LockerService } from './service.ts'
-
-const words: Readonly<
-  Record<string, (names: Readonly<Record<string, string>>, numbers: Readonly<Record<string, number>>) => string>
-> = {
-  'wrong-encoding': () => 'the file is neither UTF-8 nor UTF-16; save it again as UTF-8',
-  'empty-file': () => 'there is nothing in this file',
-  'too-many-rows': (_, { most }) => `there are more than ${most} rows; take them in piece by piece`,
-  'bad-quotes': () => 'a quotation mark is never closed',
-  'column-missing': ({ column }) => `the column "${column}" is missing`,
-  'part-missing': () => 'says no part',
-  'part-unknown': ({ part }) => `the catalogue has no part "${part}"`,
-  'id-twice': ({ id, line }) => `"${id}" stands on line ${line} already`,
-  formula: ({ cell }) => `"${cell}" looks like a formula and is not taken in`,
-  'word-unknown': ({ cell, words: known }) => `"${cell}" is none of ${known}`,
-  'no-day': ({ cell }) => `"${cell}" is no day, or could be two; write it as 2026-11-25`,
-  'no-figure': ({ cell }) => `"${cell}" is no figure`,
-  negative: ({ cell }) => `${cell} is less than nothing`,
-  future: ({ day }) => `${day} is in the future`,
-  'not-as-expected': ({ reason }) => reason ?? 'not as expected',
-}
+import { wordsOf } from '../../errors.ts'
 
 export interface CsvAnswer {
   readonly ok: boolean
@@ -35,11 +16,7 @@ export interface CsvAnswer {
 }
 
 const worded = (issues: readonly LineIssue[]) =>
-  issues.map(({ line, column, code, names, numbers }) => ({
-    line,
-    column,
-    message: words[code]?.(names ?? {}, numbers ?? {}) ?? code,
-  }))
+  issues.map(({ line, column, ...issue }) => ({ line, column, message: wordsOf(issue) }))
 
 /** Reads and writes the locker as a table. */
 export class LockerCsv {

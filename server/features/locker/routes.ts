@@ -1,15 +1,10 @@
-import { idSchema } from '@zucchini/core/catalogue'
-import { pieceSchema } from '@zucchini/core/locker'
+import * as contract from '@zucchini/contract'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
-import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
 import { sendKept } from '../../kept-answers.ts'
-import { digits } from '../../params.ts'
 import type { LockerCsv } from './csv.ts'
 import type { LockerService } from './service.ts'
 
-const pieces = z.int().min(0).max(99)
-const saved = z.object({ piece: pieceSchema, revision: z.int() })
 /** A table of pieces may be this long. bytes */
 const TABLE_LIMIT = 16 * 1024 * 1024
 
@@ -21,25 +16,17 @@ export const lockerRoutes =
     )
 
     app.get(
-      '/api/locker',
+      contract.owned.path,
       {
-        schema: {
-          summary: 'Pieces owned, by part',
-          response: { 200: z.object({ pieces: z.record(z.string(), z.int()) }) },
-        },
+        schema: contract.owned.schema,
       },
       async () => ({ pieces: await locker.all() }),
     )
 
     app.put(
-      '/api/locker/:part',
+      contract.setOwned.path,
       {
-        schema: {
-          summary: 'Set how many pieces of a part are owned',
-          params: z.object({ part: idSchema }),
-          body: z.strictObject({ was: pieces, pieces }),
-          response: { 200: z.object({ pieces }) },
-        },
+        schema: contract.setOwned.schema,
       },
       async ({ params: { part }, body }) => {
         await locker.set(part, body.was, body.pieces)
@@ -48,24 +35,17 @@ export const lockerRoutes =
     )
 
     app.get(
-      '/api/locker/pieces',
+      contract.allPieces.path,
       {
-        schema: {
-          summary: 'Every piece with all that is known of it',
-        },
+        schema: contract.allPieces.schema,
       },
       async (request, reply) => sendKept(request, reply, await locker.answer()),
     )
 
     app.put(
-      '/api/locker/pieces/:id',
+      contract.savePiece.path,
       {
-        schema: {
-          summary: 'Save a piece over the revision it was made from; 0 for a new one',
-          params: z.object({ id: idSchema }),
-          body: z.strictObject({ base: z.int().min(0), piece: pieceSchema }),
-          response: { 200: saved },
-        },
+        schema: contract.savePiece.schema,
       },
       async ({ params, body }) => {
         if (body.piece.id !== params.id)
@@ -77,14 +57,9 @@ export const lockerRoutes =
     )
 
     app.delete(
-      '/api/locker/pieces/:id',
+      contract.removePiece.path,
       {
-        schema: {
-          summary: 'Take a piece out for good, as if it had never been there',
-          params: z.object({ id: idSchema }),
-          querystring: z.object({ base: digits }),
-          response: { 204: z.null() },
-        },
+        schema: contract.removePiece.schema,
       },
       async ({ params, query }, reply) => {
         await locker.remove(params.id, query.base)
@@ -92,7 +67,7 @@ export const lockerRoutes =
       },
     )
 
-    app.get('/api/locker.csv', { schema: { summary: 'The locker as CSV' } }, async (_request, reply) =>
+    app.get(contract.lockerTable.path, { schema: contract.lockerTable.schema }, async (_request, reply) =>
       reply
         .header('content-type', 'text/csv; charset=utf-8')
         .header('content-disposition', 'attachment; filename="locker.csv"')
@@ -100,31 +75,10 @@ export const lockerRoutes =
     )
 
     app.post(
-      '/api/locker.csv',
+      contract.readLockerTable.path,
       {
         bodyLimit: TABLE_LIMIT,
-        schema: {
-          summary: 'Read pieces from CSV; with dry it only says what would happen',
-          consumes: ['text/csv'],
-          querystring: z.object({
-            dry: z.enum(['yes', 'no']).default('yes'),
-            currency: z
-              .string()
-              .regex(/^[A-Z]{3}$/)
-              .default('EUR'),
-          }),
-          response: {
-            200: z.object({
-              ok: z.boolean(),
-              rows: z.int(),
-              added: z.int(),
-              changed: z.int(),
-              same: z.int(),
-              unknownColumns: z.array(z.string()),
-              issues: z.array(z.object({ line: z.int(), column: z.string(), message: z.string() })),
-            }),
-          },
-        },
+        schema: contract.readLockerTable.schema,
       },
       async ({ body, query }) => {
         if (!Buffer.isBuffer(body))

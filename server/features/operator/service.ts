@@ -2,17 +2,13 @@ import { averageOperator } from '@zucchini/core/balance'
 import { limitsSchema } from '@zucchini/core/checks'
 import { type Limits } from '@zucchini/core/context'
 import type { DataSource } from 'typeorm'
-import { z } from 'zod'
+import { operatorSchema } from '@zucchini/contract'
+import type { z } from 'zod'
 import { Refusal } from '../../errors.ts'
 import { settingEntity } from '../../settings.ts'
 import { inTransaction } from '../../transactions.ts'
 import { raise } from '../../versions.ts'
 
-/** The operator's arm as the program stores it. */
-export const operatorSchema = z.strictObject({
-  strengthNm: z.number().min(5).max(300),
-  armMassG: z.number().min(500).max(12_000),
-})
 export type StoredOperator = z.infer<typeof operatorSchema>
 
 const NAME = 'operator'

@@ -1,29 +1,9 @@
-import { idSchema } from '@zucchini/core/catalogue'
-import { type Price, priceSchema, rateSchema } from '@zucchini/core/money'
+import * as contract from '@zucchini/contract'
+import type { Price } from '@zucchini/core/money'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
-import { z } from 'zod'
-import { type PriceService, reckoningSchema } from './service.ts'
+import type { PriceService } from './service.ts'
 
 const MOST_PRICES = 1000
-const view = z.object({
-  partId: z.string(),
-  low: z.int(),
-  usual: z.int(),
-  high: z.int(),
-  usedMinor: z.int().optional(),
-  shippingMinor: z.int(),
-  newestMinor: z.int(),
-  newestOn: z.string(),
-  ageDays: z.int(),
-  driftMinor: z.number(),
-  sale: z.boolean(),
-  unavailable: z.boolean(),
-  points: z.int(),
-})
-const notice = z.object({ partId: z.string(), belowMinor: z.int(), nowMinor: z.int() })
-const watch = z.object({ partId: z.string(), belowMinor: z.int(), since: z.string() })
-const part = z.object({ part: idSchema })
-
 export const priceRoutes =
   (prices: PriceService): FastifyPluginCallbackZod =>
   (app, _, done) => {
@@ -35,27 +15,12 @@ export const priceRoutes =
       watches: await prices.watches(),
       notices: await prices.notices(),
     })
-    const overviewSchema = reckoningSchema.extend({
-      today: z.string(),
-      rates: z.array(rateSchema),
-      views: z.array(view),
-      watches: z.array(watch),
-      notices: z.array(notice),
-    })
-    app.get(
-      '/api/prices',
-      { schema: { summary: 'What every part costs today, and how it is reckoned', response: { 200: overviewSchema } } },
-      overview,
-    )
+    app.get(contract.prices.path, { schema: contract.prices.schema }, overview)
 
     app.put(
-      '/api/prices/reckoning',
+      contract.setReckoning.path,
       {
-        schema: {
-          summary: 'Set currency, tax and sending; switch the simulated shops on or off',
-          body: reckoningSchema,
-          response: { 200: overviewSchema },
-        },
+        schema: contract.setReckoning.schema,
       },
       async ({ body }) => {
         await prices.setReckoning(body)
@@ -64,13 +29,9 @@ export const priceRoutes =
     )
 
     app.post(
-      '/api/prices/rates',
+      contract.addRate.path,
       {
-        schema: {
-          summary: 'Enter what a currency is worth from a day on',
-          body: rateSchema,
-          response: { 200: overviewSchema },
-        },
+        schema: contract.addRate.schema,
       },
       async ({ body }) => {
         await prices.addRate(body)
@@ -79,25 +40,17 @@ export const priceRoutes =
     )
 
     app.get(
-      '/api/prices/of/:part',
+      contract.pricesOf.path,
       {
-        schema: {
-          summary: 'The ledger of a part, newest first',
-          params: part,
-          response: { 200: z.object({ prices: z.array(priceSchema.extend({ id: z.string() })) }) },
-        },
+        schema: contract.pricesOf.schema,
       },
       async ({ params }) => ({ prices: await prices.ofPart(params.part, MOST_PRICES) }),
     )
 
     app.post(
-      '/api/prices',
+      contract.addPrice.path,
       {
-        schema: {
-          summary: 'Enter a price that was seen',
-          body: priceSchema.omit({ source: true }),
-          response: { 201: overviewSchema },
-        },
+        schema: contract.addPrice.schema,
       },
       async ({ body }, reply) => {
         await prices.add({ ...body, source: 'hand' } satisfies Price)
@@ -106,13 +59,9 @@ export const priceRoutes =
     )
 
     app.delete(
-      '/api/prices/:id',
+      contract.removePrice.path,
       {
-        schema: {
-          summary: 'Take a price out of the ledger',
-          params: z.object({ id: z.string().regex(/^\d{1,19}$/) }),
-          response: { 200: overviewSchema },
-        },
+        schema: contract.removePrice.schema,
       },
       async ({ params }) => {
         await prices.remove(params.id)
@@ -121,14 +70,9 @@ export const priceRoutes =
     )
 
     app.put(
-      '/api/prices/watches/:part',
+      contract.watchPrice.path,
       {
-        schema: {
-          summary: 'Watch a price, or with null stop',
-          params: part,
-          body: z.strictObject({ belowMinor: z.int().min(1).max(1e9).nullable() }),
-          response: { 200: overviewSchema },
-        },
+        schema: contract.watchPrice.schema,
       },
       async ({ params, body }) => {
         await prices.watch(params.part, body.belowMinor)

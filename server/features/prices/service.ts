@@ -1,8 +1,6 @@
 import { offeredParts } from '@zucchini/core/catalogue'
 import {
   type BillRules,
-  billRulesSchema,
-  currencySchema,
   feedPrices,
   inHome,
   plainRules,
@@ -12,7 +10,6 @@ import {
   type Rate,
 } from '@zucchini/core/money'
 import type { DataSource, EntityManager } from 'typeorm'
-import { z } from 'zod'
 import { Refusal } from '../../errors.ts'
 import { operatorDay } from '../../operator-day.ts'
 import { settingEntity } from '../../settings.ts'
@@ -22,14 +19,7 @@ import { partEntity } from '../catalogue/entity.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
 import { priceEntity, type PriceRow, rateEntity, watchEntity } from './entity.ts'
 import { rowsSince } from './ledger-rows.ts'
-
-/** How the operator reckons: the currency of everything, tax and sending, and whether the simulated shops are asked. */
-export const reckoningSchema = z.strictObject({
-  home: currencySchema,
-  rules: billRulesSchema,
-  feed: z.strictObject({ on: z.boolean(), seed: z.int().min(0).max(1_000_000) }),
-})
-export type Reckoning = z.infer<typeof reckoningSchema>
+import { reckoningSchema, type Reckoning } from '@zucchini/contract'
 
 const SETTING = 'reckoning'
 const usual: Reckoning = { home: 'EUR', rules: plainRules satisfies BillRules, feed: { on: false, seed: 11 } }

@@ -1,12 +1,9 @@
+import * as contract from '@zucchini/contract'
 import { PassThrough } from 'node:stream'
-import { rigSchema } from '@zucchini/core/assembly'
-import { idSchema } from '@zucchini/core/catalogue'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
-import { z } from 'zod'
-import { changeSchema, type Frame, frameSchema, SPEEDS, speedSchema } from './frames.ts'
+import type { Frame } from '@zucchini/contract'
 import type { RehearsalService } from './service.ts'
 
-const params = z.object({ id: z.uuid() })
 /** A line now and then, so that a connection that is gone is noticed. */
 const PING_MS = 15_000
 
@@ -14,13 +11,9 @@ export const rehearsalRoutes =
   (rehearsals: RehearsalService): FastifyPluginCallbackZod =>
   (app, _, done) => {
     app.post(
-      '/api/rehearsals',
+      contract.startRehearsal.path,
       {
-        schema: {
-          summary: 'Play the day of a set-up on simulated batteries and meters',
-          body: z.strictObject({ rig: rigSchema, setup: idSchema, speed: speedSchema.default(SPEEDS.usual) }),
-          response: { 201: z.object({ id: z.uuid(), frame: frameSchema }) },
-        },
+        schema: contract.startRehearsal.schema,
       },
       async ({ body }, reply) => {
         const session = await rehearsals.start(body.rig, body.setup, body.speed)
@@ -29,13 +22,9 @@ export const rehearsalRoutes =
     )
 
     app.get(
-      '/api/rehearsals/:id/stream',
+      contract.streamRehearsal.path,
       {
-        schema: {
-          summary:
-            'The rehearsal as it goes on, as server-sent events: a `frame` with all so far, then one for each step',
-          params,
-        },
+        schema: contract.streamRehearsal.schema,
       },
       async (request, reply) => {
         const session = await rehearsals.get(request.params.id)
@@ -56,14 +45,9 @@ export const rehearsalRoutes =
     )
 
     app.post(
-      '/api/rehearsals/:id',
+      contract.changeRehearsal.path,
       {
-        schema: {
-          summary: 'Pause, go on, play faster, or change something',
-          params,
-          body: changeSchema,
-          response: { 200: frameSchema },
-        },
+        schema: contract.changeRehearsal.schema,
       },
       async ({ params: { id }, body }) => {
         return (await rehearsals.change(id, body)).frame()
@@ -71,8 +55,8 @@ export const rehearsalRoutes =
     )
 
     app.delete(
-      '/api/rehearsals/:id',
-      { schema: { summary: 'Put a rehearsal away', params, response: { 204: z.null() } } },
+      contract.stopRehearsal.path,
+      { schema: contract.stopRehearsal.schema },
       async ({ params: { id } }, reply) => {
         await rehearsals.stop(id)
         return reply.status(204).send(null)

@@ -5,7 +5,7 @@ import { type Disturbance, disturb, metersOf, playStep, type Rehearsal } from '@
 import type { DataSource } from 'typeorm'
 import { Refusal, wordedIssues } from '../../errors.ts'
 import type { CatalogueService } from '../catalogue/service.ts'
-import type { Change, Frame, Sample } from './frames.ts'
+import type { Change, Frame, Sample } from '@zucchini/contract'
 
 const TICK_MS = 200
 /**

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { type RigSummary, summarySchema } from '@zucchini/core/assess'
+import { summarySchema } from '@zucchini/core/assess'
 import type { DataSource } from 'typeorm'
 import { z } from 'zod'
 import type { KeptAnswer } from '../../kept-answers.ts'
@@ -9,23 +9,11 @@ import { raise, type Worlds } from '../../versions.ts'
 import type { Pool } from '../../work/pool.ts'
 import type { CardAnswer, CardTask } from '../../work/tasks.ts'
 import type { Surroundings } from './surroundings.ts'
+import type { ShelfEntry } from '@zucchini/contract'
 
 /** A stored card: what is known of a rig, or why nothing could be worked out. */
 const cardSchema = z.union([z.object({ summary: summarySchema }), z.object({ why: z.string() })])
 type Card = z.infer<typeof cardSchema>
-
-/** A rig as the shelf shows it. */
-export interface ShelfEntry {
-  readonly id: string
-  readonly name: string
-  readonly revision: number
-  readonly updatedAt: string
-  readonly summary: RigSummary | null
-  /** Why its card could not be worked out. */
-  readonly why: string | null
-  /** Does the summary belong to this revision, and to parts, locker and prices as they are now? */
-  readonly fresh: boolean
-}
 
 interface Row {
   readonly id: string

@@ -9,6 +9,7 @@ import { useSettings } from '../../stores/settings.ts'
 import { useContext } from '../../stores/context.ts'
 import { grams, signed } from '../../wording.ts'
 import type { LockerRow } from './locker-rows.ts'
+import { scaleFrameSchema, SCALE_STREAM } from '@zucchini/contract'
 
 const props = defineProps<{ row: LockerRow | undefined; rigs: readonly SavedRig[] }>()
 const emit = defineEmits<{ saved: [next: SavedPiece] }>()
@@ -22,8 +23,8 @@ const said = ref('')
 let stream: EventSource | undefined
 
 onMounted(() => {
-  stream = new EventSource('/api/scale/stream')
-  stream.onmessage = ({ data }) => (frame.value = JSON.parse(String(data)) as ScaleFrame)
+  stream = new EventSource(SCALE_STREAM)
+  stream.onmessage = ({ data }) => (frame.value = scaleFrameSchema.parse(JSON.parse(String(data))))
   stream.onerror = () => (frame.value = undefined)
 })
 const close = () => stream?.close()

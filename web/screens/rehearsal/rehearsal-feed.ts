@@ -1,6 +1,7 @@
 import type { Rig } from '@zucchini/core/assembly'
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { api, ApiRefusal, type RehearsalFrame, type RehearsalSample } from '../../api.ts'
+import { frameSchema, rehearsalStream } from '@zucchini/contract'
 
 /** A rehearsal on the server, followed from here: started once, then told about frame by frame. */
 export const useRehearsal = () => {
@@ -55,8 +56,8 @@ export const useRehearsal = () => {
       if (turn === asked) say(error)
       return
     }
-    source = new EventSource(`/api/rehearsals/${id}/stream`)
-    source.addEventListener('frame', ({ data }: MessageEvent<string>) => take(JSON.parse(data) as RehearsalFrame))
+    source = new EventSource(rehearsalStream(id))
+    source.addEventListener('frame', ({ data }: MessageEvent<string>) => take(frameSchema.parse(JSON.parse(data))))
     source.addEventListener('error', () => {
       if (source?.readyState === EventSource.CLOSED) say(undefined)
     })

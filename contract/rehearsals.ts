@@ -1,5 +1,7 @@
+import { rigSchema } from '@zucchini/core/assembly'
 import { idSchema } from '@zucchini/core/catalogue'
 import { z } from 'zod'
+import { endpoint, nothing } from './endpoint.ts'
 
 /** Slowest and fastest play: minutes of the day in one second. */
 export const SPEEDS = { least: 0.25, most: 240, usual: 6 } as const
@@ -60,3 +62,40 @@ export const frameSchema = z.object({
   samples: z.array(sampleSchema),
 })
 export type Frame = z.infer<typeof frameSchema>
+
+export const rehearsalStream = (id: string): string => `/api/rehearsals/${id}/stream`
+
+const params = z.object({ id: z.uuid() })
+
+export const startRehearsal = endpoint({
+  method: 'POST',
+  path: '/api/rehearsals',
+  schema: {
+    summary: 'Play the day of a set-up on simulated batteries and meters',
+    body: z.strictObject({ rig: rigSchema, setup: idSchema, speed: speedSchema.default(SPEEDS.usual) }),
+    response: { 201: z.object({ id: z.uuid(), frame: frameSchema }) },
+  },
+})
+export const streamRehearsal = endpoint({
+  method: 'GET',
+  path: '/api/rehearsals/:id/stream',
+  schema: {
+    summary: 'The rehearsal as it goes on, as server-sent events: a `frame` with all so far, then one for each step',
+    params,
+  },
+})
+export const changeRehearsal = endpoint({
+  method: 'POST',
+  path: '/api/rehearsals/:id',
+  schema: {
+    summary: 'Pause, go on, play faster, or change something',
+    params,
+    body: changeSchema,
+    response: { 200: frameSchema },
+  },
+})
+export const stopRehearsal = endpoint({
+  method: 'DELETE',
+  path: '/api/rehearsals/:id',
+  schema: { summary: 'Put a rehearsal away', params, response: { 204: nothing } },
+})
