@@ -65,6 +65,11 @@ const screens = [
     '/catalogue/new?from=sedgewick-top-14',
     async (page: Page) => expect(page.getByText('Ready to store')).toBeVisible(),
   ],
+  [
+    'a part changed',
+    '/catalogue/sedgewick-top-14/edit',
+    async (page: Page) => expect(page.getByRole('link', { name: 'Catalogue' })).toBeVisible(),
+  ],
   ['how I work', '/how-i-work', async (page: Page) => expect(page.locator('[data-limit]').first()).toBeVisible()],
   [
     'nowhere',
@@ -72,6 +77,16 @@ const screens = [
     async (page: Page) => expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible(),
   ],
 ] as const
+
+test('every screen of the list is looked at here', () => {
+  const list = readFileSync(join(import.meta.dirname, '../web/screens/list.ts'), 'utf8')
+  const paths = [...list.matchAll(/^    path: '([^']+)'/gm)].map(([, path]) => path ?? '')
+  expect(paths.length).toBeGreaterThan(12)
+  const looked = screens.map(([, path]) => path.split('?')[0] ?? '')
+  const asked = (path: string) =>
+    new RegExp(`^${path.replace('/:rest(.*)*', '/nowhere').replaceAll(/:\\w+/g, '[^/]+')}$`)
+  expect(paths.filter((path) => !looked.some((one) => asked(path).test(one)))).toEqual([])
+})
 
 const barriers = async (page: Page, what: 'everything' | 'contrast'): Promise<string[]> => {
   // Without frames on the page nothing has to be gathered on a second one.

@@ -12,7 +12,7 @@ import {
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { hours, shortName } from '../wording.ts'
-import { chartFont, lineLooks, useColours } from './chart-look.ts'
+import { useChartLook } from './chart-look.ts'
 
 ChartJs.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend)
 
@@ -23,59 +23,37 @@ const props = defineProps<{
   minutes: number
   label: string
 }>()
-const colours = useColours()
+const look = useChartLook()
 const data = computed(() => ({
-  datasets: Object.keys(props.samples[0]?.percents ?? {}).map((id, i) => {
-    const look = lineLooks[i % lineLooks.length] ?? lineLooks[0]
-    return {
-      label: shortName(props.names.get(id) ?? id),
-      data: props.samples.map(({ second, percents }) => ({ x: second / 60, y: percents[id] ?? 0 })),
-      borderColor: colours.value(look.colour),
-      backgroundColor: colours.value(look.colour),
-      borderDash: [...look.dash],
-      borderWidth: 1.8,
-      pointRadius: 0,
-      pointHitRadius: 6,
-    }
-  }),
+  datasets: Object.keys(props.samples[0]?.percents ?? {}).map((id, i) => ({
+    ...look.value.stroke(i),
+    label: shortName(props.names.get(id) ?? id),
+    data: props.samples.map(({ second, percents }) => ({ x: second / 60, y: percents[id] ?? 0 })),
+    pointRadius: 0,
+    pointHitRadius: 6,
+  })),
 }))
 const options = computed(() => {
-  const [ink, line, soft] = ['--ink', '--line', '--soft'].map((name) => colours.value(name))
+  const { still, along, axis, legend } = look.value
+  const asHours = (value: string | number) => `${Math.round(Number(value) / 60)} h`
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false as const,
-    parsing: false as const,
-    interaction: { mode: 'nearest' as const, axis: 'x' as const, intersect: false },
+    ...still,
+    ...along,
     scales: {
       x: {
+        ...axis({ ticks: { stepSize: 60, callback: asHours } }),
         type: 'linear' as const,
         min: 0,
         max: props.minutes,
-        ticks: {
-          color: soft,
-          font: chartFont(11),
-          stepSize: 60,
-          callback: (value: string | number) => `${Math.round(Number(value) / 60)} h`,
-        },
-        grid: { color: line },
-        border: { color: line },
       },
       y: {
+        ...axis({ ticks: { stepSize: 25, callback: (value: string | number) => `${value} %` } }),
         min: 0,
         max: 100,
-        ticks: { color: soft, font: chartFont(11), stepSize: 25, callback: (value: string | number) => `${value} %` },
-        grid: { color: line },
-        border: { color: line },
       },
     },
     plugins: {
-      legend: {
-        position: 'right' as const,
-        align: 'start' as const,
-        maxWidth: 190,
-        labels: { color: ink, font: chartFont(11), boxWidth: 22, boxHeight: 0, padding: 5 },
-      },
+      legend: { ...legend('right', 'start', { padding: 5 }), maxWidth: 190 },
       tooltip: {
         callbacks: {
           title: (items: readonly { parsed: { x: number | null } }[]) => hours(items[0]?.parsed.x ?? 0),

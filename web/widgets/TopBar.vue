@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { Moon, Ruler, SlidersHorizontal, Sun } from '@lucide/vue'
+import { Moon, Ruler, Sun } from '@lucide/vue'
 import { RouterLink } from 'vue-router'
 import { useSettings } from '../stores/settings.ts'
+import { screensFrom } from '../screens/list.ts'
 
 const settings = useSettings()
 </script>
@@ -33,12 +34,14 @@ const settings = useSettings()
     <div class="ml-auto flex items-center gap-1.5">
       <slot name="end" />
       <RouterLink
-        to="/how-i-work"
+        v-for="place in screensFrom('top bar')"
+        :key="place.name"
+        :to="{ name: place.name }"
         class="btn px-1.5"
-        title="How I work: limits, seconds, strength"
-        aria-label="How I work"
+        :title="`${place.title}: ${place.note}`"
+        :aria-label="place.title"
       >
-        <SlidersHorizontal class="size-4" aria-hidden="true" />
+        <component :is="place.icon" class="size-4" aria-hidden="true" />
       </RouterLink>
       <button
         class="btn px-1.5"

@@ -2,7 +2,7 @@ import { computed, type ComputedRef, ref } from 'vue'
 import { useSettings } from '../stores/settings.ts'
 
 /** Lines are told apart by dash and mark as well as by colour. */
-export const lineLooks = [
+const lineLooks = [
   { colour: '--leaf', dash: [] },
   { colour: '--slate', dash: [7, 3] },
   { colour: '--amber', dash: [2, 3] },
@@ -33,4 +33,44 @@ export const useColours = (): ComputedRef<(name: string) => string> => {
   })
 }
 
-export const chartFont = (size: number) => ({ family: FAMILY, size })
+const chartFont = (size: number) => ({ family: FAMILY, size })
+
+interface AxisLook {
+  readonly title?: string
+  readonly ticks?: object
+  /** Lines across the sheet; an axis at the right has none. */
+  readonly grid?: boolean
+}
+
+/** How every chart looks in the theme that is on: its axes, its legend, and that nothing moves. */
+export const useChartLook = () => {
+  const colours = useColours()
+  return computed(() => {
+    const [ink, line, soft] = ['--ink', '--line', '--soft'].map((name) => colours.value(name))
+    return {
+      still: { responsive: true, maintainAspectRatio: false, animation: false as const },
+      /** What lies next to the pointer along the axis is told. */
+      along: {
+        parsing: false as const,
+        interaction: { mode: 'nearest' as const, axis: 'x' as const, intersect: false },
+      },
+      axis: ({ title, ticks = {}, grid = true }: AxisLook = {}) => ({
+        ...(title ? { title: { display: true, text: title, color: soft, font: chartFont(12) } } : {}),
+        ticks: { color: soft, font: chartFont(11), ...ticks },
+        grid: grid ? { color: line } : { display: false },
+        border: { color: line },
+      }),
+      legend: <P extends 'top' | 'right', A extends 'start' | 'end'>(position: P, align: A, labels: object = {}) => ({
+        position,
+        align,
+        labels: { color: ink, font: chartFont(11), boxWidth: 22, boxHeight: 0, padding: 8, ...labels },
+      }),
+      /** A line by its place in the chart: its colour and its dashes. */
+      stroke: (i: number) => {
+        const look = lineLooks[i % lineLooks.length] ?? lineLooks[0]
+        const colour = colours.value(look.colour)
+        return { borderColor: colour, backgroundColor: colour, borderDash: [...look.dash], borderWidth: 1.8 }
+      },
+    }
+  })
+}

@@ -4,14 +4,13 @@ import { Chart as ChartJs, Legend, LinearScale, PointElement, ScatterController,
 import { computed } from 'vue'
 import { Scatter } from 'vue-chartjs'
 import { useRig } from '../../stores/rig.ts'
-import { useSettings } from '../../stores/settings.ts'
+import { useChartLook, useColours } from '../../widgets/chart-look.ts'
 import { grams, holdWords } from '../../wording.ts'
 
 ChartJs.register(ScatterController, LinearScale, PointElement, Tooltip, Legend)
 
 const props = defineProps<{ variants: readonly Variant[] }>()
 const store = useRig()
-const settings = useSettings()
 
 const kinds = [
   { kind: 'now', label: 'this set-up', colour: '--leaf', style: 'circle', radius: 8 },
@@ -20,12 +19,8 @@ const kinds = [
   { kind: 'bare', label: 'bare camera', colour: '--ink', style: 'crossRot', radius: 6 },
 ] as const
 
-/** Chart.js paints on a canvas and does not see the page's variables; the theme is read anew when it turns. */
-const colours = computed(() => {
-  void settings.theme
-  const style = getComputedStyle(document.documentElement)
-  return (name: string) => style.getPropertyValue(name).trim() || '#888'
-})
+const colours = useColours()
+const look = useChartLook()
 const data = computed(() => ({
   datasets: kinds.map(({ kind, label, colour, style, radius }) => ({
     label,
@@ -41,27 +36,16 @@ const data = computed(() => ({
   })),
 }))
 const options = computed(() => {
-  const [ink, line, soft] = ['--ink', '--line', '--soft'].map((name) => colours.value(name))
-  const axis = (text: string) => ({
-    title: { display: true, text, color: soft, font: { family: 'Archivo Variable', size: 12 } },
-    ticks: { color: soft, font: { family: 'Archivo Variable', size: 11 }, maxTicksLimit: 7 },
-    grid: { color: line },
-    border: { color: line },
-  })
+  const { still, axis, legend } = look.value
+  const ticks = { maxTicksLimit: 7 }
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false as const,
+    ...still,
     scales: {
-      x: axis('grams in the hand: lighter to the left'),
-      y: { ...axis('yaw shake: steadier below'), beginAtZero: true },
+      x: axis({ title: 'grams in the hand: lighter to the left', ticks }),
+      y: { ...axis({ title: 'yaw shake: steadier below', ticks }), beginAtZero: true },
     },
     plugins: {
-      legend: {
-        position: 'top' as const,
-        align: 'end' as const,
-        labels: { color: ink, usePointStyle: true, boxHeight: 7, font: { family: 'Archivo Variable', size: 12 } },
-      },
+      legend: legend('top', 'end', { usePointStyle: true, boxHeight: 7 }),
       tooltip: {
         callbacks: {
           label: ({ raw }: { raw: unknown }) => {

@@ -9,9 +9,11 @@ import {
   DialogTitle,
 } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
+import { reachable } from '../list.ts'
 import { type Findable, findablesOf, search } from './findables.ts'
 
 const props = defineProps<{ open: boolean }>()
@@ -19,6 +21,7 @@ const emit = defineEmits<{ close: [] }>()
 const store = useRig()
 const bench = useBench()
 const context = useContext()
+const router = useRouter()
 const query = ref('')
 watch(
   () => props.open,
@@ -29,11 +32,16 @@ const all = computed(() =>
   props.open && store.assessment && context.catalogue ? findablesOf(store.assessment, context.catalogue) : [],
 )
 const found = computed(() => search(all.value, query.value))
+const placeOf = (name: string) =>
+  reachable.some((screen) => screen.name === name && screen.path.includes(':id'))
+    ? { name, params: { id: store.rig?.id }, query: { setup: store.setupId } }
+    : { name }
 const go = (entry: Findable | null) => {
   emit('close')
   if (!entry?.target) return
   if (entry.kind === 'piece') bench.pickPiece(entry.target)
   else if (entry.kind === 'set-up') store.setupId = entry.target
+  else if (entry.kind === 'screen') void router.push(placeOf(entry.target))
   else {
     bench.pickPoint(entry.target)
     bench.wanted = entry.kind === 'part' ? entry.title : ''
@@ -46,11 +54,11 @@ const go = (entry: Findable | null) => {
     <div class="fixed inset-0 bg-black/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-6 pt-[12vh]">
       <DialogPanel class="w-full max-w-xl overflow-hidden rounded-xl border border-line bg-card shadow-xl">
-        <DialogTitle class="sr-only">Find a piece, a point, a part or a set-up</DialogTitle>
+        <DialogTitle class="sr-only">Find a piece, a point, a part, a set-up or a screen</DialogTitle>
         <Combobox :model-value="null" @update:model-value="go">
           <ComboboxInput
             class="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
-            placeholder="A piece, an open point, a part, a set-up"
+            placeholder="A piece, an open point, a part, a set-up, a screen"
             aria-label="Find"
             autocomplete="off"
             @change="query = ($event.target as HTMLInputElement).value"

@@ -1,21 +1,15 @@
 <script setup lang="ts">
 import type { StationState } from '@zucchini/core/assess'
-import { Cable, Coins, Layers, Scale, Sun } from '@lucide/vue'
 import { RouterLink } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
+import { screensFrom } from '../list.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 
 defineProps<{ stations: readonly StationState[] }>()
 const bench = useBench()
 const store = useRig()
-const places = [
-  { name: 'light', title: 'Light', note: 'Lenses, filters, what the lens sees, and the light of the day', icon: Sun },
-  { name: 'wiring', title: 'Wiring', note: 'What feeds what, through which lead, and for how long', icon: Cable },
-  { name: 'balance', title: 'Balance', note: 'How it hangs, and what levels it', icon: Scale },
-  { name: 'money', title: 'Money', note: 'What is still to buy, by tiers, at which prices, and when', icon: Coins },
-  { name: 'setups', title: 'Set-ups', note: 'All set-ups side by side', icon: Layers },
-] as const
+const places = screensFrom('bench rail')
 
 const title = (station: string) => station[0]?.toUpperCase() + station.slice(1)
 const markOf = (state: StationState) =>

@@ -1,13 +1,14 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { type Catalogue, mate, offeredParts, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
+import { reachable } from '../list.ts'
 import { wordFilter } from '../../wording.ts'
 
 /** Something the search can take one to. */
 export interface Findable {
   readonly id: string
   readonly title: string
-  readonly kind: 'piece' | 'open point' | 'part' | 'set-up' | 'finding'
+  readonly kind: 'piece' | 'open point' | 'part' | 'set-up' | 'screen'
   readonly note: string
   readonly target: string
 }
@@ -15,7 +16,7 @@ export interface Findable {
 const MOST = 12
 
 /**
- * Every piece, open point, set-up and catalogue part, in that order. A part leads to the first open point it goes on.
+ * Every piece, open point, set-up, screen and catalogue part, in that order. A part leads to the first open point it goes on.
  */
 export const findablesOf = (assessment: Assessment, catalogue: Catalogue): readonly Findable[] => {
   const open = assessment.points.filter((point) => point.open)
@@ -49,7 +50,14 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
       target: point ? `${point.piece.instance.id}/${point.mount.id}` : '',
     }
   })
-  return [...pieces, ...points, ...setups, ...parts]
+  const places = reachable.map(({ name, title, note }): Findable => ({
+    id: `screen ${name}`,
+    title,
+    kind: 'screen',
+    note,
+    target: name,
+  }))
+  return [...pieces, ...points, ...setups, ...places, ...parts]
 }
 
 /** The findables that hold all words of a query; those whose title begins with it come first. */

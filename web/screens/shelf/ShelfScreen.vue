@@ -13,6 +13,7 @@ import TopBar from '../../widgets/TopBar.vue'
 import { atLeast, grams, hours, money } from '../../wording.ts'
 import NewRigDialog from './NewRigDialog.vue'
 import ReadFileDialog from './ReadFileDialog.vue'
+import { screensFrom } from '../list.ts'
 
 /** Cards that are old are worked out anew meanwhile; so long between two looks, ms, and so many looks at most. */
 const LOOK_AGAIN_MS = 600
@@ -111,8 +112,14 @@ const putBack = async () => {
   <TopBar>
     <nav class="flex items-baseline gap-4" aria-label="Places">
       <span class="font-semibold" aria-current="page">Shelf</span>
-      <RouterLink :to="{ name: 'locker' }" class="text-soft hover:text-ink">Locker</RouterLink>
-      <RouterLink :to="{ name: 'catalogue' }" class="text-soft hover:text-ink">Catalogue</RouterLink>
+      <RouterLink
+        v-for="place in screensFrom('shelf')"
+        :key="place.name"
+        :to="{ name: place.name }"
+        :title="place.note"
+        class="text-soft hover:text-ink"
+        >{{ place.title }}</RouterLink
+      >
     </nav>
     <template #end
       ><label class="btn cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-leaf"
