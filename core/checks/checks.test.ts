@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
 import { filled, type Unit } from '../kernel/index.ts'
@@ -165,6 +165,13 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
     expect(blankWhereFailed(strict, failed).mass).toEqual({ totalG: 0, inHandG: 0, unknown: [], centre: [0, 0, 0] })
     expect([...failed]).toEqual(['mass'])
   })
+})
+
+test('beside every rule stands its test, and it puts the rule to the strict tester', () => {
+  for (const { id, family } of checks) {
+    const file = join(import.meta.dirname, family, `${id}.test.ts`)
+    expect([id, existsSync(file) && /\btestCheck\(/.test(readFileSync(file, 'utf8'))]).toEqual([id, true])
+  }
 })
 
 test('a message states the unit of each figure it tells, and it is the one in the figure’s name', () => {

@@ -1,0 +1,31 @@
+import { on, tinyRig } from '../../testing/index.ts'
+import { standsCrooked } from './stands-crooked.ts'
+import { testCheck } from '../tester.ts'
+import { plate, lens } from '../../testing/balance-rigs.ts'
+
+const standing = (longMm: number, aheadMm: number) =>
+  tinyRig(
+    [plate(longMm), lens(1000, aheadMm)],
+    [on('plate', 'seat', 'camera', 'seat'), on('lens', 'bayonet', 'camera', 'lens')],
+  )
+
+// Camera 1 kg at z 0, lens 1 kg at z -30 - ahead: the centre lies (30 + ahead) / 2 ahead of the plate's middle.
+testCheck(standsCrooked, {
+  speaks: [
+    {
+      name: 'centre 20 mm ahead on a plate that ends at 15',
+      message: 'falls',
+      level: 'hint',
+      numbers: { outMm: 5 },
+      parts: ['plate'],
+      ...standing(30, 10),
+    },
+    {
+      name: 'centre 20 mm ahead on a plate that ends at 25',
+      message: 'barely',
+      numbers: { marginMm: 5, wantedMm: 10 },
+      ...standing(50, 10),
+    },
+  ],
+  silent: [{ name: 'exactly 10 mm inside', message: 'stands', numbers: { marginMm: 10 }, ...standing(60, 10) }],
+})

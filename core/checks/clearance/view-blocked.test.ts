@@ -1,0 +1,38 @@
+import type { Vec3 } from '../../kernel/index.ts'
+import { testCheck } from '../tester.ts'
+import { viewBlocked } from './view-blocked.ts'
+import { block, screen, watching, turned } from '../../testing/view-rigs.ts'
+
+// In two hands the eye is 90 mm up and 420 mm back; the picture's middle 70 up and 10 back: 20 over 410.
+const eyeDeg = (Math.atan2(20, 410) * 180) / Math.PI
+
+const upOf = (out: Vec3): Vec3 => [0, out[2], -out[1]]
+
+testCheck(viewBlocked, {
+  speaks: [
+    {
+      name: 'a wall before it',
+      message: 'hidden',
+      level: 'risk',
+      numbers: { hiddenCount: 5, offDeg: eyeDeg },
+      parts: ['wall', 'screen'],
+      ...watching(screen(80, 45), [block('wall', [-25, 20, 60], [200, 160, 4])]),
+    },
+    {
+      name: 'turned to the lens',
+      message: 'away',
+      numbers: { offDeg: 180 - eyeDeg },
+      parts: ['screen'],
+      ...watching(screen(80, 45, [0, 0, -1])),
+    },
+  ],
+  silent: [
+    { name: 'open before the eye', message: 'seen', ...watching(screen(80, 45)) },
+    {
+      name: 'exactly 60 degrees off',
+      message: 'seen',
+      numbers: { offDeg: 60 },
+      ...watching(screen(80, 45, turned(60), [0, 30, 10], upOf(turned(60)))),
+    },
+  ],
+})

@@ -1,0 +1,92 @@
+import { inBay, pack, wiredCamera } from '../../testing/wired.ts'
+import { plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { forgottenCost } from './forgotten-cost.ts'
+import { testCheck } from '../tester.ts'
+import { held } from '../../testing/money-rigs.ts'
+
+const day = (minutes: number) => ({
+  budgetMinor: 100_000,
+  phases: [{ name: 'all', kind: 'roll' as const, minutes, mains: false }],
+})
+
+/** 20 Wh, of which 18 are used: three hours at 6 W. Its card takes what there is, so only packs are asked for. */
+const filming = (minutes: number, owned: Record<string, number> = {}) =>
+  tinyRig([pack('pack')], [inBay()], { extra: [{ ...wiredCamera, media: undefined }], brief: day(minutes), owned })
+
+testCheck(forgottenCost, {
+  speaks: [
+    {
+      name: 'four hours want a second pack, 10.00',
+      message: 'forgotten',
+      level: 'hint',
+      numbers: { costMinor: 1000 },
+      ...filming(240),
+    },
+    {
+      name: 'nine hours and a bit want three more',
+      message: 'forgotten',
+      numbers: { costMinor: 3000 },
+      ...filming(550),
+    },
+  ],
+  silent: [
+    {
+      name: 'run-and-gun wants neutral density, and a filter lies in the locker',
+      message: 'free',
+      numbers: { costMinor: 0 },
+      ...tinyRig([], [], {
+        brief: { budgetMinor: 100_000, kind: 'run-and-gun' },
+        extra: [
+          { ...wiredCamera, media: undefined, power: undefined },
+          tinyPart({ id: 'grey', role: 'filter', provides: ['nd'] }),
+        ],
+        owned: { grey: 1 },
+      }),
+    },
+    { name: 'three hours want none', message: 'whole', numbers: { costMinor: 0 }, ...filming(180) },
+    {
+      name: 'the lead that is missing lies in the locker',
+      message: 'free',
+      numbers: { costMinor: 0 },
+      ...tinyRig(
+        [
+          tinyPart({
+            id: 'screen',
+            role: 'monitor',
+            mounts: [plug('foot', 'thread-1/4')],
+            sockets: [
+              {
+                id: 'in',
+                connector: 'hdmi-a',
+                direction: 'in',
+                at: [0, 5, 10],
+                out: [0, 0, 1],
+                carries: ['picture'],
+                formats: ['hd60'],
+              },
+            ],
+          }),
+        ],
+        [held('screen')],
+        {
+          extra: [
+            { ...wiredCamera, media: undefined, power: undefined },
+            tinyPart({
+              id: 'lead',
+              role: 'video-cable',
+              cable: {
+                a: { connector: 'hdmi-a', angle: 'straight' },
+                b: { connector: 'hdmi-a', angle: 'straight' },
+                lengthMm: 500,
+                thickMm: 4,
+                carries: ['picture'],
+              },
+            }),
+          ],
+          brief: { budgetMinor: 100_000 },
+          owned: { lead: 1 },
+        },
+      ),
+    },
+  ],
+})
