@@ -6,7 +6,7 @@ test('dragging the handle along its slot turns the rig, and one undo takes the w
   app,
 }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2/balance`)
-  const tilt = page.locator('[data-figure="tilt"]')
+  const tilt = page.locator('[data-held="tilt"]')
   await expect(tilt).toContainText('0.3°')
   const handle = page.locator('[data-slide="handle"]')
   const box = await handle.boundingBox()
@@ -29,11 +29,11 @@ test('dragging the handle along its slot turns the rig, and one undo takes the w
 
 test('each way of holding shows its own figures, and a timed hold changes the estimate', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-1/balance?setup=slip`)
-  await expect(page.locator('[data-figure="moment when tilted"]')).toContainText('of 2.35 N m')
+  await expect(page.locator('[data-held="moment when tilted"]')).toContainText('of 2.35 N m')
   await expect(page.locator('[data-check="plate-offset"]')).toBeVisible()
   await page.getByRole('button', { name: 'upright', exact: true }).click()
-  await expect(page.locator('[data-figure="left hand"]')).toContainText('%')
-  const held = page.locator('[data-figure="held still for"]')
+  await expect(page.locator('[data-held="left hand"]')).toContainText('%')
+  const held = page.locator('[data-held="held still for"]')
   const before = await held.textContent()
   await page.getByLabel('Minutes held').fill('99')
   await page.getByRole('button', { name: 'Keep' }).click()

@@ -1,19 +1,9 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
-import {
-  type Hang,
-  holdMinutes,
-  inHand,
-  isPosture,
-  type Mass,
-  type Posture,
-  type Steadiness,
-  steadinessOf,
-} from '../balance/index.ts'
+import { type Hang, holdMinutes, isPosture, type Mass, type Posture, type Steadiness } from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
 import { type Finding, findingsOf, paceOf } from '../checks/index.ts'
 import { blankWhereFailed, type FactName, type Facts, factsAfter, factsOf } from '../facts/index.ts'
 import { type Context, contextFor } from '../context/index.ts'
-import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Size } from '../clearance/index.ts'
 import type { Cost } from '../money/index.ts'
 import { type StationState, stationsOf } from './stations.ts'
@@ -46,19 +36,6 @@ export interface Assessment {
 }
 
 const postureOf = ({ setup }: Assembly): Posture | undefined => (isPosture(setup.support) ? setup.support : undefined)
-
-const steadiness = (facts: Facts): Steadiness | undefined => {
-  const [camera] = facts.assembly.placed
-  if (!camera || !postureOf(facts.assembly)) return undefined
-  const { bearings } = facts.ground
-  const palm = bearings.reduce<Vec3>((sum, { at, share }) => add(sum, scale(at, share)), zero)
-  return steadinessOf(
-    facts.assembly.placed.filter(inHand),
-    bearings.length > 0 ? palm : facts.mass.centre,
-    camera,
-    facts.leadWeights,
-  )
-}
 
 const holding = (facts: Facts): number | undefined => {
   const posture = postureOf(facts.assembly)
@@ -142,7 +119,7 @@ const assessed = (
       return secondsOf(assembly, context)
     },
     get steadiness() {
-      return steadiness(facts)
+      return facts.steadiness
     },
     get holdMinutes() {
       return holding(facts)

@@ -1,3 +1,4 @@
+export * from './asked.ts'
 export * from './effect.ts'
 export * from './evaluate.ts'
 export * from './fits-here.ts'

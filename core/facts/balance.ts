@@ -3,14 +3,18 @@ import {
   gripsOf,
   groundOf,
   hangsOf,
+  inHand,
+  isPosture,
   jointLoadOf,
   massOf,
   onPlateOf,
   shoulderOf,
   standOf,
+  steadinessOf,
   tipOf,
   twoHandsOf,
 } from '../balance/index.ts'
+import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import { fact, type FactTable } from './define.ts'
 import { isFirm } from './figures.ts'
 
@@ -28,6 +32,7 @@ type Names =
   | 'gimbal'
   | 'shoulder'
   | 'tip'
+  | 'steadiness'
 
 /** What weighs, hangs, stands and tips. */
 export const balanceFacts: FactTable<Names> = {
@@ -62,4 +67,12 @@ export const balanceFacts: FactTable<Names> = {
   gimbal: fact(['mass'], ({ assembly, mass }) => beyondGimbal(assembly, mass)),
   shoulder: fact(['mass'], ({ assembly, mass }) => shoulderOf(assembly, mass)),
   tip: fact(['leadWeights'], ({ assembly, leadWeights }) => tipOf(assembly, leadWeights)),
+  /** Shake against the bare camera, both about the hand that holds them; none on a stand. */
+  steadiness: fact(['ground', 'mass', 'leadWeights'], ({ assembly, ground, mass, leadWeights }) => {
+    const [camera] = assembly.placed
+    if (!camera || !isPosture(assembly.setup.support)) return undefined
+    const { bearings } = ground
+    const palm = bearings.reduce<Vec3>((sum, { at, share }) => add(sum, scale(at, share)), zero)
+    return steadinessOf(assembly.placed.filter(inHand), bearings.length > 0 ? palm : mass.centre, camera, leadWeights)
+  }),
 }

@@ -10,6 +10,7 @@ import type {
   OnPlate,
   Shoulder,
   Stand,
+  Steadiness,
   Tip,
   TwoHands,
 } from '../balance/index.ts'
@@ -60,6 +61,7 @@ export interface Figures {
   readonly gimbal: ReturnType<typeof beyondGimbal>
   readonly shoulder: Shoulder | undefined
   readonly tip: Tip | undefined
+  readonly steadiness: Steadiness | undefined
 
   readonly clashes: readonly Clash[]
   readonly size: Size

@@ -40,10 +40,9 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
     phases: [],
   },
   ...Object.fromEntries(
-    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean', 'sight'] as const).map((name) => [
-      name,
-      undefined,
-    ]),
+    (['hang', 'hands', 'onPlate', 'shoulder', 'tip', 'front', 'picture', 'clean', 'sight', 'steadiness'] as const).map(
+      (name) => [name, undefined],
+    ),
   ),
 }
 

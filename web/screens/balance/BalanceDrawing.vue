@@ -161,6 +161,8 @@ const offMm = computed(() => {
           :y="height - 16"
           text-anchor="middle"
           font-size="12.5"
+          v-ask="['fact hang', assessment]"
+          pointer-events="auto"
           class="fig"
           fill="var(--leaf)"
           stroke="var(--paper)"
@@ -177,6 +179,8 @@ const offMm = computed(() => {
           :y="centre[1] - 12"
           text-anchor="middle"
           font-size="12.5"
+          v-ask="['fact hang', assessment]"
+          pointer-events="auto"
           class="fig"
           fill="var(--amber)"
           stroke="var(--card)"
@@ -186,7 +190,16 @@ const offMm = computed(() => {
           {{ millimetres(Math.round(Math.abs(offMm)), store.style.units) }}
         </text>
       </g>
-      <text v-if="Math.abs(turnDeg) >= 0.05" x="24" :y="height - 18" font-size="13" class="fig" fill="var(--amber)">
+      <text
+        v-if="Math.abs(turnDeg) >= 0.05"
+        x="24"
+        :y="height - 18"
+        font-size="13"
+        v-ask="['fact hang', assessment]"
+        pointer-events="auto"
+        class="fig"
+        fill="var(--amber)"
+      >
         hangs {{ degrees(Math.abs(turnDeg)) }} off
       </text>
     </svg>

@@ -79,7 +79,11 @@ const findings = computed(() => assessment.value?.findings.filter(({ family }) =
           @pick="picked = $event"
         />
         <div class="grid h-[236px] shrink-0 grid-cols-[1fr_248px] border-t border-line bg-card">
-          <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="Light against steady">
+          <section
+            v-ask="['fact steadiness', store.assessment]"
+            class="flex min-w-0 flex-col px-4 pt-2 pb-1"
+            aria-label="Light against steady"
+          >
             <h2 class="font-semibold">Light against steady</h2>
             <SteadyChart v-if="variants.length" class="flex-1" :variants="variants" />
             <p v-else class="label mt-2">No set-up of this rig is carried by hand.</p>
@@ -95,12 +99,13 @@ const findings = computed(() => assessment.value?.findings.filter(({ family }) =
           <h2 class="border-b border-line pb-1 font-semibold">As it is held</h2>
           <dl>
             <div
-              v-for="{ title, figure, note } in figures"
+              v-for="{ title, figure, note, asks } in figures"
               :key="title"
+              v-ask="[asks, store.assessment]"
               class="flex items-baseline gap-2 border-b border-line py-1"
             >
               <dt class="text-soft">{{ title }}</dt>
-              <dd class="fig ml-auto text-right" :data-figure="title">
+              <dd class="fig ml-auto text-right" :data-held="title">
                 {{ figure }} <span v-if="note" class="label tight font-normal">{{ note }}</span>
               </dd>
             </div>
@@ -119,7 +124,9 @@ const findings = computed(() => assessment.value?.findings.filter(({ family }) =
           >
             <span class="flex items-baseline gap-2"
               ><span class="truncate">{{ one.piece.part.name }}</span
-              ><span class="fig ml-auto shrink-0">{{ millimetres(one.slideMm, store.style.units) }}</span></span
+              ><span class="fig ml-auto shrink-0" data-given>{{
+                millimetres(one.slideMm, store.style.units)
+              }}</span></span
             >
             <input
               type="range"

@@ -8,7 +8,11 @@ import { useRig } from '../../stores/rig.ts'
 
 // How a figure is reckoned: its formula with the numbers in it, what it is made of and where that comes from, and whose
 // limit it is held to.
-const props = defineProps<{ assessment: Assessment; figure: FigureId }>()
+const props = defineProps<{
+  assessment: Assessment
+  figure: FigureId
+  /** Stands in a dialogue with a way out of its own. */ bare?: boolean
+}>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRig()
 const reckoning = computed(() => reckoningOf(props.assessment, props.figure))
@@ -45,7 +49,13 @@ const change = computed(() => {
           change.words
         }}</RouterLink>
       </span>
-      <button class="btn px-1 py-0.5" aria-label="Close how it is reckoned" title="Close (Esc)" @click="emit('close')">
+      <button
+        v-if="!bare"
+        class="btn px-1 py-0.5"
+        aria-label="Close how it is reckoned"
+        title="Close (Esc)"
+        @click="emit('close')"
+      >
         <X class="size-3.5" />
       </button>
     </header>

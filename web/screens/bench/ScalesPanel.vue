@@ -79,6 +79,7 @@ const times = (value: number) => `${value.toFixed(2)} ×`
       </div>
       <div
         v-if="assessment.steadiness"
+        v-ask="['fact steadiness', assessment]"
         :title="`Turning shake against the bare camera: pitch ${times(assessment.steadiness.pitch)}, yaw ${times(assessment.steadiness.yaw)}, roll ${times(assessment.steadiness.roll)}`"
       >
         <dt>yaw shake</dt>

@@ -5,9 +5,11 @@ import { computed } from 'vue'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { stateOf } from './day-chart.ts'
 import { choiceName, clock, fNumber, iso, sceneWords } from './light-words.ts'
+import { useRig } from '../../stores/rig.ts'
 
 const props = defineProps<{ plan: LightPlan; catalogue: Catalogue }>()
 
+const store = useRig()
 const tenth = (value: number): string => (Math.round(value * 10) / 10).toFixed(1).replace('-', '−')
 const rows = computed(() =>
   props.plan.phases.map((phase) => {
@@ -34,7 +36,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <table class="w-full text-left" aria-label="The day’s exposures">
+  <table v-ask="['fact light', store.assessment]" class="w-full text-left" aria-label="The day’s exposures">
     <thead>
       <tr class="label">
         <th class="py-0.5 font-normal">filmed</th>

@@ -15,7 +15,7 @@ const cheapest = computed(() =>
 </script>
 
 <template>
-  <section aria-label="Filters for the whole kit">
+  <section v-ask="['fact economy', assessment]" aria-label="Filters for the whole kit">
     <h2 class="flex items-baseline border-b border-line pb-1 font-semibold">
       For every lens
       <span class="ml-auto flex gap-0.5 font-normal" role="group" aria-label="Kind of filter">

@@ -61,7 +61,7 @@ const lines = computed(() => {
 <template>
   <section v-if="lines.length" aria-label="Support and focus">
     <h2 class="border-b border-line pb-1 font-semibold">Support and focus</h2>
-    <dl>
+    <dl v-ask="['fact supports', assessment]">
       <div v-for="line in lines" :key="line.title" class="flex items-baseline gap-2 border-b border-line py-1">
         <dt class="min-w-0 truncate text-soft" :title="line.title">{{ line.title }}</dt>
         <dd class="ml-auto shrink-0 text-right">

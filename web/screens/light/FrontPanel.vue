@@ -42,7 +42,7 @@ const names = computed(() =>
 </script>
 
 <template>
-  <section class="flex min-h-0 min-w-0 flex-col" aria-label="The front, to scale">
+  <section v-ask="['fact clean', assessment]" class="flex min-h-0 min-w-0 flex-col" aria-label="The front, to scale">
     <h2 class="flex items-baseline gap-3 px-4 pt-2" :class="{ 'justify-center': compact }">
       <span v-if="!compact" class="font-semibold">The front, to scale</span>
       <span class="label tight" :class="{ 'text-amber!': drawn && !drawn.clean }" data-testid="clean">{{

@@ -20,7 +20,7 @@ const fields = computed(() =>
 </script>
 
 <template>
-  <section aria-label="Lens kit">
+  <section v-ask="['fact lensKit', assessment]" aria-label="Lens kit">
     <h2 class="flex items-baseline border-b border-line pb-1 font-semibold">
       Lens kit
       <RouterLink

@@ -73,7 +73,11 @@ const acrossMm = computed(() => (picture.value ? (upright.value ? picture.value.
 </script>
 
 <template>
-  <section class="flex min-h-0 min-w-0 flex-col border-l border-line" aria-label="Through the lens">
+  <section
+    v-ask="['fact deliveries', assessment]"
+    class="flex min-h-0 min-w-0 flex-col border-l border-line"
+    aria-label="Through the lens"
+  >
     <h2 class="flex items-baseline gap-3 px-4 pt-2">
       <span class="font-semibold">Through the lens</span>
       <span class="ml-auto flex gap-0.5" role="group" aria-label="Picture">

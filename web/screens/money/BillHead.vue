@@ -29,7 +29,7 @@ const unsure = computed(() =>
 
 <template>
   <section class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line px-4 py-2" aria-label="The bill">
-    <p class="flex items-baseline gap-2">
+    <p v-ask="['to-buy', store.assessment]" class="flex items-baseline gap-2">
       <span class="fig text-[22px]" :class="cap > 0 && bill.usual > cap ? 'text-brick' : ''" data-testid="bill">{{
         `${unpriced > 0 ? 'at least ' : ''}${money(bill.usual, store.style.currency)}`
       }}</span>
@@ -59,7 +59,7 @@ const unsure = computed(() =>
         >
       </p>
     </div>
-    <p v-if="cap" class="flex items-baseline gap-1.5">
+    <p v-if="cap" v-ask="['fact chance', store.assessment]" class="flex items-baseline gap-1.5">
       <template v-if="picture.chance.within !== undefined">
         <span class="fig text-[17px]" data-testid="chance">{{ percent(picture.chance.within) }}</span>
         <span class="label">likely within the cap</span>
@@ -68,7 +68,7 @@ const unsure = computed(() =>
         >chance unknown: {{ unsure }}</span
       >
     </p>
-    <p class="label">
+    <p v-ask="['fact bill', store.assessment]" class="label">
       {{ extra > 0 ? `with ${whole(extra)} of sending` : 'sent for nothing' }},
       {{ taxMinor > 0 ? `${whole(taxMinor)} of tax in it` : 'tax in it' }}
     </p>

@@ -72,7 +72,7 @@ const need = (setup: string, neededBy: string) => {
       role="region"
       aria-label="Set-ups and months"
     >
-      <table class="self-start text-left whitespace-nowrap">
+      <table v-ask="['fact cost', store.assessment]" class="self-start text-left whitespace-nowrap">
         <thead>
           <tr class="label">
             <th class="font-normal">set-up</th>

@@ -46,7 +46,7 @@ const flags = (part: string): readonly string[] => {
     role="region"
     aria-label="What is still to buy, by tiers"
   >
-    <table class="w-full text-left">
+    <table v-ask="['fact cost', store.assessment]" class="w-full text-left">
       <thead class="sticky top-0 z-10 bg-paper">
         <tr class="label">
           <th class="py-1.5 font-normal">still to buy</th>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Changeover } from '@zucchini/core/build-order'
 import { hoursMinutes } from '../../wording.ts'
+import type { Assessment } from '@zucchini/core/assess'
 
-defineProps<{ title: string; changeover: Changeover }>()
+defineProps<{ title: string; changeover: Changeover; /** The set-up it ends in. */ of: Assessment }>()
 const word = {
   undo: 'take off',
   'put on': 'put on',
@@ -14,7 +15,7 @@ const word = {
 </script>
 
 <template>
-  <section class="rounded-xl border border-line bg-card px-4 py-3" :aria-label="title">
+  <section v-ask="['set-up', of]" class="rounded-xl border border-line bg-card px-4 py-3" :aria-label="title">
     <h2 class="flex items-baseline font-semibold">
       {{ title }} <span class="fig ml-auto">{{ hoursMinutes(changeover.seconds) }}</span>
     </h2>

@@ -11,6 +11,7 @@ import ViewPicker from '../../widgets/ViewPicker.vue'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { degrees, fill, grams, headline, holdWords, hoursMinutes, millimetres, signed } from '../../wording.ts'
 import { orientationWords, supportWords } from './setup-words.ts'
+import type { FigureRef } from '../../stores/ask.ts'
 
 interface Side {
   readonly setup: Setup
@@ -38,10 +39,16 @@ const rows = computed(() => {
   const [a, b] = [props.a.assessment, props.b.assessment]
   const tilt = ({ hang, assembly }: Assessment) =>
     hang && assembly.setup.support === 'hand-low' ? Math.abs(hang.tiltDeg) : undefined
-  const row = (title: string, of: (side: Assessment) => number | undefined, write: (value: number) => string) => {
+  const row = (
+    asks: FigureRef,
+    title: string,
+    of: (side: Assessment) => number | undefined,
+    write: (value: number) => string,
+  ) => {
     const [x, y] = [of(a), of(b)]
     const change = x !== undefined && y !== undefined ? y - x : undefined
     return {
+      asks,
       title,
       a: x === undefined ? '–' : write(x),
       b: y === undefined ? '–' : write(y),
@@ -50,42 +57,49 @@ const rows = computed(() => {
   }
   return [
     row(
+      'in-hand',
       'in the hand',
       ({ mass }) => Math.round(mass.inHandG),
       (g) => grams(g, units),
     ),
     row(
+      'fact mass',
       'all of it',
       ({ mass }) => Math.round(mass.totalG),
       (g) => grams(g, units),
     ),
     row(
       'tall',
+      'tall',
       ({ size }) => Math.round(size.tallMm),
       (mm) => millimetres(mm, units),
     ),
     row(
+      'fact size',
       'wide',
       ({ size }) => Math.round(size.wideMm),
       (mm) => millimetres(mm, units),
     ),
     row(
+      'fact size',
       'long',
       ({ size }) => Math.round(size.longMm),
       (mm) => millimetres(mm, units),
     ),
-    row('hangs off level', tilt, degrees),
+    row('hangs', 'hangs off level', tilt, degrees),
     row(
+      'fact steadiness',
       'yaw shake',
       ({ steadiness }) => steadiness?.yaw,
       (value) => `${value.toFixed(2)} ×`,
     ),
     row(
+      'held',
       'held still for',
       ({ holdMinutes }) => (holdMinutes !== undefined && holdMinutes > LONG_MIN ? undefined : holdMinutes),
       holdWords,
     ),
-    row('put together in', ({ setupSeconds }) => setupSeconds, hoursMinutes),
+    row('set-up', 'put together in', ({ setupSeconds }) => setupSeconds, hoursMinutes),
   ]
 })
 const findings = computed(() => {
@@ -148,8 +162,8 @@ const head = (finding: Finding) => headline(fill(finding.text, finding.numbers, 
         <tbody>
           <tr v-for="row in rows" :key="row.title" class="border-t border-line">
             <th scope="row" class="py-1 text-left font-normal text-soft">{{ row.title }}</th>
-            <td class="fig py-1 text-right">{{ row.a }}</td>
-            <td class="fig py-1 text-right">{{ row.b }}</td>
+            <td v-ask="[row.asks, a.assessment]" class="fig py-1 text-right">{{ row.a }}</td>
+            <td v-ask="[row.asks, b.assessment]" class="fig py-1 text-right">{{ row.b }}</td>
             <td class="tight py-1 pl-3 text-right text-soft">{{ row.change }}</td>
           </tr>
         </tbody>

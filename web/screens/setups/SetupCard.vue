@@ -32,12 +32,12 @@ const setupHangs = computed(() => props.setup.support === 'hand-low')
 const figures = computed(() => {
   const { mass, size, hang, setupSeconds, steadiness, holdMinutes } = props.assessment
   return [
-    ['in the hand', atLeast(grams(mass.inHandG, store.style.units), mass.unknown.length > 0)],
-    ['tall', millimetres(Math.round(size.tallMm), store.style.units)],
-    ['hangs', hang && setupHangs.value ? degrees(Math.abs(hang.tiltDeg)) : '–'],
-    ['set up in', hoursMinutes(setupSeconds)],
-    ['yaw shake', steadiness ? `${steadiness.yaw.toFixed(2)} ×` : '–'],
-    ['held still for', holdMinutes === undefined ? '–' : holdWords(holdMinutes)],
+    ['in the hand', atLeast(grams(mass.inHandG, store.style.units), mass.unknown.length > 0), 'in-hand'],
+    ['tall', millimetres(Math.round(size.tallMm), store.style.units), 'tall'],
+    ['hangs', hang && setupHangs.value ? degrees(Math.abs(hang.tiltDeg)) : '–', 'hangs'],
+    ['set up in', hoursMinutes(setupSeconds), 'set-up'],
+    ['yaw shake', steadiness ? `${steadiness.yaw.toFixed(2)} ×` : '–', 'fact steadiness'],
+    ['held still for', holdMinutes === undefined ? '–' : holdWords(holdMinutes), 'held'],
   ] as const
 })
 </script>
@@ -117,7 +117,7 @@ const figures = computed(() => {
       >
     </div>
     <dl class="mt-3 grid grid-cols-3 gap-x-3 gap-y-1.5 px-4">
-      <div v-for="[title, figure] in figures" :key="title">
+      <div v-for="[title, figure, asks] in figures" :key="title" v-ask="[asks, assessment]">
         <dt class="label">{{ title }}</dt>
         <dd class="fig text-[15px]">{{ figure }}</dd>
       </div>

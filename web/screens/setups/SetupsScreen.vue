@@ -101,8 +101,16 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
           :back="pair.back.seconds"
         />
         <div v-if="pair" class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2">
-          <ChangeoverList :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`" :changeover="pair.there" />
-          <ChangeoverList :title="`From ${pair.b.setup.name} to ${pair.a.setup.name}`" :changeover="pair.back" />
+          <ChangeoverList
+            :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`"
+            :changeover="pair.there"
+            :of="pair.b.assessment"
+          />
+          <ChangeoverList
+            :title="`From ${pair.b.setup.name} to ${pair.a.setup.name}`"
+            :changeover="pair.back"
+            :of="pair.a.assessment"
+          />
         </div>
         <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to lay them side by side.</p>
         <p class="label mt-4">

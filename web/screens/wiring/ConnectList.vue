@@ -30,7 +30,9 @@ const starts = (i: number) => shown.value[i]?.stage !== shown.value[i - 1]?.stag
           {{ strip && step.stage === 'picture' ? 'Picture first.' : strip ? '' : stageWords[step.stage] }}
         </li>
         <li class="flex gap-2 py-0.5 leading-snug">
-          <span class="fig w-4 shrink-0 text-right text-soft">{{ i + 1 }}</span><span>{{ words(step.text) }}</span>
+          <span class="fig w-4 shrink-0 text-right text-soft" data-given>{{ i + 1 }}</span><span>{{
+            words(step.text)
+          }}</span>
         </li>
       </template>
       <li v-if="shown.length === 0" class="py-2 text-soft">Nothing is plugged in yet.</li>

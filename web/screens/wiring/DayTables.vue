@@ -45,7 +45,7 @@ const first = computed(() => {
     aria-label="Batteries, recording and pictures"
     class="grid h-full min-h-0 content-start gap-1.5 overflow-y-auto"
   >
-    <table class="w-full text-left" aria-label="Batteries for the day">
+    <table v-ask="['fact day', assessment]" class="w-full text-left" aria-label="Batteries for the day">
       <thead>
         <tr class="label">
           <th class="py-0.5 font-normal">batteries</th>
@@ -84,7 +84,12 @@ const first = computed(() => {
         </tr>
       </tbody>
     </table>
-    <table v-if="charges.length" class="w-full self-start text-left" aria-label="Charging in the day">
+    <table
+      v-ask="['fact day', assessment]"
+      v-if="charges.length"
+      class="w-full self-start text-left"
+      aria-label="Charging in the day"
+    >
       <thead>
         <tr class="label">
           <th class="py-0.5 font-normal">at the wall</th>
@@ -109,7 +114,7 @@ const first = computed(() => {
         </tr>
       </tbody>
     </table>
-    <table class="w-full self-start text-left" aria-label="Recording">
+    <table v-ask="['fact recordings', assessment]" class="w-full self-start text-left" aria-label="Recording">
       <thead>
         <tr class="label">
           <th class="py-0.5 font-normal">records on</th>
@@ -136,7 +141,12 @@ const first = computed(() => {
         </tr>
       </tbody>
     </table>
-    <table v-if="pictures.length" class="w-full self-start text-left" aria-label="Pictures">
+    <table
+      v-ask="['fact pictures', assessment]"
+      v-if="pictures.length"
+      class="w-full self-start text-left"
+      aria-label="Pictures"
+    >
       <thead>
         <tr class="label">
           <th class="py-0.5 font-normal">gets the picture</th>

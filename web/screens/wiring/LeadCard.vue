@@ -88,7 +88,7 @@ const swap = (line: LeadLine) => {
       <span class="min-w-0">{{ run.part.name }}</span>
       <button class="btn ml-auto px-1.5 py-0" aria-label="Close" @click="emit('close')"><X class="size-4" /></button>
     </h2>
-    <dl>
+    <dl v-ask="['fact leads', assessment]">
       <div v-for="[title, value] in facts" :key="title" class="flex gap-3 border-b border-line py-1">
         <dt class="shrink-0 text-soft">{{ title }}</dt>
         <dd

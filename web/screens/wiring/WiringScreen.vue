@@ -115,7 +115,11 @@ const takeOut = (what: 'leads' | 'power') => {
           }}
         </p>
         <div class="grid h-[238px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,0.95fr)] border-t border-line bg-card">
-          <section class="flex min-w-0 flex-col px-4 pt-2 pb-1" aria-label="The day’s charge">
+          <section
+            v-ask="['fact day', assessment]"
+            class="flex min-w-0 flex-col px-4 pt-2 pb-1"
+            aria-label="The day’s charge"
+          >
             <h2 class="font-semibold">The day’s charge</h2>
             <ChargeChart
               v-if="day && day.samples.length > 1"

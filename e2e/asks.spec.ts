@@ -1,0 +1,58 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './harness.ts'
+
+const screens = [
+  ['balance', '/rigs/winter-ferry-2/balance?setup=crossing', '[data-slide]'],
+  ['balance on two hands', '/rigs/winter-ferry-2/balance?setup=wheelhouse', '[data-asks="fact ground"]'],
+  ['money', '/rigs/winter-ferry-2/money', '[data-testid="bill"]'],
+  ['wiring', '/rigs/winter-ferry-2/wiring?setup=crossing', '[data-kind]'],
+  ['light', '/rigs/winter-ferry-2/light?setup=crossing', '[data-testid="clean"]'],
+  ['set-ups', '/rigs/winter-ferry-2/set-ups', '[data-setup]'],
+] as const
+
+/** Figures on the page that lead to no sheet: none of what is typed, read off, counted or a date. */
+const silentFigures = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('.fig')]
+      .filter((one) => !one.matches('input, select, textarea') && /\d/.test(one.textContent ?? ''))
+      .filter((one) => one.getClientRects().length > 0)
+      .filter((one) => !one.closest('[data-asks], [data-figure], [data-figure-sheet], [data-given]'))
+      .map((one) => `${(one.textContent ?? '').trim()} in ${one.parentElement?.textContent?.trim().slice(0, 60)}`),
+  )
+
+for (const [name, path, ready] of screens)
+  test(`${name}: every figure can be asked how it is reckoned, by keyboard and by mouse`, async ({ page, app }) => {
+    await page.goto(app.url + path)
+    await expect(page.locator(ready).first()).toBeVisible()
+    expect(await silentFigures(page)).toEqual([])
+    const asks = await page
+      .locator('[data-asks]')
+      .evaluateAll((all) => [...new Set(all.map((one) => one.getAttribute('data-asks') ?? ''))])
+    expect(asks.length).toBeGreaterThan(1)
+    const sheet = page.locator('[data-figure-sheet]')
+    for (const id of asks) {
+      await page.locator(`[data-asks="${id}"]`).first().focus()
+      await page.keyboard.press('Enter')
+      await expect(sheet).toHaveAttribute('data-figure-sheet', id)
+      await page.keyboard.press('Escape')
+      await expect(sheet).toHaveCount(0)
+    }
+    await page
+      .locator('[data-asks]:not(text)')
+      .first()
+      .click({ position: { x: 4, y: 4 } })
+    await expect(sheet).toHaveCount(1)
+  })
+
+test('from the day down to the batteries and back, and what is read is said in words', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2/wiring?setup=crossing`)
+  await page.locator('[data-asks="fact day"]').first().focus()
+  await page.keyboard.press('Enter')
+  const sheet = page.locator('[data-figure-sheet]')
+  await expect(sheet).toContainText('with one pack in one bay at a time')
+  await sheet.locator('[data-deeper="network"]').click()
+  await expect(sheet).toHaveAttribute('data-figure-sheet', 'fact network')
+  await expect(sheet).toContainText('the brief: conditions')
+  await page.getByRole('button', { name: 'Back', exact: true }).click()
+  await expect(sheet).toHaveAttribute('data-figure-sheet', 'fact day')
+})
