@@ -21,7 +21,7 @@ const valueOf = (name: FactName) => factValue(name, props.assessment.facts, stor
       <h2 class="text-[16px] font-semibold">{{ said.title }}</h2>
       <span class="fig text-[16px]">{{ valueOf(fact) }}</span>
     </header>
-    <p class="leading-snug">{{ said.how }}.</p>
+    <p class="leading-snug first-letter:uppercase">{{ said.how }}.</p>
     <p v-if="asked.failed" class="text-brick" role="alert">It could not be worked out here: {{ asked.failed }}</p>
     <div v-if="asked.from.length">
       <h3 class="label mb-1">made of</h3>
