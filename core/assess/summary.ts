@@ -65,7 +65,7 @@ export const summaryOf = (given: Rig, context: Context): RigSummary => {
     runs: asked ? { lastsMin, enough: lastsMin >= day.minutes } : null,
     counts: Object.fromEntries(levels.map((level) => [level, most(level)])) as Record<Level, number>,
     mended: mended.length,
-    strokes: strokesOf('side', first.assembly, fit).map(({ key, instance, look, outline }) => ({
+    strokes: strokesOf('side', first.assembly, fit, false).map(({ key, instance, look, outline }) => ({
       key,
       instance,
       look,

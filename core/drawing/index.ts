@@ -1,2 +1,3 @@
+export * from './mount-marks.ts'
 export * from './outlines.ts'
 export * from './views.ts'

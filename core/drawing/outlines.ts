@@ -12,6 +12,7 @@ import {
   unit,
   type Vec3,
 } from '../kernel/index.ts'
+import { mountMarks, type MountMark } from './mount-marks.ts'
 import { type Extent, type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
 
 /** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */
@@ -27,7 +28,11 @@ export interface Stroke {
 /** A screen lies on the body it belongs to, also when both are tilted and the body reaches farther out. */
 const ON_TOP_MM = 6
 const SIDE_ON = 0.02
-const RIB_MM = 3.2
+/** So many lines round half of a ribbed ring, and of a knob. */
+const RIBS = 17
+const KNURLS = 7
+/** Under this many px for a mm texture is left out. */
+const FINE_PX = 0.6
 const ROUND_SAMPLES = 28
 
 const num = (value: number): string => String(Math.round(value * 10) / 10)
@@ -93,21 +98,17 @@ const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fi
       onSheet(fit, [px + d[0] * t + n[0] * to, py + d[1] * t + n[1] * to]),
     )
   const r = shape.radius
-  if (look === 'ribs') {
-    const count = Math.floor((half * 2 - 4) / RIB_MM)
-    return Array.from({ length: Math.max(0, count) }, (_, i) =>
-      tick(-half + 3.5 + i * RIB_MM, -r * 0.94, r * 0.94),
-    ).join('')
-  }
-  if (look === 'grip')
-    return [-0.55, -0.2, 0.2, 0.55]
-      .map((k) =>
-        line(
-          onSheet(fit, [px - d[0] * half * 0.86 + n[0] * r * k, py - d[1] * half * 0.86 + n[1] * r * k]),
-          onSheet(fit, [px + d[0] * half * 0.86 + n[0] * r * k, py + d[1] * half * 0.86 + n[1] * r * k]),
-        ),
+  // Ribs run along the axis and crowd towards the edges, as they do on anything round.
+  const lengthwise = (count: number): string =>
+    Array.from({ length: count - 1 }, (_, i) => {
+      const k = Math.cos((Math.PI * (i + 1)) / count)
+      return line(
+        onSheet(fit, [px - d[0] * (half - 0.8) + n[0] * r * k, py - d[1] * (half - 0.8) + n[1] * r * k]),
+        onSheet(fit, [px + d[0] * (half - 0.8) + n[0] * r * k, py + d[1] * (half - 0.8) + n[1] * r * k]),
       )
-      .join('')
+    }).join('')
+  if (look === 'ribs') return lengthwise(r > 14 ? RIBS : KNURLS) + tick(-half + 0.8, -r, r) + tick(half - 0.8, -r, r)
+  if (look === 'knob') return lengthwise(KNURLS)
   if (look === 'metal' && half > 3) return tick(-half + 1.2, -r, r) + tick(half - 1.2, -r, r)
   return ''
 }
@@ -141,19 +142,6 @@ const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[],
       line([left + inset * 2.5, bottom - inset * 2.5], [left + (right - left) * 0.36, top + inset * 2.5])
     )
   }
-  if (look === 'grip' && right - left > 26) {
-    const step = 3.4 * fit.scale
-    const wide = right - left > bottom - top
-    const [from, to] = wide ? [left + step * 2, right - step * 2] : [top + step * 2, bottom - step * 2]
-    const lines: string[] = []
-    for (let t = from; t < to; t += step)
-      lines.push(
-        wide
-          ? line([t, top + (bottom - top) * 0.24], [t - step * 0.5, bottom - (bottom - top) * 0.24])
-          : line([left + (right - left) * 0.24, t], [right - (right - left) * 0.24, t - step * 0.5]),
-      )
-    return lines.join('')
-  }
   return ''
 }
 
@@ -183,7 +171,11 @@ export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, i
       silhouette(view, shape).map((p) => onSheet(fit, p)),
       round * fit.scale,
     )
-    return { ...base, outline, detail: facing < SIDE_ON ? sideOnLines(view, shape, fit, look) : '' }
+    return {
+      ...base,
+      outline,
+      detail: facing < SIDE_ON && fit.scale >= FINE_PX ? sideOnLines(view, shape, fit, look) : '',
+    }
   }
   const outline = silhouette(view, shape).map((p) => onSheet(fit, p))
   return {
@@ -193,10 +185,22 @@ export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, i
   }
 }
 
-/** Everything that is drawn of an assembly in one view, the farthest first. */
-export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit): readonly Stroke[] =>
+const strokeOfMark = ({ instance }: PlacedPart, { mount, ...drawn }: MountMark): Stroke => ({
+  ...drawn,
+  key: `${instance.id}:${mount}`,
+  instance: instance.id,
+})
+
+/**
+ * Everything that is drawn of an assembly in one view, the farthest first.
+ * @param marks with what is seen of the mounts; a small card does without
+ */
+export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit, marks = true): readonly Stroke[] =>
   assembly.placed
-    .flatMap((piece) => piece.solids.map((solid, i) => strokeOf(view, piece, solid, i, fit)))
+    .flatMap((piece) => [
+      ...piece.solids.map((solid, i) => strokeOf(view, piece, solid, i, fit)),
+      ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
+    ])
     .sort((a, b) => a.depth - b.depth || (a.key < b.key ? -1 : 1))
 
 /** What the drawing has to show whole: all that is in the hand. Stands may run off the sheet. */

@@ -14,12 +14,17 @@ const props = defineProps<{
 }>()
 defineEmits<{ pick: [instance: string] }>()
 
+/** Matter that has a pattern: soft hatched, rubber dotted. */
+const textured = new Set(['foam', 'grip'])
+
+/** What lies on a face is drawn finer than the face. */
+const onFace = new Set(['hole', 'mark', 'sensor'])
 const shown = computed(() =>
   props.strokes.map((stroke) => ({
     ...stroke,
-    fill: stroke.look === 'foam' ? `url(#${props.hatchId})` : `var(--d-${stroke.look})`,
+    fill: textured.has(stroke.look) ? `url(#${props.hatchId}-${stroke.look})` : `var(--d-${stroke.look}, none)`,
     line: stroke.instance === props.picked ? 'var(--amber)' : (props.marked?.get(stroke.instance) ?? 'var(--ink)'),
-    width: stroke.instance === props.picked ? 2 : props.thin ? 0.8 : 1.15,
+    width: (stroke.instance === props.picked ? 2 : props.thin ? 0.8 : 1.2) * (onFace.has(stroke.look) ? 0.6 : 1),
   })),
 )
 </script>
@@ -27,9 +32,25 @@ const shown = computed(() =>
 <template>
   <g stroke-linejoin="round" stroke-linecap="round">
     <defs>
-      <pattern :id="hatchId" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <rect width="5" height="5" fill="var(--d-foam)" />
-        <path d="M0 0V5" stroke="var(--soft)" stroke-width="0.9" />
+      <pattern
+        :id="`${hatchId}-foam`"
+        width="4.6"
+        height="4.6"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width="4.6" height="4.6" fill="var(--d-foam)" />
+        <path d="M0 0V4.6" stroke="var(--soft)" stroke-width="0.9" />
+      </pattern>
+      <pattern
+        :id="`${hatchId}-grip`"
+        width="3.6"
+        height="3.6"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(30)"
+      >
+        <rect width="3.6" height="3.6" fill="var(--d-grip)" />
+        <circle cx="1.8" cy="1.8" r="0.55" fill="var(--soft)" opacity="0.75" />
       </pattern>
     </defs>
     <g
@@ -39,7 +60,13 @@ const shown = computed(() =>
       :data-instance="stroke.instance"
       @click.stop="$emit('pick', stroke.instance)"
     >
-      <path :d="stroke.outline" :fill="stroke.fill" :stroke="stroke.line" :stroke-width="stroke.width" />
+      <path
+        v-if="stroke.outline"
+        :d="stroke.outline"
+        :fill="stroke.fill"
+        :stroke="stroke.line"
+        :stroke-width="stroke.width"
+      />
       <path
         v-if="stroke.detail && !thin"
         :d="stroke.detail"

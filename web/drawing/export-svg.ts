@@ -14,6 +14,10 @@ const fills: Readonly<Record<string, string>> = {
   foam: 'url(#foam)',
   knob: '#c3c2b4',
   detail: '#e9e6da',
+  hole: '#5a6058',
+  sensor: '#8fa7b3',
+  mark: '#b23b22',
+  '': 'none',
 }
 const INK = '#20261f'
 const SOFT = '#5d6458'
