@@ -9,7 +9,7 @@ export const operatorSchema = z.strictObject({
 
 const limits = z.record(z.string(), z.record(z.string(), z.number()))
 /** Who holds the rigs, whether a timed hold says so, and the own limits. */
-export const operatorAnswerSchema = operatorSchema.extend({ calibrated: z.boolean(), limits })
+export const operatorAnswerSchema = z.object({ ...operatorSchema.shape, calibrated: z.boolean(), limits })
 export type OperatorAnswer = z.infer<typeof operatorAnswerSchema>
 
 const name = z.string().min(1).max(60)

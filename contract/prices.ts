@@ -30,7 +30,8 @@ const notice = z.object({ partId: z.string(), belowMinor: z.int(), nowMinor: z.i
 const watch = z.object({ partId: z.string(), belowMinor: z.int(), since: z.string() })
 
 /** What every part costs today, and how it is reckoned. */
-export const priceOverviewSchema = reckoningSchema.extend({
+export const priceOverviewSchema = z.object({
+  ...reckoningSchema.shape,
   today: z.string(),
   rates: z.array(rateSchema),
   views: z.array(view),
