@@ -108,6 +108,28 @@ test.each([{ celsius: 400 }, { speed: -1 }, { turnedUp: ['no such id!'] }, { pau
   },
 )
 
+test('changes that come at the same moment all count: none is taken back by what was stored before it', async () => {
+  const { id } = await start({ speed: 1 })
+  const change = async (what: object) => {
+    const { status, body } = await kit.ask('POST', `/api/rehearsals/${id}`, what)
+    expect(status).toBe(200)
+    return body as Frame
+  }
+  for (let round = 0; round < 60; round++) {
+    const [paused, speed, celsius] = [round % 2 === 0, 1 + round, round - 10]
+    // One comes while the one before it is being stored.
+    const after = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+    const sent = [change({ paused })]
+    await after(round % 6)
+    sent.push(change({ speed }))
+    await after(round % 4)
+    sent.push(change({ celsius }))
+    await Promise.all(sent)
+    const now = await change({})
+    expect([round, now.paused, now.speed, now.disturbance.celsius]).toEqual([round, paused, speed, celsius])
+  }
+})
+
 test('the oldest gives way when too many are played, and an unknown one is refused in words', async () => {
   const { id } = await start()
   for (let i = 0; i < 8; i++) await start()

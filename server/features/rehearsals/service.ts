@@ -188,6 +188,8 @@ export class RehearsalService {
   readonly #db: DataSource
   readonly #catalogue: CatalogueService
   readonly #sessions = new Map<string, Session>()
+  /** The change of a session that is under way. */
+  readonly #changing = new WeakMap<Session, Promise<void>>()
   readonly #timer: NodeJS.Timeout
   #ticking = false
 
@@ -259,10 +261,19 @@ export class RehearsalService {
   /** Sets something; whichever server plays it takes it over. @throws {Refusal} `rehearsal-unknown` */
   async change(id: string, change: Change): Promise<Session> {
     const session = await this.get(id)
-    await this.#follow(session)
-    session.change(change)
-    session.number++
-    await this.#store(session)
+    // One after the other: what is read while the one before is being stored would be older than what is known here.
+    const before = this.#changing.get(session) ?? Promise.resolve()
+    const done = before.then(async () => {
+      await this.#follow(session)
+      session.change(change)
+      session.number++
+      await this.#store(session)
+    })
+    this.#changing.set(
+      session,
+      done.catch(() => undefined),
+    )
+    await done
     return session
   }
 
@@ -294,7 +305,7 @@ export class RehearsalService {
   /** Another server may have been told something since. */
   async #follow(session: Session): Promise<void> {
     const [row] = await this.#db.query<{ number: number; controls: string | null }[]>(
-      "SELECT number, IF(number = ?, NULL, JSON_EXTRACT(doc, '$.controls')) AS controls FROM rehearsal WHERE id = ?",
+      "SELECT number, IF(number <= ?, NULL, JSON_EXTRACT(doc, '$.controls')) AS controls FROM rehearsal WHERE id = ?",
       [session.number, session.id],
     )
     if (!row) return void this.#sessions.delete(session.id)
