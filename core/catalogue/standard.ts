@@ -19,6 +19,7 @@ export type Glyph =
   | 'filter'
   | 'rods'
   | 'rosette'
+  | 'wedge'
   | 'brick'
   | 'pad'
   | 'gear'

@@ -87,3 +87,12 @@ test('on every set-up of the demo each mark looks at the eye and stands out of i
               }
           }
 })
+
+test('only a V-mount shows a wedge: a bay for packs and a three-stud plate are not drawn as one', () => {
+  const on = (standard: string, family?: string) =>
+    mountMarks('top', placed([socket('at', standard, [0, 20, 0], [0, 1, 0], family ? { family } : {})]), fit)
+  expect(on('v-lock').map(({ look }) => look)).toEqual(['hole'])
+  expect(on('pack', 'cell')).toEqual([])
+  expect(on('slab-l')).toEqual([])
+  expect(on('three-stud')).toEqual([])
+})

@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { diameterOf, type Glyph, type Mount, standardOf } from '../catalogue/index.ts'
 import { add, cross, direction, point, type Point2, scale, type Vec3 } from '../kernel/index.ts'
-import { type Fit, flat, nearness, onSheet, type ViewId } from './views.ts'
+import { FINE_PX, type Fit, flat, nearness, num, onSheet, type ViewId } from './views.ts'
 
 /** What is drawn on a face at a mount: closed shapes that are filled, and fine lines on them. */
 export interface MountMark {
@@ -16,8 +16,6 @@ export interface MountMark {
 const LOOKED_AT = 0.9
 /** A mark lies on its face, over it by this much in the order of painting. mm */
 const ON_FACE_MM = 0.4
-/** Under this many px for a mm only holes and outlines are drawn; under the other, no fine lines either. */
-const FINE_PX = 0.6
 const ROUND = 24
 
 /** Sizes that every mount of its kind has, mm; they are those of the standards. */
@@ -29,7 +27,7 @@ const RAIL_MM = 21.2
 const ROSETTE_MM = { wide: 31.8, teeth: 60 }
 const THROAT_MM = 48
 const ROD_MM = { wide: 15, apart: 60 }
-const BRICK_MM = { wide: 46, narrow: 30, tall: 52 }
+const WEDGE_MM = { wide: 46, narrow: 30, tall: 52 }
 
 /** Points on the face of a mount, mm along its width and its height, as they fall on the sheet. */
 type Face = (x: number, y: number) => Point2
@@ -41,7 +39,6 @@ const faceOf = (view: ViewId, piece: PlacedPart, mount: Mount, fit: Fit): Face =
   return (x, y) => onSheet(fit, flat(view, add(at, add(scale(right, x), scale(up, y)) as Vec3)))
 }
 
-const num = (value: number): string => String(Math.round(value * 10) / 10)
 const path = (points: readonly Point2[], closed = true): string =>
   points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${num(x)} ${num(y)}`).join('') + (closed ? 'Z' : '')
 const ring = (face: Face, radius: number, x = 0, y = 0, teeth = 0, deep = 0): string => {
@@ -148,8 +145,8 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount) => readonly Dra
       },
     ]
   },
-  brick: (face, { side }) => {
-    const { wide, narrow, tall } = BRICK_MM
+  wedge: (face, { side }) => {
+    const { wide, narrow, tall } = WEDGE_MM
     const wedge = path([
       face(-wide / 2, tall / 2),
       face(wide / 2, tall / 2),
@@ -158,6 +155,7 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount) => readonly Dra
     ])
     return [{ look: side === 'holds' ? 'hole' : 'metal', outline: wedge }]
   },
+  brick: () => [],
   pad: () => [],
   gear: () => [],
   seat: () => [],
@@ -198,7 +196,7 @@ export const mountMarks = (view: ViewId, piece: PlacedPart, fit: Fit): readonly 
     const out = direction(piece.frame, mount.out)
     if (nearness(view, out) < LOOKED_AT || mount.carries) return []
     const { glyph } = standardOf(mount.standard)
-    if (mount.side === 'sits' && glyph !== 'rosette' && glyph !== 'brick') return []
+    if (mount.side === 'sits' && glyph !== 'rosette' && glyph !== 'wedge') return []
     const face = faceOf(view, piece, mount, fit)
     const depth = nearness(view, point(piece.frame, mount.at)) + ON_FACE_MM
     return drawers[glyph](face, mount)

@@ -13,7 +13,7 @@ import {
   type Vec3,
 } from '../kernel/index.ts'
 import { mountMarks, type MountMark } from './mount-marks.ts'
-import { type Extent, type Fit, flat, nearness, onSheet, type ViewId, views } from './views.ts'
+import { type Extent, FINE_PX, type Fit, flat, nearness, num, onSheet, type ViewId, views } from './views.ts'
 
 /** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */
 export interface Stroke {
@@ -31,11 +31,8 @@ const SIDE_ON = 0.02
 /** So many lines round half of a ribbed ring, and of a knob. */
 const RIBS = 17
 const KNURLS = 7
-/** Under this many px for a mm texture is left out. */
-const FINE_PX = 0.6
 const ROUND_SAMPLES = 28
 
-const num = (value: number): string => String(Math.round(value * 10) / 10)
 const at = (p: Point2): string => `${num(p[0])} ${num(p[1])}`
 
 const corners = (shape: Placed & { kind: 'box' }): Vec3[] =>

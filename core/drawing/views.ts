@@ -58,4 +58,10 @@ export const fitTo = (extent: Extent, width: number, height: number, margins: Ma
   }
 }
 
+/** Under this many px for a mm fine lines and texture are left out. */
+export const FINE_PX = 0.6
+
+/** A figure of a path: tenths of a px are enough. */
+export const num = (value: number): string => String(Math.round(value * 10) / 10)
+
 export const onSheet = (fit: Fit, p: Point2): Point2 => [fit.x + p[0] * fit.scale, fit.y - p[1] * fit.scale]

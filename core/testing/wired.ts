@@ -145,6 +145,24 @@ export const mic = (id = 'mic', more: Partial<Part> = {}): Part =>
     ...more,
   })
 
+/** A receiver on a pinned thread that another mic can be mixed into: its `mix` goes out again at its `out`. */
+export const mixingReceiver = (): Part => {
+  const receiver = mic('receiver', { role: 'receiver', mounts: [plug('foot', 'thread-1/4')] })
+  const mix: Socket = {
+    id: 'mix',
+    connector: '3.5-trs',
+    direction: 'in',
+    at: [10, 10, 0],
+    out: [1, 0, 0],
+    carries: ['sound'],
+    feeds: ['plug-in'],
+  }
+  return {
+    ...receiver,
+    sockets: [...(receiver.sockets ?? []).map(({ feeds: _, ...out }): Socket => out), mix],
+  }
+}
+
 const end = (connector: CableEnd['connector'], angle: CableEnd['angle'] = 'straight'): CableEnd => ({
   connector,
   angle,

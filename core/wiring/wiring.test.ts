@@ -11,6 +11,7 @@ import {
   link,
   mic,
   micLead,
+  mixingReceiver,
   pack,
   screen,
   tank,
@@ -114,24 +115,8 @@ test('what can not be wired is left open, with the reason', () => {
 })
 
 test('a mic mixed in through a receiver needs no second input; two mics and one input leave one open', () => {
-  const receiver = mic('receiver', {
-    role: 'receiver',
-    mounts: [plug('foot', 'thread-1/4')],
-    sockets: [
-      { id: 'out', connector: '3.5-trs', direction: 'out', at: [-10, 10, 0], out: [-1, 0, 0], carries: ['sound'] },
-      {
-        id: 'mix',
-        connector: '3.5-trs',
-        direction: 'in',
-        at: [10, 10, 0],
-        out: [1, 0, 0],
-        carries: ['sound'],
-        feeds: ['plug-in'],
-      },
-    ],
-  })
   const mixed = wiredRig(
-    [pack(), mic(), receiver],
+    [pack(), mic(), mixingReceiver()],
     [inBay(), on('mic', 'foot', 'camera', 'shoe'), on('receiver', 'foot', 'camera', 'pinned')],
     [],
     { extra: [micLead('short'), micLead('longer', { lengthMm: 600 })] },

@@ -6,7 +6,7 @@ export const vLock: MountStandard = {
   title: 'V-mount',
   ends: { holds: 'V-mount plate', sits: 'V-mount brick' },
   kind: 'battery',
-  glyph: 'brick',
+  glyph: 'wedge',
   fields: [],
   accepts: ['v-lock'],
   holdsTwist: true,

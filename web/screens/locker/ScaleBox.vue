@@ -24,7 +24,11 @@ let stream: EventSource | undefined
 
 onMounted(() => {
   stream = new EventSource(SCALE_STREAM)
-  stream.onmessage = ({ data }) => (frame.value = scaleFrameSchema.parse(JSON.parse(String(data))))
+  stream.onmessage = ({ data }) => {
+    const next = scaleFrameSchema.safeParse(JSON.parse(String(data)))
+    if (next.success) frame.value = next.data
+    else trouble.value = 'The scale sent something that makes no sense. Put the piece down once more.'
+  }
   stream.onerror = () => (frame.value = undefined)
 })
 const close = () => stream?.close()

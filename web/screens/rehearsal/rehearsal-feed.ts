@@ -57,7 +57,11 @@ export const useRehearsal = () => {
       return
     }
     source = new EventSource(rehearsalStream(id))
-    source.addEventListener('frame', ({ data }: MessageEvent<string>) => take(frameSchema.parse(JSON.parse(data))))
+    source.addEventListener('frame', ({ data }: MessageEvent<string>) => {
+      const next = frameSchema.safeParse(JSON.parse(data))
+      if (next.success) take(next.data)
+      else trouble.value = 'The server sent something that makes no sense. Play the day anew.'
+    })
     source.addEventListener('error', () => {
       if (source?.readyState === EventSource.CLOSED) say(undefined)
     })
