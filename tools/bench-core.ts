@@ -81,8 +81,9 @@ await measure('The demo', {
   'a candidate, on a fork': () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before)),
   [`fits here, all of ${demoParts.length} parts`]: () => void fitsHere(secondMark, setup, open, shelf, before),
 })
+const nothing16 = 'evaluate, second mark, nothing remembered'
 console.log(
-  `  ${tries.length} candidates; one on a fork takes ${ratio('a candidate, on a fork', 'a candidate, from a whole evaluation')} a whole evaluation of pieces that are known`,
+  `  ${tries.length} candidates; one on a fork takes ${ratio('a candidate, on a fork', nothing16)} an evaluation from nothing, ${ratio('a candidate, on a fork', 'a candidate, from a whole evaluation')} one of pieces that are known`,
 )
 
 const sizes = [10, 20, 40, 80]
@@ -112,6 +113,21 @@ await measure(
     }),
   ),
 )
+
+await measure(
+  'A candidate on a fork: a piece more on an open point',
+  Object.fromEntries(
+    rigs.map((rig) => {
+      const was = judged(evaluate(rig, 'main', shelf))
+      const point = was.points.find(({ open: free, mount }) => free && mount.side === 'holds')
+      const part = point && fitsHere(rig, 'main', point, shelf, was).fits[0]
+      const edited = part && edit(rig, part.commands, shelf.catalogue)
+      const tried = edited?.ok ? edited.value : never()
+      return [`candidate, ${rig.kit.length} pieces`, () => void judged(tryOut(tried, was))]
+    }),
+  ),
+)
+console.log(`  at 80 pieces ${ratio('candidate, 80 pieces', 'evaluate, 80 pieces')} an evaluation from nothing`)
 
 /** Every solid against every solid of every other piece, without bounds and without memory. */
 const naive = (placed: readonly PlacedPart[]): number => {
@@ -175,5 +191,5 @@ await measure('The wiring of the demo', {
 if (cured === 0 || found === 0) throw new Error('the first mark has findings and cures')
 
 function never(): never {
-  throw new Error('a rig has a set-up')
+  throw new Error('what is measured is not there')
 }

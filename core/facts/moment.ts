@@ -3,6 +3,7 @@ import { briefSchema } from '../brief/index.ts'
 import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
 import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
 import type { Context } from '../context/index.ts'
+import { perThing } from '../kernel/index.ts'
 import type { Facts } from './figures.ts'
 
 /**
@@ -14,7 +15,7 @@ type Fielded = (typeof fielded)[number]
 const nothing: ReadonlyMap<string, unknown> = new Map()
 
 /** What somebody wrote beside a piece is no figure. */
-const withoutNotes = ({ notes: _, ...rest }: Instance): Instance => rest
+const withoutNotes = perThing('an instance without its notes', ({ notes: _, ...rest }: Instance): Instance => rest)
 
 /** Things that are made anew each time are taken for the old ones when they say the same. */
 const again = <T, K>(
@@ -234,13 +235,15 @@ export const queriesFor = (
   rules: (id: string) => Question | undefined,
 ): Queries => {
   const prototype = {}
-  for (const name of Object.keys(facts))
+  for (const name of Object.keys(facts)) {
+    const query = `fact ${name}`
     Object.defineProperty(prototype, name, {
       enumerable: true,
       get(this: Asking) {
-        return this.ask.query(`fact ${name}`)
+        return this.ask.query(query)
       },
     })
+  }
   const views = new WeakMap<Ask, Map<Concern | undefined, Facts>>()
   const viewOf = (ask: Ask, concern: Concern | undefined): Facts => {
     const all = views.get(ask) ?? new Map<Concern | undefined, Facts>()

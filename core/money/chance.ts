@@ -125,6 +125,9 @@ const momentsOf = (price: PriceSpread, shared: number, own: number): readonly Mo
   return known
 }
 
+/** So many deviations from the middle there is nothing left: the share beyond is under 1e-14. */
+const FAR_OUT = 8
+
 /**
  * The share under a cap of a sum of which only three moments are known: Edgeworth's first correction, `P(z) - p(z) g
  * (z^2 - 1) / 6`.
@@ -140,6 +143,8 @@ const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
   const skew = third / variance ** 1.5
   return (cap) => {
     const z = (cap - mean) / deviation
+    // Far out the share is 0 or 1 to more digits than the formula has.
+    if (z > FAR_OUT || z < -FAR_OUT) return z > 0 ? 1 : 0
     return Math.min(1, Math.max(0, normalBelow(z) - (density(z) * skew * (z * z - 1)) / 6))
   }
 }

@@ -14,12 +14,12 @@ const glassRoles: ReadonlySet<Role> = new Set(['lens', 'lens-adapter', 'filter',
 const lensServed = ({ lensKit, assembly }: Sees<'lensKit'>, part: Part): string | undefined => {
   if (!glassRoles.has(part.role) || assembly.rig.brief.lenses.length === 0) return undefined
   const mounted = lensOf(assembly)?.lens.part
-  const kit = [...assembly.placed, ...assembly.loose].map((piece) => piece.part)
+  const kit = () => [...assembly.placed, ...assembly.loose].map((piece) => piece.part)
   const serves = lensKit.find(({ part: lens, adapter, threadMm }) => {
     if (part === lens || part === adapter) return true
     if (lens === mounted) return false
     return part.role === 'filter'
-      ? goesBefore(part, lens, kit)
+      ? goesBefore(part, lens, kit())
       : part.role === 'step-ring' && sizeOn(part, 'filter', 'sits') === threadMm
   })
   return serves?.part.name
