@@ -4,9 +4,14 @@ const project = (name, more = {}) => ({
   displayName: name,
   rootDir: import.meta.dirname,
   testMatch: [`<rootDir>/${name}/**/*.test.ts`],
-  extensionsToTreatAsEsm: ['.ts', '.vue'],
-  transform: { '^.+\\.ts$': swc, '^.+\\.vue$': '<rootDir>/tools/vue-jest.mjs' },
+  extensionsToTreatAsEsm: ['.ts', '.vue', '.md'],
+  transform: {
+    '^.+\\.ts$': swc,
+    '^.+\\.vue$': '<rootDir>/tools/vue-jest.mjs',
+    '^.+\\.md$': '<rootDir>/tools/text-jest.mjs',
+  },
   moduleNameMapper: {
+    '(.*\\.md)\\?raw$': '$1',
     '^@zucchini/contract$': '<rootDir>/contract/index.ts',
     '^@zucchini/(core|demo)/(.*)$': '<rootDir>/$1/$2/index.ts',
   },

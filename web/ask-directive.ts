@@ -1,9 +1,15 @@
 import type { Assessment } from '@zucchini/core/assess'
 import type { ObjectDirective } from 'vue'
 import { type FigureRef, useAsk } from './stores/ask.ts'
+import type { Told } from './stores/told.ts'
 
-/** What stands behind a figure on a page: which figure it is, and of which set-up. */
-export type Asking = readonly [figure: FigureRef, of: Assessment | undefined]
+/**
+ * What stands behind a figure on a page: which figure it is, and of which set-up, or how to come to that; or, of a figure
+ * that belongs to no set-up, its name and what is told of it.
+ */
+export type Asking =
+  | readonly [figure: FigureRef, of: Assessment | undefined | (() => Assessment | undefined)]
+  | readonly [id: string, told: { readonly tell: () => Told }]
 
 const asking = new WeakMap<HTMLElement, Asking>()
 /** What has a use of its own when it is pressed. */
@@ -11,7 +17,10 @@ const OWN_USE = 'a, button, input, select, textarea, label, summary, [role="opti
 
 const ask = (el: HTMLElement): void => {
   const [figure, of] = asking.get(el) ?? []
-  if (figure && of) useAsk().open(figure, of)
+  if (!figure || !of) return
+  if ('tell' in of) return useAsk().tell(of.tell())
+  const assessment = typeof of === 'function' ? of() : of
+  if (assessment) useAsk().open(figure as FigureRef, assessment)
 }
 const onClick = (event: MouseEvent): void => {
   const el = event.currentTarget as HTMLElement

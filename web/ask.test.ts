@@ -1,7 +1,8 @@
 import { defineComponent } from 'vue'
 import { useAsk } from './stores/ask.ts'
-import { onPage, second } from './testing/demo.ts'
+import { first, onPage, second } from './testing/demo.ts'
 import FactSheet from './widgets/FactSheet.vue'
+import ToldSheet from './widgets/ToldSheet.vue'
 
 const crossing = second()
 const Row = defineComponent({
@@ -79,4 +80,62 @@ test('a figure that could not be worked out says why', async () => {
   const failing = evaluate(secondMark, 'crossing', { ...demoContext, prices: {} as never })
   const { page } = await onPage(FactSheet, { props: { assessment: failing, fact: 'chance' } })
   expect(page.find('[role="alert"]').text()).toContain('not a function')
+})
+
+test('how far a figure may be off, and which piece is most to blame for it', async () => {
+  const { page } = await onPage(FactSheet, { props: { assessment: crossing, fact: 'mass' } })
+  // Every mass as stated, 3 % each: the body of 658 g is off by 20 g, all together by 25.
+  expect(page.find('[data-testid="band"]').text()).toBe('± 25 g')
+  const blamed = page.findAll('[data-testid="most-to-blame"] li').map((one) => one.text())
+  expect(blamed[0]).toMatch(/^Calabash H1 hybrid body.*as its maker states it.*\+ 20 g$/)
+  expect(blamed.length).toBe(4)
+})
+
+test('the limits of a figure, what is measured against them, and the way to change them', async () => {
+  const { page, ways } = await onPage(FactSheet, { props: { assessment: first(), fact: 'hangs' } })
+  const limit = page.findAll('[data-testid="limits"] li').find((one) => one.text().startsWith('Tilts in the hand'))
+  expect((limit ?? page.find('[data-testid="limits"]')).text()).toMatch(/68\.3° against 3\.0°/)
+  expect(ways()).toContainEqual({ name: 'work', hash: '#hang-tilt' })
+})
+
+test('a figure of no set-up is told with its rows and its formula; a press on a figure closes nothing it should not', async () => {
+  const told = {
+    id: 'worth',
+    title: 'Worth about',
+    value: '€640.20',
+    how: 'what it cost, less a fifth each year',
+    formulas: ['Worth'],
+    rows: [{ name: 'Kabocha cage', value: '€640.20', note: 'bought on 2024-11-25, good' }],
+  }
+  const Sum = defineComponent({
+    setup: () => ({ tell: () => told }),
+    template: `<p v-ask="['worth', { tell }]"><span>€640.20</span></p>`,
+  })
+  const { page } = await onPage(Sum)
+  expect(page.find('p').attributes('data-asks')).toBe('worth')
+  const ask = useAsk()
+  ask.open('fact mass', crossing)
+  await page.find('span').trigger('click')
+  expect([ask.figure, ask.told]).toEqual([undefined, told])
+  const { page: sheet } = await onPage(ToldSheet, { props: { told } })
+  expect(sheet.find('details').text()).toContain('paid × kept^years')
+  expect(sheet.find('li').text()).toMatch(/Kabocha cage.*bought on 2024-11-25, good.*€640\.20/)
+  ask.close()
+  expect(ask.told).toBeUndefined()
+})
+
+test('the assessment behind a figure may be worked out when it is asked for, or not be there', async () => {
+  let asked = 0
+  const Tried = defineComponent({
+    props: { there: { type: Boolean, default: true } },
+    setup: (props) => ({ tried: () => (asked++, props.there ? crossing : undefined) }),
+    template: `<p v-ask="['fact mass', tried]"><span>+ 44 g</span></p>`,
+  })
+  const { page } = await onPage(Tried)
+  expect(asked).toBe(0)
+  await page.find('span').trigger('click')
+  expect([asked, useAsk().figure]).toEqual([1, 'fact mass'])
+  const { page: gone } = await onPage(Tried, { props: { there: false } })
+  await gone.find('span').trigger('click')
+  expect(useAsk().figure).toBeUndefined()
 })

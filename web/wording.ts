@@ -2,7 +2,7 @@ import { issueWords } from '@zucchini/contract'
 import { LONG_MIN } from '@zucchini/core/balance'
 import { isUnknown, type Part } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
-import { filled, type Issue, type Unit } from '@zucchini/core/kernel'
+import { filled, type Issue, type Measure, type Unit } from '@zucchini/core/kernel'
 
 export type Units = 'metric' | 'imperial'
 
@@ -112,6 +112,9 @@ const inUnits: Readonly<Record<Unit, (value: number, style: Style) => string>> =
 /** A measured value in words, in the operator's own units; without a unit a plain count. */
 export const figure = (value: number, unit: Unit | undefined, style: Style): string =>
   unit === undefined ? number(value, 0) : inUnits[unit](value, style)
+
+/** A measure as it is told: value and unit together. */
+export const inMeasure = ({ value, unit }: Measure, style: Style): string => figure(value, unit, style)
 
 /**
  * Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should.

@@ -1,4 +1,5 @@
 export * from './asked.ts'
+export * from './blame.ts'
 export * from './effect.ts'
 export * from './evaluate.ts'
 export * from './fits-here.ts'

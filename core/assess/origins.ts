@@ -33,6 +33,8 @@ export interface Origin {
   readonly high: number
   readonly unknown: boolean
   readonly inputs: readonly Input[]
+  /** How far each input moves the figure when it is off by its error; left out where that is the error itself. */
+  readonly moves?: readonly number[]
 }
 
 /**
@@ -195,8 +197,9 @@ export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
       ),
     })
   })
-  const error = together(offBy.map((minutes) => (Number.isFinite(minutes) ? minutes - value : 0)))
-  return { value, low: Math.max(0, value - error), high: value + error, unknown, inputs }
+  const moves = offBy.map((minutes) => (Number.isFinite(minutes) ? minutes - value : 0))
+  const error = together(moves)
+  return { value, low: Math.max(0, value - error), high: value + error, unknown, inputs, moves }
 }
 
 /**

@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import FigureSheet from '../screens/bench/FigureSheet.vue'
 import { useAsk } from '../stores/ask.ts'
 import FactSheet from './FactSheet.vue'
+import ToldSheet from './ToldSheet.vue'
 
 const ask = useAsk()
 const fact = computed(() =>
@@ -15,7 +16,7 @@ const fact = computed(() =>
 </script>
 
 <template>
-  <Dialog :open="ask.figure !== undefined" class="relative z-50" @close="ask.close()">
+  <Dialog :open="ask.figure !== undefined || ask.told !== undefined" class="relative z-50" @close="ask.close()">
     <div class="fixed inset-0 bg-black/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-[10vh]">
       <DialogPanel
@@ -30,7 +31,8 @@ const fact = computed(() =>
             <X class="size-4" aria-hidden="true" />
           </button>
         </div>
-        <template v-if="ask.assessment">
+        <ToldSheet v-if="ask.told" :told="ask.told" />
+        <template v-else-if="ask.assessment">
           <FactSheet v-if="fact" :assessment="ask.assessment" :fact="fact" />
           <FigureSheet
             v-else-if="ask.figure"

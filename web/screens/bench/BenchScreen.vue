@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figureIds } from '@zucchini/core/assess'
 import { useEventListener } from '@vueuse/core'
 import { format } from 'date-fns'
 import { CircleHelp, History, Redo2, Search, Undo2 } from '@lucide/vue'
@@ -49,6 +50,7 @@ const open = async (id: string) => {
   bench.setView(word('view'))
   if (word('point')) bench.pickPoint(word('point'))
   else if (word('piece')) bench.pickPiece(word('piece'))
+  bench.figure = figureIds.find((id) => id === word('figure'))
 }
 watch(
   () => route.params['id'],

@@ -4,7 +4,9 @@ import { X } from '@lucide/vue'
 import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { boundWords, figureTitles, formulaWords, inUnit, sourceWords, valueWords } from '../../figure-words.ts'
+import { formulasOfBar } from '../../formulas.ts'
 import { useRig } from '../../stores/rig.ts'
+import FormulaText from '../../widgets/FormulaText.vue'
 
 // How a figure is reckoned: its formula with the numbers in it, what it is made of and where that comes from, and whose
 // limit it is held to.
@@ -87,5 +89,6 @@ const change = computed(() => {
         </tr>
       </tbody>
     </table>
+    <FormulaText :formulas="formulasOfBar(figure)" />
   </section>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import type { Fit, Misfit } from '@zucchini/core/assess'
+import { type Assessment, type FigureId, type Fit, type Misfit, tryOut } from '@zucchini/core/assess'
+import { edit } from '@zucchini/core/assembly'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useAsk } from '../../stores/ask.ts'
 import { useRig } from '../../stores/rig.ts'
 import { refusal, wordFilter } from '../../wording.ts'
 import { buyCell, findingsCell, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
@@ -16,6 +18,23 @@ const props = defineProps<{
 const emit = defineEmits<{ take: [row: Fit | Misfit]; bridge: [row: Misfit] }>()
 const bridgeWords = ({ bridge }: Misfit) => `with ${(bridge?.adapters ?? []).map(({ name }) => name).join(' + ')}`
 const store = useRig()
+const ask = useAsk()
+/** The set-up as it would be with a part on it: its figures can be asked like any other's. */
+const asIf = ({ commands }: Fit): Assessment | undefined => {
+  const { rig, assessment } = store
+  const edited = rig && assessment && edit(rig, commands, assessment.facts.context.catalogue)
+  return edited?.ok && assessment ? tryOut(edited.value, assessment) : undefined
+}
+/** A figure of the row that is chosen says how it is reckoned; of another row it chooses the row. */
+const askOf = (row: number, fit: Fit, figure: FigureId) => {
+  const tried = row === at.value ? asIf(fit) : undefined
+  if (tried) ask.open(figure, tried)
+  else choose(row)
+}
+const askChosen = () => {
+  const row = all.value[at.value]
+  if (row && 'effect' in row) askOf(at.value, row, row.effect.tiltToDeg === undefined ? 'in-hand' : 'hangs')
+}
 const list = useTemplateRef<HTMLElement>('list')
 
 type SortKey = 'best' | 'mass' | 'buy' | 'tilt' | 'height'
@@ -100,6 +119,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
     @keydown.down.prevent="move(1)"
     @keydown.up.prevent="move(-1)"
     @keydown.enter.prevent="take()"
+    @keydown.w.prevent="askChosen()"
   >
     <div
       role="row"
@@ -134,20 +154,45 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
         ><span class="truncate" :title="fit.part.name">{{ fit.part.name }}</span
         ><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span></span
       >
-      <span role="gridcell" class="fig text-right font-normal!">{{ massCell(fit.effect, store.style) }}</span>
-      <span role="gridcell" class="fig text-right font-normal!">{{ buyCell(fit.effect, store.style) }}</span>
-      <span role="gridcell" class="fig text-right" :class="toneOf(tiltCell(fit.effect))">{{ tiltText(fit) }}</span>
+      <span
+        role="gridcell"
+        class="fig asks text-right font-normal!"
+        data-figure="in-hand"
+        @click.stop="askOf(i, fit, 'in-hand')"
+        >{{ massCell(fit.effect, store.style) }}</span
+      >
+      <span
+        role="gridcell"
+        class="fig asks text-right font-normal!"
+        data-figure="to-buy"
+        @click.stop="askOf(i, fit, 'to-buy')"
+        >{{ buyCell(fit.effect, store.style) }}</span
+      >
+      <span
+        role="gridcell"
+        class="fig asks text-right"
+        data-figure="hangs"
+        @click.stop="askOf(i, fit, 'hangs')"
+        :class="toneOf(tiltCell(fit.effect))"
+        >{{ tiltText(fit) }}</span
+      >
       <span
         v-if="!compact"
         role="gridcell"
-        class="fig text-right"
+        class="fig asks text-right"
+        data-figure="tall"
+        @click.stop="askOf(i, fit, 'tall')"
         :class="toneOf(heightCell(fit.effect, store.style))"
         >{{ heightCell(fit.effect, store.style).text }}</span
       >
       <span role="gridcell" class="flex items-baseline justify-end gap-2">
-        <span class="fig truncate" :class="toneOf(findingsCell(fit.effect))" :title="findingsCell(fit.effect).text">{{
-          findingsCell(fit.effect).text
-        }}</span>
+        <span
+          class="fig truncate"
+          data-given
+          :class="toneOf(findingsCell(fit.effect))"
+          :title="findingsCell(fit.effect).text"
+          >{{ findingsCell(fit.effect).text }}</span
+        >
         <button v-if="i === at" class="cure shrink-0" @click.stop="take(fit)">{{ act }}</button>
       </span>
     </div>

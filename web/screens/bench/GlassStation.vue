@@ -22,7 +22,7 @@ const best = computed(() => plan.value.phases.find(({ by }) => (by[0]?.ids.lengt
   <section class="flex min-h-0 w-[52%] shrink-0 border-l border-line" aria-label="Glass station">
     <FrontPanel class="min-w-0 flex-1" compact :assessment="assessment" />
     <dl class="flex w-[168px] shrink-0 flex-col gap-1 border-l border-line px-3 pt-2.5">
-      <div>
+      <div v-ask="['fact light', assessment]">
         <dt class="label">the day wants</dt>
         <dd class="fig">{{ wanted }}</dd>
         <dd class="label tight">at {{ fNumber(plan.setting.fNumber) }}, ISO {{ plan.setting.iso }}</dd>

@@ -69,7 +69,7 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
         ><span class="key">O open points</span><span class="key">P pieces</span><span class="key">? keys</span></span
       >
     </div>
-    <ul class="relative min-h-0 flex-1 overflow-y-auto" tabindex="-1">
+    <ul class="relative min-h-0 flex-1 overflow-y-auto" tabindex="-1" data-given>
       <li v-for="row in rows" :key="row.id">
         <button
           class="grid w-full items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper"

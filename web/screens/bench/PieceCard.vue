@@ -112,7 +112,7 @@ const age = (percent: number) =>
         <h2 class="leading-tight font-semibold">{{ piece.part.name }}</h2>
       </div>
       <p class="label leading-snug">{{ roles[piece.part.role].title }}; {{ seat }}</p>
-      <p class="fig text-[13px]">
+      <p class="fig text-[13px]" data-given>
         {{ partGrams(piece.part, store.style.units) }} ·
         {{
           pieces > 0 ? 'owned' : isPriced(piece.part) ? money(piece.part.price.usual, store.style.currency) : 'price ?'
@@ -135,7 +135,9 @@ const age = (percent: number) =>
       <label v-if="travel && joint" class="mt-0.5 block">
         <span class="label flex"
           ><span>slide, {{ ways?.less }} to {{ ways?.more }}</span
-          ><span class="fig ml-auto text-ink">{{ millimetres(joint.slideMm, store.style.units) }}</span></span
+          ><span class="fig ml-auto text-ink" data-given>{{
+            millimetres(joint.slideMm, store.style.units)
+          }}</span></span
         >
         <input
           type="range"

@@ -217,7 +217,15 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
         <g stroke="var(--soft)" fill="none" stroke-width="0.9">
           <path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" />
         </g>
-        <g v-for="(d, i) in dimensions" :key="`t${i}`" class="fig" font-size="12.5" text-anchor="middle">
+        <g
+          v-for="(d, i) in dimensions"
+          :key="`t${i}`"
+          v-ask="['fact size', assessment]"
+          class="fig"
+          pointer-events="bounding-box"
+          font-size="12.5"
+          text-anchor="middle"
+        >
           <text
             :x="(d.from[0] + d.to[0]) / 2"
             :y="(d.from[1] + d.to[1]) / 2 + 4"

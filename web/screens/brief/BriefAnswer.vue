@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { adviceFor, type Brief, lightOf, type Need, needsOf, unmet } from '@zucchini/core/brief'
+import { adviceFor, type Brief, lightOf, type Need, needsOf, sceneEv, unmet } from '@zucchini/core/brief'
 import { capabilities, type Capability, capabilityIds } from '@zucchini/core/catalogue'
 import { computed } from 'vue'
+import type { Told } from '../../stores/told.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import { ev, sceneWords } from '../light/light-words.ts'
 
@@ -14,6 +15,15 @@ const needs = computed(() => needsOf(props.brief))
 const lacks = computed(() => (camera.value ? unmet(needs.value, [camera.value]) : []))
 const advice = computed(() => adviceFor(props.brief))
 const light = computed(() => lightOf(props.brief))
+/** What the light to expect is made of. */
+const lightTold = (): Told => ({
+  id: 'light-to-expect',
+  title: 'Light to expect',
+  value: `${ev(light.value.lowEv)} to ${ev(light.value.highEv)}`,
+  how: 'the darkest and the brightest scene that the parts of the day and the conditions suggest, at ISO 100',
+  formulas: ['Exposure', 'The light of the day'],
+  rows: light.value.scenes.map((scene) => ({ name: sceneWords[scene], value: ev(sceneEv[scene]) })),
+})
 const skipped = computed(() => capabilityIds.filter((id) => props.brief.wishes[id] === 'skip'))
 const addable = computed(() =>
   capabilityIds.filter((id) => !needs.value.some((need) => need.capability === id) && !skipped.value.includes(id)),
@@ -97,7 +107,7 @@ const tone = { 'worth it': 'text-leaf', 'if it earns its place': 'text-soft', 'l
     </div>
     <div>
       <h2 class="font-semibold">Light to expect</h2>
-      <p class="mt-1">
+      <p v-ask="['light-to-expect', { tell: lightTold }]" class="mt-1">
         From <span class="fig">{{ ev(light.lowEv) }}</span> to <span class="fig">{{ ev(light.highEv) }}</span> at ISO
         100, <span class="fig">{{ Math.round((light.highEv - light.lowEv) * 10) / 10 }}</span> stops apart
         <span class="label">({{ light.scenes.map((scene) => sceneWords[scene]).join(', ') }})</span>

@@ -172,8 +172,8 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
                   ><span v-if="context.own.has(row.id)" class="tag ml-1.5">mine</span></span
                 ></span
               >
-              <span class="fig text-right">{{ partGrams(row, settings.units) }}</span>
-              <span class="fig text-right">{{ partPrice(row, context.money?.home ?? 'EUR') }}</span>
+              <span class="fig text-right" data-given>{{ partGrams(row, settings.units) }}</span>
+              <span class="fig text-right" data-given>{{ partPrice(row, context.money?.home ?? 'EUR') }}</span>
             </RouterLink>
           </li>
           <li v-if="list.length > shown" class="p-3 text-center">

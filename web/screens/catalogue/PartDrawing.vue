@@ -106,6 +106,7 @@ const roomPaths = computed(() => {
       :x="(d.from[0] + d.to[0]) / 2"
       :y="(d.from[1] + d.to[1]) / 2 + 4"
       class="fig"
+      data-given
       font-size="11.5"
       text-anchor="middle"
       fill="var(--ink)"

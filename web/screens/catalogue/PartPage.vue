@@ -13,6 +13,7 @@ import { grams, millimetres, money, partGrams, partPrice, voltSpan, watts } from
 import { electricFacts } from './electric-facts.ts'
 import { opticsFacts } from './optics-facts.ts'
 import PartDrawing from './PartDrawing.vue'
+import { priceTold } from './price-told.ts'
 
 const props = defineProps<{ part: Part }>()
 const context = useContext()
@@ -113,9 +114,9 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
     <dl class="flex flex-wrap gap-x-6 gap-y-1.5">
       <div>
         <dt class="label">mass</dt>
-        <dd class="fig text-[16px]">{{ partGrams(part, settings.units) }}</dd>
+        <dd class="fig text-[16px]" data-given>{{ partGrams(part, settings.units) }}</dd>
       </div>
-      <div>
+      <div v-ask="['price', { tell: () => priceTold(part, context.prices?.get(part.id), home) }]">
         <dt class="label">price</dt>
         <dd class="fig text-[16px]">
           {{ partPrice(part, home) }}
@@ -184,7 +185,7 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
       <dl class="grid grid-cols-2 gap-x-5">
         <div v-for="[title, text] in glass" :key="title" class="flex gap-3 border-b border-line py-1">
           <dt class="text-soft">{{ title }}</dt>
-          <dd class="fig ml-auto text-right">{{ text }}</dd>
+          <dd class="fig ml-auto text-right" data-given>{{ text }}</dd>
         </div>
       </dl>
     </section>
@@ -193,7 +194,7 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
       <dl class="grid grid-cols-2 gap-x-5">
         <div v-for="[title, text] in electrics" :key="title" class="flex gap-3 border-b border-line py-1">
           <dt class="text-soft">{{ title }}</dt>
-          <dd class="fig ml-auto text-right">{{ text }}</dd>
+          <dd class="fig ml-auto text-right" data-given>{{ text }}</dd>
         </div>
       </dl>
     </section>

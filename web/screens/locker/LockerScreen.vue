@@ -15,6 +15,7 @@ import { filtered, type LockerFilter, noFilter, placesOf, rowsOf, totalsOf } fro
 import { conditionWords, stateWords } from './locker-words.ts'
 import PieceForm from './PieceForm.vue'
 import ScaleBox from './ScaleBox.vue'
+import { sumsTold } from './worth.ts'
 
 /** The chart is no part of the first line. */
 const ValueChart = defineAsyncComponent(() => import('./ValueChart.vue'))
@@ -37,6 +38,7 @@ const rows = computed(() =>
 const shown = computed(() => [...filtered(rows.value, filter.value)])
 const places = computed(() => placesOf(rows.value))
 const totals = computed(() => totalsOf(rows.value, home.value))
+const sums = computed(() => sumsTold(rows.value, totals.value, home.value))
 /** The chart is drawn anew only when a piece changes, not with every letter of a search. */
 const pieces = computed(() => context.pieces.map(({ piece }) => piece))
 const row = computed(() => rows.value.find(({ piece }) => piece.id === picked.value))
@@ -205,10 +207,11 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
                 >
                 <span
                   class="fig text-right font-normal!"
+                  data-given
                   :title="one.measured ? `weighed on ${one.piece.measuredOn ?? ''}` : 'from the datasheet'"
                   >{{ grams(one.massG, settings.units) }}{{ one.measured ? '' : ' ~' }}</span
                 >
-                <span class="fig text-right font-normal!">{{
+                <span class="fig text-right font-normal!" data-figure="piece-worth">{{
                   one.valueMinor === undefined ? '–' : money(one.valueMinor, one.piece.currency)
                 }}</span>
                 <span
@@ -240,27 +243,27 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
             <dl class="flex flex-col gap-1">
               <div class="flex items-baseline">
                 <dt class="label">pieces</dt>
-                <dd class="fig ml-auto">{{ totals.pieces }}</dd>
+                <dd class="fig ml-auto" data-given>{{ totals.pieces }}</dd>
               </div>
-              <div class="flex items-baseline">
+              <div v-ask="['paid', { tell: sums.paid }]" class="flex items-baseline">
                 <dt class="label">paid</dt>
                 <dd class="fig ml-auto">{{ money(totals.paidMinor, home) }}</dd>
               </div>
-              <div class="flex items-baseline">
+              <div v-ask="['worth', { tell: sums.worth }]" class="flex items-baseline">
                 <dt class="label">worth about</dt>
                 <dd class="fig ml-auto" data-testid="worth">{{ money(totals.valueMinor, home) }}</dd>
               </div>
-              <div class="flex items-baseline">
+              <div v-ask="['insured', { tell: sums.insured }]" class="flex items-baseline">
                 <dt class="label">insured for</dt>
                 <dd class="fig ml-auto">{{ money(totals.insuredMinor, home) }}</dd>
               </div>
               <div class="flex items-baseline">
                 <dt class="label">unused for a year</dt>
-                <dd class="fig ml-auto">{{ totals.idle }}</dd>
+                <dd class="fig ml-auto" data-given>{{ totals.idle }}</dd>
               </div>
               <div class="flex items-baseline">
                 <dt class="label">lent</dt>
-                <dd class="fig ml-auto">{{ totals.lent }}</dd>
+                <dd class="fig ml-auto" data-given>{{ totals.lent }}</dd>
               </div>
             </dl>
             <p v-if="totals.unpriced" class="label tight">{{ totals.unpriced }} without a price are not in the sums.</p>

@@ -7,6 +7,7 @@ import { useSettings } from '../../stores/settings.ts'
 import { grams, money } from '../../wording.ts'
 import type { LockerRow } from './locker-rows.ts'
 import { conditionWords, typedMoney } from './locker-words.ts'
+import { pieceTold } from './worth.ts'
 
 const props = defineProps<{ row: LockerRow; today: string }>()
 const emit = defineEmits<{ saved: [next: SavedPiece]; gone: [piece: LockerPiece]; weigh: [] }>()
@@ -218,9 +219,13 @@ const states = [
     <dl class="border-t border-line pt-2">
       <div class="flex items-baseline py-0.5">
         <dt class="label">{{ row.measured ? `weighed on ${row.piece.measuredOn ?? ''}` : 'by the datasheet' }}</dt>
-        <dd class="fig ml-auto">{{ grams(row.massG, settings.units) }}</dd>
+        <dd class="fig ml-auto" data-given>{{ grams(row.massG, settings.units) }}</dd>
       </div>
-      <div v-if="row.valueMinor !== undefined" class="flex items-baseline py-0.5">
+      <div
+        v-if="row.valueMinor !== undefined"
+        v-ask="['piece-worth', { tell: () => pieceTold(row) }]"
+        class="flex items-baseline py-0.5"
+      >
         <dt class="label">worth about</dt>
         <dd class="fig ml-auto">{{ money(row.valueMinor, row.piece.currency) }}</dd>
       </div>

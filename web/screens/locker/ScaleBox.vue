@@ -8,6 +8,7 @@ import { api, ApiRefusal, type SavedPiece, type SavedRig, type ScaleFrame } from
 import { useSettings } from '../../stores/settings.ts'
 import { useContext } from '../../stores/context.ts'
 import { grams, signed } from '../../wording.ts'
+import type { Told } from '../../stores/told.ts'
 import type { LockerRow } from './locker-rows.ts'
 import { scaleFrameSchema, SCALE_STREAM } from '@zucchini/contract'
 
@@ -86,6 +87,18 @@ const verdict = computed(() => {
     now.grams,
   )
 })
+const weighTold = (): Told => ({
+  id: 'weigh-in',
+  title: 'Unexplained',
+  value: signed(Math.round(verdict.value?.unexplainedG ?? 0), (g) => mass(g)),
+  how: 'what the scale shows, less the sum of the pieces; explained when both may be off by so much together',
+  formulas: ['Weigh-in', 'Source and error'],
+  rows: (whole.value ?? []).map(({ part }) => ({
+    name: part.name,
+    value: mass(part.massG),
+    note: context.measured.has(part.id) ? 'weighed' : 'by the datasheet',
+  })),
+})
 const mass = (g: number) => grams(Math.round(g), settings.units)
 </script>
 
@@ -98,7 +111,7 @@ const mass = (g: number) => grams(Math.round(g), settings.units)
       data-testid="scale"
       :data-stable="frame?.stable ?? false"
     >
-      <p class="fig text-[34px] leading-none" :class="frame?.stable ? '' : 'text-soft'">
+      <p data-given class="fig text-[34px] leading-none" :class="frame?.stable ? '' : 'text-soft'">
         {{ frame?.plugged === false ? 'no scale' : frame?.grams == null ? '…' : grams(frame.grams, settings.units) }}
       </p>
       <p class="label mt-1">
@@ -125,7 +138,7 @@ const mass = (g: number) => grams(Math.round(g), settings.units)
     </div>
     <div v-if="row" class="border-t border-line pt-2">
       <p class="leading-snug">
-        {{ row.name }}: <span class="fig">{{ mass(row.massG) }}</span>
+        {{ row.name }}: <span class="fig" data-given>{{ mass(row.massG) }}</span>
         <span class="label ml-1.5">{{ row.measured ? 'weighed' : 'by the datasheet' }}</span>
       </p>
       <p v-if="holdsPiece && frame?.stable && frame.grams !== null" class="label">
@@ -150,7 +163,7 @@ const mass = (g: number) => grams(Math.round(g), settings.units)
         <button class="btn py-0.5" :disabled="!whole" @click="layRig">Weigh</button>
       </div>
       <div v-if="verdict" class="mt-2" data-testid="rig-weighing">
-        <dl>
+        <dl v-ask="['weigh-in', { tell: weighTold }]">
           <div class="flex items-baseline border-b border-line py-0.5">
             <dt class="label">sum of its pieces</dt>
             <dd class="fig ml-auto">{{ mass(verdict.sumG) }}</dd>

@@ -72,7 +72,7 @@ const phases = computed(() => {
         </div>
         <section v-if="frame" class="px-4 pt-3" aria-label="The day">
           <div class="flex items-baseline gap-4">
-            <span class="fig text-[26px] leading-none" data-testid="clock">{{ clock(frame.second) }}</span>
+            <span class="fig text-[26px] leading-none" data-testid="clock" data-given>{{ clock(frame.second) }}</span>
             <span class="font-semibold">{{ frame.phase?.name ?? 'the day is over' }}</span>
             <span v-if="frame.phase" class="label"
               >{{ kindWords[frame.phase.kind] }}{{ frame.phase.mains ? ', near a wall' : '' }}</span
@@ -130,6 +130,7 @@ const phases = computed(() => {
           <PackGauge
             v-for="pack in frame.packs"
             :key="pack.id"
+            v-ask="['fact runDown', store.assessment]"
             :pack="pack"
             :forgotten="frame.disturbance.forgotten.includes(pack.id)"
             @forget="change({ forgotten: toggled(frame.disturbance.forgotten, pack.id) })"
@@ -154,7 +155,7 @@ const phases = computed(() => {
       >
         <section v-if="frame">
           <h2 class="border-b border-line pb-1 font-semibold">What draws now</h2>
-          <ul>
+          <ul v-ask="['fact network', store.assessment]">
             <li
               v-for="piece in frame.pieces"
               :key="piece.id"
@@ -168,7 +169,10 @@ const phases = computed(() => {
               }}</span>
             </li>
           </ul>
-          <dl class="mt-2 grid grid-cols-4 gap-2 text-[12px] leading-tight text-soft">
+          <dl
+            v-ask="['fact day', store.assessment]"
+            class="mt-2 grid grid-cols-4 gap-2 text-[12px] leading-tight text-soft"
+          >
             <div>
               <dt>used</dt>
               <dd class="fig text-[13px] text-ink">{{ wattHours(frame.usedWh) }}</dd>
@@ -191,7 +195,8 @@ const phases = computed(() => {
           <h2 class="border-b border-line pb-1 font-semibold">What if</h2>
           <label class="mt-2 block"
             ><span class="flex items-baseline"
-              ><span class="label">it is</span><span class="fig ml-auto">{{ frame.disturbance.celsius }} °C</span></span
+              ><span class="label">it is</span
+              ><span class="fig ml-auto" data-given>{{ frame.disturbance.celsius }} °C</span></span
             ><input
               type="range"
               class="w-full accent-leaf"
@@ -223,7 +228,7 @@ const phases = computed(() => {
               <LevelMark :level="eventLevel(event.what)" /><span class="min-w-0 leading-snug">{{
                 eventWords(event)
               }}</span
-              ><span class="fig ml-auto shrink-0 text-soft">{{ clock(event.second) }}</span>
+              ><span class="fig ml-auto shrink-0 text-soft" data-given>{{ clock(event.second) }}</span>
             </li>
             <li v-if="events.length === 0" class="py-2 text-soft">Nothing yet.</li>
           </ol>

@@ -67,6 +67,27 @@ const cards = computed(
       counts: levels.map((level) => ({ level, n: entry.summary?.counts[level] ?? 0 })),
     })) ?? [],
 )
+/** What a card says of a rig, and the figure that it is. */
+const figuresOf = (summary: NonNullable<ShelfEntry['summary']>) => [
+  {
+    figure: 'in-hand' as const,
+    label: 'in the hand',
+    said: atLeast(grams(summary.inHandG, settings.units), summary.unweighed),
+    short: false,
+  },
+  {
+    figure: 'to-buy' as const,
+    label: 'still to buy',
+    said: atLeast(money(summary.toBuyMinor, summary.currency), summary.unpriced),
+    short: false,
+  },
+  {
+    figure: 'runs' as const,
+    label: 'runs',
+    said: summary.runs ? hours(summary.runs.lastsMin) : '–',
+    short: summary.runs !== null && !summary.runs.enough,
+  },
+]
 const day = (date: string) => format(parseISO(date), 'EEEE d MMMM')
 const backupTrouble = computed(() => {
   const state = backups.value
@@ -188,33 +209,27 @@ const putBack = async () => {
             <span v-else class="label">being worked out ...</span>
           </span>
           <span class="px-4 pt-3 text-[15px] font-semibold">{{ entry.name }}</span>
-          <span
-            v-if="summary"
-            class="mt-2 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4"
-            :class="{ 'text-soft': !entry.fresh }"
+        </RouterLink>
+        <p
+          v-if="summary"
+          class="mt-1 grid grid-cols-[1fr_1.15fr_1fr_auto] gap-2 px-4"
+          :class="{ 'text-soft': !entry.fresh }"
+        >
+          <RouterLink
+            v-for="one in figuresOf(summary)"
+            :key="one.figure"
+            :to="{ name: 'bench', params: { id: entry.id }, query: { figure: one.figure } }"
+            class="asks rounded"
+            :data-asks="one.figure"
+            title="How it is reckoned, on the bench"
+            ><span class="label block">{{ one.label }}</span
+            ><span class="fig text-[16px]" :class="{ 'text-brick': one.short }">{{ one.said }}</span></RouterLink
           >
-            <span
-              ><span class="label block">in the hand</span
-              ><span class="fig text-[16px]">{{
-                atLeast(grams(summary.inHandG, settings.units), summary.unweighed)
-              }}</span></span
-            >
-            <span
-              ><span class="label block">still to buy</span
-              ><span class="fig text-[16px]">{{
-                atLeast(money(summary.toBuyMinor, summary.currency), summary.unpriced)
-              }}</span></span
-            >
-            <span
-              ><span class="label block">runs</span
-              ><span class="fig text-[16px]" :class="{ 'text-brick': summary.runs && !summary.runs.enough }">{{
-                summary.runs ? hours(summary.runs.lastsMin) : '–'
-              }}</span></span
-            >
-            <span
-              ><span class="label block">set-ups</span><span class="fig text-[16px]">{{ summary.setups }}</span></span
-            >
-          </span>
+          <span data-given
+            ><span class="label block">set-ups</span><span class="fig text-[16px]">{{ summary.setups }}</span></span
+          >
+        </p>
+        <RouterLink :to="{ name: 'bench', params: { id: entry.id } }" class="flex flex-col" tabindex="-1">
           <span class="mt-2.5 flex items-center gap-3 border-t border-line px-4 py-2.5">
             <template v-if="summary">
               <template v-for="{ level, n } in counts" :key="level">

@@ -36,7 +36,7 @@ const typed = (event: Event) => {
     <th class="py-1.5 pr-3 text-left font-normal" scope="row">
       {{ limit.title }} <span class="label tight">{{ words }}</span>
     </th>
-    <td class="fig py-1.5 pr-4 text-right whitespace-nowrap max-md:pr-0">
+    <td data-given class="fig py-1.5 pr-4 text-right whitespace-nowrap max-md:pr-0">
       {{ limit.usual / hundredths }} <span class="label tight">{{ unit }}</span>
     </td>
     <td class="py-1 pr-2 max-md:col-span-2">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { averageOperator } from '@zucchini/core/balance'
 import { allLimits, type Limit, marginLines, secondsOfWork } from '@zucchini/core/checks'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import LimitColumns from './LimitColumns.vue'
@@ -10,11 +11,24 @@ import { optionWords, unitSign } from './work-words.ts'
 
 const context = useContext()
 const trouble = ref('')
-onMounted(() =>
-  context
-    .load()
-    .catch((error: unknown) => (trouble.value = error instanceof Error ? error.message : 'It could not be read.')),
-)
+const route = useRoute()
+/** From a figure one comes to the limit it is held to: `#hang-tilt`. */
+const toLimit = async () => {
+  await nextTick()
+  const row = [...document.querySelectorAll<HTMLElement>('[data-limit]')].find((one) =>
+    one.dataset['limit']?.startsWith(`${route.hash.slice(1)} `),
+  )
+  row?.scrollIntoView({ block: 'center' })
+  row?.querySelector('input')?.focus()
+}
+onMounted(async () => {
+  try {
+    await context.load()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be read.'
+  }
+  if (route.hash) await toLimit()
+})
 
 const onlyOwn = ref(false)
 const kept = (limit: Limit) => !onlyOwn.value || limit.own !== undefined
