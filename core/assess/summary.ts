@@ -10,7 +10,13 @@ export const CARD_WIDTH = 330
 export const CARD_HEIGHT = 224
 const PAD = 12
 
-const strokeSchema = z.object({ key: z.string(), instance: z.string(), look: z.string(), outline: z.string() })
+const strokeSchema = z.object({
+  key: z.string(),
+  instance: z.string(),
+  look: z.string(),
+  outline: z.string(),
+  onFace: z.boolean().optional(),
+})
 
 /** What the shelf shows of a rig: its first set-up's figures and outline, and the worst that is known of any set-up. */
 export const summarySchema = z.object({
@@ -65,11 +71,14 @@ export const summaryOf = (given: Rig, context: Context): RigSummary => {
     runs: asked ? { lastsMin, enough: lastsMin >= day.minutes } : null,
     counts: Object.fromEntries(levels.map((level) => [level, most(level)])) as Record<Level, number>,
     mended: mended.length,
-    strokes: strokesOf('side', first.assembly, fit, false).map(({ key, instance, look, outline }) => ({
-      key,
-      instance,
-      look,
-      outline,
-    })),
+    strokes: strokesOf('side', first.assembly, fit, false)
+      .filter(({ outline }) => outline !== '')
+      .map(({ key, instance, look, outline, onFace }) => ({
+        key,
+        instance,
+        look,
+        outline,
+        ...(onFace ? { onFace } : {}),
+      })),
   }
 }

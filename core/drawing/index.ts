@@ -1,3 +1,6 @@
+export * from './figures/index.ts'
 export * from './mount-marks.ts'
 export * from './outlines.ts'
+export * from './paths.ts'
 export * from './views.ts'
+export type { Said } from './forms-drawn.ts'

@@ -50,7 +50,11 @@ test('pins stand beside a pinned hole; a rosette has its thirty marks; a shoe is
 })
 
 test('a lens front has a ring of its own thread, and glass within', () => {
-  const lens = placed([socket('front', 'filter-thread', [0, 20, 0], [0, 1, 0], { family: '67' })])
+  const ring = placed([socket('front', 'filter-thread', [0, 20, 0], [0, 1, 0], { family: '67' })])
+  // The thread of a filter is seen as its own rim.
+  expect(mountMarks('top', ring, fit).filter(({ mount }) => mount.startsWith('front'))).toEqual([])
+  const { optics } = demoParts.find(({ role }) => role === 'lens') ?? {}
+  const lens = { ...ring, part: { ...ring.part, optics } }
   const looks = mountMarks('top', lens, fit).map(({ look, outline }) => [look, Math.round(wideOf(outline))])
   expect(looks).toEqual([
     ['metal', 67],

@@ -1,5 +1,5 @@
 import type { PlacedPart } from '../assembly/index.ts'
-import { diameterOf, type Glyph, type Mount, standardOf } from '../catalogue/index.ts'
+import { diameterOf, type Glyph, type Mount, type Part, standardOf } from '../catalogue/index.ts'
 import { add, cross, direction, point, type Point2, scale, type Vec3 } from '../kernel/index.ts'
 import { FINE_PX, type Fit, flat, nearness, num, onSheet, type ViewId } from './views.ts'
 
@@ -16,7 +16,7 @@ export interface MountMark {
 const LOOKED_AT = 0.9
 /** A mark lies on its face, over it by this much in the order of painting. mm */
 const ON_FACE_MM = 0.4
-const ROUND = 24
+const ROUND = 48
 
 /** Sizes that every mount of its kind has, mm; they are those of the standards. */
 const SCREW_MM = 6.35
@@ -77,7 +77,7 @@ const alongRail = (face: Face, { lengthMm = 40, travel, up }: Mount, wide: numbe
     .join('')
 }
 
-const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount) => readonly Drawn[]>> = {
+const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => readonly Drawn[]>> = {
   ring: (face) => [
     { look: 'metal', outline: ring(face, RIM_MM / 2) },
     { look: 'hole', outline: ring(face, SCREW_MM / 2) },
@@ -132,9 +132,10 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount) => readonly Dra
           },
           { look: 'mark', outline: ring(face, 1.5, 0, THROAT_MM / 2 + 5.5) },
         ],
-  filter: (face, mount) => {
+  filter: (face, mount, part) => {
     const r = (diameterOf(mount.family) ?? 0) / 2
-    if (mount.side === 'sits' || r < 10) return []
+    // The thread of a filter or a ring is seen as its rim; glass behind a thread is a lens.
+    if (mount.side === 'sits' || r < 10 || part.optics?.kind !== 'lens') return []
     return [
       { look: 'metal', outline: ring(face, r) },
       { look: 'hole', outline: ring(face, r - 2.5) },
@@ -199,7 +200,7 @@ export const mountMarks = (view: ViewId, piece: PlacedPart, fit: Fit): readonly 
     if (mount.side === 'sits' && glyph !== 'rosette' && glyph !== 'wedge') return []
     const face = faceOf(view, piece, mount, fit)
     const depth = nearness(view, point(piece.frame, mount.at)) + ON_FACE_MM
-    return drawers[glyph](face, mount)
+    return drawers[glyph](face, mount, piece.part)
       .filter(({ outline }) => liesOn(view, piece, fit, outline))
       .map(({ look, outline, detail = '' }, i) => ({
         mount: `${mount.id}${i}`,

@@ -12,7 +12,10 @@ import {
   unit,
   type Vec3,
 } from '../kernel/index.ts'
+import { figureOf } from './figures/index.ts'
+import { formDrawn, type Said } from './forms-drawn.ts'
 import { mountMarks, type MountMark } from './mount-marks.ts'
+import { roundedPath } from './paths.ts'
 import { type Extent, FINE_PX, type Fit, flat, nearness, num, onSheet, type ViewId, views } from './views.ts'
 
 /** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */
@@ -23,6 +26,9 @@ export interface Stroke {
   readonly outline: string
   readonly detail: string
   readonly depth: number
+  /** Something on a face: it is drawn finer than what it lies on. */
+  readonly onFace?: boolean
+  readonly said?: readonly Said[]
 }
 
 /** A screen lies on the body it belongs to, also when both are tilted and the body reaches farther out. */
@@ -59,23 +65,6 @@ export const silhouette = (view: ViewId, shape: Placed): Point2[] => {
   const axis = unit(shape.half)
   const ends = [add(shape.centre, shape.half), add(shape.centre, scale(shape.half, -1))]
   return convexHull(ends.flatMap((end) => rim(end, axis, shape.radius)).map((p) => flat(view, p)))
-}
-
-/** A closed path through sheet points with its corners rounded by up to `round` px. */
-export const roundedPath = (points: readonly Point2[], round: number): string => {
-  const count = points.length
-  if (count < 3) return ''
-  const pieces = points.map((p, i) => {
-    const before = points[(i + count - 1) % count] as Point2
-    const after = points[(i + 1) % count] as Point2
-    const cut = (q: Point2): Point2 => {
-      const length = Math.hypot(q[0] - p[0], q[1] - p[1])
-      const k = length === 0 ? 0 : Math.min(round, length / 2) / length
-      return [p[0] + (q[0] - p[0]) * k, p[1] + (q[1] - p[1]) * k]
-    }
-    return `${i === 0 ? 'M' : 'L'}${at(cut(before))}Q${at(p)} ${at(cut(after))}`
-  })
-  return `${pieces.join('')}Z`
 }
 
 const circle = (centre: Point2, r: number): string =>
@@ -188,16 +177,56 @@ const strokeOfMark = ({ instance }: PlacedPart, { mount, ...drawn }: MountMark):
   instance: instance.id,
 })
 
+/** A piece that stands out of its host by no more than this lies inside it. mm */
+const INSIDE_MM = 2
+const BEHIND_MM = 10_000
+
+/** What is let into its host is painted first, and its host over it, if it stands out nowhere. */
+const inside = ({ bounds, host, mate }: PlacedPart, strokes: readonly Stroke[]): readonly Stroke[] =>
+  host &&
+  mate?.ok &&
+  mate.value.standard.inside === true &&
+  bounds.min.every((value, i) => value >= (host.bounds.min[i] ?? 0) - INSIDE_MM) &&
+  bounds.max.every((value, i) => value <= (host.bounds.max[i] ?? 0) + INSIDE_MM)
+    ? strokes.map((stroke) => ({ ...stroke, depth: stroke.depth - BEHIND_MM }))
+    : strokes
+
+/** What lies on a face is painted over it by so much, mm, each thing over the one before. */
+const OVER_MM = 0.01
+
+/** Everything that is drawn of one placed solid: by its form, or as it is. */
+const solidStrokes = (
+  view: ViewId,
+  piece: PlacedPart,
+  placed: PlacedSolid,
+  index: number,
+  fit: Fit,
+): readonly Stroke[] => {
+  const form = figureOf(piece.part)[index]
+  const plain = strokeOf(view, piece, placed, index, fit)
+  if (!form) return [plain]
+  const drawn = formDrawn(view, piece, placed, form, fit, () => silhouette(view, placed.shape))
+  return drawn.map((one, i) => ({
+    ...one,
+    key: i === 0 ? plain.key : `${plain.key}.${i}`,
+    instance: plain.instance,
+    depth: plain.depth + i * OVER_MM,
+    ...(i > 0 ? { onFace: true } : {}),
+  }))
+}
+
 /**
  * Everything that is drawn of an assembly in one view, the farthest first.
  * @param marks with what is seen of the mounts; a small card does without
  */
 export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit, marks = true): readonly Stroke[] =>
   assembly.placed
-    .flatMap((piece) => [
-      ...piece.solids.map((solid, i) => strokeOf(view, piece, solid, i, fit)),
-      ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
-    ])
+    .flatMap((piece) =>
+      inside(piece, [
+        ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
+        ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
+      ]),
+    )
     .sort((a, b) => a.depth - b.depth || (a.key < b.key ? -1 : 1))
 
 /** What the drawing has to show whole: all that is in the hand. Stands may run off the sheet. */

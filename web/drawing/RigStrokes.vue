@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Stroke } from '@zucchini/core/drawing'
 
 /** What is drawn of a stroke here; a card has no finer lines. */
-type Drawn = Pick<Stroke, 'key' | 'instance' | 'look' | 'outline'> & Partial<Pick<Stroke, 'detail'>>
+type Drawn = Pick<Stroke, 'key' | 'instance' | 'look' | 'outline'> & Partial<Pick<Stroke, 'detail' | 'onFace' | 'said'>>
 
 const props = defineProps<{
   strokes: readonly Drawn[]
@@ -17,15 +17,30 @@ defineEmits<{ pick: [instance: string] }>()
 /** Matter that has a pattern: soft hatched, rubber dotted. */
 const textured = new Set(['foam', 'grip'])
 
-/** What lies on a face is drawn finer than the face. */
-const onFace = new Set(['hole', 'mark', 'sensor'])
+/** Line weights, px at every zoom: a piece, what lies on its face, a texture. */
+const WEIGHT = { piece: 1.2, thin: 0.8, picked: 2, face: 0.8, fine: 0.55, sheen: 1.6 } as const
+/** Marks of mounts lie on a face as well. */
+const small = new Set(['hole', 'mark', 'sensor', 'leaf', 'gold'])
+const widthOf = ({ look, onFace }: Drawn, picked: boolean): number => {
+  const face = onFace || small.has(look)
+  if (face) return props.thin ? WEIGHT.fine : WEIGHT.face
+  return picked ? WEIGHT.picked : props.thin ? WEIGHT.thin : WEIGHT.piece
+}
 const shown = computed(() =>
-  props.strokes.map((stroke) => ({
-    ...stroke,
-    fill: textured.has(stroke.look) ? `url(#${props.hatchId}-${stroke.look})` : `var(--d-${stroke.look}, none)`,
-    line: stroke.instance === props.picked ? 'var(--amber)' : (props.marked?.get(stroke.instance) ?? 'var(--ink)'),
-    width: (stroke.instance === props.picked ? 2 : props.thin ? 0.8 : 1.2) * (onFace.has(stroke.look) ? 0.6 : 1),
-  })),
+  props.strokes.map((stroke) => {
+    const picked = stroke.instance === props.picked
+    const sheen = stroke.look === 'sheen'
+    const line = picked ? 'var(--amber)' : (props.marked?.get(stroke.instance) ?? 'var(--ink)')
+    return {
+      ...stroke,
+      fill: textured.has(stroke.look) ? `url(#${props.hatchId}-${stroke.look})` : `var(--d-${stroke.look}, none)`,
+      line,
+      width: widthOf(stroke, picked),
+      fine: sheen ? 'var(--d-sheen)' : line,
+      fineWidth: sheen ? WEIGHT.sheen : WEIGHT.fine,
+      fineOpacity: sheen ? 0.85 : stroke.look === 'line' ? 0.85 : 0.6,
+    }
+  }),
 )
 </script>
 
@@ -63,6 +78,7 @@ const shown = computed(() =>
       <path
         v-if="stroke.outline"
         :d="stroke.outline"
+        fill-rule="evenodd"
         :fill="stroke.fill"
         :stroke="stroke.line"
         :stroke-width="stroke.width"
@@ -71,11 +87,27 @@ const shown = computed(() =>
         v-if="stroke.detail && !thin"
         :d="stroke.detail"
         fill="none"
-        :stroke="stroke.line"
-        stroke-width="0.55"
-        opacity="0.55"
+        :stroke="stroke.fine"
+        :stroke-width="stroke.fineWidth"
+        :opacity="stroke.fineOpacity"
         pointer-events="none"
       />
+      <template v-if="stroke.said && !thin">
+        <text
+          v-for="(one, i) in stroke.said"
+          :key="i"
+          :x="one.x"
+          :y="one.y + one.size * 0.36"
+          :font-size="one.size"
+          class="fig"
+          text-anchor="middle"
+          fill="var(--ink)"
+          pointer-events="none"
+          data-given
+        >
+          {{ one.text }}
+        </text>
+      </template>
     </g>
   </g>
 </template>

@@ -17,6 +17,12 @@ const fills: Readonly<Record<string, string>> = {
   hole: '#5a6058',
   sensor: '#8fa7b3',
   mark: '#b23b22',
+  fur: '#efeadb',
+  leaf: '#2f6b3c',
+  gold: '#d9a036',
+  line: 'none',
+  texture: 'none',
+  sheen: 'none',
   '': 'none',
 }
 const INK = '#20261f'
@@ -32,9 +38,20 @@ const sheetOf = (view: ViewId, { assembly, facts, mass }: Assessment, x: number,
   const extent = extentOfRig(view, assembly)
   const fit = fitTo(extent, SHEET.width, SHEET.height, MARGIN)
   const drawn = strokesOf(view, assembly, fit).map(
-    ({ outline, detail, look, instance }) =>
-      `<g data-piece="${escaped(instance)}"><path d="${outline}" fill="${fills[look] ?? '#fff'}" stroke="${INK}" stroke-width="1.1"/>` +
-      (detail ? `<path d="${detail}" fill="none" stroke="${INK}" stroke-width="0.5" opacity="0.55"/>` : '') +
+    ({ outline, detail, look, instance, onFace, said = [] }) =>
+      `<g data-piece="${escaped(instance)}">` +
+      (outline
+        ? `<path d="${outline}" fill-rule="evenodd" fill="${fills[look] ?? '#fff'}" stroke="${INK}" stroke-width="${onFace ? 0.7 : 1.1}"/>`
+        : '') +
+      (detail
+        ? `<path d="${detail}" fill="none" stroke="${look === 'sheen' ? '#fff' : INK}" stroke-width="${look === 'sheen' ? 1.4 : 0.5}" opacity="0.7"/>`
+        : '') +
+      said
+        .map(
+          ({ x, y, size, text }) =>
+            `<text x="${x}" y="${y + size * 0.36}" font-size="${size}" text-anchor="middle" fill="${INK}">${escaped(text)}</text>`,
+        )
+        .join('') +
       '</g>',
   )
   const leads = leadLines(view, facts.leads, fit, mass.centre)

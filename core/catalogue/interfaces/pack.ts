@@ -8,6 +8,7 @@ export const pack: MountStandard = {
   ends: { holds: 'pack bay', sits: 'camera pack' },
   kind: 'battery',
   glyph: 'brick',
+  inside: true,
   fields: ['family', 'almost'],
   accepts: ['pack'],
   holdsTwist: true,

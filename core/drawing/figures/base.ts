@@ -1,0 +1,276 @@
+import type { Part } from '../../catalogue/index.ts'
+import type { Point2 } from '../../kernel/index.ts'
+import { disc, type Form, type Ink, rect, rows, stroke } from '../form.ts'
+import { along } from './glass.ts'
+import { type BarSolid, type BoxSolid, type Figure, isBar, isBox, mountsOn, points } from './read.ts'
+
+/** A scale on the edge of a plate: a tick every so far. mm */
+const TICK_MM = 5
+const scaleOn = (long: number, high: number): Ink => {
+  const count = Math.floor((long - 10) / TICK_MM)
+  return {
+    look: 'texture',
+    lines: Array.from({ length: Math.max(0, count + 1) }, (_, i) => {
+      const u = -(count * TICK_MM) / 2 + i * TICK_MM
+      const deep = i % 2 === 0 ? 0.42 : 0.26
+      return stroke([u, high / 2], [u, high / 2 - high * deep])
+    }),
+  }
+}
+
+/** A screw for a coin in its slot. */
+const coinScrew = (at: Point2, slotMm: number): readonly Ink[] => [
+  { look: 'hole', outline: rect(9, slotMm, at), roundMm: 4.5 },
+  { look: 'metal', outline: disc(5.6, at, 22), lines: [stroke([at[0] - 3.8, at[1]], [at[0] + 3.8, at[1]])] },
+]
+
+/** A plate with a dovetail: chamfered flanks seen from its end, a scale along its edge, its screw in a slot on top. */
+const slidePlate = (part: Part, box: BoxSolid): Form => {
+  const [wide, high, deep] = box.size
+  const screwUp = part.mounts.some(({ side, out }) => side === 'sits' && points(out, [0, 1, 0]))
+  const trapezoid: readonly Point2[] = [
+    [-wide / 2, -high / 2],
+    [wide / 2, -high / 2],
+    [wide / 2 - Math.min(4, high * 0.4), high / 2],
+    [-wide / 2 + Math.min(4, high * 0.4), high / 2],
+  ]
+  const tails = part.mounts.some(({ standard }) => /dovetail|slide|swiss/.test(standard))
+  return {
+    x: { roundMm: 1.2, on: [scaleOn(deep, high)] },
+    y: {
+      roundMm: 3,
+      plus: screwUp ? coinScrew([0, 0], Math.min(deep * 0.55, 52)) : [],
+      on: [
+        {
+          look: 'line',
+          lines: tails
+            ? [
+                stroke([-wide / 2 + 3, -deep / 2], [-wide / 2 + 3, deep / 2]),
+                stroke([wide / 2 - 3, -deep / 2], [wide / 2 - 3, deep / 2]),
+              ]
+            : [],
+        },
+      ],
+    },
+    z: tails ? { outline: trapezoid, roundMm: 0.8 } : { roundMm: 1.5 },
+  }
+}
+
+export const plateFigure = (part: Part): Figure =>
+  part.solids.map((solid) => (isBox(solid) ? slidePlate(part, solid) : undefined))
+
+/** The bores of a pair of rods, and how far apart they are. mm */
+const BORE_MM = 15
+const APART_MM = 60
+
+/** A block that rods go through: bores seen from its end, the slots by which it clamps, a knob's screw. */
+const rodBlock = (part: Part, box: BoxSolid): Form => {
+  const [wide, high, deep] = box.size
+  const rods = part.mounts.filter(({ standard }) => standard.startsWith('rod-15'))
+  const pair = rods.some(({ standard }) => standard === 'rod-15-pair')
+  const through = rods.find(({ out }) => Math.abs(out[2]) > 0.9 || Math.abs(out[1]) > 0.9)
+  const level = through ? through.at[1] - box.centre[1] : 0
+  const inside = Math.abs(level) + BORE_MM / 2 < high / 2 - 0.5
+  const bores: readonly Ink[] =
+    through && inside
+      ? (pair ? [-APART_MM / 2, APART_MM / 2] : [0]).flatMap((x): Ink[] => [
+          { look: 'hole', outline: disc(BORE_MM / 2, [x, level], 26) },
+          { look: 'line', lines: [stroke([x, level + BORE_MM / 2], [x, high / 2])] },
+        ])
+      : []
+  return {
+    z: { roundMm: 3, on: bores },
+    x: {
+      roundMm: 2.5,
+      on: [
+        { look: 'line', lines: rows(1, [-deep / 2, deep / 2], [inside ? level : -high * 0.2, 0]) },
+        { look: 'metal', outline: disc(Math.min(4, high * 0.22), [0, inside ? level : 0], 20) },
+      ],
+    },
+    y: {
+      roundMm: 4,
+      plus:
+        mountsOn(part, box, 'y').length > 0 ? [{ look: 'line', outline: rect(wide - 8, deep - 8), roundMm: 3 }] : [],
+    },
+  }
+}
+
+/** A base plate, a rod clamp, a lens support. */
+export const rodGearFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (!isBox(solid)) return undefined
+    return solid.look === 'metal' ? rodBlock(part, solid) : undefined
+  })
+
+/** Light on a rod, this far off its middle. */
+const LIGHT_ON_ROD = 0.45
+
+/** A rod: the light on it, and the thread in its end. */
+const rod = ({ radius, length }: BarSolid): Form => ({
+  turned: true,
+  z: {
+    roundMm: 1.2,
+    on: [
+      {
+        look: 'sheen',
+        lines: [stroke([-radius * LIGHT_ON_ROD, -length / 2 + 3], [-radius * LIGHT_ON_ROD, length / 2 - 3])],
+      },
+      {
+        look: 'line',
+        lines: [
+          stroke([-radius, length / 2 - 2], [radius, length / 2 - 2]),
+          stroke([-radius, -length / 2 + 2], [radius, -length / 2 + 2]),
+        ],
+      },
+    ],
+  },
+  y: {
+    on: [
+      { look: 'hole', outline: disc(radius * 0.55) },
+      { look: 'metal', outline: disc(radius * 0.3) },
+    ],
+  },
+})
+
+export const rodsFigure = (part: Part): Figure => part.solids.map((solid) => (isBar(solid) ? rod(solid) : undefined))
+
+/** A post that tapers to its pivot. */
+const postBar = ({ radius: r, length }: BarSolid): Form => ({
+  turned: true,
+  z: {
+    outline: [
+      [-r, -length / 2],
+      [r, -length / 2],
+      [r * 0.74, length / 2],
+      [-r * 0.74, length / 2],
+    ],
+    roundMm: 3,
+    on: length > 30 ? [{ look: 'line', lines: along(r * 0.7, [-length / 2 + 5, length / 2 - 6], 3) }] : [],
+  },
+})
+
+/** A link of an arm: slotted, with round ends. */
+const link = ({ size: [, high, deep] }: BoxSolid): Form => ({
+  x: {
+    roundMm: high / 2,
+    holes: deep > 50 ? [{ outline: rect(deep - 34, high * 0.36), roundMm: high * 0.18 }] : [],
+    on: [-1, 1].map((end): Ink => ({ look: 'hole', outline: disc(2, [end * (deep / 2 - high * 0.55), 0], 16) })),
+  },
+  y: { roundMm: 5 },
+})
+
+/** A tilt mount or an arm: foot, post or links, knob, pad on top. */
+export const armFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (isBox(solid)) return solid.look === 'plain' ? link(solid) : undefined
+    return solid.look === 'plain' ? postBar(solid) : undefined
+  })
+
+/** A pad for the shoulder: its plate, and the soft under it. */
+const ribsOnPad = (long: number, high: number): Ink => ({
+  look: 'line',
+  lines: rows(2, [-long / 2 + 6, long / 2 - 6], [-high * 0.2, high * 0.2]),
+})
+export const padFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined =>
+    isBox(solid) && solid.look === 'foam'
+      ? { x: { roundMm: 9, on: [ribsOnPad(solid.size[2], solid.size[1])] }, z: { roundMm: 9 }, y: { roundMm: 12 } }
+      : undefined,
+  )
+
+/** A loop of webbing over its foot: stitched along its edge. */
+export const strapFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (!isBox(solid) || solid.look !== 'foam') return undefined
+    const [wide, high] = solid.size
+    const loop = {
+      roundMm: 12,
+      holes: [{ outline: rect(wide - 18, high - 18, [0, 1]), roundMm: 8 }],
+      on: [{ look: 'line', outline: rect(wide - 5, high - 5), roundMm: 10 }],
+    }
+    return { z: loop, x: { roundMm: 4 }, y: { roundMm: 4 } }
+  })
+
+/** A card: its notched corner and its contacts; a drive: the light and its socket; a charger: its bays. */
+export const pocketFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (!isBox(solid)) return undefined
+    const [wide, high, deep] = solid.size
+    if (part.role === 'card')
+      return {
+        z: {
+          outline: [
+            [-wide / 2, -high / 2],
+            [wide / 2, -high / 2],
+            [wide / 2, high / 2 - 4],
+            [wide / 2 - 4, high / 2],
+            [-wide / 2, high / 2],
+          ],
+          roundMm: 1,
+          plus: [{ look: 'detail', outline: rect(wide - 5, high * 0.5, [0, -high * 0.12]), roundMm: 1 }],
+          minus: [-2, -1, 0, 1, 2].map((i): Ink => ({ look: 'gold', outline: rect(2.4, 5, [i * 3.6, high / 2 - 5]) })),
+        },
+      }
+    if (part.role === 'drive')
+      return {
+        y: {
+          roundMm: 6,
+          plus: [
+            { look: 'line', outline: rect(wide - 9, deep - 9), roundMm: 4 },
+            { look: 'leaf', outline: disc(1.5, [wide / 2 - 8, deep / 2 - 8], 14) },
+          ],
+        },
+        z: { roundMm: 3, on: [{ look: 'hole', outline: rect(9, 3.2), roundMm: 1.6 }] },
+        x: { roundMm: 3, on: [{ look: 'line', lines: rows(3, [-deep * 0.4, deep * 0.4], [-high * 0.2, high * 0.2]) }] },
+      }
+    if (part.role === 'case') {
+      const flap = { look: 'line', lines: [stroke([-wide / 2, high * 0.2], [wide / 2, high * 0.2])] }
+      return {
+        z: { roundMm: 18, plus: [flap, { look: 'metal', outline: rect(26, 16, [0, high * 0.2]), roundMm: 4 }] },
+        x: { roundMm: 18 },
+      }
+    }
+    return { y: { roundMm: 4 }, z: { roundMm: 3 }, x: { roundMm: 3 } }
+  })
+
+/** A head: its pan is ribbed, its lever soft in the hand; legs have collars where they are drawn out. */
+export const standFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (isBox(solid)) return solid.look === 'metal' ? slidePlate(part, solid) : undefined
+    const { radius, length, look } = solid
+    if (look === 'grip')
+      return {
+        turned: true,
+        z: {
+          roundMm: radius * 0.8,
+          on: [{ look: 'line', lines: [stroke([-radius, length / 2 - 14], [radius, length / 2 - 14])] }],
+        },
+      }
+    if (length > 400)
+      return {
+        turned: true,
+        z: {
+          roundMm: 3,
+          on: [-length * 0.16, length * 0.18].map((v): Ink => ({
+            look: 'knob',
+            outline: rect(2 * radius, 26, [0, v]),
+            roundMm: 4,
+          })),
+        },
+      }
+    return {
+      turned: true,
+      z: {
+        roundMm: 4,
+        on: [
+          {
+            look: 'line',
+            lines: [
+              stroke([-radius, length * 0.28], [radius, length * 0.28]),
+              stroke([-radius, -length * 0.3], [radius, -length * 0.3]),
+            ],
+          },
+        ],
+      },
+    }
+  })
