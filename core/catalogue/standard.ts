@@ -20,6 +20,7 @@ export type Glyph =
   | 'rods'
   | 'rosette'
   | 'wedge'
+  | 'studs'
   | 'brick'
   | 'pad'
   | 'gear'

@@ -2,7 +2,7 @@ import type { Point2 } from '../kernel/index.ts'
 
 /** A running number from a word, and from there numbers between 0 and 1 (mulberry32): the same fur for the same part. */
 export const seeded = (word: string): (() => number) => {
-  let state = [...word].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7)
+  let state = word.split('').reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7)
   return () => {
     state = (state + 0x6d2b79f5) | 0
     let t = Math.imul(state ^ (state >>> 15), 1 | state)

@@ -98,5 +98,6 @@ test('only a V-mount shows a wedge: a bay for packs and a three-stud plate are n
   expect(on('v-lock').map(({ look }) => look)).toEqual(['hole'])
   expect(on('pack', 'cell')).toEqual([])
   expect(on('slab-l')).toEqual([])
-  expect(on('three-stud')).toEqual([])
+  // Three keyholes, each a wide hole and the slot its stud slides into.
+  expect(on('three-stud').map(({ look }) => look)).toEqual(Array.from({ length: 6 }, () => 'hole'))
 })

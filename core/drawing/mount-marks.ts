@@ -27,6 +27,11 @@ const RAIL_MM = 21.2
 const ROSETTE_MM = { wide: 31.8, teeth: 60 }
 const THROAT_MM = 48
 const ROD_MM = { wide: 15, apart: 60 }
+const STUDS_MM: readonly Point2[] = [
+  [-25, 28],
+  [25, 28],
+  [0, -28],
+]
 const WEDGE_MM = { wide: 46, narrow: 30, tall: 52 }
 
 /** Points on the face of a mount, mm along its width and its height, as they fall on the sheet. */
@@ -77,6 +82,15 @@ const alongRail = (face: Face, { lengthMm = 40, travel, up }: Mount, wide: numbe
     .join('')
 }
 
+/** The sensor behind the throat of a camera. */
+const sensorMark = (face: Face): readonly Drawn[] => [
+  {
+    look: 'sensor',
+    outline: box(face, 30, 20),
+    detail: line(face, [-9, -6], [-2, 6]) + line(face, [-4, -6], [3, 6]),
+  },
+]
+
 const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => readonly Drawn[]>> = {
   ring: (face) => [
     { look: 'metal', outline: ring(face, RIM_MM / 2) },
@@ -104,7 +118,7 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => 
     { look: 'plain', outline: ring(face, ROSETTE_MM.wide / 2 - 4.5) },
     { look: 'hole', outline: ring(face, SCREW_MM / 2) },
   ],
-  bayonet: (face, { side }) =>
+  bayonet: (face, { side }, part) =>
     side === 'sits'
       ? []
       : [
@@ -125,11 +139,7 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => 
               ]),
             }
           }),
-          {
-            look: 'sensor',
-            outline: box(face, 30, 20),
-            detail: line(face, [-9, -6], [-2, 6]) + line(face, [-4, -6], [3, 6]),
-          },
+          ...(part.optics?.kind === 'sensor' ? sensorMark(face) : []),
           { look: 'mark', outline: ring(face, 1.5, 0, THROAT_MM / 2 + 5.5) },
         ],
   filter: (face, mount, part) => {
@@ -157,6 +167,19 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => 
     return [{ look: side === 'holds' ? 'hole' : 'metal', outline: wedge }]
   },
   brick: () => [],
+  // Three keyholes that the studs of a pack hang in; the pack shows its studs.
+  studs: (face, { side }) =>
+    STUDS_MM.flatMap(([x, y]) =>
+      side === 'holds'
+        ? [
+            { look: 'hole', outline: ring(face, 4.2, x, y) },
+            { look: 'hole', outline: ring(face, 2.4, x, y - 5.4) },
+          ]
+        : [
+            { look: 'metal', outline: ring(face, 3.4, x, y) },
+            { look: 'metal', outline: ring(face, 2, x, y) },
+          ],
+    ),
   pad: () => [],
   gear: () => [],
   seat: () => [],
@@ -171,6 +194,9 @@ const arcOn = (face: Face, r: number): string =>
     }),
     false,
   )
+
+/** What sits shows these; of all else the foot itself is seen. */
+const shownOnGuests: ReadonlySet<Glyph> = new Set(['rosette', 'wedge', 'studs'])
 
 /** A mark may stand out of its piece by this much, mm: what is larger than its part is not drawn. */
 const OUT_MM = 2
@@ -197,7 +223,7 @@ export const mountMarks = (view: ViewId, piece: PlacedPart, fit: Fit): readonly 
     const out = direction(piece.frame, mount.out)
     if (nearness(view, out) < LOOKED_AT || mount.carries) return []
     const { glyph } = standardOf(mount.standard)
-    if (mount.side === 'sits' && glyph !== 'rosette' && glyph !== 'wedge') return []
+    if (mount.side === 'sits' && !shownOnGuests.has(glyph)) return []
     const face = faceOf(view, piece, mount, fit)
     const depth = nearness(view, point(piece.frame, mount.at)) + ON_FACE_MM
     return drawers[glyph](face, mount, piece.part)

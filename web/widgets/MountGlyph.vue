@@ -29,6 +29,11 @@ defineProps<{ glyph: Glyph }>()
       <circle r="1.6" />
     </template>
     <path v-else-if="glyph === 'wedge'" d="M-5.5 -4h11L2 4.5h-4z" />
+    <template v-else-if="glyph === 'studs'">
+      <circle cx="-4" cy="-3.4" r="1.8" />
+      <circle cx="4" cy="-3.4" r="1.8" />
+      <circle cy="3.8" r="1.8" />
+    </template>
     <path v-else-if="glyph === 'brick'" d="M-5.5 -4h11v8h-11zM-2.5 -4v2.5M0 -4v2.5M2.5 -4v2.5" />
     <path v-else-if="glyph === 'pad'" d="M-5 -4h10v8h-10zM-5 0h10M0 -4v8" />
     <circle v-else-if="glyph === 'gear'" r="4.8" stroke-dasharray="2 1" stroke-width="2.4" />

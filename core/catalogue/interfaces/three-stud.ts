@@ -6,7 +6,7 @@ export const threeStud: MountStandard = {
   title: 'three-stud',
   ends: { holds: 'three-stud plate', sits: 'three-stud brick' },
   kind: 'battery',
-  glyph: 'brick',
+  glyph: 'studs',
   fields: [],
   accepts: ['three-stud'],
   holdsTwist: true,

@@ -230,7 +230,17 @@ export const pocketFigure = (part: Part): Figure =>
         x: { roundMm: 18 },
       }
     }
-    return { y: { roundMm: 4 }, z: { roundMm: 3 }, x: { roundMm: 3 } }
+    const bays = mountsOn(part, solid, 'y')
+    const bay = bays.map((at): Ink => ({
+      look: 'hole',
+      outline: rect(Math.min(30, wide * 0.8), deep * 0.66, at),
+      roundMm: 3,
+    }))
+    const contacts = bays.flatMap(([u, v]) =>
+      [-1, 0, 1].map((i): Ink => ({ look: 'gold', outline: rect(2.4, 6, [u + i * 5, v + deep * 0.25]) })),
+    )
+    const lamps = bays.map(([u]): Ink => ({ look: 'leaf', outline: disc(1.6, [u, -high * 0.2], 14) }))
+    return { y: { roundMm: 5, plus: [...bay, ...contacts] }, z: { roundMm: 4, on: lamps }, x: { roundMm: 4 } }
   })
 
 /** A head: its pan is ribbed, its lever soft in the hand; legs have collars where they are drawn out. */
@@ -273,4 +283,59 @@ export const standFigure = (part: Part): Figure =>
         ],
       },
     }
+  })
+
+/** A dummy pack: the contacts of the pack it stands in for, and where its lead comes out. */
+export const dummyFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (!isBox(solid)) return undefined
+    const [wide, high, deep] = solid.size
+    const contacts = [-1, 0, 1].map((i): Ink => ({ look: 'gold', outline: rect(3, 6, [i * 6, high * 0.18]) }))
+    return {
+      z: { roundMm: 2.5, plus: contacts, minus: [{ look: 'hole', outline: disc(2.6, [0, 0], 18) }] },
+      y: { roundMm: 2.5, on: [{ look: 'line', outline: rect(wide - 5, deep - 10), roundMm: 2 }] },
+      x: {
+        roundMm: 2.5,
+        on: [{ look: 'line', lines: rows(3, [-deep * 0.3, deep * 0.1], [-high * 0.24, high * 0.24]) }],
+      },
+    }
+  })
+
+/** A finder: its case, the rubber of its cup, the pane one looks into. */
+export const finderFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (isBar(solid)) {
+      const { radius: r, length } = solid
+      const side: readonly Point2[] = [
+        [-r * 0.7, -length / 2],
+        [r * 0.7, -length / 2],
+        [r, length / 2],
+        [-r, length / 2],
+      ]
+      return {
+        turned: true,
+        look: 'grip',
+        z: { outline: side, roundMm: 3 },
+        y: {
+          plus: [
+            { look: 'hole', outline: disc(r * 0.62) },
+            { look: 'glass', outline: disc(r * 0.5) },
+          ],
+        },
+      }
+    }
+    const [wide, high, deep] = solid.size
+    return solid.look === 'plain'
+      ? {
+          z: { roundMm: 6, minus: [{ look: 'line', outline: rect(wide - 8, high - 8), roundMm: 4 }] },
+          x: {
+            roundMm: 6,
+            on: [
+              { look: 'line', lines: [stroke([deep * 0.22, -high / 2], [deep * 0.22, high / 2])] },
+              { look: 'knob', outline: disc(5, [-deep * 0.1, high * 0.1], 24) },
+            ],
+          },
+          y: { roundMm: 6 },
+        }
+      : undefined
   })

@@ -1,5 +1,5 @@
 import { demoParts } from '@zucchini/demo/catalogue'
-import { catalogueOf, type Part } from '../../catalogue/index.ts'
+import { catalogueOf, type Part, standardOf } from '../../catalogue/index.ts'
 import { placeSetup, type Rig, type Setup } from '../../assembly/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
@@ -50,6 +50,8 @@ const outsideOf = (outline: readonly Point2[], [x, y]: Point2): number => {
 const OVERHANG = new Set(['fur'])
 const OUT_MM = 2
 const ROUNDING_MM = 0.02
+/** Kinds of mounts that lie round their place: in the middle of a ring, between two rods. */
+const ROUND_THEIR_PLACE: ReadonlySet<string> = new Set(['filter', 'ring', 'clamp', 'bayonet', 'rods', 'tray'])
 
 const rolesDrawn = [...new Set(demoParts.map(({ role }) => role))].filter((role) => !role.endsWith('-cable'))
 
@@ -73,6 +75,35 @@ test.each(rolesDrawn)('%s: no line of it stands more than 2 mm out of its solids
     }
   }
   expect(lines).toBeGreaterThan(20)
+})
+
+test.each(rolesDrawn)('%s: every mount lies on something that is drawn, in every view, and in no window', (role) => {
+  for (const part of demoParts.filter((one) => one.role === role)) {
+    const assembly = alone(part)
+    for (const view of viewIds) {
+      const drawn = strokesOf(view, assembly, fit, false).filter(({ onFace, outline }) => !onFace && outline !== '')
+      for (const { id, at, out, standard } of part.mounts) {
+        if (ROUND_THEIR_PLACE.has(standardOf(standard).kind)) continue
+        const spot = flat(view, at)
+        const near = drawn.some(({ outline }) => {
+          if (outline.includes('a')) return true
+          const [edge = [], ...windows] = outline.split('Z').filter(Boolean).map(pointsOf)
+          const xs = edge.map(([x]) => x)
+          const ys = edge.map(([, y]) => y)
+          const inBox =
+            spot[0] >= Math.min(...xs) - OUT_MM &&
+            spot[0] <= Math.max(...xs) + OUT_MM &&
+            spot[1] >= Math.min(...ys) - OUT_MM &&
+            spot[1] <= Math.max(...ys) + OUT_MM
+          return inBox && windows.every((window) => outsideOf(window, spot) > 0)
+        })
+        if (!near)
+          throw new Error(
+            `${part.id}, ${view}: nothing is drawn where ${id} is (${at.join(' ')}, out ${out.join(' ')})`,
+          )
+      }
+    }
+  }
 })
 
 test('fur stands out by less than 2.5 mm, looks the same each time, and differently on another part', () => {

@@ -2,6 +2,8 @@ import type { Part, Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import {
   armFigure,
+  dummyFigure,
+  finderFigure,
   padFigure,
   plateFigure,
   pocketFigure,
@@ -66,6 +68,8 @@ const makers: Partial<Record<Role, Maker>> = {
   light: lightFigure,
   battery: batteryFigure,
   'battery-plate': batteryPlateFigure,
+  dummy: dummyFigure,
+  finder: finderFigure,
   drive: pocketFigure,
   card: pocketFigure,
   charger: pocketFigure,
