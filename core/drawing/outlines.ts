@@ -5,6 +5,7 @@ import {
   convexHull,
   cross,
   lengthOf,
+  perThing,
   type Placed,
   type Point2,
   reach,
@@ -215,18 +216,36 @@ const solidStrokes = (
   }))
 }
 
+const pieceStrokes = (view: ViewId, piece: PlacedPart, fit: Fit, marks: boolean): readonly Stroke[] =>
+  inside(piece, [
+    ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
+    ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
+  ])
+
+/** What was drawn of a piece last, in each view: an edit leaves most pieces and the scale as they were. */
+const lastDrawn = perThing(
+  'strokes of a piece',
+  (_: PlacedPart) => new Map<string, { fit: Fit; strokes: readonly Stroke[] }>(),
+)
+
+const sameFit = (a: Fit, b: Fit): boolean => a.scale === b.scale && a.x === b.x && a.y === b.y
+
 /**
- * Everything that is drawn of an assembly in one view, the farthest first.
+ * Everything that is drawn of an assembly in one view, the farthest first. Strokes of a piece that stands where it stood
+ * are the same objects as before.
  * @param marks with what is seen of the mounts; a small card does without
  */
 export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit, marks = true): readonly Stroke[] =>
   assembly.placed
-    .flatMap((piece) =>
-      inside(piece, [
-        ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
-        ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
-      ]),
-    )
+    .flatMap((piece) => {
+      const drawn = lastDrawn(piece)
+      const key = `${view} ${marks}`
+      const known = drawn.get(key)
+      if (known && sameFit(known.fit, fit)) return known.strokes
+      const strokes = pieceStrokes(view, piece, fit, marks)
+      drawn.set(key, { fit, strokes })
+      return strokes
+    })
     .sort((a, b) => a.depth - b.depth || (a.key < b.key ? -1 : 1))
 
 /** What the drawing has to show whole: all that is in the hand. Stands may run off the sheet. */

@@ -12,7 +12,14 @@ const props = defineProps<{
   marked?: ReadonlyMap<string, string>
   thin?: boolean
 }>()
-defineEmits<{ pick: [instance: string] }>()
+const emit = defineEmits<{ pick: [instance: string] }>()
+/** One listener for all: a drawing has hundreds of strokes. */
+const pick = (event: MouseEvent) => {
+  const instance = (event.target as Element).closest<SVGElement>('[data-instance]')?.dataset['instance']
+  if (!instance) return
+  event.stopPropagation()
+  emit('pick', instance)
+}
 
 /** Matter that has a pattern: soft hatched, rubber dotted. */
 const textured = new Set(['foam', 'grip'])
@@ -32,7 +39,7 @@ const shown = computed(() =>
     const sheen = stroke.look === 'sheen'
     const line = picked ? 'var(--amber)' : (props.marked?.get(stroke.instance) ?? 'var(--ink)')
     return {
-      ...stroke,
+      stroke,
       fill: textured.has(stroke.look) ? `url(#${props.hatchId}-${stroke.look})` : `var(--d-${stroke.look}, none)`,
       line,
       width: widthOf(stroke, picked),
@@ -45,7 +52,7 @@ const shown = computed(() =>
 </script>
 
 <template>
-  <g stroke-linejoin="round" stroke-linecap="round">
+  <g stroke-linejoin="round" stroke-linecap="round" @click="pick">
     <defs>
       <pattern
         :id="`${hatchId}-foam`"
@@ -69,27 +76,27 @@ const shown = computed(() =>
       </pattern>
     </defs>
     <g
-      v-for="stroke in shown"
+      v-for="{ stroke, fill, line, width, fine, fineWidth, fineOpacity } in shown"
       :key="stroke.key"
+      v-memo="[stroke, line, width, thin]"
       class="cursor-pointer"
       :data-instance="stroke.instance"
-      @click.stop="$emit('pick', stroke.instance)"
     >
       <path
         v-if="stroke.outline"
         :d="stroke.outline"
         fill-rule="evenodd"
-        :fill="stroke.fill"
-        :stroke="stroke.line"
-        :stroke-width="stroke.width"
+        :fill="fill"
+        :stroke="line"
+        :stroke-width="width"
       />
       <path
         v-if="stroke.detail && !thin"
         :d="stroke.detail"
         fill="none"
-        :stroke="stroke.fine"
-        :stroke-width="stroke.fineWidth"
-        :opacity="stroke.fineOpacity"
+        :stroke="fine"
+        :stroke-width="fineWidth"
+        :opacity="fineOpacity"
         pointer-events="none"
       />
       <template v-if="stroke.said && !thin">
