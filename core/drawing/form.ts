@@ -94,6 +94,27 @@ export const within = (points: readonly Point2[], wide: number, high: number): r
     Math.max(-high / 2, Math.min(high / 2, y)),
   ])
 
+const ROUND_STEPS = 5
+/** The points of a closed line whose corners are rounded by up to so much. */
+export const rounded = (points: readonly Point2[], round: number): readonly Point2[] =>
+  round <= 0
+    ? points
+    : points.flatMap((p, i) => {
+        const before = points[(i + points.length - 1) % points.length] ?? p
+        const after = points[(i + 1) % points.length] ?? p
+        const cut = (q: Point2): Point2 => {
+          const length = Math.hypot(q[0] - p[0], q[1] - p[1])
+          const k = length === 0 ? 0 : Math.min(round, length / 2) / length
+          return [p[0] + (q[0] - p[0]) * k, p[1] + (q[1] - p[1]) * k]
+        }
+        const [a, b] = [cut(before), cut(after)]
+        return Array.from({ length: ROUND_STEPS }, (_, step): Point2 => {
+          const t = step / (ROUND_STEPS - 1)
+          const mixed = (axis: 0 | 1) => (1 - t) ** 2 * a[axis] + 2 * t * (1 - t) * p[axis] + t ** 2 * b[axis]
+          return [mixed(0), mixed(1)]
+        })
+      })
+
 /** A line from one point to another. */
 export const stroke = (...points: readonly Point2[]): readonly Point2[] => points
 

@@ -43,7 +43,7 @@ const SQUARE_ON = 0.99
 const SHOWS = 0.34
 
 /** A solid's own frame: its middle, directions and half sizes. */
-interface Own {
+export interface Own {
   readonly centre: Vec3
   readonly axes: readonly [Vec3, Vec3, Vec3]
   readonly half: readonly [number, number, number]
@@ -54,16 +54,19 @@ const across = (axis: Vec3, wish: Vec3): Vec3 => {
   return lengthOf(off) > 1e-3 ? unit(off) : unit(cross(axis, Math.abs(axis[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]))
 }
 
-const ownOf = (view: ViewId, piece: PlacedPart, shape: Placed, turned: boolean): Own => {
+/**
+ * The frame that the places of a form are in.
+ * @param towards where the eye is, for what is alike all round: its z turns there; left out: its z stays with the part
+ */
+export const ownOf = ({ frame }: PlacedPart, shape: Placed, towards?: Vec3): Own => {
   if (shape.kind === 'box') {
     const half = shape.edges.map(lengthOf) as [number, number, number]
     const axes = shape.edges.map((e, i) => scale(e, 1 / (half[i] || 1))) as [Vec3, Vec3, Vec3]
     return { centre: shape.centre, axes, half }
   }
   const y = unit(shape.half)
-  // What is alike all round turns its z to the eye; else z stays with the part, or with its up for a bar along z.
-  const { z: back, y: up } = piece.frame
-  const z = across(y, turned ? views[view].towards : Math.abs(dot(back, y)) < 0.9 ? back : up)
+  // Of a bar along the part's z its up is taken.
+  const z = across(y, towards ?? (Math.abs(dot(frame.z, y)) < 0.9 ? frame.z : frame.y))
   return { centre: shape.centre, axes: [cross(y, z), y, z], half: [shape.radius, lengthOf(shape.half), shape.radius] }
 }
 
@@ -131,9 +134,9 @@ export const formDrawn = (
   fit: Fit,
   hull: () => readonly Point2[],
 ): readonly Drawn[] => {
-  const own = ownOf(view, piece, shape, form.turned ?? false)
-  const bar = shape.kind === 'cylinder'
   const { towards } = views[view]
+  const own = ownOf(piece, shape, form.turned ? towards : undefined)
+  const bar = shape.kind === 'cylinder'
   const facing = own.axes.map((axis) => dot(axis, towards)) as [number, number, number]
   const look = form.look ?? solid.look ?? 'plain'
   const usual = solid.roundMm ?? (bar ? 1.2 : 1)

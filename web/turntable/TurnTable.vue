@@ -5,7 +5,6 @@ import {
   AmbientLight,
   DirectionalLight,
   type Group,
-  Mesh,
   PerspectiveCamera,
   Raycaster,
   Scene,
@@ -17,10 +16,13 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useBench } from '../stores/bench.ts'
 import { useSettings } from '../stores/settings.ts'
-import { buildScene, dispose, middleOf, paletteOf } from './scene.ts'
+import { footprintOf, groundShadow } from './shadow.ts'
+import { buildScene, dispose, middleOf, paletteOf, pickedOf } from './scene.ts'
 
 const TURN_RAD = Math.PI / 18
 const FIELD_DEG = 28
+/** How dark the shadow on the ground is. */
+const SHADOW = 0.22
 
 const props = defineProps<{ assessment: Assessment }>()
 const emit = defineEmits<{ unable: [] }>()
@@ -61,12 +63,15 @@ const rebuild = () => {
     leads: bench.showLeads,
     apartMm: apartMm.value,
   })
+  const footprint = footprintOf(props.assessment.assembly)
+  const shadow = footprint && groundShadow(footprint, '#000000', SHADOW)
+  if (shadow) rig.add(shadow)
   scene.add(rig)
   draw()
 }
 const stepBack = () => {
   const { centre, radius } = middleOf(props.assessment.assembly)
-  const far = (radius * 1.15) / Math.sin((FIELD_DEG / 2) * (Math.PI / 180)) / Math.min(1, width.value / height.value)
+  const far = (radius * 1.02) / Math.sin((FIELD_DEG / 2) * (Math.PI / 180)) / Math.min(1, width.value / height.value)
   camera.position.copy(centre).add(new Vector3(0.72, 0.38, -0.58).normalize().multiplyScalar(far))
   controls?.target.copy(centre)
   controls?.update()
@@ -92,10 +97,9 @@ const pick = (event: MouseEvent) => {
   )
   const hit = ray
     .intersectObjects(rig ? [rig] : [], true)
-    .find(
-      ({ object }) => object instanceof Mesh && (object.userData['instance'] ?? object.userData['point']) !== undefined,
-    )
-  const { point, instance } = (hit?.object.userData ?? {}) as { point?: string; instance?: string }
+    .map(pickedOf)
+    .find((one) => one.instance !== undefined || one.point !== undefined)
+  const { point, instance } = hit ?? {}
   if (point) bench.pickPoint(point)
   else if (instance) bench.pickPiece(instance)
   else bench.dropAll()

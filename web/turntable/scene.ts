@@ -3,26 +3,35 @@ import type { Assembly, PlacedPart, Point } from '@zucchini/core/assembly'
 import type { Run } from '@zucchini/core/cabling'
 import { inHand } from '@zucchini/core/balance'
 import { roomPoses } from '@zucchini/core/clearance'
-import { cross, lengthOf, type Placed, unit, type Vec3 } from '@zucchini/core/kernel'
+import { figureOf } from '@zucchini/core/drawing'
+import { cross, direction, lengthOf, type Placed, point, unit, type Vec3 } from '@zucchini/core/kernel'
 import {
   BoxGeometry,
+  BufferAttribute,
   BufferGeometry,
   CatmullRomCurve3,
+  Color,
   CylinderGeometry,
   EdgesGeometry,
   Group,
+  InstancedMesh,
   Line,
   LineBasicMaterial,
+  LineDashedMaterial,
   LineSegments,
   type Material,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
   MeshLambertMaterial,
+  type Object3D,
   SphereGeometry,
+  type Texture,
   TubeGeometry,
   Vector3,
 } from 'three'
+import { mergeGeometries } from 'three/addons/utils/BufferGeometryUtils.js'
+import { bodyOf } from './bodies.ts'
 
 /** Colours of the turntable, read from the page so that both themes hold. */
 export interface Palette {
@@ -75,29 +84,72 @@ export const matrixOf = (shape: Placed): Matrix4 => {
 const box = new BoxGeometry(1, 1, 1)
 const round = new CylinderGeometry(1, 1, 1, ROUND)
 
-const solidMesh = (shape: Placed, colour: string, line: string, instance: string): Group => {
-  const geometry = (shape.kind === 'box' ? box : round).clone().applyMatrix4(matrixOf(shape))
-  const group = new Group()
-  const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: colour }))
-  mesh.userData['instance'] = instance
-  group.add(mesh, new LineSegments(new EdgesGeometry(geometry, EDGE_DEG), new LineBasicMaterial({ color: line })))
-  return group
+/** A geometry whose every corner has one colour, without an index: such can be put together into one. */
+const coloured = (geometry: BufferGeometry, colour: string): BufferGeometry => {
+  const plain = geometry.index ? geometry.toNonIndexed() : geometry
+  const { r, g, b } = new Color(colour)
+  const count = plain.getAttribute('position').count
+  const values = new Float32Array(count * 3)
+  for (let i = 0; i < count; i++) values.set([r, g, b], i * 3)
+  plain.setAttribute('color', new BufferAttribute(values, 3))
+  plain.deleteAttribute('uv')
+  return plain
+}
+
+/** A piece in two draws: its bodies, and their edges. */
+const pieceMeshes = (piece: PlacedPart, palette: Palette, tone: string): readonly (Mesh | LineSegments)[] => {
+  const bodies = piece.solids.map((placed, i) => ({
+    geometry: bodyOf(piece, placed, i),
+    colour: palette.look(figureOf(piece.part)[i]?.look ?? placed.solid.look ?? 'plain'),
+  }))
+  const edges = mergeGeometries(bodies.map(({ geometry }) => new EdgesGeometry(geometry, EDGE_DEG)))
+  const body = mergeGeometries(bodies.map(({ geometry, colour }) => coloured(geometry, colour)))
+  const mesh = new Mesh(body, new MeshLambertMaterial({ vertexColors: true }))
+  mesh.userData['instance'] = piece.instance.id
+  return [mesh, new LineSegments(edges, new LineBasicMaterial({ color: tone }))]
 }
 
 const line = (points: readonly Vec3[], colour: string): Line =>
   new Line(new BufferGeometry().setFromPoints(points.map(at)), new LineBasicMaterial({ color: colour }))
 
 /**
- * How far a piece stands off from the middle when the rig is drawn apart: along its joint, more the farther out it
- * hangs.
+ * How far a piece stands off when the rig is drawn apart: out along the mount it sits on, and as far as its host does
+ * besides.
  */
 export const apart = (piece: PlacedPart, byMm: number): Vec3 => {
   let shift: Vec3 = [0, 0, 0]
   for (let p: PlacedPart | undefined = piece; p?.host && p.joint; p = p.host) {
-    const way = unit([p.centre[0] - p.host.centre[0], p.centre[1] - p.host.centre[1], p.centre[2] - p.host.centre[2]])
+    const way = wayOff(p)
     shift = [shift[0] + way[0] * byMm, shift[1] + way[1] * byMm, shift[2] + way[2] * byMm]
   }
   return shift
+}
+
+/** The way a piece comes off its host. */
+const wayOff = ({ host, joint, centre }: PlacedPart): Vec3 => {
+  const mount = host?.part.mounts.find(({ id }) => id === joint?.hostMount)
+  if (host && mount) return direction(host.frame, mount.out)
+  return unit([
+    centre[0] - (host?.centre[0] ?? 0),
+    centre[1] - (host?.centre[1] ?? 0),
+    centre[2] - (host?.centre[2] ?? 0),
+  ])
+}
+
+/** From each piece that is drawn apart a line back to the mount it belongs on. */
+const leaders = (assembly: Assembly, palette: Palette, apartMm: number): LineSegments => {
+  const ends = assembly.placed.flatMap((piece) => {
+    const mount = piece.part.mounts.find(({ id }) => id === piece.joint?.guestMount)
+    if (!piece.host || !mount) return []
+    const seat = point(piece.frame, mount.at)
+    return [at(seat).add(at(apart(piece, apartMm))), at(seat).add(at(apart(piece.host, apartMm)))]
+  })
+  const lines = new LineSegments(
+    new BufferGeometry().setFromPoints(ends),
+    new LineDashedMaterial({ color: palette.leaf, dashSize: 3, gapSize: 2.4 }),
+  )
+  lines.computeLineDistances()
+  return lines
 }
 
 export interface SceneOptions {
@@ -111,8 +163,7 @@ export interface SceneOptions {
 
 const pieceGroup = (piece: PlacedPart, palette: Palette, tone: string, options: SceneOptions): Group => {
   const group = new Group()
-  for (const { solid, shape } of piece.solids)
-    group.add(solidMesh(shape, palette.look(solid.look ?? 'plain'), tone, piece.instance.id))
+  group.add(...pieceMeshes(piece, palette, tone))
   if (options.rooms)
     for (const room of piece.part.rooms)
       for (const { shape } of roomPoses(piece, room)) {
@@ -147,20 +198,37 @@ const leadTube = ({ points, cable, part, spareMm }: Run, palette: Palette): Mesh
 const POINT_MM = 3.4
 const PICKED_POINT_MM = 5.5
 
-/** An open mounting point as a small ball a little off the skin; it can be picked like on the elevations. */
-const pointMark = (point: Point, palette: Palette, options: SceneOptions): Mesh => {
-  const key = `${point.piece.instance.id}/${point.mount.id}`
-  const inHand = key === options.point
-  const mark = new Mesh(
-    new SphereGeometry(inHand ? PICKED_POINT_MM : POINT_MM, 14, 10),
-    new MeshBasicMaterial({ color: inHand ? palette.amber : palette.leaf }),
-  )
-  mark.userData['point'] = key
-  mark.position
-    .copy(at(apart(point.piece, options.apartMm)))
-    .add(at(point.at))
-    .add(at(point.out).multiplyScalar(POINT_MM * 0.6))
-  return mark
+/** The open mounting points as small balls a little off the skin, in one draw; they can be picked like on the elevations. */
+const pointMarks = (points: readonly Point[], palette: Palette, options: SceneOptions): InstancedMesh => {
+  const marks = new InstancedMesh(new SphereGeometry(1, 14, 10), new MeshBasicMaterial(), points.length)
+  points.forEach((point, i) => {
+    const inHand = keyOf(point) === options.point
+    const size = inHand ? PICKED_POINT_MM : POINT_MM
+    const place = at(apart(point.piece, options.apartMm))
+      .add(at(point.at))
+      .add(at(point.out).multiplyScalar(POINT_MM * 0.6))
+    marks.setMatrixAt(i, new Matrix4().makeScale(size, size, size).setPosition(place))
+    marks.setColorAt(i, new Color(inHand ? palette.amber : palette.leaf))
+  })
+  marks.userData['points'] = points.map(keyOf)
+  return marks
+}
+const keyOf = (point: Point): string => `${point.piece.instance.id}/${point.mount.id}`
+
+/** What lies under a place that was pressed on: a piece or an open point. */
+export const pickedOf = ({
+  object,
+  instanceId,
+}: {
+  readonly object: Object3D
+  readonly instanceId?: number | undefined
+}): {
+  readonly instance?: string
+  readonly point?: string
+} => {
+  const { instance, points } = object.userData as { instance?: string; points?: readonly string[] }
+  const point = instanceId === undefined ? undefined : points?.[instanceId]
+  return { ...(instance === undefined ? {} : { instance }), ...(point === undefined ? {} : { point }) }
 }
 
 /** Everything on the turntable: the placed parts, the centre of mass, the plumb line from the palm. */
@@ -182,7 +250,14 @@ export const buildScene = (assessment: Assessment, palette: Palette, options: Sc
   }
   if (options.leads && options.apartMm === 0)
     for (const run of assessment.facts.leads) scene.add(leadTube(run, palette))
-  for (const point of assessment.points) if (point.open) scene.add(pointMark(point, palette, options))
+  if (options.apartMm > 0) scene.add(leaders(assessment.assembly, palette, options.apartMm))
+  scene.add(
+    pointMarks(
+      assessment.points.filter(({ open }) => open),
+      palette,
+      options,
+    ),
+  )
   const centre = new Mesh(
     new SphereGeometry(6, 20, 14),
     new MeshBasicMaterial({ color: palette.ink, depthTest: false }),
@@ -216,6 +291,7 @@ export const dispose = (scene: Group): void => {
     if (!(object instanceof Mesh || object instanceof Line)) return
     const drawn = object as Mesh<BufferGeometry, Material> | Line<BufferGeometry, Material>
     drawn.geometry.dispose()
+    if ('map' in drawn.material) (drawn.material.map as Texture | null)?.dispose()
     drawn.material.dispose()
   })
 }
