@@ -107,7 +107,7 @@ const saveWord = computed(() => {
       </SetupTabs>
       <template #end>
         <span
-          class="label tight"
+          class="label tight whitespace-nowrap"
           :class="{ 'text-amber!': store.saveState !== 'saved' && store.saveState !== 'saving' }"
           role="status"
           data-testid="save-state"
@@ -138,18 +138,24 @@ const saveWord = computed(() => {
           <Search class="size-4" aria-hidden="true" /> <span class="key border-0 bg-transparent px-0">/</span
           ><span class="sr-only">Find</span>
         </button>
-        <button class="btn px-1.5" title="Keys (?)" aria-label="Keys" @click="helping = true">
+        <button class="btn px-1.5 max-md:hidden" title="Keys (?)" aria-label="Keys" @click="helping = true">
           <CircleHelp class="size-4" aria-hidden="true" />
         </button>
       </template>
     </TopBar>
     <RigNotices />
-    <main v-if="store.assessment" class="flex min-h-0 flex-1">
+    <main v-if="store.assessment" class="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
       <h1 class="sr-only">Bench: {{ store.rig?.name }}</h1>
       <StationsRail :stations="store.assessment.stations" />
-      <div class="flex min-w-0 flex-1 flex-col">
-        <RigDrawing :assessment="store.assessment" class="flex-1" />
-        <div class="flex h-[224px] shrink-0 border-t border-line bg-card">
+      <div class="flex min-w-0 flex-1 flex-col max-md:contents">
+        <RigDrawing
+          :assessment="store.assessment"
+          class="flex-1 max-md:order-1 max-md:h-[min(118vw,540px)] max-md:flex-none"
+        />
+        <div
+          class="flex h-[224px] shrink-0 border-t border-line bg-card max-md:order-3 max-md:h-auto max-md:min-h-[220px] max-md:flex-col"
+          data-testid="in-hand-panel"
+        >
           <FigureSheet
             v-if="bench.figure"
             :assessment="store.assessment"
@@ -165,7 +171,7 @@ const saveWord = computed(() => {
         </div>
       </div>
       <aside
-        class="flex w-[312px] shrink-0 flex-col gap-3 border-l border-line bg-card px-4 pt-3"
+        class="flex w-[312px] shrink-0 flex-col gap-3 border-l border-line bg-card px-4 pt-3 max-md:order-2 max-md:w-full max-md:border-t max-md:border-l-0"
         aria-label="Scales and findings"
       >
         <ScalesPanel :assessment="store.assessment" />

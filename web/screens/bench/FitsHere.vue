@@ -70,7 +70,7 @@ defineExpose({ focus: () => input.value?.focus() })
 
 <template>
   <section class="flex min-h-0 flex-1 flex-col px-4 pt-2" aria-label="Fits here">
-    <div class="flex items-center gap-3 pb-1 whitespace-nowrap">
+    <div class="flex items-center gap-3 pb-1 whitespace-nowrap max-md:flex-wrap">
       <h2 class="flex items-center gap-2 font-semibold">
         Fits on
         <svg viewBox="-9 -9 18 18" class="size-5 text-amber" aria-hidden="true">

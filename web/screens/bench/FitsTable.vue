@@ -92,8 +92,8 @@ const toneOf = (cell: { tone: Tone; text: string }) =>
   cell.text.includes('+') && cell.text.includes('stop') ? 'text-brick' : tones[cell.tone]
 const columns = computed(() =>
   props.compact
-    ? 'grid-cols-[minmax(0,1fr)_52px_66px_50px_140px]'
-    : 'grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px]',
+    ? 'grid-cols-[minmax(0,1fr)_52px_66px_50px_140px] max-md:grid-cols-[minmax(0,1fr)_54px_62px_92px]'
+    : 'grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] max-md:grid-cols-[minmax(0,1fr)_54px_62px_92px]',
 )
 const tiltText = (fit: Fit) =>
   props.compact ? tiltCell(fit.effect).text.replace(/^.*→ /, '') : tiltCell(fit.effect).text
@@ -130,7 +130,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
         v-for="[key, title] in heads"
         :key="key"
         role="columnheader"
-        :class="key === 'best' ? '' : 'text-right'"
+        :class="[key === 'best' ? '' : 'text-right', { 'max-md:hidden': key === 'tilt' || key === 'height' }]"
         :aria-sort="sortKey === key ? 'ascending' : 'none'"
       >
         <button class="hover:text-ink" :class="{ 'font-semibold text-ink': sortKey === key }" @click="sortKey = key">
@@ -145,7 +145,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       role="row"
       :aria-selected="i === at"
       :data-part="fit.part.id"
-      class="grid cursor-pointer items-baseline gap-2 border-b border-line px-1 py-[5px]"
+      class="grid cursor-pointer items-baseline gap-2 border-b max-md:min-h-11 max-md:items-center border-line px-1 py-[5px]"
       :class="[columns, i === at ? 'bg-blossom-tint' : 'hover:bg-paper']"
       @click="choose(i)"
       @dblclick="take(fit)"
@@ -170,7 +170,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       >
       <span
         role="gridcell"
-        class="fig asks text-right"
+        class="fig asks text-right max-md:hidden"
         data-figure="hangs"
         @click.stop="askOf(i, fit, 'hangs')"
         :class="toneOf(tiltCell(fit.effect))"
@@ -179,7 +179,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       <span
         v-if="!compact"
         role="gridcell"
-        class="fig asks text-right"
+        class="fig asks text-right max-md:hidden"
         data-figure="tall"
         @click.stop="askOf(i, fit, 'tall')"
         :class="toneOf(heightCell(fit.effect, store.style))"
@@ -207,7 +207,7 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
       role="row"
       :aria-selected="rows.length + i === at"
       :data-misfit="misfit.part.id"
-      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto] items-baseline gap-3 border-b border-line px-1 py-[5px] text-soft"
+      class="grid cursor-pointer grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto] items-baseline gap-3 border-b max-md:grid-cols-1 max-md:gap-0 border-line px-1 py-[5px] text-soft"
       :class="rows.length + i === at ? 'bg-blossom-tint' : 'hover:bg-paper'"
       @click="choose(rows.length + i)"
       @dblclick="take(misfit)"

@@ -76,7 +76,7 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
           :class="[
             bench.station === 'glass'
               ? 'grid-cols-[minmax(0,1fr)_62px_74px]'
-              : 'grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px]',
+              : 'grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_110px_70px_92px] max-md:min-h-11 max-md:grid-cols-[minmax(0,1fr)_64px_76px]',
             { 'text-soft': !row.placed && !row.plugged },
           ]"
           :data-piece="row.id"
@@ -84,8 +84,8 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
           @click="look(row)"
         >
           <span class="truncate">{{ row.part.name }}</span>
-          <span v-if="bench.station !== 'glass'" class="label tight truncate">{{ row.on }}</span>
-          <span v-if="bench.station !== 'glass'" class="h-[5px] rounded-[2px] bg-track" aria-hidden="true"
+          <span v-if="bench.station !== 'glass'" class="label tight truncate max-md:hidden">{{ row.on }}</span>
+          <span v-if="bench.station !== 'glass'" class="h-[5px] rounded-[2px] bg-track max-md:hidden" aria-hidden="true"
             ><span
               class="block h-full rounded-[2px] bg-slate opacity-70"
               :style="{ width: `${(row.part.massG / heaviest) * 100}%` }"

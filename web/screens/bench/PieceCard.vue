@@ -106,8 +106,8 @@ const age = (percent: number) =>
 </script>
 
 <template>
-  <section class="flex min-h-0 flex-1 gap-5 px-4 pt-2.5" :aria-label="piece.part.name">
-    <div class="relative flex w-[250px] shrink-0 flex-col gap-1.5 overflow-y-auto pb-2">
+  <section class="flex min-h-0 flex-1 gap-5 px-4 pt-2.5 max-md:flex-col" :aria-label="piece.part.name">
+    <div class="relative flex w-[250px] shrink-0 flex-col max-md:w-full gap-1.5 overflow-y-auto pb-2">
       <div class="flex items-start">
         <h2 class="leading-tight font-semibold">{{ piece.part.name }}</h2>
       </div>

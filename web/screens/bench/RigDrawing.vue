@@ -47,14 +47,17 @@ const giveUp = () => {
   bench.setView(bench.view)
 }
 
+const NARROW_PX = 620
 const INSET = { width: 132, height: 190 }
 const companion = computed<ViewId>(() => (bench.view === 'side' ? 'front' : 'side'))
+/** On a phone the switches stand in a row of their own. */
+const narrow = computed(() => width.value < NARROW_PX)
 const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly))
 const fit = computed(() =>
   fitTo(extent.value, width.value, height.value, {
     left: 66,
-    right: width.value > 620 ? INSET.width + 26 : 30,
-    top: 46,
+    right: !narrow.value ? INSET.width + 26 : 30,
+    top: narrow.value ? 92 : 46,
     bottom: 50,
   }),
 )
@@ -161,7 +164,9 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
         Turntable
       </button>
     </ViewPicker>
-    <div class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft">
+    <div
+      class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft max-md:top-12 max-md:right-auto max-md:left-4"
+    >
       <span v-if="!bench.turning">1 : {{ ratio }}</span>
       <label v-if="assessment.hang && !bench.turning" class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.hanging" type="checkbox" class="accent-leaf" /> as it hangs</label
@@ -326,7 +331,7 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
       </svg>
     </div>
     <button
-      v-if="width > 620 && !bench.turning"
+      v-if="!narrow && !bench.turning"
       class="absolute right-3 bottom-3 rounded-md border border-transparent p-1 hover:border-line"
       :title="`To the ${views[companion].title.toLowerCase()} elevation`"
       @click="bench.setView(companion)"

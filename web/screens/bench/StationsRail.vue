@@ -26,13 +26,13 @@ const wordOf = (state: StationState) =>
 
 <template>
   <nav
-    class="flex w-[164px] shrink-0 flex-col gap-0.5 border-r border-line p-1.5"
+    class="flex w-[164px] shrink-0 flex-col gap-0.5 border-r border-line p-1.5 max-md:order-0 max-md:w-full max-md:flex-row max-md:overflow-x-auto max-md:border-r-0 max-md:border-b"
     aria-label="Stations, in working order"
   >
     <button
       v-for="state in stations"
       :key="state.station"
-      class="flex items-center gap-2.5 rounded-lg border px-2.5 py-[7px] text-left"
+      class="flex items-center gap-2.5 rounded-lg border px-2.5 py-[7px] text-left max-md:min-h-11 max-md:shrink-0 max-md:gap-1.5"
       :class="bench.station === state.station ? 'border-line bg-card' : 'border-transparent hover:bg-card'"
       :aria-pressed="bench.station === state.station"
       :title="`${title(state.station)}: ${state.advice.verdict}, ${state.advice.reason}`"
@@ -40,21 +40,21 @@ const wordOf = (state: StationState) =>
     >
       <LevelMark :level="markOf(state)" /><span class="sr-only">{{ wordOf(state) }}</span>
       <span class="font-semibold">{{ title(state.station) }}</span>
-      <span class="label tight ml-auto">{{ noteOf(state) }}</span>
+      <span class="label tight ml-auto whitespace-nowrap">{{ noteOf(state) }}</span>
     </button>
-    <div class="mt-auto flex flex-col gap-0.5 pb-1">
+    <div class="mt-auto flex flex-col gap-0.5 pb-1 max-md:mt-0 max-md:flex-row max-md:pb-0">
       <RouterLink
         v-for="place in places"
         :key="place.name"
         :to="{ name: place.name, params: { id: store.rig?.id }, query: store.setup ? { setup: store.setup.id } : {} }"
-        class="flex items-center gap-2.5 rounded-lg px-2.5 py-[5px] hover:bg-card"
+        class="flex items-center gap-2.5 rounded-lg px-2.5 py-[5px] hover:bg-card max-md:min-h-11 max-md:gap-1.5"
         :title="place.note"
         ><component :is="place.icon" class="size-3.5 text-leaf" aria-hidden="true" /><span class="font-semibold">{{
           place.title
         }}</span></RouterLink
       >
     </div>
-    <div class="px-2.5 pb-2 text-[12px] leading-snug text-soft">
+    <div class="px-2.5 pb-2 text-[12px] leading-snug text-soft max-md:hidden">
       <template v-if="bench.station">
         <p v-for="state in stations.filter((entry) => entry.station === bench.station)" :key="state.station">
           <strong class="text-ink">{{ title(state.advice.verdict) }}.</strong> {{ title(state.advice.reason) }}.
