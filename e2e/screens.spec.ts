@@ -194,3 +194,28 @@ test('a limit of one’s own judges at once, is refused in words when no check t
   await page.locator('[data-limit="single-screw riskNm"]').getByRole('button', { name: 'back to 0.05' }).click()
   await expect(page.getByText('only what I changed (0)')).toBeVisible()
 })
+
+test('the poster comes as a page and as a picture', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing`)
+  const taken = async (title: string) => {
+    await page.getByRole('button', { name: 'Take out' }).click()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: title }).click(),
+    ])
+    const chunks: Buffer[] = []
+    for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer)
+    return { name: download.suggestedFilename(), bytes: Buffer.concat(chunks) }
+  }
+  const pdf = await taken('A poster for the wall, A4, PDF')
+  expect(pdf.name).toBe('winter-ferry-2-crossing-poster.pdf')
+  expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-')
+  // A4 lying, in points of 1/72 in.
+  expect(pdf.bytes.toString('latin1')).toMatch(/\/MediaBox \[0 0 841\.\d+ 595\.\d+\]/)
+  expect(pdf.bytes.length).toBeGreaterThan(20_000)
+  const png = await taken('The poster as a picture, PNG')
+  expect(png.bytes.subarray(1, 4).toString()).toBe('PNG')
+  // Width and height stand in the first block.
+  expect([png.bytes.readUInt32BE(16), png.bytes.readUInt32BE(20)]).toEqual([2246, 1588])
+  expect(png.bytes.length).toBeGreaterThan(60_000)
+})

@@ -1,13 +1,22 @@
 import type { Assessment } from '@zucchini/core/assess'
 import { dimensionPath, overall } from './dimensions.ts'
 import { leadLines } from './lead-lines.ts'
-import { extentOfRig, fitTo, strokesOf, type ViewId, viewIds, views } from '@zucchini/core/drawing'
+import {
+  type Extent,
+  extentOfRig,
+  type Fit,
+  fitTo,
+  strokesOf,
+  type ViewId,
+  viewIds,
+  views,
+} from '@zucchini/core/drawing'
 
 /** Ink on paper: what leaves the program does not depend on the theme. */
 const fills: Readonly<Record<string, string>> = {
   plain: '#fdfcf8',
   metal: '#d9d9ce',
-  grip: '#e3ddc6',
+  grip: 'url(#grip)',
   ribs: '#f6f4ec',
   glass: '#cddbe0',
   screen: '#b9c6cc',
@@ -25,18 +34,41 @@ const fills: Readonly<Record<string, string>> = {
   sheen: 'none',
   '': 'none',
 }
-const INK = '#20261f'
-const SOFT = '#5d6458'
+export const INK = '#20261f'
+export const SOFT = '#5d6458'
+/** Matter that has a pattern: soft hatched, rubber dotted. */
+export const PATTERNS =
+  `<defs><pattern id="foam" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="5" height="5" fill="#ebe7d8"/><path d="M0 0V5" stroke="${SOFT}" stroke-width="0.9"/></pattern>` +
+  `<pattern id="grip" width="3.6" height="3.6" patternUnits="userSpaceOnUse" patternTransform="rotate(30)"><rect width="3.6" height="3.6" fill="#e3ddc6"/><circle cx="1.8" cy="1.8" r="0.55" fill="${SOFT}"/></pattern></defs>`
 
-const escaped = (text: string): string =>
+export const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
 
 const SHEET = { width: 620, height: 460 }
 const MARGIN = { left: 64, right: 40, top: 44, bottom: 56 }
 
-const sheetOf = (view: ViewId, { assembly, facts, mass }: Assessment, x: number, y: number): string => {
+/** An extent in the middle of a sheet, at a given scale, standing on one ground line. */
+const scaledTo = (extent: Extent, sheet: { readonly width: number; readonly height: number }, scale: number): Fit => ({
+  scale,
+  x:
+    MARGIN.left +
+    (sheet.width - MARGIN.left - MARGIN.right - (extent.right - extent.left) * scale) / 2 -
+    extent.left * scale,
+  y: sheet.height - MARGIN.bottom + extent.bottom * scale,
+})
+
+/** How one view is drawn on a sheet at a place, with its dimensions; at a scale of its own, or as large as it goes. */
+export const sheetOf = (
+  view: ViewId,
+  { assembly, facts, mass }: Assessment,
+  x: number,
+  y: number,
+  sheet: { readonly width: number; readonly height: number } = SHEET,
+  scale?: number,
+): string => {
   const extent = extentOfRig(view, assembly)
-  const fit = fitTo(extent, SHEET.width, SHEET.height, MARGIN)
+  const largest = fitTo(extent, sheet.width, sheet.height, MARGIN)
+  const fit = scale === undefined ? largest : scaledTo(extent, sheet, scale)
   const drawn = strokesOf(view, assembly, fit).map(
     ({ outline, detail, look, instance, onFace, said = [] }) =>
       `<g data-piece="${escaped(instance)}">` +
@@ -99,7 +131,7 @@ export const svgOf = (assessment: Assessment, wanted: readonly ViewId[] = viewId
     `<?xml version="1.0" encoding="UTF-8"?>\n` +
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="sans-serif" stroke-linejoin="round">` +
     `<title>${escaped(title)}</title>` +
-    `<defs><pattern id="foam" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="5" height="5" fill="#ebe7d8"/><path d="M0 0V5" stroke="${SOFT}" stroke-width="0.9"/></pattern></defs>` +
+    `${PATTERNS}` +
     `<rect width="${width}" height="${height}" fill="#ffffff"/>${sheets.join('')}` +
     `<text x="16" y="${height - 14}" font-size="12" fill="${SOFT}">${escaped(title)}</text></svg>\n`
   )

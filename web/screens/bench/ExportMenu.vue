@@ -3,14 +3,28 @@ import type { Assessment } from '@zucchini/core/assess'
 import { writeGltf } from '@zucchini/core/formats'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Download } from '@lucide/vue'
+import { ref } from 'vue'
 import { svgOf } from '../../drawing/export-svg.ts'
 import { views } from '@zucchini/core/drawing'
 import { useBench } from '../../stores/bench.ts'
+import { useRig } from '../../stores/rig.ts'
 import { save } from '../../save-file.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const bench = useBench()
+const store = useRig()
 const stem = () => `${props.assessment.assembly.rig.id}-${props.assessment.assembly.setup.id}`
+const trouble = ref('')
+/** A picture or a page takes a moment; what goes wrong is said. */
+const later = (name: string, make: (svg: string) => Promise<Blob>, type: string) => async () => {
+  trouble.value = ''
+  try {
+    const files = await import('../../drawing/poster.ts')
+    save(`${stem()}-poster.${name}`, await make(files.posterOf(props.assessment, store.style)), type)
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It could not be made.'
+  }
+}
 const items = [
   {
     title: () => `${views[bench.view].title} elevation, SVG`,
@@ -19,6 +33,18 @@ const items = [
   {
     title: () => 'All four elevations, SVG',
     act: () => save(`${stem()}.svg`, svgOf(props.assessment), 'image/svg+xml'),
+  },
+  {
+    title: () => 'A poster for the wall, A4, PDF',
+    act: later('pdf', async (svg) => (await import('../../drawing/poster-files.ts')).pdfOf(svg), 'application/pdf'),
+  },
+  {
+    title: () => 'The poster as a picture, PNG',
+    act: later('png', async (svg) => (await import('../../drawing/poster-files.ts')).pngOf(svg), 'image/png'),
+  },
+  {
+    title: () => 'The poster as a drawing, SVG',
+    act: later('svg', (svg) => Promise.resolve(new Blob([svg])), 'image/svg+xml'),
   },
   {
     title: () => 'The rig in space, glTF',
@@ -56,5 +82,8 @@ const items = [
         >
       </MenuItem>
     </MenuItems>
+    <p v-if="trouble" class="absolute right-0 z-20 mt-1 w-60 rounded-lg border border-brick bg-card p-2" role="alert">
+      {{ trouble }}
+    </p>
   </Menu>
 </template>
