@@ -104,11 +104,12 @@ export const sheetOf = (
     } = dimension
     return (
       `<path d="${dimensionPath(dimension)}" fill="none" stroke="${SOFT}" stroke-width="0.9"/>` +
-      `<text x="${(x1 + x2) / 2}" y="${(y1 + y2) / 2 + 4}" font-size="12" text-anchor="middle" fill="${INK}" stroke="#fff" stroke-width="4" paint-order="stroke">${Math.round(lengthMm)} mm</text>`
+      `<rect x="${(x1 + x2) / 2 - 23}" y="${(y1 + y2) / 2 - 8}" width="46" height="16" fill="#ffffff"/>` +
+      `<text x="${(x1 + x2) / 2}" y="${(y1 + y2) / 2 + 4}" font-size="12" text-anchor="middle" fill="${INK}">${Math.round(lengthMm)} mm</text>`
     )
   })
   return (
-    `<g transform="translate(${x} ${y})"><text x="16" y="26" font-size="14" font-weight="600" fill="${INK}">${views[view].title}</text>` +
+    `<g transform="translate(${x} ${y})"><text x="16" y="26" font-size="14" font-weight="700" fill="${INK}">${views[view].title}</text>` +
     `${lead(true)}${drawn.join('')}${lead(false)}${dimensions.join('')}</g>`
   )
 }

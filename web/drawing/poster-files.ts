@@ -31,8 +31,6 @@ export const pdfOf = async (svg: string): Promise<Blob> => {
   // Both are large, and few need them: they come when they are asked for.
   const [{ jsPDF }, { svg2pdf }] = await Promise.all([import('jspdf'), import('svg2pdf.js')])
   const parsed = new DOMParser().parseFromString(inPlainFont(svg), 'image/svg+xml').documentElement
-  // A halo behind words would be painted over them.
-  for (const text of parsed.querySelectorAll('text[stroke]')) text.removeAttribute('stroke')
   const document_ = new jsPDF({ orientation: 'landscape', unit: 'mm', format: 'a4' })
   await svg2pdf(parsed, document_, { x: 0, y: 0, width: A4_MM[0], height: A4_MM[1] })
   return document_.output('blob')

@@ -38,7 +38,7 @@ const figuresOf = (assessment: Assessment, style: Style): readonly Told[] =>
     const over = bound !== undefined && (id === 'held' ? value < bound.value : value > bound.value)
     const [title = ''] = figureTitles[id].split(',')
     const [said = ''] = valueWords(reckoning, style).split(/ \(| ±/)
-    const limit = bound ? `of ${inUnit(bound.value, reckoning.unit, style)}` : ''
+    const limit = bound ? `${id === 'held' ? 'wanted' : 'of'} ${inUnit(bound.value, reckoning.unit, style)}` : ''
     return [{ id, title, value: said, limit, over }]
   })
 

@@ -9,7 +9,8 @@ import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { leadLines } from '../../drawing/lead-lines.ts'
 import { dimensionPath, overall, plumbOf } from '../../drawing/dimensions.ts'
-import { pointMarks, spread } from '../../drawing/marks.ts'
+import { legendOf } from '../../drawing/legend.ts'
+import { pointMarks } from '../../drawing/marks.ts'
 import {
   extentOfRig,
   fitTo,
@@ -48,15 +49,21 @@ const giveUp = () => {
 }
 
 const NARROW_PX = 620
+/** The findings' numbers stand so far off the rig, in a column so wide. px */
+const LEGEND_PX = 34
+const LEGEND_WIDE_PX = 92
 const INSET = { width: 132, height: 190 }
 const companion = computed<ViewId>(() => (bench.view === 'side' ? 'front' : 'side'))
 /** On a phone the switches stand in a row of their own. */
 const narrow = computed(() => width.value < NARROW_PX)
 const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly))
+const badged = computed(
+  () => !bench.hanging && props.assessment.findings.some(({ at, level }) => at !== undefined && level !== 'hint'),
+)
 const fit = computed(() =>
   fitTo(extent.value, width.value, height.value, {
     left: 66,
-    right: !narrow.value ? INSET.width + 26 : 30,
+    right: (narrow.value ? 30 : INSET.width + 26) + (badged.value ? LEGEND_WIDE_PX - (narrow.value ? 0 : 40) : 0),
     top: narrow.value ? 92 : 46,
     bottom: 50,
   }),
@@ -82,14 +89,18 @@ const marked = computed(() => {
   return found
 })
 
-const badges = computed(() => {
+/** What is wrong where, in numbers: in a column beside the rig, so that no sign lies on what it means. */
+const signs = computed(() => {
   if (bench.hanging) return []
-  const placed = props.assessment.findings.flatMap((finding: Finding, i) => {
+  const spots = props.assessment.findings.flatMap((finding: Finding, i) => {
     if (!finding.at || finding.level === 'hint') return []
     const [x, y] = onSheet(fit.value, flat(bench.view, finding.at))
-    return [{ n: i + 1, level: finding.level, x, y, key: `${finding.check}${i}` }]
+    return [{ n: i + 1, level: finding.level, x, y }]
   })
-  return spread(placed, () => [1, 0], 22, points.value)
+  const [right] = onSheet(fit.value, [extent.value.right, 0])
+  const left = right + LEGEND_PX
+  const clearOfInset = narrow.value || left + LEGEND_WIDE_PX < width.value - INSET.width - 20
+  return legendOf(spots, left, narrow.value ? 100 : 60, height.value - (clearOfInset ? 46 : INSET.height + 60))
 })
 
 /**
@@ -308,14 +319,33 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
             <MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" />
           </g>
         </g>
+        <g fill="none" stroke-width="0.8" pointer-events="none">
+          <template v-for="sign in signs" :key="`line${sign.n}`">
+            <path
+              v-if="sign.leads"
+              :d="`M${sign.x} ${sign.y}L${sign.at[0] - 13} ${sign.at[1]}`"
+              :stroke="sign.level === 'stop' ? 'var(--brick)' : 'var(--amber)'"
+              opacity="0.7"
+            />
+            <circle
+              v-if="sign.leads"
+              :cx="sign.x"
+              :cy="sign.y"
+              r="2.6"
+              :fill="sign.level === 'stop' ? 'var(--brick)' : 'var(--amber)'"
+              stroke="var(--paper)"
+            />
+          </template>
+        </g>
         <g
-          v-for="badge in badges"
-          :key="badge.key"
+          v-for="sign in signs"
+          :key="`sign${sign.n}`"
           pointer-events="none"
-          :transform="`translate(${badge.x} ${badge.y})`"
+          :data-sign="sign.n"
+          :transform="`translate(${sign.at[0]} ${sign.at[1]})`"
         >
           <rect
-            v-if="badge.level === 'stop'"
+            v-if="sign.level === 'stop'"
             x="-8"
             y="-8"
             width="16"
@@ -326,7 +356,15 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
             stroke-width="1.5"
           />
           <path v-else d="M0 -10 10.5 8H-10.5Z" fill="var(--amber)" stroke="var(--paper)" stroke-width="1.5" />
-          <text y="4.5" text-anchor="middle" font-size="10.5" font-weight="700" fill="var(--paper)">{{ badge.n }}</text>
+          <text
+            :y="sign.level === 'stop' ? 4 : 5"
+            text-anchor="middle"
+            :font-size="sign.n > 9 && sign.level !== 'stop' ? 8.6 : 10.5"
+            font-weight="700"
+            fill="var(--paper)"
+          >
+            {{ sign.n }}
+          </text>
         </g>
       </svg>
     </div>
