@@ -3,6 +3,7 @@ import type { Station } from '@zucchini/core/catalogue'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { type ViewId, viewIds } from '@zucchini/core/drawing'
+import { type Lens, movedBy, wholeSheet, zoomedAt } from '../drawing/lens.ts'
 import { useRig } from './rig.ts'
 
 /** What is being looked at on the bench: the view, and the one open point or piece in hand. */
@@ -55,6 +56,15 @@ export const useBench = defineStore('bench', () => {
     const now = ids.indexOf(pieceId.value)
     pickPiece(ids[(now < 0 ? (by > 0 ? 0 : ids.length - 1) : now + by + ids.length) % ids.length] ?? '')
   }
+  /** How each view of each set-up is looked at; it is as one left it when one comes back. */
+  const lenses = ref<Readonly<Record<string, Lens>>>({})
+  const lensKey = computed(() => `${rigStore.rig?.id ?? ''} ${rigStore.setup?.id ?? ''} ${view.value}`)
+  const lens = computed({
+    get: () => lenses.value[lensKey.value] ?? wholeSheet,
+    set: (next: Lens) => (lenses.value = { ...lenses.value, [lensKey.value]: next }),
+  })
+  const zoom = (factor: number) => (lens.value = zoomedAt(lens.value, factor))
+  const move = (u: number, v: number) => (lens.value = movedBy(lens.value, u, v))
   const setView = (name: string) => {
     turning.value = name === 'turntable'
     if (!turning.value) view.value = viewIds.find((id) => id === name) ?? 'side'
@@ -79,5 +89,8 @@ export const useBench = defineStore('bench', () => {
     stepPoint,
     stepPiece,
     setView,
+    lens,
+    zoom,
+    move,
   }
 })

@@ -9,6 +9,8 @@ import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { leadLines } from '../../drawing/lead-lines.ts'
 import { dimensionPath, overall, plumbOf } from '../../drawing/dimensions.ts'
+import { throughLens } from '../../drawing/lens.ts'
+import { useLens } from '../../drawing/use-lens.ts'
 import { legendOf } from '../../drawing/legend.ts'
 import { pointMarks } from '../../drawing/marks.ts'
 import {
@@ -60,13 +62,19 @@ const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly)
 const badged = computed(
   () => !bench.hanging && props.assessment.findings.some(({ at, level }) => at !== undefined && level !== 'hint'),
 )
-const fit = computed(() =>
+const wholeFit = computed(() =>
   fitTo(extent.value, width.value, height.value, {
     left: 66,
     right: (narrow.value ? 30 : INSET.width + 26) + (badged.value ? LEGEND_WIDE_PX - (narrow.value ? 0 : 40) : 0),
     top: narrow.value ? 92 : 46,
     bottom: 50,
   }),
+)
+const fit = computed(() => throughLens(wholeFit.value, bench.lens, width.value, height.value))
+const { dragging, handlers, click } = useLens(
+  sheet,
+  () => bench.lens,
+  (lens) => (bench.lens = lens),
 )
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
 const points = computed(() =>
@@ -98,7 +106,7 @@ const signs = computed(() => {
     return [{ n: i + 1, level: finding.level, x, y }]
   })
   const [right] = onSheet(fit.value, [extent.value.right, 0])
-  const left = right + LEGEND_PX
+  const left = Math.min(right + LEGEND_PX, width.value - LEGEND_WIDE_PX)
   const clearOfInset = narrow.value || left + LEGEND_WIDE_PX < width.value - INSET.width - 20
   return legendOf(spots, left, narrow.value ? 100 : 60, height.value - (clearOfInset ? 46 : INSET.height + 60))
 })
@@ -178,7 +186,15 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
     <div
       class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft max-md:top-12 max-md:right-auto max-md:left-4"
     >
-      <span v-if="!bench.turning">1 : {{ ratio }}</span>
+      <button
+        v-if="!bench.turning && bench.lens.zoom > 1"
+        class="underline decoration-dotted underline-offset-2"
+        title="The whole rig again (0)"
+        @click="bench.zoom(0)"
+      >
+        whole rig
+      </button>
+      <span v-if="!bench.turning" data-testid="ratio">1 : {{ ratio }}</span>
       <label v-if="assessment.hang && !bench.turning" class="flex cursor-pointer items-center gap-1.5"
         ><input v-model="bench.hanging" type="checkbox" class="accent-leaf" /> as it hangs</label
       >
@@ -191,7 +207,14 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
       <ExportMenu :assessment="assessment" />
     </div>
     <TurnTable v-if="bench.turning && !unable" :assessment="assessment" @unable="giveUp" />
-    <div v-show="!bench.turning" ref="sheet" class="min-h-0 flex-1">
+    <div
+      v-show="!bench.turning"
+      ref="sheet"
+      class="min-h-0 flex-1 overflow-hidden"
+      :class="{ 'cursor-grabbing': dragging, 'touch-pan-y': bench.lens.zoom === 1, 'touch-none': bench.lens.zoom > 1 }"
+      v-on="handlers"
+      @click.capture="click"
+    >
       <svg
         :viewBox="`0 0 ${width} ${height}`"
         :width="width"

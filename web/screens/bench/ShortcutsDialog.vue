@@ -9,6 +9,7 @@ const groups = [
     'Look',
     [
       ['1 2 3 4 5', 'side, front, top, rear, turntable'],
+      ['+  −  0', 'nearer, farther, the whole rig'],
       ['R', 'rooms on or off'],
       ['L', 'leads on or off'],
       ['H', 'as it hangs'],

@@ -5,6 +5,9 @@ import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { takeOff } from './take-off.ts'
 
+/** By how much a key makes the drawing larger. */
+const ZOOM_STEP = 1.25
+
 const inField = (event: KeyboardEvent): boolean => {
   const target = event.target as HTMLElement | null
   return (
@@ -63,6 +66,10 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
     '/': find,
     '?': help,
     f: focusFits,
+    '+': () => bench.zoom(ZOOM_STEP),
+    '=': () => bench.zoom(ZOOM_STEP),
+    '-': () => bench.zoom(1 / ZOOM_STEP),
+    '0': () => bench.zoom(0),
     r: () => (bench.showRooms = !bench.showRooms),
     l: () => (bench.showLeads = !bench.showLeads),
     h: () => (bench.hanging = !bench.hanging),
