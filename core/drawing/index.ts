@@ -1,4 +1,5 @@
 export * from './figures/index.ts'
+export * from './leads.ts'
 export * from './mount-marks.ts'
 export * from './outlines.ts'
 export * from './paths.ts'

@@ -38,6 +38,10 @@ defineEmits<{ pick: [cable: string] }>()
         :stroke-width="Math.max(0.8, lead.width - 0.4)"
         :stroke-dasharray="lead.amiss ? '7 4' : undefined"
       />
+      <template v-for="(plug, i) in lead.plugs" :key="i">
+        <path :d="plug.body" fill="var(--d-grip)" stroke="var(--ink)" stroke-width="1" />
+        <path v-if="plug.ribs" :d="plug.ribs" stroke="var(--ink)" stroke-width="0.55" opacity="0.7" />
+      </template>
     </template>
   </g>
 </template>

@@ -91,9 +91,9 @@ export const sheetOf = (
     leads
       .filter((line) => line.behind === behind)
       .map(
-        ({ d, width, cable, name }) =>
+        ({ d, width, cable, name, plugs }) =>
           `<g data-lead="${escaped(cable)}" fill="none" stroke-linecap="round"><title>${escaped(name)}</title>` +
-          `<path d="${d}" stroke="${INK}" stroke-width="${width + 1.6}"/><path d="${d}" stroke="${fills['knob'] ?? '#ccc'}" stroke-width="${Math.max(0.8, width - 0.4)}"/></g>`,
+          `<path d="${d}" stroke="${INK}" stroke-width="${width + 1.6}"/><path d="${d}" stroke="${fills['knob'] ?? '#ccc'}" stroke-width="${Math.max(0.8, width - 0.4)}"/>${plugs.map(({ body, ribs }) => `<path d="${body}" fill="#e3ddc6" stroke="${INK}" stroke-width="0.9"/>${ribs ? `<path d="${ribs}" stroke="${INK}" stroke-width="0.5"/>` : ''}`).join('')}</g>`,
       )
       .join('')
   const dimensions = overall(extent, fit).map((dimension) => {

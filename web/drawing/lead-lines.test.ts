@@ -1,5 +1,5 @@
 import { evaluate } from '@zucchini/core/assess'
-import { catalogueOf } from '@zucchini/core/catalogue'
+import { catalogueOf, connectors } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { bentPath, leadLines } from './lead-lines.ts'
@@ -50,4 +50,23 @@ test('a lead on the camera’s left lies behind it seen from the right, and befo
   const { leads } = evaluate(secondMark, 'crossing', context).facts
   expect(leadLines('side', leads, fit, [0, 0, 0]).map(({ behind }) => behind)).toEqual([true, true, true])
   expect(leadLines('rear', leads, fit, [0, 0, 0]).find(({ cable }) => cable === 'trs')).toMatchObject({ behind: false })
+})
+
+test('a plug is drawn as long as it stands out of its socket, an angled one shorter; from its end it is a block', () => {
+  const { leads } = evaluate(firstMark, 'crossing', context).facts
+  const spanOf = (d: string) => {
+    const points = [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const)
+    const span = (k: 0 | 1) => Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]))
+    return [span(0), span(1)].sort((a, b) => b - a)
+  }
+  for (const run of leads)
+    for (const view of ['side', 'front', 'top', 'rear'] as const) {
+      const line = leadLines(view, [run], fit, [0, 0, 0])[0]
+      for (const [i, end] of [run.from, run.to].entries()) {
+        const [long = 0] = spanOf(line?.plugs[i]?.body ?? '')
+        const { bodyMm, wideMm, tallMm } = connectors[end.plug.connector]
+        expect(long).toBeGreaterThan(5)
+        expect(long).toBeLessThanOrEqual(2 * Math.hypot(Math.max(bodyMm, 12), Math.max(wideMm, tallMm)) + 1)
+      }
+    }
 })

@@ -1,6 +1,7 @@
 import type { Run } from '@zucchini/core/cabling'
-import type { Point2, Vec3 } from '@zucchini/core/kernel'
-import { type Fit, flat, nearness, onSheet, type ViewId } from '@zucchini/core/drawing'
+import { connectors } from '@zucchini/core/catalogue'
+import { add, direction, type Point2, scale, type Vec3 } from '@zucchini/core/kernel'
+import { type Fit, flat, hungPoints, nearness, onSheet, roundedPath, type ViewId } from '@zucchini/core/drawing'
 
 /** A lead as it lies on an elevation. */
 export interface LeadLine {
@@ -14,6 +15,8 @@ export interface LeadLine {
   readonly behind: boolean
   /** It does not reach, or does not go in. */
   readonly amiss: boolean
+  /** The bodies of its plugs, and the ribs on them. */
+  readonly plugs: readonly { readonly body: string; readonly ribs: string }[]
 }
 
 const ROUND_PX = 9
@@ -35,6 +38,48 @@ export const bentPath = (points: readonly Point2[], by = ROUND_PX): string =>
     })
     .join('')
 
+/** How far an angled plug stands out of its socket; a usual figure. mm */
+const ANGLED_MM = 12
+/** Ribs on a plug's body, as parts of its length from the socket. */
+const RIBS = [0.42, 0.56, 0.7]
+
+/** A plug as it sits in its socket: its body along the way out, its ribs across; seen from its end a block. */
+const plugOn = (view: ViewId, { plug, at, piece, socket }: Run['from'], fit: Fit): { body: string; ribs: string } => {
+  const out = direction(piece.frame, socket.out)
+  const { bodyMm, wideMm, tallMm } = connectors[plug.connector]
+  const long = plug.angle === 'straight' ? bodyMm : ANGLED_MM
+  const here = onSheet(fit, flat(view, at))
+  const tip = onSheet(fit, flat(view, add(at, scale(out, long))))
+  const [dx, dy] = [tip[0] - here[0], tip[1] - here[1]]
+  const px = Math.hypot(dx, dy)
+  const half = ((wideMm + tallMm) / 4) * fit.scale
+  if (px < half * 0.5) {
+    const [w, h] = [(wideMm / 2) * fit.scale, (tallMm / 2) * fit.scale]
+    const [x, y] = here
+    return {
+      body: roundedPath(
+        [
+          [x - w, y - h],
+          [x + w, y - h],
+          [x + w, y + h],
+          [x - w, y + h],
+        ],
+        2,
+      ),
+      ribs: '',
+    }
+  }
+  const [nx, ny] = [(-dy / px) * half, (dx / px) * half]
+  const across = (t: number, k: number): Point2 => [here[0] + dx * t + nx * k, here[1] + dy * t + ny * k]
+  return {
+    body: roundedPath(
+      [across(0, -1), across(0.72, -1), across(1, -0.6), across(1, 0.6), across(0.72, 1), across(0, 1)],
+      2,
+    ),
+    ribs: RIBS.map((t) => `M${across(t, -0.7).map(round).join(' ')}L${across(t, 0.7).map(round).join(' ')}`).join(''),
+  }
+}
+
 /**
  * The leads of a set-up on an elevation, to scale. @param middle the middle of the rig: what lies beyond it is behind
  */
@@ -42,9 +87,10 @@ export const leadLines = (view: ViewId, runs: readonly Run[], fit: Fit, middle: 
   runs.map(({ link, part, cable, points, spareMm, from, to }) => ({
     cable: link.cable,
     name: part.name,
-    d: bentPath(points.map((p) => onSheet(fit, flat(view, p)))),
+    d: bentPath(hungPoints({ points, spareMm }).map((p) => onSheet(fit, flat(view, p)))),
     width: Math.max(LEAST_PX, cable.thickMm * fit.scale),
     behind: points.reduce((sum, p) => sum + nearness(view, p), 0) / points.length < nearness(view, middle),
     power: cable.carries.includes('power'),
     amiss: spareMm < 0 || !from.fits || !to.fits,
+    plugs: [from, to].map((end) => plugOn(view, end, fit)),
   }))

@@ -3,7 +3,7 @@ import type { Assembly, PlacedPart, Point } from '@zucchini/core/assembly'
 import type { Run } from '@zucchini/core/cabling'
 import { inHand } from '@zucchini/core/balance'
 import { roomPoses } from '@zucchini/core/clearance'
-import { figureOf } from '@zucchini/core/drawing'
+import { figureOf, hungPoints } from '@zucchini/core/drawing'
 import { cross, direction, lengthOf, type Placed, point, unit, type Vec3 } from '@zucchini/core/kernel'
 import {
   BoxGeometry,
@@ -184,7 +184,7 @@ const TUBE_SIDES = 8
 
 /** A lead as the tube it is, along its way; drawn apart it would lead nowhere, so it stays away then. */
 const leadTube = ({ points, cable, part, spareMm }: Run, palette: Palette): Mesh => {
-  const curve = new CatmullRomCurve3(points.map(at), false, 'catmullrom', 0.12)
+  const curve = new CatmullRomCurve3(hungPoints({ points, spareMm }).map(at), false, 'catmullrom', 0.12)
   const mesh = new Mesh(
     new TubeGeometry(curve, TUBE_STEPS, cable.thickMm / 2, TUBE_SIDES),
     new MeshLambertMaterial({
