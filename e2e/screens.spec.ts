@@ -248,3 +248,17 @@ test('the drawing comes nearer by wheel and key, is drawn about, and is remember
   await page.keyboard.press('0')
   await expect.poll(ratio).toBe(whole)
 })
+
+test('a way out that is pointed at is drawn in dashes where it would be, and gone when one looks away', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing&point=cage/top-rear`)
+  const ghosts = page.getByTestId('ghosts')
+  await expect(page.locator('[data-part]').first()).toBeVisible()
+  await expect(ghosts).toHaveCount(0)
+  await page.locator('[data-part]').nth(1).locator('span').first().click()
+  await expect(ghosts.locator('path').first()).toBeAttached()
+  await page.keyboard.press('Escape')
+  await expect(ghosts).toHaveCount(0)
+})

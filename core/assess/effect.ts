@@ -1,4 +1,4 @@
-import { type Command, edit, type Rig } from '../assembly/index.ts'
+import { type Command, edit, placeSetup, type PlacedPart, type Rig, setupOf } from '../assembly/index.ts'
 import { countLevels, findingKey, type Level } from '../checks/index.ts'
 import type { Issue } from '../kernel/index.ts'
 import { type Assessment, tryOut } from './evaluate.ts'
@@ -38,3 +38,34 @@ export const effectOf = (
   const edited = edit(rig, commands, before.facts.context.catalogue)
   return edited.ok ? compare(before, tryOut(edited.value, before)) : { issues: edited.issues }
 }
+
+/**
+ * The pieces that would stand elsewhere after some edits, where they would stand, and those that would be new: what a
+ * drawing shows beside the rig as it is. Nothing where the edits can't be done.
+ */
+export const ghostsOf = ({ rig, assembly, facts }: Assessment, commands: readonly Command[]): readonly PlacedPart[] => {
+  const { catalogue } = facts.context
+  const edited = edit(rig, commands, catalogue)
+  const setup = edited.ok ? setupOf(edited.value, assembly.setup.id) : undefined
+  if (!edited.ok || !setup) return []
+  // A piece that stands where it stood is the same object.
+  return placeSetup(edited.value, setup, catalogue).placed.filter(
+    (piece) => !sameStand(assembly.byInstance.get(piece.instance.id), piece),
+  )
+}
+
+const STANDS_STILL_MM = 0.05
+const sameStand = (before: PlacedPart | undefined, now: PlacedPart): boolean =>
+  before !== undefined &&
+  before.part === now.part &&
+  now.solids.every(({ bounds }, i) => {
+    const was = before.solids[i]?.bounds
+    return (
+      was !== undefined &&
+      ([0, 1, 2] as const).every(
+        (k) =>
+          Math.abs(bounds.min[k] - was.min[k]) < STANDS_STILL_MM &&
+          Math.abs(bounds.max[k] - was.max[k]) < STANDS_STILL_MM,
+      )
+    )
+  })

@@ -11,6 +11,8 @@ const props = defineProps<{
   picked?: string
   marked?: ReadonlyMap<string, string>
   thin?: boolean
+  /** ink: as it is. so-far: what stands already, in grey. ghost: what would be, in dashes. */
+  state?: 'ink' | 'so-far' | 'ghost'
 }>()
 const emit = defineEmits<{ pick: [instance: string] }>()
 /** One listener for all: a drawing has hundreds of strokes. */
@@ -33,10 +35,21 @@ const widthOf = ({ look, onFace }: Drawn, picked: boolean): number => {
   if (face) return props.thin ? WEIGHT.fine : WEIGHT.face
   return picked ? WEIGHT.picked : props.thin ? WEIGHT.thin : WEIGHT.piece
 }
+/** A ghost has outlines and no texture. */
+const ghostly = (stroke: Drawn) => ({
+  stroke: { ...stroke, detail: '', said: [] },
+  fill: stroke.onFace || small.has(stroke.look) ? 'none' : 'color-mix(in srgb, var(--leaf-tint) 55%, transparent)',
+  line: 'var(--leaf)',
+  width: stroke.onFace || small.has(stroke.look) ? WEIGHT.fine : WEIGHT.piece,
+  fine: 'none',
+  fineWidth: 0,
+  fineOpacity: 0,
+})
 const shown = computed(() =>
   props.strokes.map((stroke) => {
     const picked = stroke.instance === props.picked
     const sheen = stroke.look === 'sheen'
+    if (props.state === 'ghost') return ghostly(stroke)
     const line = picked ? 'var(--amber)' : (props.marked?.get(stroke.instance) ?? 'var(--ink)')
     return {
       stroke,
@@ -52,7 +65,7 @@ const shown = computed(() =>
 </script>
 
 <template>
-  <g stroke-linejoin="round" stroke-linecap="round" @click="pick">
+  <g stroke-linejoin="round" stroke-linecap="round" :class="state" :data-state="state" @click="pick">
     <defs>
       <pattern
         :id="`${hatchId}-foam`"
@@ -118,3 +131,25 @@ const shown = computed(() =>
     </g>
   </g>
 </template>
+
+<style scoped>
+.so-far {
+  --ink: color-mix(in srgb, var(--soft) 70%, var(--paper));
+  filter: saturate(0.25);
+  opacity: 0.62;
+}
+.ghost path {
+  stroke-dasharray: 4 2.4;
+}
+</style>
+
+<style scoped>
+.so-far {
+  --ink: color-mix(in srgb, var(--soft) 70%, var(--paper));
+  filter: saturate(0.25);
+  opacity: 0.62;
+}
+.ghost path {
+  stroke-dasharray: 4 2.4;
+}
+</style>

@@ -1,7 +1,8 @@
-import type { FigureId } from '@zucchini/core/assess'
+import { type FigureId, ghostsOf } from '@zucchini/core/assess'
+import type { Command, PlacedPart } from '@zucchini/core/assembly'
 import type { Station } from '@zucchini/core/catalogue'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { type ViewId, viewIds } from '@zucchini/core/drawing'
 import { type Lens, movedBy, wholeSheet, zoomedAt } from '../drawing/lens.ts'
 import { useRig } from './rig.ts'
@@ -65,6 +66,14 @@ export const useBench = defineStore('bench', () => {
   })
   const zoom = (factor: number) => (lens.value = zoomedAt(lens.value, factor))
   const move = (u: number, v: number) => (lens.value = movedBy(lens.value, u, v))
+  /** What would stand where if what is pointed at were done; drawn in dashes beside the rig as it is. */
+  const ghosts = shallowRef<readonly PlacedPart[]>([])
+  const foresee = (commands: readonly Command[]) => {
+    ghosts.value = rigStore.assessment ? ghostsOf(rigStore.assessment, commands) : []
+  }
+  const forget = () => {
+    if (ghosts.value.length > 0) ghosts.value = []
+  }
   const setView = (name: string) => {
     turning.value = name === 'turntable'
     if (!turning.value) view.value = viewIds.find((id) => id === name) ?? 'side'
@@ -89,6 +98,9 @@ export const useBench = defineStore('bench', () => {
     stepPoint,
     stepPiece,
     setView,
+    ghosts,
+    foresee,
+    forget,
     lens,
     zoom,
     move,

@@ -37,7 +37,7 @@ const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['na
 
 // Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes,
 // so that
-// nothing jumps; the list waits for its first one.
+// nothing jumps.
 const cures = shallowRef<ReadonlyMap<string, readonly Cure[]>>()
 const curesOf = (finding: Finding): readonly Cure[] => cures.value?.get(findingKey(finding)) ?? []
 let asked = 0
@@ -64,8 +64,10 @@ const consequence = (effect: Effect | undefined): string => {
   ]
   return parts.filter(Boolean).join(', ')
 }
-const cure = (finding: Finding, remedy: Remedy) =>
-  store.apply(remedy.commands, `${say(remedy.text, remedy)}, for: ${headline(say(finding.text, finding)).head}`)
+const cure = (finding: Finding, remedy: Remedy) => {
+  bench.forget()
+  return store.apply(remedy.commands, `${say(remedy.text, remedy)}, for: ${headline(say(finding.text, finding)).head}`)
+}
 const look = (finding: Finding) => {
   const [first] = finding.parts
   if (first && props.assessment.assembly.byInstance.has(first)) bench.pickPiece(first)
@@ -78,7 +80,8 @@ const look = (finding: Finding) => {
       {{ title ?? (bench.station ? `Findings, ${bench.station}` : 'Findings') }}
       <span class="ml-auto text-[12.5px]" aria-live="polite" data-testid="finding-count">{{ count || 'none' }}</span>
     </h2>
-    <ol v-if="cures" class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
+    <p v-if="!cures && shown.length > 0" class="label py-1" role="status">looking for ways out ...</p>
+    <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
       <li
         v-for="{ finding, n } in shown"
         :key="findingKey(finding)"
@@ -98,7 +101,14 @@ const look = (finding: Finding) => {
             </button>
             <ul v-if="curesOf(finding).length" class="mt-1.5 flex flex-col items-start gap-1">
               <li v-for="({ remedy, effect }, i) in curesOf(finding)" :key="i">
-                <button class="cure" @click="cure(finding, remedy)">
+                <button
+                  class="cure"
+                  @click="cure(finding, remedy)"
+                  @mouseenter="bench.foresee(remedy.commands)"
+                  @mouseleave="bench.forget()"
+                  @focus="bench.foresee(remedy.commands)"
+                  @blur="bench.forget()"
+                >
                   {{ say(remedy.text, remedy)
                   }}<span v-if="consequence(effect)" class="tight whitespace-nowrap"> · {{ consequence(effect) }}</span>
                 </button>

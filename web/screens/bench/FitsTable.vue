@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { type Assessment, type FigureId, type Fit, type Misfit, tryOut } from '@zucchini/core/assess'
 import { edit } from '@zucchini/core/assembly'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useAsk } from '../../stores/ask.ts'
+import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { refusal, wordFilter } from '../../wording.ts'
 import { buyCell, findingsCell, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
@@ -19,6 +20,7 @@ const emit = defineEmits<{ take: [row: Fit | Misfit]; bridge: [row: Misfit] }>()
 const bridgeWords = ({ bridge }: Misfit) => `with ${(bridge?.adapters ?? []).map(({ name }) => name).join(' + ')}`
 const store = useRig()
 const ask = useAsk()
+const bench = useBench()
 /** The set-up as it would be with a part on it: its figures can be asked like any other's. */
 const asIf = ({ commands }: Fit): Assessment | undefined => {
   const { rig, assessment } = store
@@ -79,12 +81,22 @@ const choose = (row: number) => {
   chosen.value = all.value[row]?.part.id ?? ''
 }
 
+// The part that is chosen is drawn where it would sit, as long as one chooses.
+watch(
+  () => (chosen.value ? all.value[at.value] : undefined),
+  (row) => (row ? bench.foresee(row.commands) : bench.forget()),
+)
+onBeforeUnmount(() => bench.forget())
+
 const move = async (by: number) => {
   choose(Math.max(0, Math.min(all.value.length - 1, at.value + by)))
   await nextTick()
   list.value?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' })
 }
-const take = (row = all.value[at.value]) => row && emit('take', row)
+const take = (row = all.value[at.value]) => {
+  bench.forget()
+  if (row) emit('take', row)
+}
 defineExpose({ move, take })
 
 const tones: Record<Tone, string> = { better: 'text-leaf', worse: 'text-amber', same: 'text-soft' }

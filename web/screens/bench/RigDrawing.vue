@@ -77,6 +77,9 @@ const { dragging, handlers, click } = useLens(
   (lens) => (bench.lens = lens),
 )
 const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
+const ghosts = computed(() =>
+  bench.hanging ? [] : strokesOf(bench.view, { ...props.assessment.assembly, placed: bench.ghosts }, fit.value, false),
+)
 const points = computed(() =>
   bench.hanging
     ? []
@@ -242,6 +245,14 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
           />
         </g>
         <LeadStrokes :leads="leads.filter(({ behind }) => !behind)" :hang="hangStyle" @pick="toWiring" />
+        <RigStrokes
+          v-if="ghosts.length"
+          :strokes="ghosts"
+          hatch-id="bench-ghosts"
+          state="ghost"
+          pointer-events="none"
+          data-testid="ghosts"
+        />
         <LeadStrokes hidden :leads="leads.filter(({ behind }) => behind)" :hang="hangStyle" @pick="toWiring" />
         <g v-for="room in rooms" :key="room.key" class="hang" :style="hangStyle" pointer-events="none">
           <path

@@ -1,0 +1,58 @@
+import { strokesOf } from '@zucchini/core/drawing'
+import { onPage, second } from '../testing/demo.ts'
+import RigStrokes from './RigStrokes.vue'
+
+const fit = { scale: 2, x: 200, y: 300 }
+const strokes = strokesOf('side', second().assembly, fit)
+const drawn = (more: object = {}) => onPage(RigStrokes, { props: { strokes, hatchId: 'hatch', ...more } })
+
+test('a press anywhere on a piece picks it, wherever on it; beside it nothing is picked', async () => {
+  const { page } = await drawn()
+  await page.find('[data-instance="cage"] path').trigger('click')
+  await page.find('defs').trigger('click')
+  expect(page.emitted('pick')).toEqual([['cage']])
+})
+
+test('windows show through, what lies on a face is drawn finer, the picked piece heavier and amber', async () => {
+  const { page } = await drawn({ picked: 'cage' })
+  const paths = page.findAll('[data-instance="cage"] > path[fill-rule="evenodd"]')
+  expect(paths.length).toBeGreaterThan(1)
+  expect(new Set(paths.map((one) => one.attributes('stroke')))).toEqual(new Set(['var(--amber)']))
+  const widths = (id: string) =>
+    page
+      .findAll(`[data-instance="${id}"] > path[fill-rule="evenodd"]`)
+      .map((one) => Number(one.attributes('stroke-width')))
+  expect(Math.max(...widths('cage'))).toBe(2)
+  expect(new Set(widths('camera'))).toEqual(new Set([1.2, 0.8]))
+})
+
+test('rubber is dotted and soft matter hatched by patterns of this drawing alone', async () => {
+  const { page } = await drawn()
+  const fills = page.findAll('path').map((one) => one.attributes('fill') ?? '')
+  expect(fills).toContain('url(#hatch-grip)')
+  expect(page.find('#hatch-grip').exists()).toBe(true)
+  expect(fills.filter((fill) => fill.startsWith('url(')).every((fill) => fill.startsWith('url(#hatch-'))).toBe(true)
+})
+
+test('a ghost is all leaf and without texture; a card has neither lines nor figures', async () => {
+  const { page: ghost } = await drawn({ state: 'ghost' })
+  expect(ghost.attributes('data-state')).toBe('ghost')
+  expect(new Set(ghost.findAll('path[fill-rule]').map((one) => one.attributes('stroke')))).toEqual(
+    new Set(['var(--leaf)']),
+  )
+  expect(ghost.findAll('path[opacity]').length).toBe(0)
+  expect(ghost.findAll('text').length).toBe(0)
+  const { page: ink } = await drawn()
+  expect(ink.findAll('text').map((one) => one.text())).toContain('20')
+  const { page: card } = await drawn({ thin: true })
+  expect(card.findAll('path[opacity]').length + card.findAll('text').length).toBe(0)
+})
+
+test('strokes that stay the same object are not drawn again; another piece picked draws two pieces again', async () => {
+  const { page } = await drawn({ picked: 'cage' })
+  const before = page.find('[data-instance="handle"]').element
+  await page.setProps({ picked: 'camera' })
+  expect(page.find('[data-instance="handle"]').element).toBe(before)
+  expect(page.find('[data-instance="camera"] path').attributes('stroke')).toBe('var(--amber)')
+  expect(page.find('[data-instance="cage"] path').attributes('stroke')).toBe('var(--ink)')
+})
