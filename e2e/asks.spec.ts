@@ -70,6 +70,9 @@ test('a part that fits says how its figures would be reckoned, and a figure lead
 }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing&point=cage/top-rear`)
   const row = page.locator('[data-part]').first()
+  // The first press chooses the part, the second asks.
+  await row.locator('[data-figure="in-hand"]').click()
+  await expect(page.locator('[data-figure-sheet]')).toHaveCount(0)
   await row.locator('[data-figure="in-hand"]').click()
   await expect(page.locator('[data-figure-sheet="in-hand"]')).toContainText('the sum of 17 pieces')
   await page.keyboard.press('Escape')

@@ -174,7 +174,7 @@ test('a card that can not be worked out says so, an old one is shown as old; the
   })
   await page.goto(app.url)
   await expect(page.locator('[data-rig="winter-ferry-1"]')).toContainText('could not be worked out')
-  await expect(page.locator('[data-rig="winter-ferry-2"]')).toContainText('2,276 g')
+  await expect(page.locator('[data-card="winter-ferry-2"]')).toContainText('2,276 g')
 })
 
 test('a rig nothing can be made of offers its history, its file, and the last good revision', async ({ page, app }) => {

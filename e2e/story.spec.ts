@@ -60,7 +60,7 @@ test('from an empty shelf to a checked rig, found again after a restart', async 
   await page.reload()
   await expect(scale(page, 'In the hand')).toContainText('1,403 g')
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
-  await expect(page.locator('[data-rig="ferry-at-dawn"]')).toContainText('1,403 g')
+  await expect(page.locator('[data-card="ferry-at-dawn"]')).toContainText('1,403 g')
 })
 
 test('the first mark shows its troubles, and pressing cures makes them fewer', async ({ page, app }) => {

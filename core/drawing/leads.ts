@@ -1,5 +1,10 @@
-import type { Run } from '../cabling/index.ts'
 import { add, lengthOf, scale, subtract, type Vec3 } from '../kernel/index.ts'
+
+/** A lead by the corners of its way, and how much longer it is than that. */
+export interface Hanging {
+  readonly points: readonly Vec3[]
+  readonly spareMm: number
+}
 
 /** A shorter piece of a lead hangs straight. mm */
 const LEAST_MM = 30
@@ -19,7 +24,7 @@ export const sagOf = (wayMm: number, extraMm: number): number =>
  * The corners of a lead as it hangs: what it is longer than its way lets its long pieces sag, each by its share; what
  * is left over after that is tied up. Where it is clamped and where it is plugged in it stays.
  */
-export const hungPoints = ({ points, spareMm }: Pick<Run, 'points' | 'spareMm'>): readonly Vec3[] => {
+export const hungPoints = ({ points, spareMm }: Hanging): readonly Vec3[] => {
   const lengths = points.slice(1).map((to, i) => lengthOf(subtract(to, points[i] ?? to)))
   const hanging = lengths.filter((mm) => mm >= LEAST_MM).reduce((sum, mm) => sum + mm, 0)
   if (spareMm <= 0 || hanging === 0) return points

@@ -27,15 +27,17 @@ const asIf = ({ commands }: Fit): Assessment | undefined => {
   const edited = rig && assessment && edit(rig, commands, assessment.facts.context.catalogue)
   return edited?.ok && assessment ? tryOut(edited.value, assessment) : undefined
 }
-/** A figure of the row that is chosen says how it is reckoned; of another row it chooses the row. */
+/** A figure of the row that one has chosen says how it is reckoned; of another row it chooses the row. */
 const askOf = (row: number, fit: Fit, figure: FigureId) => {
-  const tried = row === at.value ? asIf(fit) : undefined
+  const tried = row === at.value && chosen.value === fit.part.id ? asIf(fit) : undefined
   if (tried) ask.open(figure, tried)
   else choose(row)
 }
 const askChosen = () => {
   const row = all.value[at.value]
-  if (row && 'effect' in row) askOf(at.value, row, row.effect.tiltToDeg === undefined ? 'in-hand' : 'hangs')
+  if (!row || !('effect' in row)) return
+  choose(at.value)
+  askOf(at.value, row, row.effect.tiltToDeg === undefined ? 'in-hand' : 'hangs')
 }
 const list = useTemplateRef<HTMLElement>('list')
 

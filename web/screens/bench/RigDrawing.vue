@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { type Finding, pointName } from '@zucchini/core/checks'
+import type { Finding } from '@zucchini/core/checks'
 import { roomPoses } from '@zucchini/core/clearance'
 import type { Point2 } from '@zucchini/core/kernel'
-import { standardOf } from '@zucchini/core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -30,9 +29,10 @@ import LeadStrokes from '../../drawing/LeadStrokes.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { useBench } from '../../stores/bench.ts'
 import { useSettings } from '../../stores/settings.ts'
-import MountGlyph from '../../widgets/MountGlyph.vue'
 import ViewPicker from '../../widgets/ViewPicker.vue'
 import ExportMenu from './ExportMenu.vue'
+import FindingSigns from '../../drawing/FindingSigns.vue'
+import OpenPoints from './OpenPoints.vue'
 import { millimetres } from '../../wording.ts'
 
 const TurnTable = defineAsyncComponent(() => import('../../turntable/TurnTable.vue'))
@@ -163,9 +163,6 @@ const toWiring = (cable: string) => {
   const { rig, setup } = props.assessment.assembly
   void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: cable } })
 }
-
-const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id: string } } }) =>
-  `${mark.point.piece.instance.id}/${mark.point.mount.id}`
 </script>
 
 <template>
@@ -321,85 +318,8 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
           <CentreMark :at="centre" />
         </g>
         <path :d="leaders" stroke="var(--leaf)" stroke-width="0.8" pointer-events="none" />
-        <g
-          v-for="mark in points"
-          :key="keyOf(mark)"
-          role="button"
-          tabindex="0"
-          class="point cursor-pointer"
-          :data-point="keyOf(mark)"
-          :aria-label="`Open point: ${pointName(mark.point)}`"
-          :aria-pressed="bench.pointKey === keyOf(mark)"
-          @click.stop="bench.pickPoint(keyOf(mark))"
-          @keydown.enter.stop.prevent="bench.pickPoint(keyOf(mark))"
-          @keydown.space.stop.prevent="bench.pickPoint(keyOf(mark))"
-        >
-          <title>{{ pointName(mark.point) }}</title>
-          <circle
-            :cx="mark.x"
-            :cy="mark.y"
-            :r="mark.covered ? 7 : 9.5"
-            class="halo"
-            :fill="bench.pointKey === keyOf(mark) ? 'var(--blossom)' : 'var(--card)'"
-            :fill-opacity="bench.pointKey === keyOf(mark) ? 1 : mark.covered ? 0.45 : 0.88"
-            :stroke="bench.pointKey === keyOf(mark) ? 'var(--amber)' : 'transparent'"
-            stroke-width="1.5"
-          />
-          <g
-            :transform="`translate(${mark.x} ${mark.y}) rotate(${mark.turn}) scale(${mark.covered ? 0.72 : 1})`"
-            :opacity="mark.covered && bench.pointKey !== keyOf(mark) ? 0.6 : 1"
-            :style="{ color: bench.pointKey === keyOf(mark) ? '#20261f' : 'var(--leaf)' }"
-          >
-            <MountGlyph :glyph="standardOf(mark.point.mount.standard).glyph" />
-          </g>
-        </g>
-        <g fill="none" stroke-width="0.8" pointer-events="none">
-          <template v-for="sign in signs" :key="`line${sign.n}`">
-            <path
-              v-if="sign.leads"
-              :d="`M${sign.x} ${sign.y}L${sign.at[0] - 13} ${sign.at[1]}`"
-              :stroke="sign.level === 'stop' ? 'var(--brick)' : 'var(--amber)'"
-              opacity="0.7"
-            />
-            <circle
-              v-if="sign.leads"
-              :cx="sign.x"
-              :cy="sign.y"
-              r="2.6"
-              :fill="sign.level === 'stop' ? 'var(--brick)' : 'var(--amber)'"
-              stroke="var(--paper)"
-            />
-          </template>
-        </g>
-        <g
-          v-for="sign in signs"
-          :key="`sign${sign.n}`"
-          pointer-events="none"
-          :data-sign="sign.n"
-          :transform="`translate(${sign.at[0]} ${sign.at[1]})`"
-        >
-          <rect
-            v-if="sign.level === 'stop'"
-            x="-8"
-            y="-8"
-            width="16"
-            height="16"
-            rx="2"
-            fill="var(--brick)"
-            stroke="var(--paper)"
-            stroke-width="1.5"
-          />
-          <path v-else d="M0 -10 10.5 8H-10.5Z" fill="var(--amber)" stroke="var(--paper)" stroke-width="1.5" />
-          <text
-            :y="sign.level === 'stop' ? 4 : 5"
-            text-anchor="middle"
-            :font-size="sign.n > 9 && sign.level !== 'stop' ? 8.6 : 10.5"
-            font-weight="700"
-            fill="var(--paper)"
-          >
-            {{ sign.n }}
-          </text>
-        </g>
+        <OpenPoints :marks="points" />
+        <FindingSigns :signs="signs" />
       </svg>
     </div>
     <button
@@ -428,13 +348,5 @@ const keyOf = (mark: { point: { piece: { instance: { id: string } }; mount: { id
   .hang {
     transition: none;
   }
-}
-.point {
-  outline: none;
-}
-.point:focus-visible .halo,
-.point:hover .halo {
-  stroke: var(--leaf);
-  stroke-width: 2;
 }
 </style>

@@ -183,6 +183,7 @@ const putBack = async () => {
       <li
         v-for="{ entry, summary, counts } in cards"
         :key="entry.id"
+        :data-card="entry.id"
         class="group relative flex flex-col rounded-xl border border-line bg-card hover:border-soft"
       >
         <RouterLink
@@ -229,7 +230,8 @@ const putBack = async () => {
             ><span class="label block">set-ups</span><span class="fig text-[16px]">{{ summary.setups }}</span></span
           >
         </p>
-        <RouterLink :to="{ name: 'bench', params: { id: entry.id } }" class="flex flex-col" tabindex="-1">
+        <RouterLink v-if="summary" :to="{ name: 'bench', params: { id: entry.id } }" class="flex flex-col">
+          <span class="sr-only">Findings of {{ entry.name }}:</span>
           <span class="mt-2.5 flex items-center gap-3 border-t border-line px-4 py-2.5">
             <template v-if="summary">
               <template v-for="{ level, n } in counts" :key="level">
