@@ -1,5 +1,7 @@
+import { inHand } from '@zucchini/core/balance'
 import { strokesOf } from '@zucchini/core/drawing'
 import { onPage, second } from '../testing/demo.ts'
+import RigSketch from './RigSketch.vue'
 import RigStrokes from './RigStrokes.vue'
 
 const fit = { scale: 2, x: 200, y: 300 }
@@ -55,4 +57,31 @@ test('strokes that stay the same object are not drawn again; another piece picke
   expect(page.find('[data-instance="handle"]').element).toBe(before)
   expect(page.find('[data-instance="camera"] path').attributes('stroke')).toBe('var(--amber)')
   expect(page.find('[data-instance="cage"] path').attributes('stroke')).toBe('var(--ink)')
+})
+
+test('a small picture shows the whole rig; a stand under it is cut by a break line, not by the frame', async () => {
+  const sketch = (assembly: ReturnType<typeof second>['assembly'], view = 'side') =>
+    onPage(RigSketch, { props: { assembly, view, width: 300, height: 200 } })
+  const { page: carried } = await sketch(second().assembly)
+  expect(carried.find('.break-line').exists()).toBe(false)
+  const { assembly } = second('slip')
+  const { page: standing } = await sketch(assembly)
+  const cut = Number(/^M0 ([\d.]+)/.exec(standing.find('.break-line path').attributes('d') ?? '')?.[1])
+  expect(cut).toBeGreaterThan(180)
+  // What is in the hand stands wholly above the cut, the head crosses it.
+  const lowest = (id: string) =>
+    Math.max(
+      ...standing
+        .findAll(`[data-instance="${id}"] path`)
+        .flatMap((one) => [...(one.attributes('d') ?? '').matchAll(/[\d.-]+ ([\d.-]+)/g)].map(([, y]) => Number(y))),
+    )
+  const held = assembly.placed
+    .filter(inHand)
+    .map(({ instance }) => lowest(instance.id))
+    .filter(Number.isFinite)
+  expect(Math.max(...held)).toBeLessThan(cut)
+  const stand = assembly.placed.filter((piece) => !inHand(piece)).map(({ instance }) => lowest(instance.id))
+  expect(Math.max(...stand)).toBeGreaterThan(cut)
+  const { page: above } = await sketch(assembly, 'top')
+  expect(above.find('.break-line').exists()).toBe(false)
 })
