@@ -175,3 +175,28 @@ test('a server killed while a table is taken in has all of it or nothing', async
   }
   expect((await count()) - before).toBeGreaterThanOrEqual(0)
 })
+
+test('the locker is put in order by a press on a head: from the least, from the most, as it was', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/locker`)
+  const first = page.locator('[data-piece]').first()
+  await expect(first).toBeVisible()
+  const asItWas = await first.getAttribute('data-piece')
+  const masses = async () =>
+    (await page.locator('[data-piece] [data-given]').allTextContents()).map((text) =>
+      Number(text.replace(/[^\d.]/g, '')),
+    )
+  await page.locator('[data-sort="mass"]').click()
+  await expect(page.locator('[data-sort="mass"]')).toHaveText('mass ↑')
+  const up = await masses()
+  expect(up.length).toBeGreaterThan(8)
+  expect(up).toEqual([...up].sort((a, b) => a - b))
+  await page.locator('[data-sort="mass"]').click()
+  const down = await masses()
+  expect(down).toEqual([...down].sort((a, b) => b - a))
+  expect(down[0]).toBeGreaterThan(up[0] ?? 0)
+  await page.locator('[data-sort="mass"]').click()
+  await expect(first).toHaveAttribute('data-piece', asItWas ?? '')
+})

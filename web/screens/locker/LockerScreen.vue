@@ -2,7 +2,6 @@
 import { offeredParts } from '@zucchini/core/catalogue'
 import { type LockerPiece, newPiece, usageOf } from '@zucchini/core/locker'
 import { X } from '@lucide/vue'
-import { useVirtualList } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, type SavedPiece, type SavedRig } from '../../api.ts'
@@ -14,6 +13,7 @@ import LockerTools from './LockerTools.vue'
 import { filtered, type LockerFilter, noFilter, placesOf, rowsOf, totalsOf } from './locker-rows.ts'
 import { conditionWords, stateWords } from './locker-words.ts'
 import PieceForm from './PieceForm.vue'
+import PieceList from './PieceList.vue'
 import ScaleBox from './ScaleBox.vue'
 import { sumsTold } from './worth.ts'
 
@@ -42,8 +42,6 @@ const sums = computed(() => sumsTold(rows.value, totals.value, home.value))
 /** The chart is drawn anew only when a piece changes, not with every letter of a search. */
 const pieces = computed(() => context.pieces.map(({ piece }) => piece))
 const row = computed(() => rows.value.find(({ piece }) => piece.id === picked.value))
-const ROW_PX = 34
-const { list, containerProps, wrapperProps } = useVirtualList(shown, { itemHeight: ROW_PX, overscan: 8 })
 
 onMounted(async () => {
   try {
@@ -168,76 +166,7 @@ const states = ['owned', 'kept', 'lent', 'sold', 'retired', 'all'] as const
             <button class="btn py-0.5" :aria-pressed="panel === 'files'" @click="panel = 'files'">Files</button>
           </span>
         </div>
-        <div
-          class="grid grid-cols-[minmax(0,1fr)_62px_104px_92px_78px_92px_120px] gap-3 border-b border-line px-4 py-1"
-          aria-hidden="true"
-        >
-          <span class="label">{{ shown.length }} of {{ rows.length }} pieces</span><span class="label">is</span
-          ><span class="label">kept in</span><span class="label">last used</span
-          ><span class="label text-right">mass</span><span class="label text-right">worth about</span
-          ><span class="label">in rigs</span>
-        </div>
-        <div v-bind="containerProps" class="min-h-0 flex-1" tabindex="-1" role="region" aria-label="Pieces">
-          <ul v-bind="wrapperProps">
-            <li v-for="{ data: one } in list" :key="one.piece.id" :style="{ height: `${ROW_PX}px` }">
-              <button
-                class="grid h-full w-full grid-cols-[minmax(0,1fr)_62px_104px_92px_78px_92px_120px] items-center gap-3 border-b border-line px-4 text-left hover:bg-card"
-                :class="one.piece.id === picked ? 'bg-leaf-tint' : ''"
-                :aria-pressed="one.piece.id === picked"
-                :data-piece="one.piece.id"
-                @click="look(one.piece.id)"
-              >
-                <span class="truncate"
-                  >{{ one.name
-                  }}<span v-if="one.piece.state !== 'kept'" class="tag ml-2">{{
-                    one.piece.state === 'lent' ? `lent to ${one.piece.lentTo}` : one.piece.state
-                  }}</span></span
-                >
-                <span
-                  class="label tight"
-                  :class="{
-                    'text-amber!': one.piece.condition === 'worn',
-                    'text-brick!': one.piece.condition === 'faulty',
-                  }"
-                  >{{ conditionWords[one.piece.condition] }}</span
-                >
-                <span class="label tight truncate">{{ one.piece.place || '–' }}</span>
-                <span class="label tight" :class="{ 'text-amber!': one.idle }"
-                  >{{ one.piece.usedOn ?? '–' }}{{ one.idle ? ' ▲' : '' }}</span
-                >
-                <span
-                  class="fig text-right font-normal!"
-                  data-given
-                  :title="one.measured ? `weighed on ${one.piece.measuredOn ?? ''}` : 'from the datasheet'"
-                  >{{ grams(one.massG, settings.units) }}{{ one.measured ? '' : ' ~' }}</span
-                >
-                <span class="fig text-right font-normal!" data-figure="piece-worth">{{
-                  one.valueMinor === undefined ? '–' : money(one.valueMinor, one.piece.currency)
-                }}</span>
-                <span
-                  class="label tight truncate"
-                  :title="
-                    one.usage
-                      .map(({ rigName, setups }) => `${rigName}: ${setups.join(', ') || 'in the bag'}`)
-                      .join('\n')
-                  "
-                  >{{
-                    one.usage.length === 0
-                      ? 'none'
-                      : one.usage.map(({ rigName }) => rigName.replace('The ', '')).join(', ')
-                  }}</span
-                >
-              </button>
-            </li>
-          </ul>
-          <p v-if="shown.length === 0" class="p-6 text-soft">
-            {{
-              rows.length === 0
-                ? 'Nothing is owned yet. Add a piece of a part, or read a table under Files.'
-                : 'Nothing is like that.'
-            }}
-          </p>
-        </div>
+        <PieceList :rows="shown" :total="rows.length" :picked="picked" @look="look" />
         <div class="grid h-[196px] shrink-0 grid-cols-[226px_minmax(0,1fr)] border-t border-line bg-card">
           <div class="border-r border-line px-4 pt-2.5">
             <dl class="flex flex-col gap-1">
