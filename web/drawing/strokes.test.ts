@@ -1,6 +1,7 @@
 import { inHand } from '@zucchini/core/balance'
 import { strokesOf } from '@zucchini/core/drawing'
-import { onPage, second } from '../testing/demo.ts'
+import { demoContext, onPage, second } from '../testing/demo.ts'
+import PartThumb from './PartThumb.vue'
 import RigSketch from './RigSketch.vue'
 import RigStrokes from './RigStrokes.vue'
 
@@ -84,4 +85,18 @@ test('a small picture shows the whole rig; a stand under it is cut by a break li
   expect(Math.max(...stand)).toBeGreaterThan(cut)
   const { page: above } = await sketch(assembly, 'top')
   expect(above.find('.break-line').exists()).toBe(false)
+})
+
+test('every part of the catalogue has a picture within its frame, from where its kind is known best', async () => {
+  for (const part of demoContext.catalogue.parts.values()) {
+    const { page } = await onPage(PartThumb, { props: { part } })
+    const paths = page.findAll('path[fill-rule]').map((one) => one.attributes('d') ?? '')
+    expect([part.id, paths.length > 0]).toEqual([part.id, true])
+    expect([part.id, paths.some((d) => /NaN|Infinity/.test(d))]).toEqual([part.id, false])
+    for (const [, x, y] of paths.join(' ').matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)) {
+      expect([part.id, Number(x) > -4 && Number(x) < 56]).toEqual([part.id, true])
+      expect([part.id, Number(y) > -4 && Number(y) < 44]).toEqual([part.id, true])
+    }
+    page.unmount()
+  }
 })

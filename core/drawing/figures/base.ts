@@ -339,3 +339,20 @@ export const finderFigure = (part: Part): Figure =>
         }
       : undefined
   })
+
+/** A coiled lead, as it lies in the bag: its turns, and nothing in their middle. */
+export const coilFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (!isBar(solid)) return undefined
+    const { radius: r, length } = solid
+    const turns = [0.88, 0.76, 0.64].map((k): Ink => ({ look: 'line', outline: disc(r * k) }))
+    return {
+      look: 'grip',
+      y: { holes: [{ outline: disc(r * 0.5) }], on: turns },
+      z: {
+        roundMm: length / 2,
+        on: [{ look: 'line', lines: rows(2, [-r * 0.9, r * 0.9], [-length / 5, length / 5]) }],
+      },
+      turned: true,
+    }
+  })

@@ -2,6 +2,7 @@ import type { Part, Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import {
   armFigure,
+  coilFigure,
   dummyFigure,
   finderFigure,
   padFigure,
@@ -18,6 +19,7 @@ import { batteryFigure, batteryPlateFigure, caseFigure, lightFigure, micFigure, 
 import { driveFigure, filterFigure, lensFigure, matteFigure, ringFigure } from './glass.ts'
 import { usualForm } from './usual.ts'
 import { sideHandleFigure, topHandleFigure } from './handles.ts'
+import type { ViewId } from '../views.ts'
 import type { Figure, Maker } from './read.ts'
 
 export type { Figure } from './read.ts'
@@ -74,6 +76,10 @@ const makers: Partial<Record<Role, Maker>> = {
   card: pocketFigure,
   charger: pocketFigure,
   case: pocketFigure,
+  'power-cable': coilFigure,
+  'video-cable': coilFigure,
+  'audio-cable': coilFigure,
+  'data-cable': coilFigure,
 }
 
 /**
@@ -84,3 +90,43 @@ export const figureOf: (part: Part) => Figure = perThing('figure of a part', (pa
   const made = makers[part.role]?.(part)
   return part.solids.map((solid, i) => made?.[i] ?? usualForm(solid))
 })
+
+/** From where a part is known best, by its role; most are from the side. */
+const knownFrom: Partial<Record<Role, ViewId>> = {
+  camera: 'front',
+  cage: 'front',
+  filter: 'front',
+  'step-ring': 'front',
+  'gear-ring': 'front',
+  cap: 'front',
+  'matte-box': 'front',
+  'lens-adapter': 'front',
+  monitor: 'rear',
+  recorder: 'rear',
+  receiver: 'rear',
+  transmitter: 'rear',
+  converter: 'rear',
+  preamp: 'rear',
+  timecode: 'rear',
+  'headphone-tap': 'rear',
+  light: 'rear',
+  battery: 'rear',
+  'battery-plate': 'rear',
+  card: 'front',
+  drive: 'top',
+  charger: 'top',
+  plate: 'top',
+  'base-plate': 'top',
+  'top-plate': 'top',
+  'rod-clamp': 'top',
+  rods: 'top',
+  strap: 'front',
+  tether: 'front',
+  case: 'rear',
+  'power-cable': 'top',
+  'video-cable': 'top',
+  'audio-cable': 'top',
+  'data-cable': 'top',
+}
+/** The view in which one part alone is shown when there is room for one only. */
+export const bestView = ({ role }: Part): ViewId => knownFrom[role] ?? 'side'

@@ -1,25 +1,20 @@
 <script setup lang="ts">
 import { offeredParts, roles, type Role, standards, stations } from '@zucchini/core/catalogue'
 import { Plus, X } from '@lucide/vue'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { computed, onMounted, reactive, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { api } from '../../api.ts'
-import { useSettings } from '../../stores/settings.ts'
 import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
-import { partGrams, partPrice } from '../../wording.ts'
 import { listParts, noFilter, type PartFilter, type PartOrder } from './part-list.ts'
+import PartList from './PartList.vue'
 import PartPage from './PartPage.vue'
-
-const AT_ONCE = 120
 
 const route = useRoute()
 const context = useContext()
-const settings = useSettings()
 const trouble = ref('')
 const filter = reactive<{ -readonly [K in keyof PartFilter]: PartFilter[K] }>({ ...noFilter })
 const order = ref<PartOrder>('name')
-const shown = ref(AT_ONCE)
 
 onMounted(async () => {
   try {
@@ -31,7 +26,6 @@ onMounted(async () => {
 const list = computed(() =>
   context.catalogue ? listParts(offeredParts(context.catalogue), filter, order.value, context.owned, context.own) : [],
 )
-watch([filter, order], () => (shown.value = AT_ONCE))
 const part = computed(() => {
   const wanted = route.params['part']
   return (typeof wanted === 'string' && context.catalogue?.parts.get(wanted)) || (wanted ? undefined : list.value[0])
@@ -156,35 +150,7 @@ const filtered = computed(() => JSON.stringify(filter) !== JSON.stringify(noFilt
             {{ key }}
           </button>
         </div>
-        <ul class="min-h-0 flex-1 overflow-y-auto" tabindex="-1">
-          <li v-for="row in list.slice(0, shown)" :key="row.id">
-            <RouterLink
-              :to="{ name: 'part', params: { part: row.id } }"
-              class="grid grid-cols-[minmax(0,1fr)_58px_84px] items-baseline gap-2 border-b border-line px-3 py-1.5 hover:bg-leaf-tint"
-              :class="{ 'bg-leaf-tint': row.id === part?.id }"
-              :aria-current="row.id === part?.id ? 'true' : undefined"
-              :data-part="row.id"
-            >
-              <span class="min-w-0"
-                ><span class="block truncate" :title="row.name">{{ row.name }}</span
-                ><span class="label tight"
-                  >{{ roles[row.role].title }}<span v-if="context.owned.get(row.id)" class="tag ml-1.5">owned</span
-                  ><span v-if="context.own.has(row.id)" class="tag ml-1.5">mine</span></span
-                ></span
-              >
-              <span class="fig text-right" data-given>{{ partGrams(row, settings.units) }}</span>
-              <span class="fig text-right" data-given>{{ partPrice(row, context.money?.home ?? 'EUR') }}</span>
-            </RouterLink>
-          </li>
-          <li v-if="list.length > shown" class="p-3 text-center">
-            <button class="btn" @click="shown += AT_ONCE">
-              {{ Math.min(AT_ONCE, list.length - shown) }} more of {{ list.length - shown }}
-            </button>
-          </li>
-          <li v-if="context.catalogue && list.length === 0" class="p-6 text-center text-soft">
-            Nothing is like that. Loosen the filter, or enter the part yourself.
-          </li>
-        </ul>
+        <PartList :parts="list" :picked="part?.id" />
       </section>
       <div class="min-w-0 flex-1 overflow-y-auto bg-card">
         <PartPage v-if="part" :part="part" />

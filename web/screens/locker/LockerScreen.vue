@@ -5,13 +5,12 @@ import { X } from '@lucide/vue'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, type SavedPiece, type SavedRig } from '../../api.ts'
-import { useSettings } from '../../stores/settings.ts'
 import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
-import { grams, money } from '../../wording.ts'
+import { money } from '../../wording.ts'
 import LockerTools from './LockerTools.vue'
 import { filtered, type LockerFilter, noFilter, placesOf, rowsOf, totalsOf } from './locker-rows.ts'
-import { conditionWords, stateWords } from './locker-words.ts'
+import { stateWords } from './locker-words.ts'
 import PieceForm from './PieceForm.vue'
 import PieceList from './PieceList.vue'
 import ScaleBox from './ScaleBox.vue'
@@ -20,7 +19,6 @@ import { sumsTold } from './worth.ts'
 /** The chart is no part of the first line. */
 const ValueChart = defineAsyncComponent(() => import('./ValueChart.vue'))
 const context = useContext()
-const settings = useSettings()
 const rigs = shallowRef<readonly SavedRig[]>([])
 const trouble = ref('')
 const filter = ref<LockerFilter>(noFilter)
