@@ -1,54 +1,40 @@
 <script setup lang="ts">
 import { conditions, futureDates, type LockerPiece, pieceSchema } from '@zucchini/core/locker'
-import { computed, ref, shallowRef } from 'vue'
+import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, ApiRefusal, type SavedPiece } from '../../api.ts'
 import { useSettings } from '../../stores/settings.ts'
 import { grams, money } from '../../wording.ts'
 import type { LockerRow } from './locker-rows.ts'
-import { conditionWords, typedMoney } from './locker-words.ts'
+import Field from '../../widgets/Field.vue'
+import { useSchemaForm } from '../../widgets/form.ts'
+import { conditionWords } from './locker-words.ts'
 import { pieceTold } from './worth.ts'
 
 const props = defineProps<{ row: LockerRow; today: string }>()
 const emit = defineEmits<{ saved: [next: SavedPiece]; gone: [piece: LockerPiece]; weigh: [] }>()
 const settings = useSettings()
 
-const draft = shallowRef<LockerPiece>(props.row.piece)
-const wrong = ref<Readonly<Record<string, string>>>({})
 const trouble = ref('')
-const changed = computed(() => JSON.stringify(draft.value) !== JSON.stringify(props.row.piece))
-
-const set = (more: Partial<LockerPiece>) => {
-  draft.value = { ...draft.value, ...more }
-}
-const text = (event: Event) => (event.target as HTMLInputElement).value
-const amount = (key: 'paidMinor' | 'insuredMinor' | 'soldMinor', event: Event) => {
-  const value = typedMoney(text(event))
-  const { [key]: _, ...rest } = wrong.value
-  wrong.value = value === null ? { ...rest, [key]: 'An amount is 0 or more, such as 49.90.' } : rest
-  if (value !== null) set({ [key]: value ?? null })
-}
-const shown = (minor: number | null) => (minor === null ? '' : (minor / 100).toFixed(2))
-const day = (key: 'boughtOn' | 'lentOn' | 'endedOn' | 'usedOn', event: Event) => set({ [key]: text(event) || null })
-
-const save = async () => {
-  const parsed = pieceSchema.safeParse(draft.value)
-  const future = parsed.success ? futureDates(parsed.data, props.today) : []
-  const found = parsed.success
-    ? {}
-    : Object.fromEntries(parsed.error.issues.map((issue) => [String(issue.path[0] ?? ''), `${issue.message}.`]))
-  wrong.value = {
-    ...found,
-    ...Object.fromEntries(future.map((key) => [key, `This day is still to come; today is ${props.today}.`])),
-  }
-  if (!parsed.success || future.length > 0) return
-  try {
-    trouble.value = ''
-    emit('saved', await api.savePiece(parsed.data, props.row.saved.revision))
-  } catch (error) {
-    trouble.value = error instanceof ApiRefusal ? error.message : 'It could not be saved; it stays here until it can.'
-  }
-}
+const AMOUNT = 'An amount is 0 or more, such as 49.90.'
+const { values, changed, submit, setFieldValue } = useSchemaForm<LockerPiece>(
+  pieceSchema,
+  props.row.piece,
+  async (piece, refuse) => {
+    const future = futureDates(piece, props.today)
+    if (future.length > 0) {
+      refuse(Object.fromEntries(future.map((key) => [key, `This day is still to come; today is ${props.today}.`])))
+      return
+    }
+    try {
+      trouble.value = ''
+      emit('saved', await api.savePiece(piece, props.row.saved.revision))
+    } catch (error) {
+      trouble.value = error instanceof ApiRefusal ? error.message : 'It could not be saved; it stays here until it can.'
+    }
+  },
+  { paidMinor: AMOUNT, insuredMinor: AMOUNT, soldMinor: AMOUNT, lentTo: 'Say to whom it is lent.' },
+)
 const remove = async () => {
   try {
     await api.removePiece(props.row.piece.id, props.row.saved.revision)
@@ -57,13 +43,16 @@ const remove = async () => {
     trouble.value = error instanceof Error ? error.message : 'It could not be taken out.'
   }
 }
+const set = (more: Partial<LockerPiece>) => {
+  for (const [key, value] of Object.entries(more)) setFieldValue(key as keyof LockerPiece, value as never)
+}
 const state = (next: LockerPiece['state']) =>
   set(
     next === 'lent'
-      ? { state: next, lentOn: draft.value.lentOn ?? props.today }
+      ? { state: next, lentOn: values.lentOn ?? props.today }
       : next === 'kept'
         ? { state: next, lentTo: '', lentOn: null, endedOn: null, soldMinor: null }
-        : { state: next, endedOn: draft.value.endedOn ?? props.today },
+        : { state: next, endedOn: values.endedOn ?? props.today },
   )
 const states = [
   ['kept', 'kept'],
@@ -71,10 +60,11 @@ const states = [
   ['sold', 'sold'],
   ['retired', 'retired'],
 ] as const
+const choices = conditions.map((one) => [one, conditionWords[one]] as const)
 </script>
 
 <template>
-  <form class="flex flex-col gap-3" aria-label="Piece" novalidate @submit.prevent="save">
+  <form class="flex flex-col gap-3" aria-label="Piece" novalidate @submit="submit">
     <header>
       <h2 class="leading-tight font-semibold">{{ row.name }}</h2>
       <p class="label">
@@ -92,124 +82,32 @@ const states = [
         :key="id"
         type="button"
         class="rounded-lg px-2.5 py-0.5"
-        :class="draft.state === id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
-        :aria-pressed="draft.state === id"
+        :class="values.state === id ? 'bg-leaf-tint font-semibold' : 'text-soft hover:text-ink'"
+        :aria-pressed="values.state === id"
         @click="state(id)"
       >
         {{ word }}
       </button>
     </div>
-    <div v-if="draft.state === 'lent'" class="grid grid-cols-2 gap-2">
-      <label class="label"
-        >lent to<input
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.lentTo"
-          maxlength="60"
-          @input="set({ lentTo: text($event) })"
-      /></label>
-      <label class="label"
-        >since<input
-          type="date"
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value.prop="draft.lentOn ?? ''"
-          :max="today"
-          @change="day('lentOn', $event)"
-      /></label>
-      <p v-if="wrong['lentTo']" class="col-span-2 text-[12px] text-brick" role="alert">Say to whom it is lent.</p>
+    <div v-if="values.state === 'lent'" class="grid grid-cols-2 gap-2">
+      <Field name="lentTo" label="lent to" />
+      <Field name="lentOn" label="since" kind="date" :latest="today" />
     </div>
-    <div v-if="draft.state === 'sold' || draft.state === 'retired'" class="grid grid-cols-2 gap-2">
-      <label class="label"
-        >on<input
-          type="date"
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value.prop="draft.endedOn ?? ''"
-          :max="today"
-          @change="day('endedOn', $event)"
-      /></label>
-      <label v-if="draft.state === 'sold'" class="label"
-        >for<input
-          class="field fig mt-0.5 w-full py-0.5 text-ink"
-          inputmode="decimal"
-          :value.prop="shown(draft.soldMinor)"
-          @change="amount('soldMinor', $event)"
-      /></label>
+    <div v-if="values.state === 'sold' || values.state === 'retired'" class="grid grid-cols-2 gap-2">
+      <Field name="endedOn" label="on" kind="date" :latest="today" />
+      <Field v-if="values.state === 'sold'" name="soldMinor" label="for" kind="money" />
     </div>
     <div class="grid grid-cols-2 gap-2">
-      <label class="label"
-        >condition
-        <select
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.condition"
-          @change="set({ condition: text($event) as LockerPiece['condition'] })"
-        >
-          <option v-for="one in conditions" :key="one" :value="one">{{ conditionWords[one] }}</option>
-        </select></label
-      >
-      <label class="label"
-        >kept in<input
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.place"
-          maxlength="60"
-          @input="set({ place: text($event) })"
-      /></label>
-      <label class="label"
-        >bought on<input
-          type="date"
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value.prop="draft.boughtOn ?? ''"
-          :max="today"
-          @change="day('boughtOn', $event)"
-      /></label>
-      <label class="label"
-        >last used<input
-          type="date"
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value.prop="draft.usedOn ?? ''"
-          :max="today"
-          @change="day('usedOn', $event)"
-      /></label>
-      <label class="label"
-        >paid, {{ draft.currency
-        }}<input
-          class="field fig mt-0.5 w-full py-0.5 text-ink"
-          inputmode="decimal"
-          :value.prop="shown(draft.paidMinor)"
-          :aria-invalid="Boolean(wrong['paidMinor'])"
-          @change="amount('paidMinor', $event)"
-      /></label>
-      <label class="label"
-        >insured for<input
-          class="field fig mt-0.5 w-full py-0.5 text-ink"
-          inputmode="decimal"
-          :value.prop="shown(draft.insuredMinor)"
-          @change="amount('insuredMinor', $event)"
-      /></label>
-      <label class="label"
-        >serial<input
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.serial"
-          maxlength="60"
-          @input="set({ serial: text($event) })"
-      /></label>
-      <label class="label"
-        >bought for<input
-          class="field mt-0.5 w-full py-0.5 text-ink"
-          :value="draft.boughtFor"
-          maxlength="80"
-          @input="set({ boughtFor: text($event) })"
-      /></label>
-      <label class="label col-span-2"
-        >notes<textarea
-          class="field mt-0.5 min-h-12 w-full py-0.5 text-ink"
-          maxlength="400"
-          :value="draft.notes"
-          @input="set({ notes: text($event) })"
-        />
-      </label>
+      <Field name="condition" label="condition" kind="choice" :choices="choices" />
+      <Field name="place" label="kept in" />
+      <Field name="boughtOn" label="bought on" kind="date" :latest="today" />
+      <Field name="usedOn" label="last used" kind="date" :latest="today" />
+      <Field name="paidMinor" :label="`paid, ${values.currency}`" kind="money" />
+      <Field name="insuredMinor" label="insured for" kind="money" />
+      <Field name="serial" label="serial" />
+      <Field name="boughtFor" label="bought for" :longest="80" />
+      <Field name="notes" label="notes" kind="notes" :longest="400" class="col-span-2" />
     </div>
-    <p v-for="(words, key) in wrong" v-show="key !== 'lentTo'" :key="key" class="text-[12px] text-brick" role="alert">
-      {{ words }}
-    </p>
     <p v-if="trouble" class="text-[12.5px] text-brick" role="alert">{{ trouble }}</p>
     <div class="flex gap-1.5">
       <button class="btn btn-do py-0.5" :disabled="!changed">Save</button>

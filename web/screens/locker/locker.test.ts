@@ -4,7 +4,7 @@ import { demoParts } from '@zucchini/demo/catalogue'
 import { demoPieces, demoRigs } from '@zucchini/demo/scenario'
 import { becauseWords, monthWords, percent, tierWords } from '../money/money-words.ts'
 import { filtered, noFilter, placesOf, rowsOf, totalsOf } from './locker-rows.ts'
-import { typedMoney } from './locker-words.ts'
+import { typedMoney } from '../../widgets/typed-money.ts'
 
 const today = '2026-11-25'
 const catalogue = catalogueOf(demoParts)

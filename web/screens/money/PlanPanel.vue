@@ -6,7 +6,7 @@ import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import MoneyChart from '../../widgets/MoneyChart.vue'
 import { money } from '../../wording.ts'
-import { typedMoney } from '../locker/locker-words.ts'
+import { typedMoney } from '../../widgets/typed-money.ts'
 import { monthWords } from './money-words.ts'
 
 const props = defineProps<{ picture: MoneyPicture; rig: Rig; from: string }>()

@@ -9,7 +9,7 @@ import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
 import MoneyChart from '../../widgets/MoneyChart.vue'
 import { grams, money, signed } from '../../wording.ts'
-import { typedMoney } from '../locker/locker-words.ts'
+import { typedMoney } from '../../widgets/typed-money.ts'
 
 const props = defineProps<{ line: CostLine; picture: MoneyPicture }>()
 defineEmits<{ close: []; swap: [part: string] }>()

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { api, type PriceOverview } from '../../api.ts'
 import { useContext } from '../../stores/context.ts'
 import { money } from '../../wording.ts'
-import { typedMoney } from '../locker/locker-words.ts'
+import { typedMoney } from '../../widgets/typed-money.ts'
 
 const context = useContext()
 const trouble = ref('')

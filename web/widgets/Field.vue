@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useField } from 'vee-validate'
+import { computed, ref, useId } from 'vue'
+import { typedMoney } from './typed-money.ts'
+
+// One field of a form, by its name in the schema: its label, what is typed, and what is wrong with it, said to those who
+// hear as well.
+const props = withDefaults(
+  defineProps<{
+    name: string
+    label: string
+    kind?: 'text' | 'date' | 'money' | 'choice' | 'notes'
+    choices?: readonly (readonly [value: string, words: string])[]
+    longest?: number
+    latest?: string
+  }>(),
+  { kind: 'text', choices: () => [], longest: 60, latest: undefined },
+)
+const id = useId()
+const { value, errorMessage, setTouched } = useField<string | number | null>(() => props.name)
+
+/** What was typed for an amount stays as it was typed while it is none. */
+const typed = ref<string>()
+const shown = computed(() => {
+  if (props.kind !== 'money') return value.value ?? ''
+  if (typed.value !== undefined) return typed.value
+  return typeof value.value === 'number' && Number.isFinite(value.value) ? (value.value / 100).toFixed(2) : ''
+})
+const set = (text: string) => {
+  setTouched(true)
+  if (props.kind === 'money') {
+    const minor = typedMoney(text)
+    typed.value = minor === null ? text : undefined
+    // What is no amount is none that a schema lets through.
+    value.value = minor === null ? Number.NaN : (minor ?? null)
+  } else value.value = props.kind === 'date' ? text || null : text
+}
+const textOf = (event: Event) => (event.target as HTMLInputElement).value
+const LOOK = 'field mt-0.5 w-full py-0.5 text-ink'
+</script>
+
+<template>
+  <div>
+    <label class="label" :for="id">{{ label }}</label>
+    <select
+      v-if="kind === 'choice'"
+      :id="id"
+      :class="LOOK"
+      :value="value"
+      :aria-invalid="errorMessage !== undefined"
+      @change="set(textOf($event))"
+    >
+      <option v-for="[one, words] in choices" :key="one" :value="one">{{ words }}</option>
+    </select>
+    <textarea
+      v-else-if="kind === 'notes'"
+      :id="id"
+      :class="[LOOK, 'min-h-12']"
+      :maxlength="longest"
+      :value="String(shown)"
+      :aria-invalid="errorMessage !== undefined"
+      @input="set(textOf($event))"
+    />
+    <input
+      v-else
+      :id="id"
+      :class="[LOOK, { fig: kind === 'money' }]"
+      :type="kind === 'date' ? 'date' : 'text'"
+      :inputmode="kind === 'money' ? 'decimal' : undefined"
+      :maxlength="kind === 'text' ? longest : undefined"
+      :max="latest"
+      :value.prop="shown"
+      :aria-invalid="errorMessage !== undefined"
+      :aria-describedby="errorMessage ? `${id}-wrong` : undefined"
+      @input="kind === 'text' && set(textOf($event))"
+      @change="kind !== 'text' && set(textOf($event))"
+    />
+    <p v-if="errorMessage" :id="`${id}-wrong`" class="text-[12px] text-brick" role="alert">{{ errorMessage }}</p>
+  </div>
+</template>
