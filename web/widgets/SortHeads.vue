@@ -17,10 +17,10 @@ const said = (id: string) =>
       class="label hover:text-ink"
       :class="[right ? 'text-right' : 'text-left', { 'font-semibold text-ink!': sorting?.id === id }]"
       :data-sort="id"
-      :aria-label="`${title}: ${said(id)}`"
       @click="$emit('sort', id)"
     >
-      <slot :name="id">{{ title }}</slot>{{ sign(id) }}
+      <slot :name="id">{{ title }}</slot><span aria-hidden="true">{{ sign(id) }}</span
+      ><span class="sr-only">, {{ said(id) }}</span>
     </button>
   </div>
 </template>
