@@ -29,6 +29,8 @@ export const useLens = (sheet: Ref<HTMLElement | null>, now: () => Lens, set: (l
     dragging.value = false
   }
   const move = (event: PointerEvent) => {
+    // A button that was let go beside the sheet is up, though nobody said so here.
+    if (event.pointerType === 'mouse' && event.buttons === 0) pointers.delete(event.pointerId)
     const before = pointers.get(event.pointerId)
     if (!before) return
     const here = [event.clientX, event.clientY] as const

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { catalogueOf, type Part, standardOf } from '../../catalogue/index.ts'
 import { placeSetup, type Rig, type Setup } from '../../assembly/index.ts'
@@ -200,4 +201,47 @@ test('where things are drawn is where they are: the red dot of a lens sits on it
   const dot = strokesOf('side', alone(prime), fit, false).find(({ look }) => look === 'mark')
   const xs = pointsOf(dot?.outline ?? '').map(([x]) => x)
   expect((Math.min(...xs) + Math.max(...xs)) / 2).toBeCloseTo(onSheet({ ...fit, scale: 1 }, [4.5, 0])[0], 0)
+})
+
+test('whatever solids a part of any role has, it is drawn, and every line of it is somewhere', () => {
+  const roles = [...new Set(demoParts.map(({ role }) => role))]
+  const size = fc.double({ min: 0.2, max: 400, noNaN: true })
+  const place = fc.double({ min: -200, max: 200, noNaN: true })
+  const look = fc.constantFrom('plain', 'metal', 'grip', 'ribs', 'glass', 'screen', 'foam', 'knob', 'detail', undefined)
+  const solid = fc.oneof(
+    fc.record({
+      kind: fc.constant('box' as const),
+      centre: fc.tuple(place, place, place),
+      size: fc.tuple(size, size, size),
+      look,
+    }),
+    fc.record({
+      kind: fc.constant('cylinder' as const),
+      centre: fc.tuple(place, place, place),
+      axis: fc.constantFrom([0, 1, 0] as const, [0, 0, -1] as const, [1, 0, 0] as const, [0.6, 0, 0.8] as const),
+      radius: size,
+      length: size,
+      look,
+    }),
+  )
+  const model = demoParts.filter(({ mounts }) => mounts.length > 0)
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...roles),
+      fc.array(solid, { minLength: 1, maxLength: 6 }),
+      fc.constantFrom(...model),
+      fc.constantFrom(...viewIds),
+      (role, solids, { mounts }, view) => {
+        const part = {
+          ...tinyPart({ id: 'any' }),
+          role,
+          mounts,
+          solids: solids.map((one) => ({ ...one, matter: 'body' as const })),
+        } as Part
+        for (const { outline, detail } of strokesOf(view, alone(part), { ...fit, scale: 1.3 }))
+          expect(/NaN|Infinity|undefined/.test(outline + detail)).toBe(false)
+      },
+    ),
+    { numRuns: 300 },
+  )
 })
