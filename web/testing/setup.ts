@@ -4,3 +4,6 @@ class NoResize {
   disconnect(): void {}
 }
 globalThis.ResizeObserver = NoResize
+
+// Nothing scrolls without a window.
+Element.prototype.scrollIntoView = () => undefined
