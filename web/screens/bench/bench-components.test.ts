@@ -19,6 +19,7 @@ const table = (more: object = {}) =>
   onPage(FitsTable, { props: { fits, misfits, filter: '', showMisfits: false, act: 'put on', ...more } })
 type Shown = Awaited<ReturnType<typeof table>>['page']
 const partsOf = (page: Shown) => page.findAll('[data-part]').map((one) => one.attributes('data-part'))
+const takenFrom = (page: Shown) => page.emitted<[Fit]>('take')?.[0]?.[0]
 const chosenOf = (page: Shown) => page.find('[aria-selected="true"]').attributes('data-part')
 
 test('the best row is offered first; another is chosen by a press and taken by its button', async () => {
@@ -28,7 +29,7 @@ test('the best row is offered first; another is chosen by a press and taken by i
   await page.findAll('[data-part]')[2]?.trigger('click')
   expect(chosenOf(page)).toBe(fits[2]?.part.id)
   await page.find('[aria-selected="true"] .cure').trigger('click')
-  expect((page.emitted('take')?.[0]?.[0] as Fit).part).toBe(fits[2]?.part)
+  expect(takenFrom(page)?.part).toBe(fits[2]?.part)
 })
 
 test('by keys: down and up, never beyond the ends, Enter takes', async () => {
@@ -39,7 +40,7 @@ test('by keys: down and up, never beyond the ends, Enter takes', async () => {
   for (let i = 0; i < 3; i++) await grid.trigger('keydown', { key: 'ArrowDown' })
   expect(chosenOf(page)).toBe(fits[3]?.part.id)
   await grid.trigger('keydown', { key: 'Enter' })
-  expect((page.emitted('take')?.[0]?.[0] as Fit).part.id).toBe(fits[3]?.part.id)
+  expect(takenFrom(page)?.part.id).toBe(fits[3]?.part.id)
 })
 
 test('put in order by mass, money and tilt; the arrow says by which', async () => {
