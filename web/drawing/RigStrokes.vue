@@ -142,14 +142,3 @@ const shown = computed(() =>
   stroke-dasharray: 4 2.4;
 }
 </style>
-
-<style scoped>
-.so-far {
-  --ink: color-mix(in srgb, var(--soft) 70%, var(--paper));
-  filter: saturate(0.25);
-  opacity: 0.62;
-}
-.ghost path {
-  stroke-dasharray: 4 2.4;
-}
-</style>
