@@ -48,7 +48,6 @@ export const ghostsOf = ({ rig, assembly, facts }: Assessment, commands: readonl
   const edited = edit(rig, commands, catalogue)
   const setup = edited.ok ? setupOf(edited.value, assembly.setup.id) : undefined
   if (!edited.ok || !setup) return []
-  // A piece that stands where it stood is the same object.
   return placeSetup(edited.value, setup, catalogue).placed.filter(
     (piece) => !sameStand(assembly.byInstance.get(piece.instance.id), piece),
   )

@@ -84,6 +84,8 @@ export interface MountStandard {
   /** What sort of joint it is; checks that care ask for this, never for an id. */
   readonly kind: Kind
   readonly glyph: Glyph
+  /** Of what rods go through: where their middles lie beside the mount's own, mm. */
+  readonly boresMm?: readonly number[]
   /** What sits by it goes into its host: it is not seen where it stands out nowhere. */
   readonly inside?: boolean
   /** What a mount of this kind says of itself that mounts of other kinds have no use for; ends alike in these are alike. */

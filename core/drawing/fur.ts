@@ -1,15 +1,8 @@
-import type { Point2 } from '../kernel/index.ts'
+import { type Point2, seeded } from '../kernel/index.ts'
 
-/** A running number from a word, and from there numbers between 0 and 1 (mulberry32): the same fur for the same part. */
-export const seeded = (word: string): (() => number) => {
-  let state = word.split('').reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7)
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
+/** A number that stands for a word. */
+const numberFrom = (word: string): number =>
+  word.split('').reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7)
 
 /** A hair for so many square millimetres, so long, standing out of the outline by no more than so much. mm */
 const HAIR = { each: 17, long: 5.4, out: 1.6 } as const
@@ -44,7 +37,7 @@ const capsule = (radius: number, long: number): readonly Point2[] => {
  * @param long equal to twice the radius: a ball, or a capsule seen from its end
  */
 export const furOf = (word: string, radius: number, long: number): Fur => {
-  const next = seeded(word)
+  const next = seeded(numberFrom(word))
   const inner = capsule(radius - HAIR.out * 0.6, long - HAIR.out * 1.2)
   const outline = inner.map(([u, v], i): Point2 => {
     const out = (i % 2 === 0 ? 1 : -0.35) * HAIR.out * (0.5 + next() * 0.5)

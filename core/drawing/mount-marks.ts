@@ -26,7 +26,7 @@ const SHOE_MM = { wide: 18.6, tall: 18, slot: 12.5, lip: 2.2 }
 const RAIL_MM = 21.2
 const ROSETTE_MM = { wide: 31.8, teeth: 60 }
 const THROAT_MM = 48
-const ROD_MM = { wide: 15, apart: 60 }
+const ROD_MM = 15
 const STUDS_MM: readonly Point2[] = [
   [-25, 28],
   [25, 28],
@@ -109,10 +109,10 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => 
   },
   rail: (face, mount) => [{ look: '', outline: '', detail: alongRail(face, mount, RAIL_MM) }],
   dovetail: (face, mount) => [{ look: '', outline: '', detail: alongRail(face, mount, 38) }],
-  rods: (face, { side, lengthMm = 0 }) =>
+  rods: (face, { side, lengthMm = 0, standard }) =>
     side === 'holds' && lengthMm > 0
       ? []
-      : [-1, 1].flatMap((way) => [{ look: 'hole', outline: ring(face, ROD_MM.wide / 2, (way * ROD_MM.apart) / 2) }]),
+      : (standardOf(standard).boresMm ?? []).map((x) => ({ look: 'hole', outline: ring(face, ROD_MM / 2, x) })),
   rosette: (face) => [
     { look: 'metal', outline: ring(face, ROSETTE_MM.wide / 2, 0, 0, ROSETTE_MM.teeth / 2, 1.4) },
     { look: 'plain', outline: ring(face, ROSETTE_MM.wide / 2 - 4.5) },

@@ -35,9 +35,6 @@ export interface Stroke {
 /** A screen lies on the body it belongs to, also when both are tilted and the body reaches farther out. */
 const ON_TOP_MM = 6
 const SIDE_ON = 0.02
-/** So many lines round half of a ribbed ring, and of a knob. */
-const RIBS = 17
-const KNURLS = 7
 const ROUND_SAMPLES = 28
 
 const at = (p: Point2): string => `${num(p[0])} ${num(p[1])}`
@@ -85,17 +82,6 @@ const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fi
       onSheet(fit, [px + d[0] * t + n[0] * to, py + d[1] * t + n[1] * to]),
     )
   const r = shape.radius
-  // Ribs run along the axis and crowd towards the edges, as they do on anything round.
-  const lengthwise = (count: number): string =>
-    Array.from({ length: count - 1 }, (_, i) => {
-      const k = Math.cos((Math.PI * (i + 1)) / count)
-      return line(
-        onSheet(fit, [px - d[0] * (half - 0.8) + n[0] * r * k, py - d[1] * (half - 0.8) + n[1] * r * k]),
-        onSheet(fit, [px + d[0] * (half - 0.8) + n[0] * r * k, py + d[1] * (half - 0.8) + n[1] * r * k]),
-      )
-    }).join('')
-  if (look === 'ribs') return lengthwise(r > 14 ? RIBS : KNURLS) + tick(-half + 0.8, -r, r) + tick(half - 0.8, -r, r)
-  if (look === 'knob') return lengthwise(KNURLS)
   if (look === 'metal' && half > 3) return tick(-half + 1.2, -r, r) + tick(half - 1.2, -r, r)
   return ''
 }
@@ -103,9 +89,7 @@ const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fi
 const endOnLines = (centre: Point2, shape: Placed & { kind: 'cylinder' }, fit: Fit, look: string): string => {
   const c = onSheet(fit, centre)
   const r = shape.radius * fit.scale
-  if (look === 'ribs') return circle(c, r * 0.93)
   if (look === 'metal' || look === 'plain') return circle(c, r * 0.86)
-  if (look === 'knob') return line([c[0] - r * 0.6, c[1]], [c[0] + r * 0.6, c[1]])
   return ''
 }
 
@@ -132,16 +116,19 @@ const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[],
   return ''
 }
 
-/** How one placed solid is drawn on a sheet. */
-export const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, index: number, fit: Fit): Stroke => {
+/** What a stroke of a solid says of it, however it is drawn: whose it is, and how near its nearest face lies. */
+const baseOf = (view: ViewId, { instance }: PlacedPart, { shape, solid }: PlacedSolid, index: number) => ({
+  key: `${instance.id}:${index}`,
+  instance: instance.id,
+  look: solid.look ?? 'plain',
+  depth: nearness(view, shape.centre) + reach(shape, views[view].towards) + (solid.look === 'screen' ? ON_TOP_MM : 0),
+})
+
+/** How a placed solid is drawn that has no form: by its own shape and look. */
+const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, index: number, fit: Fit): Stroke => {
   const { shape, solid } = placed
-  const look = solid.look ?? 'plain'
-  const base = {
-    key: `${piece.instance.id}:${index}`,
-    instance: piece.instance.id,
-    look,
-    depth: nearness(view, shape.centre) + reach(shape, views[view].towards) + (look === 'screen' ? ON_TOP_MM : 0),
-  }
+  const base = baseOf(view, piece, placed, index)
+  const { look } = base
   if (shape.kind === 'cylinder') {
     const axis = unit(shape.half)
     const facing = Math.abs(nearness(view, axis))
@@ -204,14 +191,14 @@ const solidStrokes = (
   fit: Fit,
 ): readonly Stroke[] => {
   const form = figureOf(piece.part)[index]
-  const plain = strokeOf(view, piece, placed, index, fit)
-  if (!form) return [plain]
+  if (!form) return [strokeOf(view, piece, placed, index, fit)]
+  const base = baseOf(view, piece, placed, index)
   const drawn = formDrawn(view, piece, placed, form, fit, () => silhouette(view, placed.shape))
   return drawn.map((one, i) => ({
     ...one,
-    key: i === 0 ? plain.key : `${plain.key}.${i}`,
-    instance: plain.instance,
-    depth: plain.depth + i * OVER_MM,
+    key: i === 0 ? base.key : `${base.key}.${i}`,
+    instance: base.instance,
+    depth: base.depth + i * OVER_MM,
     ...(i > 0 ? { onFace: true } : {}),
   }))
 }

@@ -1,20 +1,8 @@
 import { type Command, edit, placeSetup, pointsOf, type Rig, seatingsAt, newRig } from '@zucchini/core/assembly'
 import { bagRoles, type Catalogue, type Mount, type Part, type Room, type Solid } from '@zucchini/core/catalogue'
 import { clashWith } from '@zucchini/core/clearance'
-import { scale, type Vec3 } from '@zucchini/core/kernel'
+import { scale, seeded, type Vec3 } from '@zucchini/core/kernel'
 import { demoParts } from '../catalogue/index.ts'
-
-/** Numbers from 0 to 1 that a seed decides (mulberry32). */
-export const seeded = (seed: number): (() => number) => {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 const bigger = (k: number) => {
   const at = (v: Vec3): Vec3 => scale(v, k)

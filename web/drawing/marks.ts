@@ -26,17 +26,12 @@ export const spread = <T extends { readonly x: number; readonly y: number }>(
   marks: readonly T[],
   way: (mark: T) => Point2,
   clear = CLEAR_PX,
-  others: readonly { readonly x: number; readonly y: number }[] = [],
 ): T[] => {
   const done: T[] = []
   for (const mark of marks) {
     const [dx, dy] = way(mark)
     let now = mark
-    for (
-      let n = 1;
-      n <= MOST_STEPS && [...others, ...done].some((other) => Math.hypot(other.x - now.x, other.y - now.y) < clear);
-      n++
-    )
+    for (let n = 1; n <= MOST_STEPS && done.some((other) => Math.hypot(other.x - now.x, other.y - now.y) < clear); n++)
       now = { ...mark, x: mark.x + dx * n * clear * 0.62, y: mark.y + dy * n * clear * 0.62 }
     done.push(now)
   }

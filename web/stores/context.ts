@@ -7,6 +7,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { asKnown, type PriceView } from '@zucchini/core/money'
 import { measuredMasses } from '@zucchini/core/locker'
 import { api, ApiRefusal, type OperatorAnswer, type PriceOverview, type SavedPiece } from '../api.ts'
+import type { Terms } from '../workers/bench.worker.ts'
 import { tellBench } from '../workers/client.ts'
 
 /** The catalogue and the locker, as every screen needs them. */
@@ -33,7 +34,9 @@ export const useContext = defineStore('context', () => {
   )
   const weighed = computed(() => weighedOn(pieces.value.map(({ piece }) => piece)))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
-  const terms = computed<Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>>(() => ({
+  const terms = computed<Terms>(() => ({
+    weighed: new Map(weighed.value),
+    typed: new Set(own.value),
     limits: limits.value,
     ...(money.value ? { rules: money.value.rules, home: money.value.home, rates: money.value.rates } : {}),
     ...(operator.value ? { operator: operator.value } : {}),
@@ -44,8 +47,6 @@ export const useContext = defineStore('context', () => {
         catalogue: catalogue.value,
         owned: owned.value,
         prices: prices.value,
-        weighed: weighed.value,
-        typed: own.value,
         ...terms.value,
       },
   )

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { type Assessment, askedFact, blameOf, limitsOn } from '@zucchini/core/assess'
+import { type Assessment, askedFact, type Blame, limitsOn } from '@zucchini/core/assess'
 import type { FactName } from '@zucchini/core/facts'
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { factSaid, factValue, readWords } from '../fact-words.ts'
 import { inUnit, sourceWords } from '../figure-words.ts'
@@ -9,6 +9,7 @@ import { formulasOf } from '../formulas.ts'
 import { useAsk } from '../stores/ask.ts'
 import { useRig } from '../stores/rig.ts'
 import { inMeasure } from '../wording.ts'
+import { blameLater } from '../workers/blame.ts'
 import FormulaText from './FormulaText.vue'
 
 // How any figure of a set-up is reckoned: made from what was noted while it was worked out, not written for a screen.
@@ -17,7 +18,18 @@ const ask = useAsk()
 const store = useRig()
 const asked = computed(() => askedFact(props.assessment, props.fact))
 const said = computed(() => factSaid[props.fact])
-const blame = computed(() => blameOf(props.assessment, props.fact))
+const blame = shallowRef<Blame>()
+let turns = 0
+watch(
+  [() => props.assessment, () => props.fact],
+  async ([assessment, fact]) => {
+    const turn = ++turns
+    blame.value = undefined
+    const found = await blameLater(assessment, fact)
+    if (turn === turns) blame.value = found
+  },
+  { immediate: true },
+)
 /** How far it may be off; nothing where all is sure or nothing is known. */
 const band = computed(() => {
   const { low, high, unit } = blame.value ?? { low: 0, high: 0, unit: 'g' as const }

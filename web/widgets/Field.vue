@@ -23,7 +23,7 @@ const { value, errorMessage, setTouched } = useField<string | number | null>(() 
 const typed = ref<string>()
 const shown = computed(() => {
   if (props.kind !== 'money') return value.value ?? ''
-  if (typed.value !== undefined) return typed.value
+  if (typed.value !== undefined && Number.isNaN(value.value)) return typed.value
   return typeof value.value === 'number' && Number.isFinite(value.value) ? (value.value / 100).toFixed(2) : ''
 })
 const set = (text: string) => {

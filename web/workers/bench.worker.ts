@@ -1,5 +1,7 @@
 import {
   type Assessment,
+  type Blame,
+  blameOf,
   type Effect,
   effectOf,
   evaluate,
@@ -20,11 +22,12 @@ import { type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Remedy } from '@zucchini/core/checks'
 import type { Context } from '@zucchini/core/context'
+import type { FactName } from '@zucchini/core/facts'
 import type { PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
-/** Who holds the rig, and how its money is reckoned. */
-export type Terms = Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits'>
+/** Who holds the rig, how its money is reckoned, and how well its masses are known. */
+export type Terms = Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits' | 'weighed' | 'typed'>
 
 let context: Context = { catalogue: catalogueOf([]), owned: new Map() }
 
@@ -98,6 +101,10 @@ const bench = {
   },
   plugs(rig: Rig, setup: string, instance: string, socket: string): readonly LeadLine[] {
     return plugsFor(rig, setup, instance, socket, context)
+  },
+  /** How far a figure may be off, and what is most to blame: every part is tried, so the page's thread is spared. */
+  blame(rig: Rig, setup: string, fact: FactName): Blame | undefined {
+    return blameOf(assessed(rig, setup), fact)
   },
   /**
    * The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an

@@ -9,6 +9,7 @@ export const rod15Pair: MountStandard = {
   ends: { holds: '15 mm rod-pair clamp', sits: 'pair of 15 mm rods' },
   kind: 'rods',
   glyph: 'rods',
+  boresMm: [-30, 30],
   fields: ['lengthMm'],
   accepts: ['rod-15-pair'],
   holdsTwist: true,

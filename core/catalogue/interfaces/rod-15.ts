@@ -9,6 +9,7 @@ export const rod15: MountStandard = {
   ends: { holds: '15 mm rod clamp', sits: '15 mm rod' },
   kind: 'rods',
   glyph: 'rods',
+  boresMm: [0],
   fields: ['lengthMm'],
   accepts: ['rod-15'],
   holdsTwist: false,

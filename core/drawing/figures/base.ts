@@ -2,7 +2,7 @@ import type { Part } from '../../catalogue/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { disc, type Form, type Ink, rect, rows, stroke } from '../form.ts'
 import { along } from './glass.ts'
-import { type BarSolid, type BoxSolid, type Figure, isBar, isBox, mountsOn, points } from './read.ts'
+import { type BarSolid, type BoxSolid, type Figure, glyphed, isBar, isBox, mountsOn, points } from './read.ts'
 
 /** A scale on the edge of a plate: a tick every so far. mm */
 const TICK_MM = 5
@@ -34,7 +34,7 @@ const slidePlate = (part: Part, box: BoxSolid): Form => {
     [wide / 2 - Math.min(4, high * 0.4), high / 2],
     [-wide / 2 + Math.min(4, high * 0.4), high / 2],
   ]
-  const tails = part.mounts.some(({ standard }) => /dovetail|slide|swiss/.test(standard))
+  const tails = part.mounts.some(({ standard }) => glyphed(standard)?.glyph === 'dovetail')
   return {
     x: { roundMm: 1.2, on: [scaleOn(deep, high)] },
     y: {
@@ -59,21 +59,21 @@ const slidePlate = (part: Part, box: BoxSolid): Form => {
 export const plateFigure = (part: Part): Figure =>
   part.solids.map((solid) => (isBox(solid) ? slidePlate(part, solid) : undefined))
 
-/** The bores of a pair of rods, and how far apart they are. mm */
+/** The bore of a rod. mm */
 const BORE_MM = 15
-const APART_MM = 60
+const boresOf = (standard: string): readonly number[] => glyphed(standard)?.boresMm ?? []
 
 /** A block that rods go through: bores seen from its end, the slots by which it clamps, a knob's screw. */
 const rodBlock = (part: Part, box: BoxSolid): Form => {
   const [wide, high, deep] = box.size
-  const rods = part.mounts.filter(({ standard }) => standard.startsWith('rod-15'))
-  const pair = rods.some(({ standard }) => standard === 'rod-15-pair')
-  const through = rods.find(({ out }) => Math.abs(out[2]) > 0.9 || Math.abs(out[1]) > 0.9)
+  const through = part.mounts.find(
+    ({ standard, out }) => boresOf(standard).length > 0 && (Math.abs(out[2]) > 0.9 || Math.abs(out[1]) > 0.9),
+  )
   const level = through ? through.at[1] - box.centre[1] : 0
   const inside = Math.abs(level) + BORE_MM / 2 < high / 2 - 0.5
   const bores: readonly Ink[] =
     through && inside
-      ? (pair ? [-APART_MM / 2, APART_MM / 2] : [0]).flatMap((x): Ink[] => [
+      ? boresOf(through.standard).flatMap((x): Ink[] => [
           { look: 'hole', outline: disc(BORE_MM / 2, [x, level], 26) },
           { look: 'line', lines: [stroke([x, level + BORE_MM / 2], [x, high / 2])] },
         ])

@@ -1,7 +1,7 @@
 import type { Part } from '../../catalogue/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { columns, disc, type Form, type Ink, rect, rows, sheen, stroke } from '../form.ts'
-import { type BarSolid, type BoxSolid, type Figure, isBox } from './read.ts'
+import { type BarSolid, type BoxSolid, type Figure, glyphed, isBox } from './read.ts'
 
 const display = ({ size: [wide, high] }: BoxSolid): Form => ({
   z: {
@@ -154,11 +154,11 @@ const slab = ({ size: [wide, high, deep] }: BoxSolid): Form => {
   }
 }
 
-const PLATE_PACKS = /v-lock|stud/
 /** A battery: a brick for a plate, or a slab that slides on. */
 export const batteryFigure = (part: Part): Figure => {
   const mount = part.mounts[0]
-  const onPlate = PLATE_PACKS.test(mount?.standard ?? '')
+  const glyph = glyphed(mount?.standard ?? '')?.glyph
+  const onPlate = glyph === 'wedge' || glyph === 'studs'
   return part.solids.map((solid): Form | undefined => {
     if (!isBox(solid)) return undefined
     if (solid.look === 'detail') return brickFace(solid)

@@ -61,7 +61,7 @@ const BETWEEN_MARKS = 2
  * The focal lengths a zoom's ring is marked with: both ends, and the usual ones nearest to equal steps of the ratio.
  * @example 24 to 70: 24, 35, 50, 70
  */
-export const zoomMarks = (shortMm: number, longMm: number): readonly number[] => {
+const zoomMarks = (shortMm: number, longMm: number): readonly number[] => {
   const between = USUAL.filter((mm) => mm > shortMm * 1.12 && mm < longMm * 0.9)
   const wanted = Array.from(
     { length: BETWEEN_MARKS },
@@ -139,7 +139,7 @@ export const filterFigure = (part: Part): Figure =>
     const { radius } = solid
     const clear = radius - 4
     const round = ribbed(solid)
-    const turns = /variable/i.test(part.name)
+    const turns = part.optics?.kind === 'filter' && part.optics.effect === 'variable-nd'
     const ticks: Ink = {
       look: 'line',
       lines: Array.from({ length: 13 }, (_, i) => {

@@ -1,4 +1,4 @@
-import type { Mount, Part, Solid } from '../../catalogue/index.ts'
+import { isStandard, type MountStandard, type Part, type Solid, standardOf } from '../../catalogue/index.ts'
 import { dot, type Point2, subtract, type Vec3 } from '../../kernel/index.ts'
 import type { Form } from '../form.ts'
 
@@ -34,9 +34,9 @@ export const mountsOn = (part: Part, box: BoxSolid, axis: 'x' | 'y' | 'z'): read
     .filter(([a, b]) => Math.abs(a) <= box.size[u] / 2 && Math.abs(b) <= box.size[v] / 2)
 }
 
-/** The first mount of a standard whose name begins so. */
-export const mountLike = (part: Part, standard: string): Mount | undefined =>
-  part.mounts.find((mount) => mount.standard.startsWith(standard))
+/** The standard of a mount; undefined for one that is still being typed and names none. */
+export const glyphed = (standard: string): MountStandard | undefined =>
+  isStandard(standard) ? standardOf(standard) : undefined
 
 /** Does something point more or less this way? */
 export const points = (way: Vec3, to: Vec3): boolean => dot(way, to) > 0.9
