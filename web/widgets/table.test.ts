@@ -53,6 +53,17 @@ test('five thousand rows are put in order as an array is', () => {
   expect(sorted.value.map(({ id }) => id)).toEqual(plain.map(({ one }) => one.id))
 })
 
+test('what nobody knows stands last, from the least and from the most', () => {
+  const worth: readonly Column<Row>[] = [
+    { id: 'mass', title: 'mass', value: ({ massG }) => (massG === 5 ? undefined : massG) },
+  ]
+  const { sorted, sortBy } = useTable(rows, worth)
+  sortBy('mass')
+  expect(ids(sorted.value)).toBe('acbd')
+  sortBy('mass')
+  expect(ids(sorted.value)).toBe('bacd')
+})
+
 test('the heads say in words and by an arrow which one orders, and ask by their name', async () => {
   const page = mount(SortHeads as never, { props: { columns, sorting: { id: 'mass', down: true } } as never })
   const heads = page.findAll('button')

@@ -11,7 +11,8 @@ import { computed, type Ref } from 'vue'
 export interface Column<Row> {
   readonly id: string
   readonly title: string
-  readonly value: (row: Row) => string | number
+  /** Undefined is unknown: such rows stand last, whichever way the others are put. */
+  readonly value: (row: Row) => string | number | undefined
   /** Figures stand to the right. */
   readonly right?: boolean
 }
@@ -36,7 +37,12 @@ export const useTable = <Row extends object>(rows: Readonly<Ref<readonly Row[]>>
   const table = useTanstack({
     features,
     data: computed(() => rows.value as Row[]),
-    columns: columns.map(({ id, value }) => ({ id, accessorFn: value, sortFn: 'basic' as const })),
+    columns: columns.map(({ id, value }) => ({
+      id,
+      accessorFn: value,
+      sortFn: 'basic' as const,
+      sortUndefined: 'last' as const,
+    })),
   })
   const sorting = computed<Sorting | undefined>(() => {
     const [by] = table.atoms.sorting.get()

@@ -16,10 +16,10 @@ const settings = useSettings()
 const columns: readonly Column<LockerRow>[] = [
   { id: 'name', title: 'pieces', value: ({ name }) => name.toLowerCase() },
   { id: 'is', title: 'is', value: ({ piece }) => Object.keys(conditionWords).indexOf(piece.condition) },
-  { id: 'place', title: 'kept in', value: ({ piece }) => piece.place },
-  { id: 'used', title: 'last used', value: ({ piece }) => piece.usedOn ?? '' },
+  { id: 'place', title: 'kept in', value: ({ piece }) => piece.place || undefined },
+  { id: 'used', title: 'last used', value: ({ piece }) => piece.usedOn ?? undefined },
   { id: 'mass', title: 'mass', value: ({ massG }) => massG, right: true },
-  { id: 'worth', title: 'worth about', value: ({ valueMinor }) => valueMinor ?? -1, right: true },
+  { id: 'worth', title: 'worth about', value: ({ valueMinor }) => valueMinor, right: true },
   { id: 'rigs', title: 'in rigs', value: ({ usage }) => usage.length },
 ]
 const { sorted, sorting, sortBy } = useTable(toRef(props, 'rows'), columns)
