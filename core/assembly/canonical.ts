@@ -9,19 +9,25 @@ import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
 type Key = readonly (string | number)[]
 
 const compare = (a: Key, b: Key): number => {
-  for (let i = 0; i < Math.max(a.length, b.length); i++) {
-    const [x = '', y = ''] = [a[i], b[i]]
+  const length = Math.max(a.length, b.length)
+  for (let i = 0; i < length; i++) {
+    const x = a[i] ?? ''
+    const y = b[i] ?? ''
     if (x !== y) return typeof x === 'number' && typeof y === 'number' ? x - y : String(x) < String(y) ? -1 : 1
   }
   return 0
 }
 
 /** A list by its keys; equal keys stay as they were. */
-export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonly T[] =>
-  list
-    .map((item) => ({ item, key: keyOf(item) }))
-    .sort((a, b) => compare(a.key, b.key))
-    .map(({ item }) => item)
+export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonly T[] => {
+  if (list.length < 2) return list
+  const keyed = list.map((item) => ({ item, key: keyOf(item) }))
+  const sorted = keyed.every(({ key }, i) => {
+    const before = keyed[i - 1]
+    return !before || compare(before.key, key) <= 0
+  })
+  return sorted ? list : keyed.sort((a, b) => compare(a.key, b.key)).map(({ item }) => item)
+}
 
 /** What somebody wrote beside a piece puts it in no other place. */
 const instanceKey = ({ partId, status, health = 1, tier }: Instance): Key => [partId, status, health, tier ?? '']

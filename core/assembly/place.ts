@@ -22,6 +22,7 @@ import {
   lengthOf,
   perKey,
   perPair,
+  perThing,
   type Outcome,
   type Placed,
   placeShape,
@@ -228,9 +229,24 @@ export const ridesOn = (piece: PlacedPart, other: PlacedPart): boolean => {
   return false
 }
 
+/** What sits on each piece of a placed set-up; pieces that carry nothing are not in it. */
+export const guestsOf = perThing(
+  'guests of pieces',
+  (placed: Assembly['placed']): ReadonlyMap<PlacedPart, readonly PlacedPart[]> => {
+    const guests = new Map<PlacedPart, PlacedPart[]>()
+    for (const piece of placed) {
+      if (!piece.host) continue
+      const list = guests.get(piece.host)
+      if (list) list.push(piece)
+      else guests.set(piece.host, [piece])
+    }
+    return guests
+  },
+)
+
 /** A piece and everything that hangs on it. */
 export const carriedBy = (assembly: Assembly, piece: PlacedPart): readonly PlacedPart[] =>
-  assembly.placed.filter((other) => ridesOn(other, piece))
+  guestsOf(assembly.placed).has(piece) ? assembly.placed.filter((other) => ridesOn(other, piece)) : [piece]
 
 /** Everything between the camera and a piece, the piece itself first. */
 export const pathToRoot = (piece: PlacedPart): readonly PlacedPart[] => {

@@ -26,11 +26,16 @@ const placesOf = perThing('mounting points of a piece', (piece: PlacedPart) =>
     mount,
     key: `${piece.instance.id}/${mount.id}`,
     shares: (mount.shares ?? []).map((other) => `${piece.instance.id}/${other}`),
-    at: point(piece.frame, mount.at),
-    out: direction(piece.frame, mount.out),
+    free: {
+      piece,
+      mount,
+      at: point(piece.frame, mount.at),
+      out: direction(piece.frame, mount.out),
+      taken: [],
+      open: true,
+    } satisfies Point as Point,
   })),
 )
-const nobody: readonly string[] = []
 
 /** Every mounting point of the rig with what sits on it. */
 export const pointsOf = (assembly: Assembly): readonly Point[] => {
@@ -51,13 +56,13 @@ export const pointsOf = (assembly: Assembly): readonly Point[] => {
     railUsed.set(key, (railUsed.get(key) ?? 0) + takesMm)
   }
   return assembly.placed.flatMap((piece) =>
-    placesOf(piece).map(({ mount, key, shares, at, out }): Point => {
-      const taken = takers.get(key) ?? nobody
+    placesOf(piece).map(({ mount, key, shares, free }): Point => {
       const blocked = shares.some((other) => takers.has(other))
+      const taken = takers.get(key)
+      if (!taken) return blocked ? { ...free, open: false } : free
       const used = railUsed.get(key)
-      const open =
-        !blocked && (taken.length === 0 || (isRail(mount) && (mount.lengthMm ?? 0) - (used ?? 0) >= MIN_CLAMP_MM))
-      return { piece, mount, at, out, taken, open }
+      const open = !blocked && isRail(mount) && (mount.lengthMm ?? 0) - (used ?? 0) >= MIN_CLAMP_MM
+      return { ...free, taken, open }
     }),
   )
 }

@@ -1,6 +1,6 @@
 import { mountOf, type Part, standardOf } from '../catalogue/index.ts'
 import { dot, point, subtract } from '../kernel/index.ts'
-import type { Assembly, PlacedPart } from './place.ts'
+import { type Assembly, guestsOf, type PlacedPart } from './place.ts'
 
 /** The rails of a part that are rods with room to slide on. */
 export const rodRails = (part: Part) =>
@@ -21,8 +21,8 @@ export const rodUse = (
   if (!rail?.lengthMm || !rail.travel || !own) return undefined
   const { along } = rail.travel
   const from = dot(own.at, along)
-  const used = assembly.placed.flatMap((piece) => {
-    if (piece.host !== rods || !piece.mate?.ok) return []
+  const used = (guestsOf(assembly.placed).get(rods) ?? []).flatMap((piece) => {
+    if (!piece.mate?.ok) return []
     const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
     if (!mount) return []
     const at = subtract(point(piece.frame, mount.at), rods.frame.at)

@@ -3,18 +3,14 @@ import { type Assembly, placeSetup, type PlacedPart, type Setup } from '../assem
 import { GRAVITY, subtract, type Vec3 } from '../kernel/index.ts'
 import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
-import { groundOf, type JointLoad, jointLoadOf, type LeadWeight, massOf, secondShare, wristNm } from './index.ts'
+import { groundOf, type JointLoad, jointLoadsOf, type LeadWeight, massOf, secondShare, wristNm } from './index.ts'
 
 const assembled = ({ rig, context }: ReturnType<typeof tinyRig>) =>
   placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
 const at = (assembly: Assembly, id: string) => assembly.byInstance.get(id) as PlacedPart
 const loadOf = (assembly: Assembly, id: string, leads: readonly LeadWeight[] = []): JointLoad =>
-  jointLoadOf(
-    assembly,
-    groundOf(assembly, massOf(assembly, leads), leads),
-    leads,
-    assembly.braces,
-    at(assembly, id),
+  jointLoadsOf(assembly, groundOf(assembly, massOf(assembly, leads), leads), leads, assembly.braces).get(
+    id,
   ) as JointLoad
 
 /** A handle of next to no mass whose palm lies where it is said, from the camera's middle. */

@@ -1,4 +1,5 @@
-import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
+import { type Assembly, pathToRoot, type PlacedPart } from '../assembly/index.ts'
+import { mountOf } from '../catalogue/index.ts'
 import {
   add,
   cross,
@@ -174,12 +175,12 @@ export interface JointLoad {
 }
 
 const mountPoint = (piece: PlacedPart, mountId: string): Vec3 | undefined => {
-  const mount = piece.part.mounts.find(({ id }) => id === mountId)
+  const mount = mountOf(piece.part, mountId)
   return mount && point(piece.frame, mount.at)
 }
 
 const turningAxis = (host: PlacedPart, { mate }: PlacedPart, mountId: string): Vec3 => {
-  const mount = host.part.mounts.find(({ id }) => id === mountId)
+  const mount = mountOf(host.part, mountId)
   if (!mount) return zero
   return direction(host.frame, mate?.ok && mate.value.along && mount.travel ? mount.travel.along : mount.out)
 }
@@ -195,52 +196,105 @@ const partOfJoint = (face: Vec3, at: Vec3, braces: readonly Vec3[]): number => {
   return braces.length > 1 ? 1 / (braces.length + 1) : 1 - secondShare(face, brace, at)
 }
 
+/** Mass and first moment about the origin, g and g mm, as they are summed up towards the camera. */
+interface Sum {
+  massG: number
+  first: Vec3
+}
+
+/**
+ * What lies on each piece's side of its joint: its own mass and that of all it carries, with their part of the leads.
+ * One walk from the tips to the camera.
+ * @param counted a piece that stands beside what bears weighs nothing here
+ */
+const sidesOf = (
+  { placed }: Assembly,
+  leads: readonly LeadWeight[],
+  counted: (piece: PlacedPart) => boolean,
+): ReadonlyMap<PlacedPart, Sum> => {
+  const sums = new Map<PlacedPart, Sum>()
+  for (const piece of placed) {
+    const massG = counted(piece) ? piece.part.massG : 0
+    sums.set(piece, { massG, first: scale(piece.centre, massG) })
+  }
+  const put = (piece: PlacedPart, massG: number, first: Vec3): void => {
+    const sum = sums.get(piece)
+    if (!sum) return
+    sum.massG += massG
+    sum.first = add(sum.first, first)
+  }
+  for (const lead of leads)
+    for (const end of lead.ends) if (counted(end)) put(end, lead.massG / 2, scale(lead.at, lead.massG / 2))
+  // Hosts stand before their guests.
+  for (let i = placed.length - 1; i > 0; i--) {
+    const piece = placed[i]
+    const sum = piece && sums.get(piece)
+    if (sum && piece.host) put(piece.host, sum.massG, sum.first)
+  }
+  return sums
+}
+
 /**
  * The load of a joint is what lies on the side away from what bears the rig: cut the tree at the joint and take all
  * forces on the guest's side, its weight down and its bearings up (statics of a rigid body). Which side is taken
  * changes only the sign.
  * @param braces the second holds that fit: those between both sides share the load
- * @returns undefined for a piece that sits on nothing
+ * @returns by instance, for every piece that sits on something
  * @example a camera and cage of 1,000 g standing on a 300 g head: its joint carries 1,000 g, though the head is the
  * guest
  */
-export const jointLoadOf = (
+export const jointLoadsOf = (
   assembly: Assembly,
   ground: Ground,
   leads: readonly LeadWeight[],
   braces: Assembly['braces'],
-  piece: PlacedPart,
-): JointLoad | undefined => {
-  const { host, joint } = piece
-  const face = host && joint && mountPoint(host, joint.hostMount)
-  if (!host || !face) return undefined
+): ReadonlyMap<string, JointLoad> => {
   const standing = ground.bearings.some((bearing) => bearing.by === 'stand' && !inHand(bearing.piece))
-  const side = assembly.placed.filter((other) => ridesOn(other, piece) && (standing || inHand(other)))
-  const { massG, first } = momentOf(side, leads)
-  let netG = massG
-  let net = subtract(first, scale(face, massG))
-  for (const bearing of ground.bearings.filter((other) => ridesOn(other.piece, piece))) {
-    netG -= bearing.share * ground.massG
-    net = subtract(
-      net,
-      add(scale(subtract(bearing.at, face), bearing.share * ground.massG), scale(ground.left, bearing.share)),
-    )
-  }
-  const across = braces.filter(({ guest, host: other }) => ridesOn(guest, piece) !== ridesOn(other, piece))
-  const places = across.flatMap((brace): Vec3[] => {
-    const at = mountPoint(brace.host, brace.joint.hostMount)
-    return at ? [at] : []
+  const sides = sidesOf(assembly, leads, (piece) => standing || inHand(piece))
+  const bearings = ground.bearings.map((bearing) => {
+    const heldG = bearing.share * ground.massG
+    return {
+      heldG,
+      first: add(scale(bearing.at, heldG), scale(ground.left, bearing.share)),
+      under: pathOf(bearing.piece),
+    }
   })
-  const acting = Math.abs(netG) < 1e-9 ? face : add(face, scale(net, 1 / netG))
-  const part = partOfJoint(face, acting, places)
-  const holds = places.length + 1
-  const own = scale(net, 1 / holds)
-  return {
-    far: netG < 0 ? 'host' : 'guest',
-    massG: Math.abs(netG) * part,
-    first: own,
-    momentNm: newtonMetres(Math.hypot(own[0], own[2])),
-    twistNm: newtonMetres(turning(own, turningAxis(host, piece, joint.hostMount), !inHand(piece))),
-    holds,
+  const across = braces.map(({ guest, host, joint }) => ({
+    guest: pathOf(guest),
+    host: pathOf(host),
+    at: mountPoint(host, joint.hostMount),
+  }))
+  const loads = new Map<string, JointLoad>()
+  for (const piece of assembly.placed) {
+    const { host, joint } = piece
+    const face = host && joint && mountPoint(host, joint.hostMount)
+    const side = sides.get(piece)
+    if (!host || !face || !side) continue
+    let netG = side.massG
+    let first = side.first
+    for (const { heldG, first: held, under } of bearings)
+      if (under.has(piece)) {
+        netG -= heldG
+        first = subtract(first, held)
+      }
+    const net = subtract(first, scale(face, netG))
+    const places = across.flatMap((brace) =>
+      brace.at && brace.guest.has(piece) !== brace.host.has(piece) ? [brace.at] : [],
+    )
+    const acting = Math.abs(netG) < 1e-9 ? face : add(face, scale(net, 1 / netG))
+    const holds = places.length + 1
+    const own = scale(net, 1 / holds)
+    loads.set(piece.instance.id, {
+      far: netG < 0 ? 'host' : 'guest',
+      massG: Math.abs(netG) * partOfJoint(face, acting, places),
+      first: own,
+      momentNm: newtonMetres(Math.hypot(own[0], own[2])),
+      twistNm: newtonMetres(turning(own, turningAxis(host, piece, joint.hostMount), !inHand(piece))),
+      holds,
+    })
   }
+  return loads
 }
+
+/** A piece and all it hangs on. */
+const pathOf = (piece: PlacedPart): ReadonlySet<PlacedPart> => new Set(pathToRoot(piece))

@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import type { Command } from '../assembly/index.ts'
+import type { Command, PlacedPart } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
-import { type Measure, measuresIn, type Unit, type Vec3 } from '../kernel/index.ts'
-import type { FactName, Facts, Sees } from '../facts/index.ts'
+import { type Measure, measuresIn, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
+import type { FactName, Facts, Reads, Sees, Watched } from '../facts/index.ts'
 import { FactFailure } from '../facts/index.ts'
 import { optionsFor } from './limits.ts'
 
@@ -181,7 +181,7 @@ export interface Check extends Omit<
   readonly options: z.ZodType
   readonly defaults: unknown
   readonly judgements: (facts: Facts) => readonly Judgement[]
-  readonly judgeAll: (facts: Facts) => readonly Found[]
+  readonly judgeAll: (facts: Facts, watched?: () => Watched) => readonly Found[]
   readonly run: (facts: Facts) => readonly Finding[]
 }
 
@@ -192,8 +192,22 @@ export interface Check extends Omit<
 export const withCures = (found: readonly Found[], facts: Facts): readonly Finding[] =>
   found.map(({ finding, cures }) => {
     let made: readonly Remedy[] | undefined
+    // Field by field: this is made anew for every rig that is tried.
     return {
-      ...finding,
+      check: finding.check,
+      family: finding.family,
+      key: finding.key,
+      station: finding.station,
+      message: finding.message,
+      group: finding.group,
+      level: finding.level,
+      parts: finding.parts,
+      ...(finding.at ? { at: finding.at } : undefined),
+      text: finding.text,
+      why: finding.why,
+      numbers: finding.numbers,
+      names: finding.names,
+      measures: finding.measures,
       get remedies() {
         return (made ??= cures(facts))
       },
@@ -209,6 +223,32 @@ const messageOf = (check: { id: string; messages: Messages }, judgement: Judgeme
     throw new RangeError(`Check ${check.id} has no ${judgement.group} message "${judgement.message}"`)
   return text
 }
+
+/** Subjects that follow from each placed piece alone: a piece that did not change has the very same ones. */
+interface OfEachPiece<S, N extends FactName = never> {
+  (facts: Sees<N>): readonly S[]
+  readonly of: (piece: PlacedPart) => readonly S[]
+  /** Does the rule speak of this set-up at all? */
+  readonly when: (facts: Sees<N>) => boolean
+}
+
+/**
+ * Subjects of a rule that follow from each placed piece by itself, whatever else is on the rig. What the rule made of
+ * one stands as long as all stands that it read of the rest.
+ */
+export const ofEachPiece = <S extends object, N extends FactName = never>(
+  of: (piece: PlacedPart) => readonly S[],
+  when: (facts: Sees<N>) => boolean = () => true,
+): OfEachPiece<S, N> => {
+  const kept = perThing('subjects of a piece', of)
+  return Object.assign((facts: Sees<N>) => (when(facts) ? facts.assembly.placed.flatMap(kept) : []), { of: kept, when })
+}
+/** The placed pieces of a kind as the subjects of a rule. */
+export const piecesThat = <N extends FactName = never>(
+  wanted: (piece: PlacedPart) => boolean | undefined,
+  when?: (facts: Sees<N>) => boolean,
+): OfEachPiece<PlacedPart, N> => ofEachPiece((piece) => (wanted(piece) ? [piece] : nobody), when)
+const nobody: readonly PlacedPart[] = []
 
 /** At which place among its rule's subjects something was found. */
 const indexOf = new WeakMap<readonly Found[], number>()
@@ -244,10 +284,11 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
   }
   // The subject is looked up anew: it may be the figures themselves, and those of another moment would cure another
   // rig.
-  const curesOf = (index: number, facts: Facts): readonly Remedy[] =>
+  type Find = (facts: Facts) => S | undefined
+  const curesOf = (find: Find, facts: Facts): readonly Remedy[] =>
     guarded(
       () => {
-        const subject = definition.subjects(facts)[index]
+        const subject = find(facts)
         if (subject === undefined) return []
         const options = optionsIn(facts)
         return definition.remedies?.(subject, facts, definition.judge(subject, facts, options), options) ?? []
@@ -257,15 +298,16 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
   // What a rule makes of its subject alone is the same as long as it is the same subject.
   const alone = definition.judge.length < 2 ? new WeakMap<object, readonly Found[]>() : undefined
   const found = (subject: S, index: number, facts: Facts, options: O): readonly Found[] => {
-    if (!alone || typeof subject !== 'object' || subject === null) return judgedOf(subject, index, facts, options)
+    const find: Find = (now) => definition.subjects(now)[index]
+    if (!alone || typeof subject !== 'object' || subject === null) return judgedOf(subject, find, facts, options)
     const before = alone.get(subject)
     if (before && (before.length === 0 || indexOf.get(before) === index)) return before
-    const made = judgedOf(subject, index, facts, options)
+    const made = judgedOf(subject, find, facts, options)
     alone.set(subject, made)
     indexOf.set(made, index)
     return made
   }
-  const judgedOf = (subject: S, index: number, facts: Facts, options: O): readonly Found[] => {
+  const judgedOf = (subject: S, find: Find, facts: Facts, options: O): readonly Found[] => {
     const judgement = definition.judge(subject, facts, options)
     const text = messageOf(definition, judgement)
     if (judgement.group === 'silent') return silence
@@ -285,20 +327,56 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
       names: judgement.names ?? {},
       measures: measuresIn(text, judgement.numbers ?? {}),
     }
-    return [{ finding, cures: (now) => curesOf(index, now) }]
+    return [{ finding, cures: (now) => curesOf(find, now) }]
   }
-  const eachJudged = (facts: Facts): readonly Found[] => {
+  const rows = new WeakMap<object, { readonly options: O; readonly reads: Reads; readonly made: readonly Found[] }>()
+  const kept = (subject: S & object, find: Find, { facts, noting }: Watched, options: O): readonly Found[] => {
+    const row = rows.get(subject)
+    if (row && row.options === options && noting.stands(row.reads)) return row.made
+    noting.begin()
+    const made = judgedOf(subject, find, facts, options)
+    rows.set(subject, { options, reads: noting.reads, made })
+    return made
+  }
+  const eachOf = definition.subjects as Partial<OfEachPiece<S & object, N>>
+  const byPiece = (facts: Facts, of: OfEachPiece<S & object>['of'], watched: Watched): readonly Found[] => {
+    const all: Found[] = []
+    if (!eachOf.when?.(facts)) return all
+    const options = judgedBy(facts)
+    for (const piece of facts.assembly.placed) {
+      const subjects = of(piece)
+      if (subjects.length === 0) continue
+      for (let k = 0; k < subjects.length; k++) {
+        const find: Find = ({ assembly }) => {
+          const same = assembly.byInstance.get(piece.instance.id)
+          return same && of(same)[k]
+        }
+        try {
+          for (const one of kept(subjects[k] as S & object, find, watched, options)) all.push(one)
+        } catch (error) {
+          all.push(...failed(error))
+        }
+      }
+    }
+    return all
+  }
+  const eachJudged = (facts: Facts, watched?: () => Watched): readonly Found[] => {
+    if (eachOf.of && watched) return byPiece(facts, eachOf.of, watched())
     const all: Found[] = []
     const options = judgedBy(facts)
-    for (const [index, subject] of definition.subjects(facts).entries())
+    let index = 0
+    for (const subject of definition.subjects(facts)) {
       try {
         for (const one of found(subject, index, facts, options)) all.push(one)
       } catch (error) {
         all.push(...failed(error))
       }
+      index++
+    }
     return all
   }
-  const judgeAll = (facts: Facts): readonly Found[] => guarded(() => eachJudged(facts), failed)
+  const judgeAll = (facts: Facts, watched?: () => Watched): readonly Found[] =>
+    guarded(() => eachJudged(facts, watched), failed)
   return {
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),

@@ -2,10 +2,10 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
 import { filled, type Unit } from '../kernel/index.ts'
-import { tinyRig } from '../testing/index.ts'
-import { defineCheck, families } from './check.ts'
-import { placeSetup } from '../assembly/index.ts'
-import { type FactName, factNames, factsOf } from '../facts/index.ts'
+import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
+import { defineCheck, families, type Found, piecesThat } from './check.ts'
+import { edit, placeSetup, type PlacedPart, type Rig } from '../assembly/index.ts'
+import { askable, type FactName, factNames, type Facts, factsAfter, factsOf, momentOf } from '../facts/index.ts'
 import { checks, findingsOf } from './index.ts'
 import { blankWhereFailed } from '../facts/index.ts'
 import { complaints } from './tester.ts'
@@ -95,6 +95,76 @@ describe('the tester refuses', () => {
     expect(complaints(loud, { speaks: [], silent: [{ ...asked, message: 'calm' }] })[0]).toContain(
       'judged speaks/loud',
     ))
+})
+
+describe('what a rule made of a piece stands as long as what it read of the rest does', () => {
+  const block = (id: string, massG: number) => tinyPart({ id, massG, mounts: [plug('foot', 'thread-1/4')] })
+  const tiny = tinyRig(
+    [block('near', 100), block('far', 200)],
+    [on('near', 'foot', 'camera', 'hole'), on('far', 'foot', 'camera', 'second')],
+    { extra: [{ ...tinyCamera, mounts: [...tinyCamera.mounts, socket('second', 'thread-1/4', [0, 40, 0])] }] },
+  )
+  let judged: string[] = []
+  const base = {
+    family: 'fit' as const,
+    title: 'Counted',
+    why: 'why',
+    level: 'hint' as const,
+    source: 'test',
+    options: z.object({}),
+    defaults: {},
+    messages: { speaks: { loud: 'It is {massG:g}.' }, silent: {}, cannotTell: {} },
+    subjects: piecesThat((piece) => piece.host !== undefined),
+  }
+  const alone = defineCheck({
+    ...base,
+    id: 'counted-alone',
+    needs: [],
+    judge: ({ instance, part: { massG } }) => {
+      judged.push(instance.id)
+      return { group: 'speaks', message: 'loud', parts: [instance.id], numbers: { massG } }
+    },
+  })
+  const together = defineCheck<PlacedPart, object, 'mass'>({
+    ...base,
+    id: 'counted-together',
+    needs: ['mass'],
+    judge: ({ instance }, { mass }) => {
+      judged.push(instance.id)
+      return { group: 'speaks', message: 'loud', parts: [instance.id], numbers: { massG: mass.totalG } }
+    },
+  })
+  for (const { id, judgeAll, about } of [alone, together]) askable(id, { about, answer: judgeAll })
+  const said = (facts: Facts, id: string) => {
+    judged = []
+    const found = momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[]
+    return found.map(({ finding: { parts, numbers } }) => [parts[0], numbers['massG']])
+  }
+  const [setup] = tiny.rig.setups
+  const turned = edit(
+    tiny.rig,
+    [{ do: 'set', setup: setup?.id ?? '', instance: 'far', turnDeg: 90 }],
+    tiny.context.catalogue,
+  )
+  const taken = edit(tiny.rig, [{ do: 'take-off', setup: setup?.id ?? '', instance: 'far' }], tiny.context.catalogue)
+  if (!setup || !turned.ok || !taken.ok) throw new RangeError('two edits')
+  const place = (rig: Rig) => placeSetup(rig, rig.setups[0] ?? setup, tiny.context.catalogue)
+  const first = factsOf(place(tiny.rig), tiny.context)
+
+  test('by itself: only the piece that changed is judged; with a figure: all, when the figure is another', () => {
+    const camera = first.assembly.placed[0]?.part.massG ?? 0
+    expect(said(first, 'counted-alone')).toEqual([['near', 100], ['far', 200]]) // prettier-ignore
+    expect(judged).toEqual(['near', 'far'])
+    expect(said(first, 'counted-together').map(([, g]) => g)).toEqual([camera + 300, camera + 300])
+    const tried = factsAfter(first, place(turned.value), tiny.context, true)
+    expect(said(tried, 'counted-alone')).toEqual([['near', 100], ['far', 200]]) // prettier-ignore
+    expect(judged).toEqual(['far'])
+    const less = factsAfter(first, place(taken.value), tiny.context, true)
+    expect(said(less, 'counted-alone')).toEqual([['near', 100]])
+    expect(judged).toEqual([])
+    expect(said(less, 'counted-together')).toEqual([['near', camera + 100]])
+    expect(judged).toEqual(['near'])
+  })
 })
 
 describe('a rule or a figure that throws takes nothing else with it', () => {

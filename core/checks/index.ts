@@ -9,7 +9,7 @@ import { powerChecks } from './power/index.ts'
 import { soundChecks } from './sound/index.ts'
 import { type Limit, limitsOf, limitsSchemaFor } from './limits.ts'
 import type { Limits } from '../context/index.ts'
-import { type Check, families, type Family, type Finding, type Found, levels, withCures } from './check.ts'
+import { type Check, families, type Family, type Finding, type Found, type Level, levels, withCures } from './check.ts'
 import { askable, type Facts, momentOf } from '../facts/index.ts'
 
 export * from './check.ts'
@@ -48,15 +48,22 @@ const queries = checks.map(({ id }) => `check ${id}`)
 export const findingsOf = (facts: Facts): readonly Finding[] => {
   const seen = new Set<string>()
   const { evaluator } = momentOf(facts)
-  const found = checks
-    .flatMap((_, i) => withCures(evaluator.get(queries[i] ?? '') as readonly Found[], facts))
-    .filter((finding) => {
+  const found: Record<Level, Found[]> = { stop: [], risk: [], hint: [] }
+  for (const query of queries)
+    for (const one of evaluator.get(query) as readonly Found[]) {
+      const { finding } = one
       // What one failed figure keeps from many rules is said once; so is a rule that fails at each of its subjects.
-      if (finding.message !== 'fact-failed' && finding.message !== 'rule-failed') return true
-      const key = `${finding.check} ${finding.names['fact'] ?? ''}`
-      return !seen.has(key) && seen.add(key)
-    })
-  return levels.flatMap((level) => found.filter((finding) => finding.level === level))
+      if (finding.message === 'fact-failed' || finding.message === 'rule-failed') {
+        const key = `${finding.check} ${finding.names['fact'] ?? ''}`
+        if (seen.has(key)) continue
+        seen.add(key)
+      }
+      found[finding.level].push(one)
+    }
+  return withCures(
+    levels.flatMap((level) => found[level]),
+    facts,
+  )
 }
 
 /** What makes two findings of different assessments the same trouble. */

@@ -3,6 +3,7 @@ import {
   type Command,
   edit,
   freshId,
+  guestsOf,
   type PlacedPart,
   piecesIn,
   placeSetup,
@@ -52,8 +53,7 @@ export const carried = ({ assembly }: Sees): boolean => isCarried(assembly.setup
 export const hangs = ({ assembly }: Sees): boolean => assembly.setup.support === 'hand-low'
 
 /** Does nothing sit on this piece? */
-export const isLeaf = (facts: Sees, piece: PlacedPart): boolean =>
-  !facts.assembly.placed.some(({ host }) => host === piece)
+export const isLeaf = (facts: Sees, piece: PlacedPart): boolean => !guestsOf(facts.assembly.placed).has(piece)
 
 const sitsOn = (piece: PlacedPart, point: Point): boolean =>
   piece.host === point.piece && piece.joint?.hostMount === point.mount.id

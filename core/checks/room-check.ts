@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
-import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
+import { type Check, type CheckDefinition, defineCheck, noOptions, ofEachPiece } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
 import type { FactName, Sees } from '../facts/index.ts'
 
@@ -47,12 +47,10 @@ export const roomCheck = <N extends FactName = never>(
       silent: { free: '{part} has its room.' },
       cannotTell: {},
     },
-    subjects: (facts) =>
-      when(facts)
-        ? facts.assembly.placed.flatMap((piece) =>
-            piece.part.rooms.flatMap((room, index) => (room.kind === kind ? [{ piece, room, index }] : [])),
-          )
-        : [],
+    subjects: ofEachPiece(
+      (piece) => piece.part.rooms.flatMap((room, index) => (room.kind === kind ? [{ piece, room, index }] : [])),
+      when,
+    ),
     judge: (subject, facts) => {
       const one = found(facts, subject)
       const key = subject.room.lost

@@ -9,18 +9,20 @@ export interface Clash {
   readonly depthMm: number
 }
 
-const measured = perPair('clash', (a: PlacedPart, b: PlacedPart): number =>
-  a.solids.reduce(
+const measured = perPair('clash', (a: PlacedPart, b: PlacedPart): Clash => ({
+  a,
+  b,
+  depthMm: a.solids.reduce(
     (deepest, { solid, shape, bounds }) => (solid.matter === 'soft' ? deepest : depthIn(shape, bounds, b, deepest)),
     0,
   ),
-)
+}))
 
 /**
  * How deep two placed pieces press into each other, mm; 0 when they are clear of each other or only soft parts touch.
  */
 export const clashDepth = (a: PlacedPart, b: PlacedPart): number =>
-  overlap(a.bounds, b.bounds, CLASH_MM) ? measured(a, b) : 0
+  overlap(a.bounds, b.bounds, CLASH_MM) ? measured(a, b).depthMm : 0
 
 /** Does a piece run into any of the others? The sum of its depths, mm. */
 export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): number =>
@@ -28,14 +30,18 @@ export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): num
 
 /** Every pair of pieces that press into each other by more than the tolerance, deepest first. */
 export const clashesOf = (assembly: Assembly): readonly Clash[] => {
-  const clashes: Clash[] = []
+  const found: { readonly clash: Clash; readonly order: number }[] = []
   const { placed } = assembly
-  placed.forEach((a, i) => {
-    for (let j = i + 1; j < placed.length; j++) {
-      const b = placed[j] as PlacedPart
-      const depthMm = clashDepth(a, b)
-      if (depthMm > 0) clashes.push({ a, b, depthMm })
+  // From left to right, so that a piece is held only against those that begin before it ends.
+  const inRow = placed.map((piece, at) => ({ piece, at })).sort((p, q) => p.piece.bounds.min[0] - q.piece.bounds.min[0])
+  for (const [i, one] of inRow.entries())
+    for (let j = i + 1; j < inRow.length; j++) {
+      const other = inRow[j]
+      if (!other || other.piece.bounds.min[0] >= one.piece.bounds.max[0]) break
+      if (!overlap(one.piece.bounds, other.piece.bounds, CLASH_MM)) continue
+      const [a, b] = one.at < other.at ? [one, other] : [other, one]
+      const clash = measured(a.piece, b.piece)
+      if (clash.depthMm > 0) found.push({ clash, order: a.at * placed.length + b.at })
     }
-  })
-  return clashes.sort((p, q) => q.depthMm - p.depthMm)
+  return found.sort((p, q) => q.clash.depthMm - p.clash.depthMm || p.order - q.order).map(({ clash }) => clash)
 }

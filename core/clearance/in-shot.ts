@@ -58,10 +58,8 @@ export const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
 
 const remembered = perPairKey<PlacedPart, PlacedPart, number>('into the picture')
 
-const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, picture: Picture | undefined): number =>
-  remembered(lens, piece, picture ? `${picture.wideMm} ${picture.tallMm}` : '', () =>
-    Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))),
-  )
+const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, key: string): number =>
+  remembered(lens, piece, key, () => Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))))
 
 /**
  * Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are
@@ -70,9 +68,11 @@ const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, picture: Picture | 
 export const inShotOf = (assembly: Assembly, picture?: Picture): readonly Intruder[] => {
   const sight = sightOf(assembly, picture)
   if (!sight) return []
-  return assembly.placed
-    .filter((piece) => !inTheWayOfLight(piece, sight.lens))
-    .map((piece) => ({ piece, intoMm: intoOf(sight, piece, picture) }))
-    .filter(({ intoMm }) => intoMm > EDGE_MM)
-    .sort((a, b) => b.intoMm - a.intoMm)
+  const key = picture ? `${picture.wideMm} ${picture.tallMm}` : ''
+  const found: Intruder[] = []
+  for (const piece of assembly.placed) {
+    const intoMm = intoOf(sight, piece, key)
+    if (intoMm > EDGE_MM && !inTheWayOfLight(piece, sight.lens)) found.push({ piece, intoMm })
+  }
+  return found.sort((a, b) => b.intoMm - a.intoMm)
 }

@@ -1,6 +1,16 @@
 import { type Assembly, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
-import { type Bounds, boundsOf, CLASH_MM, overlap, perPairKey, perThing, placeShape } from '../kernel/index.ts'
+import {
+  type Bounds,
+  boundsOf,
+  CLASH_MM,
+  emptyBounds,
+  overlap,
+  perPairKey,
+  perThing,
+  placeShape,
+  unite,
+} from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
 /** The room in front of one socket. */
@@ -36,31 +46,41 @@ const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm:
   return Math.max(0, free - CLASH_MM)
 }
 
-/** Where the longest plug of each socket of a placed piece could be. */
-const reachesOf = perThing('plug reaches of a piece', (piece: PlacedPart): readonly (readonly [Socket, Bounds])[] =>
-  (piece.part.sockets ?? []).map((socket) => {
+/** Where the longest plug of each socket of a placed piece could be, and all of them together. */
+interface Reaches {
+  readonly each: readonly (readonly [Socket, Bounds])[]
+  readonly all: Bounds
+}
+const reachesOf = perThing('plug reaches of a piece', (piece: PlacedPart): Reaches => {
+  const each = (piece.part.sockets ?? []).map((socket) => {
     const { wideMm, tallMm } = connectors[socket.connector]
     const lengthMm = straightPlugMm(socket.connector)
     const frame = plugFrame({ piece, socket })
-    return [
-      socket,
-      boundsOf(placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame)),
-    ]
-  }),
-)
+    const box = {
+      kind: 'box' as const,
+      centre: [0, 0, lengthMm / 2] as const,
+      size: [wideMm, tallMm, lengthMm] as const,
+    }
+    return [socket, boundsOf(placeShape(box, frame))] as const
+  })
+  return { each, all: each.reduce((all, [, bounds]) => unite(all, bounds), emptyBounds) }
+})
 
 /** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
 export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
-  assembly.placed.flatMap((piece) =>
-    reachesOf(piece).map(([socket, reach]): PlugRoom => {
+  assembly.placed.flatMap((piece) => {
+    const { each, all } = reachesOf(piece)
+    if (each.length === 0) return []
+    const near = assembly.placed.filter((by) => by !== piece && overlap(all, by.bounds))
+    return each.map(([socket, reach]): PlugRoom => {
       const wantedMm = straightPlugMm(socket.connector)
       let freeMm = wantedMm
       let nearest: PlacedPart | undefined
-      for (const by of assembly.placed) {
-        if (by === piece || !overlap(reach, by.bounds)) continue
+      for (const by of near) {
+        if (!overlap(reach, by.bounds)) continue
         const free = remembered(piece, by, socket.id, () => freeBefore(piece, socket, by, wantedMm))
         if (free < freeMm) [freeMm, nearest] = [free, by]
       }
       return { piece, socket, wantedMm, freeMm, by: nearest }
-    }),
-  )
+    })
+  })

@@ -6,6 +6,7 @@ import {
   crosses,
   direction,
   dot,
+  emptyBounds,
   lengthOf,
   overlap,
   perPairKey,
@@ -13,6 +14,7 @@ import {
   scale,
   subtract,
   unit,
+  unite,
   type Vec3,
   zero,
 } from '../kernel/index.ts'
@@ -107,7 +109,8 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
           )
         }),
       )
-    const others = assembly.placed.filter((other) => other !== piece)
+    const reach = around.reduce(unite, emptyBounds)
+    const others = assembly.placed.filter((other) => other !== piece && overlap(reach, other.bounds))
     const cuts = spots.map((_, i) => others.find((other) => cutsOf(other)[i]))
     // What counts as upright for a screen that lies flat is the way the operator looks.
     const upright: Vec3 = Math.abs(out[1]) < 0.9 ? [0, 1, 0] : [0, 0, -1]

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
-import { equalValues, Evaluator, type Leaves, type Queries, RingError } from './index.ts'
+import { equalValues, Evaluator, type Leaves, type Queries, RingError, settled } from './index.ts'
 
 const leavesOf =
   (values: Readonly<Record<string, unknown>>): Leaves =>
@@ -249,4 +249,39 @@ test('a leaf that a query does not reach leaves its very object', () => {
     }),
     { numRuns: trialRuns(200), seed: trialSeed },
   )
+})
+
+describe('of a list that was made anew, what it repeats stays the old object', () => {
+  const corner = { id: 'corner' }
+  const row = (id: string, at: readonly number[], on = corner) => ({ id, at, on })
+  const [a, b, c] = [row('a', [1, 2]), row('b', [3, 4]), row('c', [5, 6])]
+  const was = [a, b, c]
+
+  test('all of it, one more, one less, one other', () => {
+    expect(settled(was, [row('a', [1, 2]), row('b', [3, 4]), row('c', [5, 6])])).toBe(was)
+    const more = settled(was, [row('a', [1, 2]), row('new', [0, 0]), row('b', [3, 4]), row('c', [5, 6])]) as typeof was
+    expect([more[0] === a, more[2] === b, more[3] === c, more.length]).toEqual([true, true, true, 4])
+    const less = settled(was, [row('a', [1, 2]), row('c', [5, 6])]) as typeof was
+    expect([less[0] === a, less[1] === c, less.length]).toEqual([true, true, 2])
+    const other = settled(was, [row('a', [1, 2]), row('b', [3, 4.000001]), row('c', [5, 6])]) as typeof was
+    expect([other[0] === a, other[1] === b, other[2] === c]).toEqual([true, false, true])
+    const late = settled(was, [row('x', []), row('y', []), row('c', [5, 6])]) as typeof was
+    expect(late.map((one) => was.includes(one))).toEqual([false, false, true])
+  })
+  test('what a field holds has an identity of its own, and no figure is nearly another', () => {
+    const elsewhere = settled(was, [row('a', [1, 2], { id: 'corner' }), b, c]) as typeof was
+    expect(elsewhere[0]?.on).not.toBe(corner)
+    expect(settled([{ n: 0 }], [{ n: -0 }])).not.toBe(was)
+    expect(Object.is((settled([{ n: 0 }], [{ n: -0 }]) as { n: number }[])[0]?.n, -0)).toBe(true)
+    expect(settled([{ n: 1 }], [{ n: 1, m: 2 }])).toEqual([{ n: 1, m: 2 }])
+  })
+  test('it always says what the new list says', () => {
+    const value = fc.record({ n: fc.integer({ min: 0, max: 2 }), list: fc.array(fc.integer({ min: 0, max: 1 })) })
+    fc.assert(
+      fc.property(fc.array(value, { maxLength: 6 }), fc.array(value, { maxLength: 6 }), (old, now) => {
+        expect(settled(old, now)).toEqual(now)
+      }),
+      { numRuns: trialRuns(200), seed: trialSeed },
+    )
+  })
 })

@@ -70,6 +70,52 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
 }
 
 /**
+ * A new list with everything of the old one in it that it repeats: the old list itself when it says the very same, and
+ * else the old elements that are still right, so that whoever made something of one of them finds it again. An element
+ * is right when each of its fields is the very same, or a list of the very same; what the fields hold has an identity
+ * of its own. Bit by bit, never within a tolerance.
+ */
+export const settled = (was: unknown, now: unknown): unknown => {
+  if (equalValues(was, now)) return was
+  if (!Array.isArray(was) || !Array.isArray(now)) return now
+  const old: readonly unknown[] = was
+  // Lists mostly grow or shrink at one place: an old element is looked for behind the last one found.
+  let at = 0
+  let missed = 0
+  let kept = 0
+  const list = now.map((one: unknown): unknown => {
+    for (let i = at; i < Math.min(old.length, at + missed + 2); i++)
+      if (alike(old[i], one)) {
+        at = i + 1
+        missed = 0
+        kept++
+        return old[i]
+      }
+    missed++
+    return one
+  })
+  return kept === list.length && kept === old.length ? was : list
+}
+
+const sameOrList = (a: unknown, b: unknown): boolean =>
+  Object.is(a, b) ||
+  (Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((one, i) => sameOrList(one, b[i])))
+
+const alike = (a: unknown, b: unknown): boolean => {
+  if (Object.is(a, b)) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || !isPlain(a) || !isPlain(b))
+    return false
+  const [x, y] = [a as Readonly<Record<string, unknown>>, b as Readonly<Record<string, unknown>>]
+  let count = 0
+  for (const key in x) {
+    if (!sameOrList(x[key], y[key])) return false
+    count++
+  }
+  for (const _ in y) count--
+  return count === 0
+}
+
+/**
  * Answers queries and asks every question once. An entry keeps its value or error and all it read. In a later moment
  * (`advance`) or beside (`fork`) it stands again as soon as everything it read is what it was; only else it is worked
  * out anew, and when the result is the same the old object stays, so that whoever read it stands too (verify before
@@ -206,7 +252,7 @@ export class Evaluator {
     try {
       const made = query(this.#ask)
       if (!before || before.error) return { used: 0, value: made, error: undefined, reads }
-      return { used: 0, value: equalValues(made, before.value) ? before.value : made, error: undefined, reads }
+      return { used: 0, value: settled(before.value, made), error: undefined, reads }
     } catch (thrown) {
       return { used: 0, value: undefined, error: { thrown }, reads }
     } finally {

@@ -5,7 +5,7 @@ import {
   hangsOf,
   inHand,
   isPosture,
-  jointLoadOf,
+  jointLoadsOf,
   massOf,
   onPlateOf,
   shoulderOf,
@@ -48,15 +48,9 @@ export const balanceFacts: FactTable<Names> = {
   /** What bears this set-up: palms, pad, stand or knees, each with its part. */
   ground: fact(['mass', 'leadWeights'], ({ assembly, mass, leadWeights }) => groundOf(assembly, mass, leadWeights)),
   /** What each joint has to carry, by the piece that sits by it. */
-  loads: fact(['ground', 'leadWeights'], ({ assembly, ground, leadWeights }) => {
-    const firm = assembly.braces.filter(isFirm)
-    return new Map(
-      assembly.placed.flatMap((piece) => {
-        const load = jointLoadOf(assembly, ground, leadWeights, firm, piece)
-        return load ? [[piece.instance.id, load] as const] : []
-      }),
-    )
-  }),
+  loads: fact(['ground', 'leadWeights'], ({ assembly, ground, leadWeights }) =>
+    jointLoadsOf(assembly, ground, leadWeights, assembly.braces.filter(isFirm)),
+  ),
   /** How it hangs from each top handle, the best first; and from that one. */
   hangs: fact(['mass'], ({ assembly, mass }) => hangsOf(assembly, mass)),
   hang: fact(['hangs'], ({ hangs }) => hangs[0]),

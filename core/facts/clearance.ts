@@ -13,6 +13,7 @@ import {
   sizeOf,
   watchedScreens,
 } from '../clearance/index.ts'
+import { perThing } from '../kernel/index.ts'
 import { fact, type FactTable } from './define.ts'
 
 type Names =
@@ -32,7 +33,9 @@ type Names =
 export const GLOVE_MM = 8
 const gloveMm = ({ rig }: Assembly): number => (rig.brief.conditions.includes('cold') ? GLOVE_MM : 0)
 
-const kindsOf = ({ rooms }: Part): readonly Room['kind'][] => [...new Set(rooms.map(({ kind }) => kind))]
+const kindsOf = perThing('kinds of rooms', ({ rooms }: Part): readonly Room['kind'][] => [
+  ...new Set(rooms.map(({ kind }) => kind)),
+])
 
 /** What is where, and what is in the way of what. */
 export const clearanceFacts: FactTable<Names> = {

@@ -223,10 +223,76 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
   }) as unknown as Facts
 }
 
+/** One thing that was read: a leaf or a query, and what it was. */
+interface Read {
+  readonly leaf: boolean
+  readonly name: string
+  readonly value: unknown
+}
+
+/**
+ * Notes what is read while a question deals with one of its subjects, so that what it made of that subject can be
+ * taken up again when all of it is the same.
+ */
+class Noting implements Ask {
+  readonly #ask: Ask
+  #reads: Read[] = []
+
+  constructor(ask: Ask) {
+    this.#ask = ask
+  }
+
+  leaf(name: string): unknown {
+    const value = this.#ask.leaf(name)
+    this.#reads.push({ leaf: true, name, value })
+    return value
+  }
+
+  query(name: string): unknown {
+    const value = this.#ask.query(name)
+    this.#reads.push({ leaf: false, name, value })
+    return value
+  }
+
+  begin(): void {
+    this.#reads = []
+  }
+
+  get reads(): readonly Read[] {
+    return this.#reads
+  }
+
+  /** Reads it all again, so that the question hangs on it as before. */
+  stands(reads: readonly Read[]): boolean {
+    for (const { leaf, name, value } of reads)
+      if (!Object.is(leaf ? this.#ask.leaf(name) : this.#ask.query(name), value)) return false
+    return true
+  }
+}
+
+/** The figures as one subject of a question sees them, and what was read of them. */
+export interface Watched {
+  readonly facts: Facts
+  readonly noting: Noting
+}
+export type Reads = Noting['reads']
+
 /** A question about a moment, and the pieces it looks at; all of them when it names no concern. */
 export interface Question {
   readonly about: Concern | undefined
-  readonly answer: (facts: Facts) => unknown
+  readonly answer: (facts: Facts, watched: () => Watched) => unknown
+}
+
+/** A view for each evaluator and concern, made when it is first wanted. */
+const viewsBy = <T>(make: (ask: Ask, concern: Concern | undefined) => T) => {
+  const views = new WeakMap<Ask, Map<Concern | undefined, T>>()
+  return (ask: Ask, concern: Concern | undefined): T => {
+    const all = views.get(ask) ?? new Map<Concern | undefined, T>()
+    views.set(ask, all)
+    const known = all.get(concern) ?? make(ask, concern)
+    all.set(concern, known)
+    return known
+  }
 }
 
 /** Makes the queries of figures and rules from their makers: `fact mass`, `check over-mass`. */
@@ -244,14 +310,11 @@ export const queriesFor = (
       },
     })
   }
-  const views = new WeakMap<Ask, Map<Concern | undefined, Facts>>()
-  const viewOf = (ask: Ask, concern: Concern | undefined): Facts => {
-    const all = views.get(ask) ?? new Map<Concern | undefined, Facts>()
-    views.set(ask, all)
-    const known = all.get(concern) ?? seenBy(ask, prototype, concern)
-    all.set(concern, known)
-    return known
-  }
+  const viewOf = viewsBy((ask, concern) => seenBy(ask, prototype, concern))
+  const watchedOf = viewsBy((ask, concern): Watched => {
+    const noting = new Noting(ask)
+    return { facts: seenBy(noting, prototype, concern), noting }
+  })
   const made = new Map<string, Query>()
   return (name) => {
     const known = made.get(name)
@@ -259,7 +322,7 @@ export const queriesFor = (
     const id = name.slice(name.indexOf(' ') + 1)
     const question = name.startsWith('fact ') ? facts[id] : rules(id)
     if (!question) return undefined
-    const query: Query = (ask) => question.answer(viewOf(ask, question.about))
+    const query: Query = (ask) => question.answer(viewOf(ask, question.about), () => watchedOf(ask, question.about))
     made.set(name, query)
     return query
   }

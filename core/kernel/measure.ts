@@ -38,24 +38,37 @@ export interface Place {
 
 const PLACE = /\{(\w+)(?::([^{}]+))?\}/g
 
+const checkedUnit = (unit: string | undefined, text: string): Unit | undefined => {
+  if (unit !== undefined && !isUnit(unit)) throw new RangeError(`There is no unit "${unit}" (in "${text}").`)
+  return unit
+}
+
 /**
  * Puts something into each place of a message.
  * @throws {RangeError} for a unit nobody knows: that is the message's fault
  * @example filled('{freeMm:mm} are free', ({ name, unit }) => `12 ${unit}`) is '12 mm are free'
  */
 export const filled = (text: string, put: (place: Place) => string | undefined): string =>
-  text.replaceAll(PLACE, (whole: string, name: string, unit: string | undefined) => {
-    if (unit !== undefined && !isUnit(unit)) throw new RangeError(`There is no unit "${unit}" (in "${text}").`)
-    return put({ name, unit }) ?? whole
-  })
+  text.replaceAll(
+    PLACE,
+    (whole: string, name: string, unit: string | undefined) => put({ name, unit: checkedUnit(unit, text) }) ?? whole,
+  )
+
+/** The places of each message, each name once; there are as many messages as rules state. */
+const known = new Map<string, readonly Place[]>()
+const placesIn = (text: string): readonly Place[] => {
+  const before = known.get(text)
+  if (before) return before
+  const found = new Map<string, Place>()
+  for (const [, name = '', unit] of text.matchAll(PLACE)) found.set(name, { name, unit: checkedUnit(unit, text) })
+  const places = [...found.values()]
+  known.set(text, places)
+  return places
+}
 
 /** What a message measures: the value of each of its places that has one, with the unit the message states. */
-export const measuresIn = (text: string, numbers: Readonly<Record<string, number>>): readonly Measure[] => {
-  const found = new Map<string, Measure>()
-  filled(text, ({ name, unit }) => {
+export const measuresIn = (text: string, numbers: Readonly<Record<string, number>>): readonly Measure[] =>
+  placesIn(text).flatMap(({ name, unit }) => {
     const value = numbers[name]
-    if (value !== undefined) found.set(name, { name, value, ...(unit ? { unit } : {}) })
-    return ''
+    return value === undefined ? [] : [unit ? { name, value, unit } : { name, value }]
   })
-  return [...found.values()]
-}

@@ -1,3 +1,4 @@
+import { perKey } from '../kernel/index.ts'
 import type { PriceView } from './prices.ts'
 
 /**
@@ -107,22 +108,19 @@ const integral = (of: (z: number, step: number) => number): number => {
   return sum / allSteps
 }
 
-type Moments = ReturnType<typeof momentsAt>
-const NO_MOMENTS: Moments = [0, 0, 0]
-/**
- * Moments of prices at each value of the shared figure, kept: a bill with one line more has all the others as they
- * were.
- */
-const kept = new Map<string, readonly Moments[]>()
-const MOST_KEPT = 2000
+/** Mean, variance and third moment, those of each step of the shared figure one after the other. */
+type Moments = readonly number[]
+const keptMoments = perKey<PriceSpread, Moments>('moments of a price')
 
 /** A price's moments at each step of the shared figure. */
-const momentsOf = (price: PriceSpread, shared: number, own: number): readonly Moments[] => {
-  const key = `${price.low} ${price.usual} ${price.high} ${price.kind} ${shared}`
-  const known = kept.get(key) ?? steps.map(({ z }) => momentsAt(price, shared * z, own))
-  if (kept.size >= MOST_KEPT) kept.clear()
-  kept.set(key, known)
-  return known
+const momentsOf = (price: PriceSpread, shared: number, own: number): Moments =>
+  keptMoments(price, String(shared), () => steps.flatMap(({ z }) => momentsAt(price, shared * z, own)))
+
+/** Independent sums: their means, variances and third central moments add. */
+const summed = (all: readonly Moments[]): Moments => {
+  const sums = steps.flatMap(() => [0, 0, 0])
+  for (const one of all) for (let i = 0; i < sums.length; i++) sums[i] = (sums[i] ?? 0) + (one[i] ?? 0)
+  return sums
 }
 
 /** So many deviations from the middle there is nothing left: the share beyond is under 1e-14. */
@@ -132,12 +130,8 @@ const FAR_OUT = 8
  * The share under a cap of a sum of which only three moments are known: Edgeworth's first correction, `P(z) - p(z) g
  * (z^2 - 1) / 6`.
  */
-const underBy = (all: readonly Moments[]): ((cap: number) => number) => {
-  const [mean, variance, third] = [0, 1, 2].map((i) => all.reduce((sum, one) => sum + (one[i] ?? 0), 0)) as [
-    number,
-    number,
-    number,
-  ]
+const underBy = (moments: Moments, step: number): ((cap: number) => number) => {
+  const [mean = 0, variance = 0, third = 0] = moments.slice(3 * step, 3 * step + 3)
   const deviation = Math.sqrt(variance)
   if (deviation < 1e-9) return (cap) => (mean <= cap + 1e-9 ? 1 : 0)
   const skew = third / variance ** 1.5
@@ -166,12 +160,12 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
   if (!first) return cap >= 0 ? 1 : 0
   if (!second) return oneWithin(first, cap)
   const [shared, own] = [Math.sqrt(commonPart), Math.sqrt(1 - commonPart)]
-  const moments = rest.map((price) => momentsOf(price, shared, own))
+  const moments = summed(rest.map((price) => momentsOf(price, shared, own)))
   return integral((z, step) => {
     const at = shared * z
     if (rest.length === 0)
       return integral((a) => normalBelow((figureAt(first, cap - priceAt(second, at + own * a)) - at) / own))
-    const under = underBy(moments.map((one) => one[step] ?? NO_MOMENTS))
+    const under = underBy(moments, step)
     const others = steps.map((one) => ({ value: priceAt(second, at + own * one.z), weight: one.weight }))
     return integral((a) => {
       const left = cap - priceAt(first, at + own * a)
@@ -184,6 +178,15 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
 
 /** Fewer prices of a part than this say nothing of how far they spread. */
 export const LEAST_SEEN = 3
+
+type Line = Parameters<typeof spreadsOf>[0][number]
+const spreadKinds = perKey<Line['part'], PriceSpread>('spread of a part')
+
+/** The same part at the same price has the same spread, so that what is known of it is found again. */
+const spreadOf = ({ part, low, usual, high }: Line, kind: PriceSpread['kind']): PriceSpread => {
+  const known = spreadKinds(part, kind, () => ({ low, usual, high, kind }))
+  return known.low === low && known.usual === usual && known.high === high ? known : { low, usual, high, kind }
+}
 
 /**
  * What is known of how far the prices of some lines spread; parts with a price or two in the ledger are too thin to
@@ -198,12 +201,7 @@ export const spreadsOf = (
   }[],
   views: ReadonlyMap<string, Pick<PriceView, 'points'>>,
 ): { readonly spreads: readonly PriceSpread[]; readonly thin: readonly string[] } => ({
-  spreads: lines.map(({ part, low, usual, high }) => ({
-    low,
-    usual,
-    high,
-    kind: views.has(part.id) ? ('seen' as const) : ('range' as const),
-  })),
+  spreads: lines.map((line) => spreadOf(line, views.has(line.part.id) ? 'seen' : 'range')),
   thin: lines.flatMap(({ part }) => {
     const view = views.get(part.id)
     return view && view.points < LEAST_SEEN ? [part.name] : []

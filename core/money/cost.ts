@@ -1,5 +1,6 @@
 import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
+import { perThing } from '../kernel/index.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -25,6 +26,14 @@ export interface Cost {
   readonly unpriced: readonly CostLine[]
 }
 
+const byPiece = perThing(
+  'cost lines by piece',
+  (lines: Cost['lines']): ReadonlyMap<string, CostLine> => new Map(lines.map((line) => [line.instance, line])),
+)
+/** What a piece of the kit costs; undefined for one that is only considered. */
+export const lineOf = ({ lines }: Pick<Cost, 'lines'>, instance: string): CostLine | undefined =>
+  byPiece(lines).get(instance)
+
 const nothing = { low: 0, usual: 0, high: 0 } as const
 
 /**
@@ -34,15 +43,15 @@ const nothing = { low: 0, usual: 0, high: 0 } as const
  * @param catalogue with prices in the rig's currency, tax in them
  */
 export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
-  const left = new Map(owned)
+  const used = new Map<string, number>()
   const kit = rig.kit.flatMap((instance) => {
     const part = catalogue.parts.get(instance.partId)
     return part && instance.status === 'in' ? [{ instance: instance.id, part }] : []
   })
   const have = kit.map(({ part }) => {
-    const pieces = left.get(part.id) ?? 0
-    if (pieces > 0) left.set(part.id, pieces - 1)
-    return pieces > 0
+    const before = used.get(part.id) ?? 0
+    used.set(part.id, before + 1)
+    return before < (owned.get(part.id) ?? 0)
   })
   // What comes in the box of something that is bought covers one piece each, and only pieces that would be bought.
   const boxed = new Map<string, string[]>()
@@ -61,12 +70,17 @@ export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string
 
 /** The sums over some lines. */
 export const costOfLines = (lines: readonly CostLine[]): Cost => {
-  const sum = (key: 'low' | 'usual' | 'high') => lines.reduce((total, line) => total + line[key], 0)
+  let [low, usual, high] = [0, 0, 0]
+  for (const line of lines) {
+    low += line.low
+    usual += line.usual
+    high += line.high
+  }
   return {
     lines,
-    low: sum('low'),
-    usual: sum('usual'),
-    high: sum('high'),
+    low,
+    usual,
+    high,
     unpriced: lines.filter((line) => !line.owned && line.inBoxOf === undefined && line.high === 0),
   }
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 import { GLOVE_MM, type Sees } from '../../facts/index.ts'
 
@@ -28,7 +28,7 @@ export const handRoom = defineCheck<PlacedPart, object, 'invasions'>({
     silent: { free: 'Fingers have their {wantedMm:mm} under {handle}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.rooms.some((room) => room.kind === 'hand')),
+  subjects: piecesThat((piece) => piece.part.rooms.some((room) => room.kind === 'hand')),
   judge: (handle, facts) => {
     const found = pinchedBy(facts, handle)
     const wantedMm = FINGERS_MM + (facts.assembly.rig.brief.conditions.includes('cold') ? GLOVE_MM : 0)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 import type { Sees } from '../../facts/index.ts'
 
@@ -24,7 +24,7 @@ export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
     silent: { opens: 'The screen of the {camera} opens all the way.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.rooms.some((room) => room.kind === 'swing')),
+  subjects: piecesThat((piece) => piece.part.rooms.some((room) => room.kind === 'swing')),
   judge: (camera, facts) => {
     const found = stoppedBy(facts, camera)
     const names = { camera: camera.part.name, by: found?.by.part.name ?? '' }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { type Clash, clashDepth } from '../../clearance/index.ts'
-import { CLASH_MM } from '../../kernel/index.ts'
+import type { PlacedPart } from '../../assembly/index.ts'
+import { CLASH_MM, perThing } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { oneOutOfTheWay } from '../cures.ts'
 
@@ -11,6 +12,11 @@ interface Neighbours extends Clash {
 /** Two on one mounting point are another check's business. */
 const sameSeat = ({ a, b }: Clash): boolean =>
   a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
+
+const touching = perThing('clash as a subject', (clash: Clash): Neighbours => ({ ...clash, touching: true }))
+const clearOfHost = perThing('clear of its host', (b: PlacedPart): Neighbours | undefined =>
+  b.host && clashDepth(b.host, b) === 0 ? { a: b.host, b, depthMm: 0, touching: false } : undefined,
+)
 
 /** Two solid parts in the same place. */
 export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
@@ -31,10 +37,8 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
     cannotTell: {},
   },
   subjects: ({ assembly, clashes }) => [
-    ...clashes.filter((clash) => !sameSeat(clash)).map((clash) => ({ ...clash, touching: true })),
-    ...assembly.placed.flatMap((b) =>
-      b.host && clashDepth(b.host, b) === 0 ? [{ a: b.host, b, depthMm: 0, touching: false }] : [],
-    ),
+    ...clashes.filter((clash) => !sameSeat(clash)).map(touching),
+    ...assembly.placed.flatMap((b) => clearOfHost(b) ?? []),
   ],
   judge: ({ a, b, depthMm, touching }) => {
     const names = { a: a.part.name, b: b.part.name }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { joiningRoles, mate } from '../../catalogue/index.ts'
 import { exceeds, lengthOf, subtract } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { moveRemedy, takeOffRemedy } from '../places.ts'
 
 const stackUnder = (piece: PlacedPart): PlacedPart[] => {
@@ -29,8 +29,7 @@ export const adapterStack = defineCheck<PlacedPart, { most: number }>({
     silent: { firm: '{part} stands on {inRow} adapters of {most}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => !joiningRoles.has(piece.part.role) && stackUnder(piece).length > 0),
+  subjects: piecesThat((piece) => !joiningRoles.has(piece.part.role) && stackUnder(piece).length > 0),
   judge: (piece, _, { most }) => {
     const stack = stackUnder(piece)
     const names = { part: piece.part.name }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from '../places.ts'
 
 /** A cage or plate shaped for another camera body. */
@@ -19,7 +19,7 @@ export const bodyUnfit = defineCheck<PlacedPart, object>({
     silent: { fits: '{cage} is made for the {camera}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.fits.length > 0 && piece.host !== undefined),
+  subjects: piecesThat((piece) => piece.part.fits.length > 0 && piece.host !== undefined),
   judge: (piece) => {
     const names = { cage: piece.part.name, camera: piece.host?.part.name ?? '' }
     const unfit = piece.mate?.ok === false && piece.mate.issues.some((issue) => issue.code === 'body-unfit')

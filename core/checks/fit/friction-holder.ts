@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { loadOn, isBraced, onTheRun, takeOffRemedy } from '../places.ts'
 
 const FRICTION: ReadonlySet<string> = new Set(['pad', 'clamp'])
@@ -31,10 +31,7 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }, 'loads'
     },
     cannotTell: {},
   },
-  subjects: (facts) =>
-    onTheRun(facts)
-      ? facts.assembly.placed.filter((piece) => piece.mate?.ok && FRICTION.has(piece.mate.value.standard.kind))
-      : [],
+  subjects: piecesThat((piece) => piece.mate?.ok === true && FRICTION.has(piece.mate.value.standard.kind), onTheRun),
   judge: (piece, facts, { safeG }) => {
     const numbers = { carriedG: loadOn(facts, piece).massG, safeG }
     const names = { part: piece.part.name }

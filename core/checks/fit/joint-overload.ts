@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { loadOn, loadWords, overLimit, takeOffRemedy } from '../places.ts'
 
 /** The moment both ends are rated for, the lower of the two; lens mounts have a rule of their own. */
@@ -40,14 +40,13 @@ export const jointOverload = defineCheck<PlacedPart, object, 'loads'>({
     },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter(
-      (piece) =>
-        piece.mate?.ok &&
-        !['shoe', 'pad'].includes(piece.mate.value.standard.kind) &&
-        inHand(piece) &&
-        (Number.isFinite(piece.mate.value.limitG) || ratedNmOf(piece) !== undefined),
-    ),
+  subjects: piecesThat(
+    (piece) =>
+      piece.mate?.ok &&
+      !['shoe', 'pad'].includes(piece.mate.value.standard.kind) &&
+      inHand(piece) &&
+      (Number.isFinite(piece.mate.value.limitG) || ratedNmOf(piece) !== undefined),
+  ),
   judge: (piece, facts) => {
     const load = loadOn(facts, piece)
     const carriedG = load.massG

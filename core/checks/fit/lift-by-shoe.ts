@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { pathToRoot, type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { isFirm, type Sees } from '../../facts/index.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
@@ -37,7 +37,7 @@ export const liftByShoe = defineCheck<PlacedPart, object, 'mass'>({
     silent: { firm: '{handle} holds the rig by a firm joint.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.grips.some((grip) => grip.kind === 'top')),
+  subjects: piecesThat((piece) => piece.part.grips.some((grip) => grip.kind === 'top')),
   judge: (handle, facts) => {
     const { mass } = facts
     const names = { handle: handle.part.name }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { adapterChains, chainCommands, type PlacedPart } from '../../assembly/index.ts'
 import { endName, mate, type MateCode, mountOf } from '../../catalogue/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
+import { defineCheck, type Remedy, piecesThat } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
@@ -62,10 +62,9 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
     silent: { fits: '{guest} goes on {host}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter(
-      (piece) => piece.mate && (piece.mate.ok || !piece.mate.issues.some(({ code }) => isElsewhere(code))),
-    ),
+  subjects: piecesThat(
+    (piece) => piece.mate && (piece.mate.ok || !piece.mate.issues.some(({ code }) => isElsewhere(code))),
+  ),
   judge: (piece) => {
     const pair = ends(piece)
     const names = {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { PlacedPart } from '../../assembly/index.ts'
+import { guestsOf, type PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
@@ -12,14 +12,19 @@ interface Pair {
   readonly mountId: string
 }
 
-const pairsOn = ({ assembly }: Sees): Pair[] =>
-  assembly.placed.flatMap((second, i) =>
-    assembly.placed.slice(0, i).flatMap((first): Pair[] => {
-      const same =
-        first.joint && second.joint && first.host === second.host && first.joint.hostMount === second.joint.hostMount
-      return same && second.joint ? [{ first, second, mountId: second.joint.hostMount }] : []
-    }),
-  )
+const pairsOn = ({ assembly }: Sees): Pair[] => {
+  const guests = guestsOf(assembly.placed)
+  return assembly.placed.flatMap((second): Pair[] => {
+    const { host, joint } = second
+    if (!host || !joint) return []
+    const beside = guests.get(host) ?? []
+    return beside
+      .slice(0, beside.indexOf(second))
+      .flatMap((first) =>
+        first.joint?.hostMount === joint.hostMount ? [{ first, second, mountId: joint.hostMount }] : [],
+      )
+  })
+}
 
 /**
  * The stretch of a rail or plate that a guest takes up, mm along its travel; undefined when it takes the whole mount.

@@ -1,5 +1,5 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { defineCheck, noOptions } from '../check.ts'
+import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf, takeOffRemedy } from '../places.ts'
 
 /** A part that works only with another that is not on the rig. */
@@ -17,7 +17,7 @@ export const needsPart = defineCheck<PlacedPart, object>({
     silent: { paired: '{part} has what it needs.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter(({ part }) => (part.needsOneOf ?? []).length > 0),
+  subjects: piecesThat(({ part }) => (part.needsOneOf ?? []).length > 0),
   judge: (piece, { assembly, context }) => {
     const wanted = piece.part.needsOneOf ?? []
     const names = {

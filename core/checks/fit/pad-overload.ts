@@ -1,6 +1,6 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, noOptions } from '../check.ts'
+import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { loadOn, takeOffRemedy } from '../places.ts'
 
 /** More on a hook-and-loop pad than it holds. */
@@ -19,8 +19,7 @@ export const padOverload = defineCheck<PlacedPart, object, 'loads'>({
     silent: { holds: '{part} puts {carriedG:g} on a pad that holds {limitG:g}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'pad'),
+  subjects: piecesThat((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'pad'),
   judge: (piece, facts) => {
     const numbers = {
       carriedG: loadOn(facts, piece).massG,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf } from '../../catalogue/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from '../places.ts'
 
 /** A part that goes on, but not as it should. */
@@ -20,8 +20,7 @@ export const partialFit = defineCheck<PlacedPart, object>({
     silent: { holds: '{part} holds in {host}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.fault !== undefined),
+  subjects: piecesThat((piece) => piece.mate?.ok && piece.mate.value.standard.fault !== undefined),
   judge: (piece) => {
     const fault = piece.mate?.ok ? piece.mate.value.fault : undefined
     const names = { part: piece.part.name, host: piece.host?.part.name ?? '', fault: fault ?? '' }

@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, noOptions } from '../check.ts'
+import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { moveRemedy, swapsThat, takeOffRemedy } from '../places.ts'
 
 const lengths = ({ mate: made }: PlacedPart) => {
@@ -31,7 +31,7 @@ export const railTooShort = defineCheck<PlacedPart, object>({
     silent: { holds: '{part} has {clampMm:mm} of its clamp on {railMm:mm} of rail.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => lengths(piece) !== undefined),
+  subjects: piecesThat((piece) => lengths(piece) !== undefined),
   judge: (piece) => {
     const numbers = lengths(piece) ?? { railMm: 0, clampMm: 0 }
     const names = { part: piece.part.name }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { isBraced, loadOn, moveRemedy, takeOffRemedy } from '../places.ts'
 
 /** Something on one rod, with nothing that keeps it from swinging round. */
@@ -29,10 +29,9 @@ export const rodSingle = defineCheck<PlacedPart, { safeNm: number }, 'loads'>({
     },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter(
-      (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'rods' && !piece.mate.value.holdsTwist,
-    ),
+  subjects: piecesThat(
+    (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'rods' && !piece.mate.value.holdsTwist,
+  ),
   judge: (piece, facts, { safeNm }) => {
     const { twistNm: turning, massG: carriedG } = loadOn(facts, piece)
     const names = { part: piece.part.name }

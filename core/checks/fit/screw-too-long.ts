@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { swapsThat, takeOffRemedy } from '../places.ts'
 
 const screw = ({ mate }: PlacedPart) =>
@@ -32,7 +32,7 @@ export const screwTooLong = defineCheck<PlacedPart, { engagedMm: number }>({
       unmeasured: 'How long the screw of {part} is, nobody has measured; the hole is {deepMm:mm} deep. Assumed to fit.',
     },
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => screw(piece) !== undefined),
+  subjects: piecesThat((piece) => screw(piece) !== undefined),
   judge: (piece, _, { engagedMm }) => {
     const { deepMm, screwMm } = screw(piece) ?? { deepMm: 0, screwMm: undefined }
     const names = { part: piece.part.name }

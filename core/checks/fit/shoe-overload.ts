@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { carriedBy, type PlacedPart } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { firstOf, loadOn, moveRemedy, overLimit, takeOffRemedy } from '../places.ts'
 
 /** More mass on an accessory shoe than it carries. */
@@ -25,8 +25,7 @@ export const shoeOverload = defineCheck<PlacedPart, object, 'loads'>({
     silent: { light: '{part} puts {carriedG:g} on a shoe that takes {limitG:g}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
+  subjects: piecesThat((piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'shoe'),
   judge: (piece, facts) => {
     const carriedG = loadOn(facts, piece).massG
     const limitG = piece.mate?.ok ? piece.mate.value.limitG : Infinity

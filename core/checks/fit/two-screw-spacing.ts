@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, noOptions } from '../check.ts'
+import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { moveRemedy, swapsThat, takeOffRemedy } from '../places.ts'
 
 const spacing = (piece: PlacedPart) => {
@@ -32,7 +32,7 @@ export const twoScrewSpacing = defineCheck<PlacedPart, object>({
     silent: { meets: 'Both screws of {part} meet their holes, {offMm:mm} off with {slotMm:mm} of slot.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => spacing(piece) !== undefined),
+  subjects: piecesThat((piece) => spacing(piece) !== undefined),
   judge: (piece) => {
     const numbers = spacing(piece) ?? { holesMm: 0, screwsMm: 0, offMm: 0, slotMm: 0 }
     const names = { part: piece.part.name }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { isBraced, loadOn, takeOffRemedy } from '../places.ts'
 
 /** A heavy lens on a lens adapter. */
@@ -27,11 +27,10 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }, 'support
     },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter(
-      (piece) =>
-        piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'lens-adapter',
-    ),
+  subjects: piecesThat(
+    (piece) =>
+      piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'lens-adapter',
+  ),
   judge: (lens, facts, { usualNm }) => {
     const { assembly, supports } = facts
     const momentNm = loadOn(facts, lens).momentNm

@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { cropFor, diagonalMm, pictureOf, sensorOf } from '../../optics/index.ts'
-import { defineCheck, noOptions } from '../check.ts'
+import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { deliveryOf } from '../../facts/index.ts'
 import { swapsThat } from '../places.ts'
 
@@ -28,7 +28,7 @@ export const imageCircle = defineCheck<PlacedPart, object>({
     silent: { fills: '{lens} fills the picture.' },
     cannotTell: { unknown: 'Image circle or sensor unknown. Whether {lens} fills the picture is not stated.' },
   },
-  subjects: ({ assembly }) => assembly.placed.filter(({ part }) => part.role === 'lens'),
+  subjects: piecesThat(({ part }) => part.role === 'lens'),
   judge: ({ instance, part, centre }, facts) => {
     const sensor = sensorOf(facts.assembly)
     const names = { lens: part.name }

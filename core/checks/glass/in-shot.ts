@@ -1,6 +1,6 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, noOptions } from '../check.ts'
+import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
 /** Part of the rig stands in its own picture. */
@@ -20,8 +20,10 @@ export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
     silent: { clear: '{part} stays out of the picture at {focalMm:mm}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, sight }) =>
-    sight ? assembly.placed.filter((piece) => piece.joint && piece.part.optics?.kind !== 'lens') : [],
+  subjects: piecesThat<'sight'>(
+    (piece) => piece.joint !== undefined && piece.part.optics?.kind !== 'lens',
+    ({ sight }) => sight !== undefined,
+  ),
   judge: (piece, { sight, inShot: seen }) => {
     const one = seen.find((intruder) => intruder.piece === piece)
     const names = { part: piece.part.name }

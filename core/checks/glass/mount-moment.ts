@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { isBraced, loadOn, takeOffRemedy } from '../places.ts'
 
 /** What hangs on the camera's lens mount pulls harder at it than it should. */
@@ -33,10 +33,9 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm:
     },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter(
-      (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'camera',
-    ),
+  subjects: piecesThat(
+    (piece) => piece.mate?.ok && piece.mate.value.standard.kind === 'bayonet' && piece.host?.part.role === 'camera',
+  ),
   judge: (lens, facts, { supportNm, graveNm }) => {
     const { assembly, supports } = facts
     const { momentNm, far } = loadOn(facts, lens)

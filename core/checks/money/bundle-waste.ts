@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
+import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import { lossesOf } from '../equal.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -9,8 +10,7 @@ import { rivals, swapRemedy } from '../places.ts'
 /** Pieces to buy that come with others in their box. */
 const boxes = ({ assembly, cost }: Sees<'cost'>): readonly PlacedPart[] =>
   assembly.placed.filter(
-    ({ instance, part }) =>
-      (part.includes?.length ?? 0) > 0 && cost.lines.some((line) => line.instance === instance.id && !line.owned),
+    ({ instance, part }) => (part.includes?.length ?? 0) > 0 && lineOf(cost, instance.id)?.owned === false,
   )
 
 /** What of a box the kit has use for. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
+import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import { cheapestEqual } from '../equal.ts'
 import { swapRemedy } from '../places.ts'
@@ -29,10 +30,10 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cos
     cannotTell: {},
   },
   subjects: ({ assembly, cost }) =>
-    assembly.placed.filter(
-      (piece) =>
-        piece.joint && cost.lines.some((line) => line.instance === piece.instance.id && !line.owned && line.usual > 0),
-    ),
+    assembly.placed.filter((piece) => {
+      const line = piece.joint && lineOf(cost, piece.instance.id)
+      return line && !line.owned && line.usual > 0
+    }),
   judge: (piece, facts, { leastMinor }) => {
     const found = cheapestEqual(facts, piece)
     const names = { part: piece.part.name, other: found?.name ?? '' }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf, type Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
+import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { spareOwned, swapRemedy } from '../places.ts'
@@ -57,10 +58,7 @@ export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
   },
   subjects: ({ assembly, cost }) =>
     assembly.placed.filter(
-      (piece) =>
-        piece.joint &&
-        piece.part.provides.length > 0 &&
-        cost.lines.some((line) => line.instance === piece.instance.id && !line.owned),
+      (piece) => piece.joint && piece.part.provides.length > 0 && lineOf(cost, piece.instance.id)?.owned === false,
     ),
   judge: (piece, facts) => {
     const found = fromLocker(facts, piece)

@@ -23,17 +23,19 @@ const candidates = (facts: Sees): PlacedPart[] =>
   )
 
 /** Another piece of the same role that gives all that this one gives. */
-const doubleOf = (facts: Sees, piece: PlacedPart): PlacedPart | undefined =>
-  facts.assembly.placed.find((other) => {
-    if (
-      other === piece ||
-      other.part.role !== piece.part.role ||
-      !piece.part.provides.every((gift) => other.part.provides.includes(gift))
+const doubleOf = ({ assembly: { placed } }: Sees, piece: PlacedPart): PlacedPart | undefined => {
+  let before = true
+  for (const other of placed) {
+    if (other === piece) before = false
+    else if (
+      other.part.role === piece.part.role &&
+      piece.part.provides.every((gift) => other.part.provides.includes(gift)) &&
+      (before || piece.part.provides.length !== other.part.provides.length)
     )
-      return false
-    const same = piece.part.provides.length === other.part.provides.length
-    return !same || facts.assembly.placed.indexOf(other) < facts.assembly.placed.indexOf(piece)
-  })
+      return other
+  }
+  return undefined
+}
 
 /** Two parts that do the same for this job. */
 export const needTwice = defineCheck<Double, object>({

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { joiningRoles, type Role } from '../../catalogue/index.ts'
+import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
@@ -50,7 +51,7 @@ export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
   },
   subjects: candidates,
   judge: (piece, { needs, cost }) => {
-    const line = cost.lines.find(({ instance }) => instance === piece.instance.id)
+    const line = lineOf(cost, piece.instance.id)
     const numbers = {
       massG: piece.part.massG,
       priceMinor: line?.usual ?? 0,
