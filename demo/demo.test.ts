@@ -2,7 +2,7 @@ import { emptySetup, placeSetup, soundnessIssues } from '@zucchini/core/assembly
 import { evaluate } from '@zucchini/core/assess'
 import { bagRoles, catalogueOf, isStandard, mate, standardOf, type Part, partSchema } from '@zucchini/core/catalogue'
 import { clashDepth } from '@zucchini/core/clearance'
-import { distanceToSkin, SURFACE_MM, volumeOf } from '@zucchini/core/kernel'
+import { distanceToSeat, SURFACE_MM, volumeOf } from '@zucchini/core/kernel'
 import { on } from '../core/testing/index.ts'
 import { demoParts } from './catalogue/index.ts'
 import { demoLocker, demoRigs, firstMark, secondMark } from './scenario/index.ts'
@@ -26,7 +26,7 @@ describe.each(demoParts.map((part) => [part.id, part] as const))('%s', (_, part)
   test('has its mounts on its skin, of standards that exist', () => {
     for (const mount of part.mounts) {
       expect(isStandard(mount.standard)).toBe(true)
-      expect(Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))).toBeLessThanOrEqual(
+      expect(Math.min(...part.solids.map((solid) => distanceToSeat(solid, mount.at)))).toBeLessThanOrEqual(
         standardOf(mount.standard).kind === 'rods' ? BETWEEN_RODS_MM : SURFACE_MM,
       )
       expect(

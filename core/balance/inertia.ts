@@ -16,7 +16,7 @@ const axes: readonly Vec3[] = [
 ]
 
 /**
- * Moment of a solid of unit mass about an axis through its own middle, mm^2 (solid box and solid cylinder, any textbook
+ * Moment of a solid of unit mass about an axis through its own middle, mm^2 (solid box, solid and hollow cylinder, any textbook
  * of mechanics).
  */
 const ownMoment = (shape: Placed, axis: Vec3): number => {
@@ -27,8 +27,9 @@ const ownMoment = (shape: Placed, axis: Vec3): number => {
   }
   const half = lengthOf(shape.half)
   const along = half === 0 ? 0 : dot(unit(shape.half), axis) ** 2
-  const about = shape.radius ** 2 / 2
-  const across = shape.radius ** 2 / 4 + half ** 2 / 3
+  const square = shape.radius ** 2 + (shape.bore ?? 0) ** 2
+  const about = square / 2
+  const across = square / 4 + half ** 2 / 3
   return about * along + across * (1 - along)
 }
 

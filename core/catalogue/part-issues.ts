@@ -1,4 +1,4 @@
-import { distanceToSkin, dot, exceeds, type Issue, SURFACE_MM, UNIT } from '../kernel/index.ts'
+import { distanceToSeat, dot, exceeds, type Issue, SURFACE_MM, UNIT } from '../kernel/index.ts'
 import { isStandard, standardOf } from './interfaces/index.ts'
 import { diameterOf } from './families.ts'
 import type { Part } from './part.ts'
@@ -22,7 +22,7 @@ const mountIssues = (part: Part): Issue[] =>
       issues.push({ code: 'no-size', path: `${path}.family`, names: { mount: mount.id, typed: mount.family } })
     if (Math.abs(dot(mount.out, mount.up)) > UNIT)
       issues.push({ code: 'not-square', path: `${path}.up`, names: { mount: mount.id } })
-    const offMm = Math.min(...part.solids.map((solid) => distanceToSkin(solid, mount.at)))
+    const offMm = Math.min(...part.solids.map((solid) => distanceToSeat(solid, mount.at)))
     const allowedMm = standardOf(mount.standard).kind === 'rods' ? BETWEEN_RODS_MM : SURFACE_MM
     if (offMm > allowedMm)
       issues.push({

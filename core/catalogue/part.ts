@@ -44,7 +44,14 @@ const drawn = {
   look: z.enum(looks).optional(),
   roundMm: z.number().min(0).max(200).optional(),
 }
-export const solidSchema = z.discriminatedUnion('kind', [boxSchema.extend(drawn), cylinderSchema.extend(drawn)])
+/** A bar with a bore is a ring: what fits through it goes through. */
+const barSchema = cylinderSchema
+  .extend({ ...drawn, bore: lengthMm.optional() })
+  .refine(({ bore, radius }) => bore === undefined || bore < radius, {
+    path: ['bore'],
+    message: 'the hole of a ring must be narrower than the ring',
+  })
+export const solidSchema = z.discriminatedUnion('kind', [boxSchema.extend(drawn), barSchema])
 
 /** Space that must stay free for the part to work; `lost` says what is given up when it does not. */
 export const roomSchema = z.strictObject({

@@ -1,5 +1,4 @@
 export * from './csv.ts'
 export * from './csv-read.ts'
 export * from './locker-csv.ts'
-export * from './gltf.ts'
 export * from './rig-file.ts'

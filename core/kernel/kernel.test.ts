@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { boundsOf, emptyBounds, isEmpty, overlap, unite } from './bounds.ts'
 import { compose, facing, type Frame, identity, invert, point, turnAboutZ } from './frame.ts'
 import { convexHull } from './hull.ts'
+import { crosses } from './ray.ts'
 import { penetration } from './penetration.ts'
-import { distanceToSkin, type Placed, placeShape, reach, type Shape, volumeOf } from './shape.ts'
+import { distanceToSeat, distanceToSkin, type Placed, placeShape, reach, type Shape, volumeOf } from './shape.ts'
 import { cross, dot, lengthOf, subtract, unit, type Vec3 } from './vector.ts'
 
 const coordinate = fc.double({ min: -200, max: 200, noNaN: true })
@@ -14,6 +15,45 @@ const frame: fc.Arbitrary<Frame> = fc
   .filter(([a, b]) => lengthOf(cross(a, b)) > 0.1)
   .map(([z, near, at]) => facing(at, z, unit(cross(z, cross(near, z)))))
 const close = (a: Vec3, b: Vec3) => lengthOf(subtract(a, b)) < 1e-6
+
+describe('a ring', () => {
+  const ring: Shape = { kind: 'cylinder', centre: [0, 0, 0], axis: [0, 0, 1], radius: 50, length: 8, bore: 40 }
+  const here = (shape: Shape): Placed => placeShape(shape, identity)
+  const bar = (radius: number, x = 0): Placed =>
+    here({ kind: 'cylinder', centre: [x, 0, 0], axis: [0, 0, 1], radius, length: 30 })
+
+  test('lets through what is narrower than its hole, and holds what is wider by what it is wider', () => {
+    expect(penetration(here(ring), bar(39.5))).toBeLessThanOrEqual(0)
+    expect(penetration(bar(43), here(ring))).toBeCloseTo(3, 1)
+    // A bar beside the middle: it meets the wall after 40 - 20 = 20 mm.
+    expect(penetration(here(ring), bar(20, 19.5))).toBeLessThanOrEqual(0)
+    expect(penetration(here(ring), bar(20, 22))).toBeCloseTo(2, 1)
+    // From outside it is what a solid one is.
+    const block = here({ kind: 'box', centre: [54, 0, 0], size: [10, 10, 4] })
+    expect(penetration(here(ring), block)).toBeCloseTo(1, 6)
+    expect(penetration(here({ ...ring, bore: undefined }), block)).toBeCloseTo(1, 6)
+  })
+  test('has the volume of its wall, skin on both sides of it, and one sees through it', () => {
+    expect(volumeOf(ring)).toBeCloseTo(Math.PI * (2500 - 1600) * 8, 6)
+    expect([0, 39, 45, 52].map((x) => distanceToSkin(ring, [x, 0, 0]))).toEqual([40, 1, 4, 2])
+    // A filter screws in, a barrel slips through: the middle of the mouth is a place to sit.
+    expect([0, 45].map((x) => Math.abs(distanceToSeat(ring, [x, 0, 4])))).toEqual([0, 0])
+    expect(distanceToSeat(ring, [0, 0, 9])).toBe(5)
+    expect(crosses([0, 0, 20], [0, 0, -20], here(ring))).toBe(false)
+    expect(crosses([38, 0, 20], [42, 0, -20], here(ring))).toBe(true)
+    expect(crosses([45, 0, 20], [45, 0, -20], here(ring))).toBe(true)
+    expect(crosses([39, 0, 20], [39, 0, -20], here(ring))).toBe(false)
+  })
+  test('however it lies, what clears its outside clears it, and it presses no deeper than a solid one', () => {
+    const solid = here({ ...ring, bore: undefined })
+    fc.assert(
+      fc.property(frame, fc.integer({ min: 5, max: 60 }), (f, size) => {
+        const block = placeShape({ kind: 'box', centre: [0, 0, 0], size: [size, size, size] }, f)
+        return penetration(here(ring), block) <= Math.max(0, penetration(solid, block)) + 1e-6
+      }),
+    )
+  })
+})
 
 test('a frame undone is no frame', () => {
   fc.assert(fc.property(frame, vec, (f, p) => close(point(compose(invert(f), f), p), p)))

@@ -1,3 +1,4 @@
+import { perThing } from './memo.ts'
 import { type Placed, reach } from './shape.ts'
 import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
@@ -44,6 +45,47 @@ const SIGNS = [-1, 1] as const
 const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number =>
   reach(a, d) + reach(b, d) - Math.abs(dot(between, d))
 
+/** So many straight pieces make the wall of a ring. */
+const WALL_PIECES = 24
+
+/**
+ * The wall of a ring as straight pieces whose inner faces touch the bore: none reaches into it, and what they stand out
+ * at their corners is under a hundredth of the radius.
+ */
+const wallOf = perThing('wall of a ring', (ring: Placed): readonly Placed[] => {
+  if (ring.kind !== 'cylinder' || ring.bore === undefined) return [ring]
+  const { bore, radius, half, centre } = ring
+  const axis = unit(half)
+  const side = unit(cross(axis, Math.abs(axis[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]))
+  const up = cross(axis, side)
+  const wide = radius * Math.tan(Math.PI / WALL_PIECES)
+  return Array.from({ length: WALL_PIECES }, (_, i): Placed => {
+    const angle = (2 * Math.PI * i) / WALL_PIECES
+    const out = add(scale(side, Math.cos(angle)), scale(up, Math.sin(angle)))
+    return {
+      kind: 'box',
+      centre: add(centre, scale(out, (bore + radius) / 2)),
+      edges: [scale(out, (radius - bore) / 2), scale(cross(axis, out), wide), half],
+    }
+  })
+})
+
+const hollow = (shape: Placed): boolean => shape.kind === 'cylinder' && shape.bore !== undefined
+
+/**
+ * How deep two shapes press into each other, in mm; zero or less means they are apart. What passes through the bore of
+ * a ring without touching its wall does not press into it.
+ * @param enough at this depth or less nobody needs the exact figure
+ */
+export const penetration = (a: Placed, b: Placed, enough = 0): number => {
+  const whole = between(a, b, enough)
+  if (whole <= enough || !(hollow(a) || hollow(b))) return whole
+  let deepest = 0
+  for (const p of wallOf(a))
+    for (const q of wallOf(b)) deepest = Math.max(deepest, between(p, q, Math.max(enough, deepest)))
+  return Math.min(whole, deepest)
+}
+
 /**
  * How deep two convex shapes press into each other, in mm; zero or less means they are apart along some direction.
  *
@@ -53,12 +95,12 @@ const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number =>
  * full overlap. The walk is laid out along the shapes themselves, so that turning both together changes nothing.
  * @example two 10 mm cubes 8 mm apart along x press 2 mm into each other
  */
-export const penetration = (a: Placed, b: Placed, enough = 0): number => {
-  const between = subtract(b.centre, a.centre)
+const between = (a: Placed, b: Placed, enough: number): number => {
+  const apart = subtract(b.centre, a.centre)
   let best = Infinity
   const tried: { d: Vec3; value: number }[] = []
   for (const d of candidates(a, b)) {
-    const value = overlapAlong(a, b, between, d)
+    const value = overlapAlong(a, b, apart, d)
     if (value < best) best = value
     if (best <= enough) return best
     tried.push({ d, value })
@@ -75,7 +117,7 @@ export const penetration = (a: Placed, b: Placed, enough = 0): number => {
   const [first = [1, 0, 0]] = axesOf(a.kind === 'cylinder' ? a : b)
   const [spare = [0, 1, 0]] = axesOf(a.kind === 'cylinder' ? b : a)
   for (const start of starts) {
-    best = Math.min(best, refine(a, b, between, start, first, spare, enough))
+    best = Math.min(best, refine(a, b, apart, start, first, spare, enough))
     if (best <= enough) return best
   }
   return best

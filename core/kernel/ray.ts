@@ -38,5 +38,8 @@ export const crosses = (from: Vec3, to: Vec3, shape: Placed): boolean => {
   const across = (p: Vec3): Vec3 => subtract(p, scale(axis, dot(p, axis)))
   const [p, q] = [across(start), across(way)]
   const t = dot(q, q) < 1e-12 ? range[0] : Math.min(range[1], Math.max(range[0], -dot(p, q) / dot(q, q)))
-  return lengthOf(add(p, scale(q, t))) <= shape.radius
+  if (lengthOf(add(p, scale(q, t))) > shape.radius) return false
+  // Through a ring's bore one sees: a straight line that is in the bore at both ends of the wall never meets it.
+  const [enter, leave] = range.map((end) => lengthOf(add(p, scale(q, end))))
+  return !(shape.bore !== undefined && (enter ?? 0) < shape.bore && (leave ?? 0) < shape.bore)
 }

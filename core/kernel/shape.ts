@@ -12,13 +12,14 @@ export interface Box {
   readonly axes?: readonly [Vec3, Vec3] | undefined
 }
 
-/** A round bar about the unit `axis`: centre, radius and full length in mm. */
+/** A round bar about the unit `axis`: centre, radius and full length in mm. With a bore, a ring: its free radius, mm. */
 export interface Cylinder {
   readonly kind: 'cylinder'
   readonly centre: Vec3
   readonly axis: Vec3
   readonly radius: number
   readonly length: number
+  readonly bore?: number | undefined
 }
 
 export type Shape = Box | Cylinder
@@ -26,10 +27,18 @@ export type Shape = Box | Cylinder
 /** A shape carried to another frame. A box keeps its half edges as three vectors, a cylinder its half axis. */
 export type Placed =
   | { readonly kind: 'box'; readonly centre: Vec3; readonly edges: readonly [Vec3, Vec3, Vec3] }
-  | { readonly kind: 'cylinder'; readonly centre: Vec3; readonly half: Vec3; readonly radius: number }
+  | {
+      readonly kind: 'cylinder'
+      readonly centre: Vec3
+      readonly half: Vec3
+      readonly radius: number
+      readonly bore?: number | undefined
+    }
 
 export const volumeOf = (shape: Shape): number =>
-  shape.kind === 'box' ? shape.size[0] * shape.size[1] * shape.size[2] : Math.PI * shape.radius ** 2 * shape.length
+  shape.kind === 'box'
+    ? shape.size[0] * shape.size[1] * shape.size[2]
+    : Math.PI * (shape.radius ** 2 - (shape.bore ?? 0) ** 2) * shape.length
 
 /** The unit directions of a box's width, height and depth in its frame. */
 const boxAxes = ({ axes }: Box): readonly [Vec3, Vec3, Vec3] =>
@@ -58,6 +67,7 @@ export const placeShape = (shape: Shape, f: Frame): Placed => {
       centre: point(f, shape.centre),
       half: scale(direction(f, shape.axis), shape.length / 2),
       radius: shape.radius,
+      ...(shape.bore === undefined ? {} : { bore: shape.bore }),
     }
   const [x, y, z] = shape.axes ? boxAxes(shape).map((axis) => direction(f, axis)) : [f.x, f.y, f.z]
   return {
@@ -96,8 +106,19 @@ export const distanceToSkin = (shape: Shape, p: Vec3): number => {
     return outside > 0 ? outside : -Math.max(...gaps)
   }
   const along = dot(q, shape.axis)
-  const radial = lengthOf(subtract(q, scale(shape.axis, along))) - shape.radius
+  const out = lengthOf(subtract(q, scale(shape.axis, along)))
+  // In a ring the wall of the bore is skin as well.
+  const radial = Math.max(out - shape.radius, shape.bore === undefined ? -Infinity : shape.bore - out)
   const axial = Math.abs(along) - shape.length / 2
   const outside = Math.hypot(Math.max(0, radial), Math.max(0, axial))
   return outside > 0 ? outside : -Math.max(radial, axial)
 }
+
+/**
+ * The same for a place where something is set on: over the mouth of a ring's hole as well as on the ring, since what
+ * screws in or slips through has its middle there. mm
+ */
+export const distanceToSeat = (shape: Shape, p: Vec3): number =>
+  shape.kind === 'cylinder' && shape.bore !== undefined
+    ? Math.min(distanceToSkin(shape, p), distanceToSkin({ ...shape, bore: undefined }, p))
+    : distanceToSkin(shape, p)

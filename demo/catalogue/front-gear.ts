@@ -9,6 +9,7 @@ import {
   matteBox,
   part,
   right,
+  ring,
   rodClamp,
   sits,
   soft,
@@ -42,7 +43,10 @@ const gearRing = (id: string, massG: number, usual: number, minMm: number, maxMm
   return part({
     ...given(id, name, massG, usual),
     role: 'gear-ring',
-    solids: [block([-6, 0, -4.5], [6, 6, 4.5], 'ribs', 1), soft(bar([0, -inside, 4.5], ahead, 9, inside + 6, 'ribs'))],
+    solids: [
+      block([-6, 0, -4.5], [6, 6, 4.5], 'ribs', 1),
+      soft(ring(bar([0, -inside, 4.5], ahead, 9, inside + 6, 'ribs'), inside)),
+    ],
     mounts: [
       sits('seat', 'lens-ring', [0, 0, 0], down, { closesOn: { minMm, maxMm } }),
       holds('gear', 'gear-0.8', [0, 6, 0], up, { label: `${name}, teeth` }),
@@ -58,7 +62,7 @@ const shade = (id: string, threadMm: number, longMm: number, massG: number, usua
     ...given(id, `Phragma screw-in hood, ${threadMm} mm`, massG, usual),
     role: 'hood',
     solids: [
-      bar([0, 0, 0], ahead, 4, threadMm / 2 + 7, 'ribs'),
+      ring(bar([0, 0, 0], ahead, 4, threadMm / 2 + 7, 'ribs'), threadMm / 2 - 2),
       ...Array.from({ length: 8 }, (_, i) => {
         const turn = (i * Math.PI) / 4
         const out = [Math.cos(turn), Math.sin(turn)] as const
@@ -161,7 +165,7 @@ export const frontGear = [
       block([-56, -56, -14], [56, -51, 0], 'plain', 2),
       block([-56, -51, -14], [-51, 56, 0], 'plain', 2),
       block([51, -51, -14], [56, 56, 0], 'plain', 2),
-      bar([0, 0, 0], back, 7, 54, 'ribs'),
+      ring(bar([0, 0, 0], back, 7, 54, 'ribs'), 47.5),
     ],
     centre: [0, 0, -4],
     opening: { at: [0, 2.5, -14], wideMm: 102, tallMm: 107 },

@@ -1,5 +1,5 @@
 import type { Capability, FilterOptics, Look, Mount, Part, Room, Solid } from '@zucchini/core/catalogue'
-import { ahead, back, bar, block, down, holds, part, type Price, sits, slot, soft, up } from './solids.ts'
+import { ahead, back, bar, block, down, holds, part, type Price, ring, sits, slot, soft, up } from './solids.ts'
 
 interface Piece {
   readonly id: string
@@ -67,7 +67,6 @@ export const lens = (l: LensFacts): Part => {
     mounts.push(
       holds('front', 'clamp-on', [0, 0, z], ahead, {
         family: String(l.frontMm),
-        shares: ['thread'],
         label: `lens front, ${l.frontMm} mm outside`,
       }),
     )
@@ -195,7 +194,7 @@ export const stepRing = (r: Piece & { readonly fromMm: number; readonly toMm: nu
     maker: r.maker,
     massG: r.massG,
     price: r.price,
-    solids: [bar([0, 0, 0], ahead, 3, r.toMm / 2 + 1.5, 'ribs')],
+    solids: [ring(bar([0, 0, 0], ahead, 3, r.toMm / 2 + 1.5, 'ribs'), Math.min(r.fromMm, r.toMm) / 2 - 1.5)],
     mounts: [
       sits('rear', 'filter-thread', [0, 0, 0], back, { family: String(r.fromMm) }),
       holds('front', 'filter-thread', [0, 0, -3], ahead, {

@@ -1,5 +1,21 @@
 import type { FilterOptics, Part } from '@zucchini/core/catalogue'
-import { ahead, back, bar, block, down, holds, left, part, type Price, right, sits, slot, soft, up } from './solids.ts'
+import {
+  ahead,
+  back,
+  bar,
+  block,
+  down,
+  holds,
+  left,
+  part,
+  type Price,
+  right,
+  ring,
+  sits,
+  slot,
+  soft,
+  up,
+} from './solids.ts'
 
 interface Piece {
   readonly id: string
@@ -118,7 +134,7 @@ export const matteBox = (m: Piece & { readonly by: 'clamp-on' | 'rods'; readonly
       block([71, -52, -46], [75, 52, 0], 'plain', 2),
       ...(m.by === 'rods'
         ? [block([-42, -78, -16], [42, -56, 0], 'metal', 2)]
-        : [bar([0, 0, 0], back, 7, (m.odMm ?? 95) / 2 + 7, 'ribs')]),
+        : [ring(bar([0, 0, 0], back, 7, (m.odMm ?? 95) / 2 + 7, 'ribs'), (m.odMm ?? 95) / 2)]),
     ],
     centre: [0, 0, -22],
     opening: { at: [0, 0, -46], wideMm: 142, tallMm: 104 },

@@ -33,6 +33,9 @@ export const bar = (from: Vec3, axis: Vec3, length: number, radius: number, look
   look,
 })
 
+/** The same bar with a hole through it. */
+export const ring = (solid: Solid, bore: number): Solid => (solid.kind === 'cylinder' ? { ...solid, bore } : solid)
+
 /** The same solid, but a finger can press it in. */
 export const soft = (solid: Solid): Solid => ({ ...solid, matter: 'soft' })
 

@@ -1,4 +1,4 @@
-import type { Part, Role } from '../../catalogue/index.ts'
+import type { Part, Role, Solid } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import {
   armFigure,
@@ -13,6 +13,7 @@ import {
   standFigure,
   strapFigure,
 } from './base.ts'
+import { disc, type Form } from '../form.ts'
 import { cageFigure } from './cage.ts'
 import { cameraFigure } from './camera.ts'
 import { batteryFigure, batteryPlateFigure, caseFigure, lightFigure, micFigure, monitorFigure } from './devices.ts'
@@ -88,8 +89,14 @@ const makers: Partial<Record<Role, Maker>> = {
  */
 export const figureOf: (part: Part) => Figure = perThing('figure of a part', (part: Part): Figure => {
   const made = makers[part.role]?.(part)
-  return part.solids.map((solid, i) => made?.[i] ?? usualForm(solid))
+  return part.solids.map((solid, i) => bored(solid, made?.[i] ?? usualForm(solid)))
 })
+
+/** Through the hole of a ring one sees what lies behind, whatever its role says of the rest. */
+const bored = (solid: Solid, form: Form | undefined): Form | undefined =>
+  solid.kind !== 'cylinder' || solid.bore === undefined || form?.y?.holes
+    ? form
+    : { turned: true, ...form, y: { ...form?.y, on: [], holes: [{ outline: disc(solid.bore) }] } }
 
 /** From where a part is known best, by its role; most are from the side. */
 const knownFrom: Partial<Record<Role, ViewId>> = {

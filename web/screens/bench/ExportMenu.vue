@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
-import { writeGltf } from '@zucchini/core/formats'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Download } from '@lucide/vue'
 import { ref } from 'vue'
@@ -16,15 +15,19 @@ const store = useRig()
 const stem = () => `${props.assessment.assembly.rig.id}-${props.assessment.assembly.setup.id}`
 const trouble = ref('')
 /** A picture or a page takes a moment; what goes wrong is said. */
-const later = (name: string, make: (svg: string) => Promise<Blob>, type: string) => async () => {
+const guarded = (make: () => Promise<void>) => async () => {
   trouble.value = ''
   try {
-    const files = await import('../../drawing/poster.ts')
-    save(`${stem()}-poster.${name}`, await make(files.posterOf(props.assessment, store.style)), type)
+    await make()
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'It could not be made.'
   }
 }
+const later = (name: string, make: (svg: string) => Promise<Blob>, type: string) =>
+  guarded(async () => {
+    const files = await import('../../drawing/poster.ts')
+    save(`${stem()}-poster.${name}`, await make(files.posterOf(props.assessment, store.style)), type)
+  })
 const items = [
   {
     title: () => `${views[bench.view].title} elevation, SVG`,
@@ -48,7 +51,10 @@ const items = [
   },
   {
     title: () => 'The rig in space, glTF',
-    act: () => save(`${stem()}.gltf`, writeGltf(props.assessment.assembly), 'model/gltf+json'),
+    act: guarded(async () => {
+      const { gltfOf } = await import('../../turntable/gltf.ts')
+      save(`${stem()}.gltf`, await gltfOf(props.assessment.assembly), 'model/gltf+json')
+    }),
   },
 ]
 </script>

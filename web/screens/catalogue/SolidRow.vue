@@ -23,7 +23,7 @@ const lookWords: Record<string, string> = {
 
 <template>
   <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b border-line py-2" :data-solid="n">
-    <strong class="w-[62px] shrink-0">{{ solid.kind === 'box' ? 'Box' : 'Bar' }} {{ n }}</strong>
+    <strong class="w-[62px] shrink-0">{{ solid.kind === 'box' ? 'Box' : solid.bore ? 'Ring' : 'Bar' }} {{ n }}</strong>
     <span class="flex items-center gap-1.5"
       ><span class="label">middle</span
       ><VecField :value="solid.centre" :name="`Solid ${n}, middle`" @change="change({ centre: $event })"
@@ -44,6 +44,13 @@ const lookWords: Record<string, string> = {
       <span class="flex items-center gap-1.5"
         ><span class="label">length</span
         ><NumberField :value="solid.length" :name="`Solid ${n}, length (mm)`" @change="change({ length: $event })"
+      /></span>
+      <span class="flex items-center gap-1.5" title="The free radius of a ring; 0 for a solid bar"
+        ><span class="label">hole</span
+        ><NumberField
+          :value="solid.bore ?? 0"
+          :name="`Solid ${n}, radius of its hole (mm)`"
+          @change="change({ bore: $event > 0 ? $event : undefined })"
       /></span>
       <label class="flex items-center gap-1.5"
         ><span class="label">along</span
