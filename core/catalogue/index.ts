@@ -11,6 +11,7 @@ export * from './optics.ts'
 export * from './part-issues.ts'
 export * from './part.ts'
 export * from './partners.ts'
+export * from './figure.ts'
 export * from './roles.ts'
 export { unknownStandard } from './unknown-standard.ts'
 export {

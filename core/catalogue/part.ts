@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { UNIT } from '../kernel/index.ts'
 import { capabilityIds } from './capabilities.ts'
 import { openingSchema, opticsSchema } from './optics.ts'
+import { figureSchema } from './figure.ts'
 import { roleIds } from './roles.ts'
 import { connectorIds } from './connectors.ts'
 import { cableSchema, carried, mediaSchema, micFeeds, pictureFormats, powerSchema, voltsSchema } from './electrics.ts'
@@ -205,6 +206,8 @@ export const partSchema = z.strictObject({
   unknown: z.array(z.enum(unknownFigures)).max(unknownFigures.length).readonly().optional(),
   centre: vec,
   solids: z.array(solidSchema).min(1).max(60).readonly(),
+  /** How it is drawn, where its role says too little. */
+  figure: figureSchema.optional(),
   rooms: z.array(roomSchema).max(20).readonly(),
   mounts: z.array(mountSchema).max(60).readonly(),
   /** Where a hand takes hold: the middle of the palm. */

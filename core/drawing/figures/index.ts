@@ -1,4 +1,4 @@
-import type { Part, Role, Solid } from '../../catalogue/index.ts'
+import type { FigureFeature, Part, Role, Solid } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import {
   armFigure,
@@ -13,7 +13,7 @@ import {
   standFigure,
   strapFigure,
 } from './base.ts'
-import { disc, type Form } from '../form.ts'
+import { disc, type Face, type Form, type Ink } from '../form.ts'
 import { cageFigure } from './cage.ts'
 import { cameraFigure } from './camera.ts'
 import { batteryFigure, batteryPlateFigure, caseFigure, lightFigure, micFigure, monitorFigure } from './devices.ts'
@@ -84,12 +84,16 @@ const makers: Partial<Record<Role, Maker>> = {
 }
 
 /**
- * How a part is drawn: a form for each of its solids, made from its role, its solids and its mounts. Nothing is typed for
- * it, and a part of one's own has it at once.
+ * How a part is drawn: a form for each of its solids, made from its role, its solids and its mounts. Nothing needs
+ * to be typed for it, and a part of one's own has it at once; its `figure` may say otherwise.
  */
 export const figureOf: (part: Part) => Figure = perThing('figure of a part', (part: Part): Figure => {
-  const made = makers[part.role]?.(part)
-  return part.solids.map((solid, i) => bored(solid, made?.[i] ?? usualForm(solid)))
+  const { like = part.role, features = [] } = part.figure ?? {}
+  const made = like === 'solids' ? undefined : makers[like]?.(part)
+  return part.solids.map((solid, i) => {
+    const form = bored(solid, made?.[i] ?? (like === 'solids' ? undefined : usualForm(solid)))
+    return form && features.reduce((so, feature) => featured[feature](so), form)
+  })
 })
 
 /** Through the hole of a ring one sees what lies behind, whatever its role says of the rest. */
@@ -97,6 +101,25 @@ const bored = (solid: Solid, form: Form | undefined): Form | undefined =>
   solid.kind !== 'cylinder' || solid.bore === undefined || form?.y?.holes
     ? form
     : { turned: true, ...form, y: { ...form?.y, on: [], holes: [{ outline: disc(solid.bore) }] } }
+
+const eachFace = (form: Form, change: (face: Face) => Face): Form => ({
+  ...form,
+  ...Object.fromEntries((['x', 'y', 'z'] as const).flatMap((name) => (form[name] ? [[name, change(form[name])]] : []))),
+})
+const withoutTexture = (inks: readonly Ink[] | undefined): readonly Ink[] =>
+  (inks ?? []).filter(({ look }) => look !== 'texture')
+
+/** What a feature of a part's figure does to how its role is drawn. */
+const featured: Readonly<Record<FigureFeature, (form: Form) => Form>> = {
+  closed: (form) => eachFace(form, (face) => ({ ...face, holes: [] })),
+  smooth: (form) =>
+    eachFace(form, (face) => ({
+      ...face,
+      on: withoutTexture(face.on),
+      plus: withoutTexture(face.plus),
+      minus: withoutTexture(face.minus),
+    })),
+}
 
 /** From where a part is known best, by its role; most are from the side. */
 const knownFrom: Partial<Record<Role, ViewId>> = {

@@ -23,6 +23,7 @@ import TopBar from '../../widgets/TopBar.vue'
 import ElectricsSection from './ElectricsSection.vue'
 import OpticsSection from './OpticsSection.vue'
 import { asRole, checkDraft, emptyPart, middleTyped, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
+import FigureFields from './FigureFields.vue'
 import { idFrom } from './part-list.ts'
 import MountRow from './MountRow.vue'
 import NumberField from './NumberField.vue'
@@ -229,6 +230,7 @@ const roleGroups = stations.map((station) => ({
                 name="Centre of mass"
                 @change="change({ centre: $event })"
             /></span>
+            <FigureFields :figure="draft.figure" @change="change({ figure: $event })" />
           </div>
         </section>
         <section class="mt-4" aria-label="Solids">

@@ -1,5 +1,9 @@
 import {
   type Cable,
+  type FigureData,
+  type FigureFeature,
+  figureFeatures,
+  figureSchema,
   type Mount,
   type Optics,
   type Part,
@@ -37,6 +41,29 @@ export const directionName = (v: Vec3): Direction | undefined =>
 
 /** On level faces the height of a mount points ahead, on upright ones up. */
 export const heightFor = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? directions.ahead : directions.up)
+
+/** What the figure's ticks are called. */
+export const featureWords: Readonly<Record<FigureFeature, string>> = {
+  closed: 'no windows',
+  smooth: 'no ribs',
+}
+
+/** The figure of a draft after a change; none when it says nothing more than its role. */
+export const figureFrom = (
+  was: FigureData | undefined,
+  { like = was?.like ?? '', toggle }: { readonly like?: string; readonly toggle?: FigureFeature },
+): FigureData | undefined => {
+  const before = was?.features ?? []
+  const features = toggle
+    ? figureFeatures.filter((feature) => before.includes(feature) !== (feature === toggle))
+    : before
+  const kind = figureSchema.shape.like.safeParse(like === '' ? undefined : like)
+  const figure = {
+    ...(kind.success && kind.data ? { like: kind.data } : {}),
+    ...(features.length > 0 ? { features } : {}),
+  }
+  return Object.keys(figure).length > 0 ? figure : undefined
+}
 
 export const newSolid = (): Solid => ({
   kind: 'box',
