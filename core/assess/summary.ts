@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { adoptRig, type Rig } from '../assembly/index.ts'
 import { type Level, levels } from '../checks/index.ts'
 import { type Context } from '../context/index.ts'
-import { extentOfRig, fitTo, strokesOf } from '../drawing/index.ts'
+import { fitTo, sketchOf, strokesOf } from '../drawing/index.ts'
 import { evaluate } from './evaluate.ts'
 
 /** The sheet a card's drawing is made for, px. */
@@ -36,6 +36,8 @@ export const summarySchema = z.object({
   /** How many things had to be mended or stood in for to open it. */
   mended: z.int(),
   strokes: z.array(strokeSchema).readonly(),
+  /** The drawing runs on into a stand: it is cut at its lower edge. */
+  cut: z.boolean().optional(),
 })
 export type RigSummary = z.infer<typeof summarySchema>
 
@@ -52,7 +54,8 @@ export const summaryOf = (given: Rig, context: Context): RigSummary => {
   if (!first) throw new RangeError('a rig has at least one set-up')
   const most = (level: Level) =>
     Math.max(...all.map(({ findings }) => findings.filter((finding) => finding.level === level).length))
-  const fit = fitTo(extentOfRig('side', first.assembly), CARD_WIDTH, CARD_HEIGHT, {
+  const sketch = sketchOf('side', first.assembly)
+  const fit = fitTo(sketch.extent, CARD_WIDTH, CARD_HEIGHT, {
     left: PAD,
     right: PAD,
     top: PAD,
@@ -71,6 +74,7 @@ export const summaryOf = (given: Rig, context: Context): RigSummary => {
     runs: asked ? { lastsMin, enough: lastsMin >= day.minutes } : null,
     counts: Object.fromEntries(levels.map((level) => [level, most(level)])) as Record<Level, number>,
     mended: mended.length,
+    ...(sketch.cut ? { cut: true } : {}),
     strokes: strokesOf('side', first.assembly, fit, false)
       .filter(({ outline }) => outline !== '')
       .map(({ key, instance, look, outline, onFace }) => ({

@@ -14,7 +14,7 @@ import {
 import { disc, type Face, type Form, type Ink, rect } from './form.ts'
 import { furOf } from './fur.ts'
 import { polygonPath, roundedPath } from './paths.ts'
-import { FINE_PX, type Fit, flat, num, onSheet, type ViewId, views } from './views.ts'
+import { FINE_PX, type Fit, flat, num, onSheet, type Projection, towardsEye } from './views.ts'
 
 /** Figures engraved in a face, as they fall on the sheet: middle, height of the letters in px. */
 export interface Said {
@@ -70,11 +70,21 @@ export const ownOf = ({ frame }: PlacedPart, shape: Placed, towards?: Vec3): Own
   return { centre: shape.centre, axes: [cross(y, z), y, z], half: [shape.radius, lengthOf(shape.half), shape.radius] }
 }
 
-/** Places on one face of a solid, on the side that looks this way, as they fall on the sheet. */
-const placer = (view: ViewId, { centre, axes, half }: Own, name: AxisName, side: 1 | -1, fit: Fit) => {
+/**
+ * Places on one face of a solid, on the side that looks this way, as they fall on the sheet; of a round bar seen from
+ * beside, in the plane of its axis: there its outline is.
+ */
+const placer = (
+  view: Projection,
+  { centre, axes, half }: Own,
+  name: AxisName,
+  side: 1 | -1,
+  fit: Fit,
+  round = false,
+) => {
   const k = names.indexOf(name) as 0 | 1 | 2
   const [u, v] = spans[name]
-  const middle = add(centre, scale(axes[k], side * half[k]))
+  const middle = round && name !== 'y' ? centre : add(centre, scale(axes[k], side * half[k]))
   return ([a, b]: Point2): Point2 => onSheet(fit, flat(view, add(middle, add(scale(axes[u], a), scale(axes[v], b)))))
 }
 
@@ -127,14 +137,14 @@ const fine = new Set(['texture', 'sheen'])
  * what lies on the faces that are seen.
  */
 export const formDrawn = (
-  view: ViewId,
+  view: Projection,
   piece: PlacedPart,
   { shape, solid }: PlacedSolid,
   form: Form,
   fit: Fit,
   hull: () => readonly Point2[],
 ): readonly Drawn[] => {
-  const { towards } = views[view]
+  const towards = towardsEye(view)
   const own = ownOf(piece, shape, form.turned ? towards : undefined)
   const bar = shape.kind === 'cylinder'
   const facing = own.axes.map((axis) => dot(axis, towards)) as [number, number, number]
@@ -148,7 +158,7 @@ export const formDrawn = (
     return furDrawn(
       piece.part.id,
       own,
-      placer(view, own, Math.abs(facing[1]) > 0.7 ? 'y' : 'z', 1, fit),
+      placer(view, own, Math.abs(facing[1]) > 0.7 ? 'y' : 'z', 1, fit, true),
       Math.abs(facing[1]) > 0.7,
       look,
       fit,
@@ -157,7 +167,7 @@ export const formDrawn = (
     const turn = facing[names.indexOf(name)] ?? 0
     const side = turn > 0 ? 1 : -1
     const face = form[name]
-    const place = placer(view, own, name, side, fit)
+    const place = placer(view, own, name, side, fit, bar)
     const on = [...(face?.on ?? []), ...((side > 0 ? face?.plus : face?.minus) ?? [])]
     // Figures read from left to right whichever way the bar lies.
     const right = place([1, 0])[0] >= place([0, 0])[0] ? 1 : -1
@@ -168,7 +178,7 @@ export const formDrawn = (
   if (Math.abs(facing[names.indexOf(nearest)] ?? 0) >= SQUARE_ON) {
     const side = (facing[names.indexOf(nearest)] ?? 0) > 0 ? 1 : -1
     const face = form[nearest]
-    const place = placer(view, own, nearest, side, fit)
+    const place = placer(view, own, nearest, side, fit, bar)
     const round = (face?.roundMm ?? (bar && nearest === 'y' ? 0 : usual)) * fit.scale
     const windows = (face?.holes ?? []).map(({ outline, roundMm = 0 }) =>
       roundedPath(outline.map(place), roundMm * fit.scale),

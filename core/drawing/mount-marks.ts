@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { diameterOf, type Glyph, type Mount, type Part, standardOf } from '../catalogue/index.ts'
 import { add, cross, direction, point, type Point2, scale, type Vec3 } from '../kernel/index.ts'
-import { FINE_PX, type Fit, flat, nearness, num, onSheet, type ViewId } from './views.ts'
+import { FINE_PX, type Fit, flat, nearness, num, onSheet, type Projection } from './views.ts'
 
 /** What is drawn on a face at a mount: closed shapes that are filled, and fine lines on them. */
 export interface MountMark {
@@ -37,7 +37,7 @@ const WEDGE_MM = { wide: 46, narrow: 30, tall: 52 }
 /** Points on the face of a mount, mm along its width and its height, as they fall on the sheet. */
 type Face = (x: number, y: number) => Point2
 
-const faceOf = (view: ViewId, piece: PlacedPart, mount: Mount, fit: Fit): Face => {
+const faceOf = (view: Projection, piece: PlacedPart, mount: Mount, fit: Fit): Face => {
   const at = point(piece.frame, mount.at)
   const up = direction(piece.frame, mount.up)
   const right = cross(up, direction(piece.frame, mount.out))
@@ -201,7 +201,7 @@ const shownOnGuests: ReadonlySet<Glyph> = new Set(['rosette', 'wedge', 'studs'])
 /** A mark may stand out of its piece by this much, mm: what is larger than its part is not drawn. */
 const OUT_MM = 2
 
-const liesOn = (view: ViewId, piece: PlacedPart, fit: Fit, outline: string): boolean => {
+const liesOn = (view: Projection, piece: PlacedPart, fit: Fit, outline: string): boolean => {
   const [a, b] = [piece.bounds.min, piece.bounds.max].map((corner) => onSheet(fit, flat(view, corner)))
   if (!a || !b) return false
   const out = OUT_MM * fit.scale
@@ -218,7 +218,7 @@ const liesOn = (view: ViewId, piece: PlacedPart, fit: Fit, outline: string): boo
  * What is seen of a piece's mounts in a view: every hole, shoe, rail and rosette at its mount and in its true size,
  * and nowhere else. A mount that turns away from the eye shows nothing.
  */
-export const mountMarks = (view: ViewId, piece: PlacedPart, fit: Fit): readonly MountMark[] =>
+export const mountMarks = (view: Projection, piece: PlacedPart, fit: Fit): readonly MountMark[] =>
   piece.part.mounts.flatMap((mount): MountMark[] => {
     const out = direction(piece.frame, mount.out)
     if (nearness(view, out) < LOOKED_AT || mount.carries) return []

@@ -2,8 +2,10 @@ import type { Assembly, PlacedPart, PlacedSolid } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
 import {
   add,
+  type Bounds,
   convexHull,
   cross,
+  dot,
   lengthOf,
   perThing,
   type Placed,
@@ -17,7 +19,22 @@ import { figureOf } from './figures/index.ts'
 import { formDrawn, type Said } from './forms-drawn.ts'
 import { mountMarks, type MountMark } from './mount-marks.ts'
 import { roundedPath } from './paths.ts'
-import { type Extent, FINE_PX, type Fit, flat, nearness, num, onSheet, type ViewId, views } from './views.ts'
+import {
+  type DeepId,
+  type Extent,
+  faceOnOf,
+  FINE_PX,
+  type Fit,
+  flat,
+  isDeep,
+  nearness,
+  num,
+  onSheet,
+  type Projection,
+  towardsEye,
+  type ViewId,
+  views,
+} from './views.ts'
 
 /** One solid as it is drawn on a sheet: an outline path, finer lines within it, and how it is filled. */
 export interface Stroke {
@@ -58,7 +75,7 @@ const rim = (centre: Vec3, axis: Vec3, radius: number): Vec3[] => {
 }
 
 /** The outline of a placed solid on the drawing plane, mm. */
-export const silhouette = (view: ViewId, shape: Placed): Point2[] => {
+export const silhouette = (view: Projection, shape: Placed): Point2[] => {
   if (shape.kind === 'box') return convexHull(corners(shape).map((p) => flat(view, p)))
   const axis = unit(shape.half)
   const ends = [add(shape.centre, shape.half), add(shape.centre, scale(shape.half, -1))]
@@ -70,7 +87,7 @@ const circle = (centre: Point2, r: number): string =>
 
 const line = (a: Point2, b: Point2): string => `M${at(a)}L${at(b)}`
 
-const sideOnLines = (view: ViewId, shape: Placed & { kind: 'cylinder' }, fit: Fit, look: string): string => {
+const sideOnLines = (view: Projection, shape: Placed & { kind: 'cylinder' }, fit: Fit, look: string): string => {
   const [px, py] = flat(view, shape.centre)
   const along = flat(view, shape.half)
   const half = Math.hypot(...along)
@@ -100,7 +117,7 @@ const isSquare = (outline: readonly Point2[]): boolean =>
     return Math.abs(a[0] - b[0]) < 0.5 || Math.abs(a[1] - b[1]) < 0.5
   })
 
-const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[], fit: Fit): string => {
+const boxLines = (view: Projection, placed: PlacedSolid, outline: readonly Point2[], fit: Fit): string => {
   const { look } = placed.solid
   if (!isSquare(outline)) return ''
   const xs = outline.map((p) => p[0])
@@ -117,15 +134,15 @@ const boxLines = (view: ViewId, placed: PlacedSolid, outline: readonly Point2[],
 }
 
 /** What a stroke of a solid says of it, however it is drawn: whose it is, and how near its nearest face lies. */
-const baseOf = (view: ViewId, { instance }: PlacedPart, { shape, solid }: PlacedSolid, index: number) => ({
+const baseOf = (view: Projection, { instance }: PlacedPart, { shape, solid }: PlacedSolid, index: number) => ({
   key: `${instance.id}:${index}`,
   instance: instance.id,
   look: solid.look ?? 'plain',
-  depth: nearness(view, shape.centre) + reach(shape, views[view].towards) + (solid.look === 'screen' ? ON_TOP_MM : 0),
+  depth: nearness(view, shape.centre) + reach(shape, towardsEye(view)) + (solid.look === 'screen' ? ON_TOP_MM : 0),
 })
 
 /** How a placed solid is drawn that has no form: by its own shape and look. */
-const strokeOf = (view: ViewId, piece: PlacedPart, placed: PlacedSolid, index: number, fit: Fit): Stroke => {
+const strokeOf = (view: Projection, piece: PlacedPart, placed: PlacedSolid, index: number, fit: Fit): Stroke => {
   const { shape, solid } = placed
   const base = baseOf(view, piece, placed, index)
   const { look } = base
@@ -182,28 +199,69 @@ const inside = ({ bounds, host, mate }: PlacedPart, strokes: readonly Stroke[]):
 /** What lies on a face is painted over it by so much, mm, each thing over the one before. */
 const OVER_MM = 0.01
 
+/** The windows of a face: every loop of its path but the first. */
+const windowsOf = (path: string): string => path.split(/(?=M)/).slice(1).join('')
+
+/** A round bar is looked at from its end rather than from beside: the square of a cosine. */
+const END_ON = 0.25
+
+/** What a picture shows of a solid behind its face: all it sweeps, and the edge where its two flanks meet. */
+const flankDrawn = (
+  view: DeepId,
+  { shape, solid }: PlacedSolid,
+  look: string,
+  hull: readonly Point2[],
+  windows: string,
+  fit: Fit,
+): Pick<Stroke, 'look' | 'outline' | 'detail'> => {
+  const round = Math.min(solid.roundMm ?? 1, 2) * fit.scale
+  const outline =
+    roundedPath(
+      hull.map((p) => onSheet(fit, p)),
+      round,
+    ) + windows
+  if (shape.kind !== 'box') return { look, outline, detail: '' }
+  const { right, up, towards } = views[faceOnOf(view)]
+  // The upper right corner, at the face and behind it.
+  const corner = (way: Vec3) =>
+    shape.edges.reduce<Vec3>((sum, edge) => add(sum, scale(edge, dot(edge, way) >= 0 ? 1 : -1)), shape.centre)
+  const lean = add(add(right, up), towards)
+  const front = corner(lean)
+  const back = corner(add(lean, scale(towards, -2)))
+  const [a, b] = [front, back].map((p) => onSheet(fit, flat(view, p))) as [Point2, Point2]
+  return { look, outline, detail: line(a, b) }
+}
+
 /** Everything that is drawn of one placed solid: by its form, or as it is. */
 const solidStrokes = (
-  view: ViewId,
+  view: Projection,
   piece: PlacedPart,
   placed: PlacedSolid,
   index: number,
   fit: Fit,
 ): readonly Stroke[] => {
-  const form = figureOf(piece.part)[index]
+  const deep = isDeep(view)
+  const form = figureOf(piece.part)[index] ?? (deep ? {} : undefined)
   if (!form) return [strokeOf(view, piece, placed, index, fit)]
   const base = baseOf(view, piece, placed, index)
-  const drawn = formDrawn(view, piece, placed, form, fit, () => silhouette(view, placed.shape))
+  const hull = () => silhouette(view, placed.shape)
+  const face = formDrawn(view, piece, placed, form, fit, hull)
+  // Fur, and what is round and seen from beside, has no flank of its own.
+  const { shape } = placed
+  const flank = deep && !form.fur && (shape.kind === 'box' || nearness(view, unit(shape.half)) ** 2 > END_ON)
+  const drawn = flank
+    ? [flankDrawn(view, placed, form.look ?? base.look, hull(), windowsOf(face[0]?.outline ?? ''), fit), ...face]
+    : face
   return drawn.map((one, i) => ({
     ...one,
     key: i === 0 ? base.key : `${base.key}.${i}`,
     instance: base.instance,
     depth: base.depth + i * OVER_MM,
-    ...(i > 0 ? { onFace: true } : {}),
+    ...(i > (flank ? 1 : 0) ? { onFace: true } : {}),
   }))
 }
 
-const pieceStrokes = (view: ViewId, piece: PlacedPart, fit: Fit, marks: boolean): readonly Stroke[] =>
+const pieceStrokes = (view: Projection, piece: PlacedPart, fit: Fit, marks: boolean): readonly Stroke[] =>
   inside(piece, [
     ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
     ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
@@ -222,7 +280,7 @@ const sameFit = (a: Fit, b: Fit): boolean => a.scale === b.scale && a.x === b.x 
  * are the same objects as before.
  * @param marks with what is seen of the mounts; a small card does without
  */
-export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit, marks = true): readonly Stroke[] =>
+export const strokesOf = (view: Projection, assembly: Assembly, fit: Fit, marks = true): readonly Stroke[] =>
   assembly.placed
     .flatMap((piece) => {
       const drawn = lastDrawn(piece)
@@ -235,8 +293,17 @@ export const strokesOf = (view: ViewId, assembly: Assembly, fit: Fit, marks = tr
     })
     .sort((a, b) => a.depth - b.depth || (a.key < b.key ? -1 : 1))
 
+/** What a box takes up on a drawing, in any projection. */
+export const extentOfBounds = (view: Projection, { min, max }: Bounds): Extent => {
+  const points = [0, 1, 2, 3, 4, 5, 6, 7].map((i) =>
+    flat(view, [(i & 1 ? max : min)[0], (i & 2 ? max : min)[1], (i & 4 ? max : min)[2]]),
+  )
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) }
+}
+
 /** What the drawing has to show whole: all that is in the hand. Stands may run off the sheet. */
-export const extentOfRig = (view: ViewId, assembly: Assembly): Extent => {
+export const extentOfRig = (view: Projection, assembly: Assembly): Extent => {
   const points = assembly.placed.filter(inHand).flatMap((piece) => {
     const { min, max } = piece.bounds
     return [flat(view, min), flat(view, max)]
@@ -247,4 +314,17 @@ export const extentOfRig = (view: ViewId, assembly: Assembly): Extent => {
     bottom: Math.min(...points.map((p) => p[1])),
     top: Math.max(...points.map((p) => p[1])),
   }
+}
+
+/** So much of a stand is shown under a rig before it is cut, mm. */
+const STAND_MM = 46
+
+/** What a small picture of a rig shows: all that is in the hand, and of a stand its top, which is cut. */
+export const sketchOf = (
+  view: ViewId,
+  assembly: Assembly,
+  within: Extent = extentOfRig(view, assembly),
+): { readonly extent: Extent; readonly cut: boolean } => {
+  const cut = view !== 'top' && assembly.placed.some((piece) => !inHand(piece))
+  return { extent: cut ? { ...within, bottom: within.bottom - STAND_MM } : within, cut }
 }

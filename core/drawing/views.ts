@@ -1,4 +1,4 @@
-import { dot, type Vec3 } from '../kernel/index.ts'
+import { add, dot, scale, type Vec3 } from '../kernel/index.ts'
 import type { Point2 } from '../kernel/index.ts'
 
 /** The four elevations. `towards` points from the rig to the eye; right x up = towards. */
@@ -12,11 +12,42 @@ export const views = {
 export type ViewId = keyof typeof views
 export const viewIds = Object.keys(views) as ViewId[]
 
+/** Three-quarter pictures: the face that is looked at is true, and depth runs up to the right (cabinet projection). */
+export type DeepId = `${ViewId}-deep`
+/** Everything a rig is drawn in. Measured views are the four elevations; a picture is for the eye. */
+export type Projection = ViewId | DeepId
+
+/** How far each mm of depth is shifted to the right and up. */
+const DEPTH = { right: 0.46, up: 0.3 } as const
+
+interface Plane {
+  readonly right: Vec3
+  readonly up: Vec3
+  readonly towards: Vec3
+}
+const planes = Object.fromEntries(
+  viewIds.flatMap((id): [Projection, Plane][] => {
+    const { right, up, towards } = views[id]
+    const along = (way: Vec3, share: number): Vec3 => add(way, scale(towards, -share))
+    return [
+      [id, views[id]],
+      [`${id}-deep`, { right: along(right, DEPTH.right), up: along(up, DEPTH.up), towards }],
+    ]
+  }),
+) as Readonly<Record<Projection, Plane>>
+
+/** The direction from the rig to the eye. */
+export const towardsEye = (view: Projection): Vec3 => planes[view].towards
+/** Is this a three-quarter picture? */
+export const isDeep = (view: Projection): view is DeepId => view.endsWith('-deep')
+/** The elevation whose faces a picture shows true. */
+export const faceOnOf = (view: Projection): ViewId => view.replace('-deep', '') as ViewId
+
 /** A point of the rig on the drawing plane, mm, y upwards. */
-export const flat = (view: ViewId, p: Vec3): Point2 => [dot(p, views[view].right), dot(p, views[view].up)]
+export const flat = (view: Projection, p: Vec3): Point2 => [dot(p, planes[view].right), dot(p, planes[view].up)]
 
 /** How near to the eye a point lies, mm. */
-export const nearness = (view: ViewId, p: Vec3): number => dot(p, views[view].towards)
+export const nearness = (view: Projection, p: Vec3): number => dot(p, planes[view].towards)
 
 /** A scale and shift from the drawing plane (mm, y up) to the sheet (px, y down). */
 export interface Fit {

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Assembly } from '@zucchini/core/assembly'
 import { computed, useId } from 'vue'
-import { type Extent, extentOfRig, fitTo, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
-import { inHand } from '@zucchini/core/balance'
+import { type Extent, fitTo, sketchOf, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
 import BreakLine from './BreakLine.vue'
 import RigStrokes from './RigStrokes.vue'
 
@@ -16,17 +15,11 @@ const props = defineProps<{
 }>()
 
 const hatch = `hatch-${useId()}`
-/** A stand is shown by its top, and cut. */
-const STAND_MM = 46
 const CUT_PX = 9
-const stands = computed(() => props.view !== 'top' && props.assembly.placed.some((piece) => !inHand(piece)))
-const shown = computed((): Extent => {
-  const extent = props.within ?? extentOfRig(props.view, props.assembly)
-  return stands.value ? { ...extent, bottom: extent.bottom - STAND_MM } : extent
-})
+const sketch = computed(() => sketchOf(props.view, props.assembly, props.within))
 const fit = computed(() => {
   const pad = props.pad ?? 10
-  return fitTo(shown.value, props.width, props.height, {
+  return fitTo(sketch.value.extent, props.width, props.height, {
     left: pad,
     right: pad,
     top: pad,
@@ -45,6 +38,6 @@ const strokes = computed(() => strokesOf(props.view, props.assembly, fit.value))
     :aria-label="`${views[view].title} elevation`"
   >
     <RigStrokes :strokes="strokes" :hatch-id="hatch" thin class="pointer-events-none" />
-    <BreakLine v-if="stands" :width="width" :y="height - CUT_PX" :height="height" />
+    <BreakLine v-if="sketch.cut" :width="width" :y="height - CUT_PX" :height="height" />
   </svg>
 </template>

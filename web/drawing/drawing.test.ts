@@ -1,7 +1,7 @@
 import { placeSetup, type Setup, pointsOf } from '@zucchini/core/assembly'
 import { cross, placeShape, identity } from '@zucchini/core/kernel'
 import { on, plug, socket, tinyPart, tinyRig } from '../../core/testing/index.ts'
-import { overall } from './dimensions.ts'
+import { type Dimension, figureSpot, overall } from './dimensions.ts'
 import { isCovered, pointMarks, spread } from './marks.ts'
 import {
   extentOfRig,
@@ -112,4 +112,15 @@ test('a point behind a taller part is covered from that side only', () => {
   const assembly = placeSetup(rig, rig.setups[0] as Setup, context.catalogue)
   const point = pointsOf(assembly).find(({ piece, mount }) => piece.instance.id === 'low' && mount.id === 'top')
   expect(viewIds.map((view) => isCovered(view, point as never, assembly))).toEqual([true, false, false, false])
+})
+
+test('the figure of a dimension keeps off marks: it moves along its line, and stays in the middle when it can', () => {
+  const line: Dimension = { from: [100, 50], to: [300, 50], lengthMm: 80, upright: false }
+  expect(figureSpot(line, [])).toEqual([200, 50])
+  expect(figureSpot(line, [[200, 90]])).toEqual([200, 50])
+  const [x, y] = figureSpot(line, [[205, 52]])
+  expect([y, Math.abs(x - 205) >= 34, x > 110 && x < 290]).toEqual([50, true, true])
+  // With a mark everywhere it stands where one looks for it.
+  const everywhere = Array.from({ length: 21 }, (_, i) => [100 + 10 * i, 50] as const)
+  expect(figureSpot(line, everywhere)).toEqual([200, 50])
 })

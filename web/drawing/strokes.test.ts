@@ -101,3 +101,12 @@ test('a part of every kind has a picture within its frame, from where its kind i
     page.unmount()
   }
 })
+
+test('what stands so far has the same lines as in ink, in grey, and nothing picked or marked shows on it', async () => {
+  const { page: ink } = await drawn()
+  const { page: soFar } = await drawn({ state: 'so-far' })
+  const outlines = (page: typeof ink) => page.findAll('[data-instance] path').map((one) => one.attributes('d'))
+  expect(outlines(soFar)).toEqual(outlines(ink))
+  expect(soFar.attributes('data-state')).toBe('so-far')
+  expect(soFar.classes()).toContain('so-far')
+})

@@ -4,7 +4,19 @@ import { catalogueOf, type Part, standardOf } from '../../catalogue/index.ts'
 import { placeSetup, type Rig, type Setup } from '../../assembly/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
-import { figureOf, type Fit, flat, onSheet, silhouette, strokesOf, type ViewId, viewIds } from '../index.ts'
+import {
+  bestView,
+  extentOfBounds,
+  figureOf,
+  type Fit,
+  flat,
+  onSheet,
+  silhouette,
+  strokesOf,
+  type ViewId,
+  viewIds,
+  views,
+} from '../index.ts'
 import { firstMark, secondMark } from '@zucchini/demo/scenario'
 
 /** Ten px for a mm: a path is rounded to a tenth of a px. */
@@ -28,6 +40,13 @@ const alone = (part: Part) => {
 /** Every point of a path in mm; of curves the corner they round as well. */
 const pointsOf = (d: string): readonly Point2[] =>
   [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]): Point2 => [Number(x) / SCALE, -Number(y) / SCALE])
+
+/** How wide and high an outline is, mm: the same face wherever it is drawn. */
+const sizeOf = (outline: string): string => {
+  const all = pointsOf(outline)
+  const span = (k: 0 | 1) => Math.max(...all.map((p) => p[k])) - Math.min(...all.map((p) => p[k]))
+  return `${span(0).toFixed(1)} x ${span(1).toFixed(1)}`
+}
 
 /** How far outside a convex outline a point lies, mm; 0 inside. */
 const outsideOf = (outline: readonly Point2[], [x, y]: Point2): number => {
@@ -130,4 +149,35 @@ test('through a ring one sees what lies behind it', () => {
   expect(Math.max(...radii)).toBeCloseTo(22, 6)
   const face = strokesOf('front', alone(band), fit).map(({ outline }) => outline)
   expect(face.some((d) => (d.match(/M/g)?.length ?? 0) === 2)).toBe(true)
+})
+
+test.each(rolesDrawn)(
+  '%s: a three-quarter picture has the faces of its elevation, true, and stays in its box',
+  (role) => {
+    for (const part of demoParts.filter((one) => one.role === role).slice(0, 3)) {
+      const assembly = alone(part)
+      const [piece] = assembly.placed
+      if (!piece) throw new Error('a piece')
+      const view = bestView(part)
+      const flatFaces = new Set(strokesOf(view, assembly, fit).map(({ outline }) => sizeOf(outline)))
+      const deep = strokesOf(`${view}-deep`, assembly, fit)
+      const box = extentOfBounds(`${view}-deep`, piece.bounds)
+      for (const stroke of deep) {
+        for (const [x, y] of pointsOf(stroke.outline)) {
+          const out = Math.max(box.left - x, x - box.right, box.bottom - y, y - box.top)
+          expect([part.id, stroke.key, out < 3]).toEqual([part.id, stroke.key, true])
+        }
+      }
+      expect(deep.filter(({ outline }) => flatFaces.has(sizeOf(outline))).length).toBeGreaterThan(0)
+    }
+  },
+)
+
+test('depth runs up to the right: 10 mm behind the face is 4.6 mm to the right and 3 mm up, in every picture', () => {
+  for (const id of viewIds) {
+    const at = flat(`${id}-deep`, [0, 0, 0])
+    const { towards } = views[id]
+    const behind = flat(`${id}-deep`, [-10 * towards[0], -10 * towards[1], -10 * towards[2]])
+    expect([behind[0] - at[0], behind[1] - at[1]]).toEqual([expect.closeTo(4.6, 9), expect.closeTo(3, 9)])
+  }
 })

@@ -7,7 +7,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { leadLines } from '../../drawing/lead-lines.ts'
-import { dimensionPath, overall, plumbOf } from '../../drawing/dimensions.ts'
+import { dimensionPath, figureSpot, freeSpot, overall, plumbOf } from '../../drawing/dimensions.ts'
 import { throughLens } from '../../drawing/lens.ts'
 import { useLens } from '../../drawing/use-lens.ts'
 import { legendOf } from '../../drawing/legend.ts'
@@ -89,6 +89,24 @@ const dimensions = computed(() => (bench.hanging ? [] : overall(extent.value, fi
 const plumb = computed(() => plumbOf(bench.view, props.assessment, extent.value, fit.value))
 const centre = computed(() => onSheet(fit.value, flat(bench.view, props.assessment.mass.centre)))
 const axis = computed(() => onSheet(fit.value, flat(bench.view, [0, 0, 0])))
+/** Where marks lie that no figure may cover. */
+const placesTaken = computed(() => [
+  ...points.value.map(({ x, y }) => [x, y] as const),
+  ...(plumb.value ? [plumb.value.grip, [plumb.value.foot[0], plumb.value.foot[1] + 8] as const] : []),
+])
+/** How far palm and centre stand apart is told below them, or where there is room. */
+const offSpot = computed(() => {
+  if (!plumb.value) return [0, 0] as const
+  const { grip, centre: heavy } = plumb.value
+  const x = (grip[0] + heavy[0]) / 2
+  const spots = [
+    [x, heavy[1] + 22],
+    [x, heavy[1] - 16],
+    [Math.max(grip[0], heavy[0]) + 38, heavy[1] + 4],
+    [Math.min(grip[0], heavy[0]) - 38, heavy[1] + 4],
+  ] as const
+  return freeSpot(spots, placesTaken.value)
+})
 const ratio = computed(() => (96 / 25.4 / fit.value.scale).toFixed(1))
 
 const tone: Record<string, string> = { stop: 'var(--brick)', risk: 'var(--ink)', hint: 'var(--ink)' }
@@ -274,8 +292,8 @@ const toWiring = (cable: string) => {
           text-anchor="middle"
         >
           <text
-            :x="(d.from[0] + d.to[0]) / 2"
-            :y="(d.from[1] + d.to[1]) / 2 + 4"
+            :x="figureSpot(d, placesTaken)[0]"
+            :y="figureSpot(d, placesTaken)[1] + 4"
             fill="var(--ink)"
             stroke="var(--paper)"
             stroke-width="5"
@@ -300,8 +318,8 @@ const toWiring = (cable: string) => {
               stroke-width="2"
             />
             <text
-              :x="(plumb.grip[0] + plumb.centre[0]) / 2"
-              :y="plumb.centre[1] + 22"
+              :x="offSpot[0]"
+              :y="offSpot[1]"
               font-size="12.5"
               text-anchor="middle"
               class="fig"

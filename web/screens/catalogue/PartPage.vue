@@ -10,6 +10,7 @@ import { useSettings } from '../../stores/settings.ts'
 import { useContext } from '../../stores/context.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { grams, millimetres, money, partGrams, partPrice, voltSpan, watts } from '../../wording.ts'
+import PartThumb from '../../drawing/PartThumb.vue'
 import { electricFacts } from './electric-facts.ts'
 import { opticsFacts } from './optics-facts.ts'
 import PartDrawing from './PartDrawing.vue'
@@ -79,6 +80,7 @@ const glass = computed(() => opticsFacts(props.part, settings.units))
 <template>
   <article class="flex flex-col gap-4 p-5" :aria-label="part.name">
     <header class="flex flex-wrap items-start gap-x-3 gap-y-2">
+      <PartThumb :part="part" :width="132" :height="96" fine class="-my-1 shrink-0" />
       <div class="min-w-0">
         <h2 class="text-lg leading-tight font-semibold">{{ part.name }}</h2>
         <p class="label">

@@ -78,7 +78,8 @@ export const frontDrawing = (
   const sheet = (p: Point2): Point2 => onSheet(fit, p)
   const clips = new Set(clean.by.map(({ piece }) => piece.instance.id))
   return {
-    strokes: strokesOf('side', { ...assembly, placed: pieces }, fit),
+    // The rays are what is read here: figures engraved in the barrel would lie under them.
+    strokes: strokesOf('side', { ...assembly, placed: pieces }, fit).map(({ said: _, ...stroke }) => stroke),
     fit,
     axis: [sheet(at(-glass.pupilMm - 12, 0)), sheet(at(lastMm, 0))],
     pupil: [sheet(at(0, -radius)), sheet(at(0, radius))],

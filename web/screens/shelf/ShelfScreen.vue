@@ -6,6 +6,7 @@ import { Plus, Trash2 } from '@lucide/vue'
 import { computed, onUnmounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, ApiRefusal, type BackupState, type ShelfEntry } from '../../api.ts'
+import BreakLine from '../../drawing/BreakLine.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { useSettings } from '../../stores/settings.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
@@ -202,6 +203,7 @@ const putBack = async () => {
               aria-label="Side elevation"
             >
               <RigStrokes :strokes="summary.strokes" :hatch-id="`card-${entry.id}`" thin class="pointer-events-none" />
+              <BreakLine v-if="summary.cut" :width="CARD_WIDTH" :y="CARD_HEIGHT - 9" :height="CARD_HEIGHT" />
             </svg>
             <span v-else-if="entry.why" class="px-6 text-center">
               <strong class="block">This card could not be worked out.</strong>
