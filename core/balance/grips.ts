@@ -110,3 +110,19 @@ export const twoHandsOf = (assembly: Assembly): TwoHands | undefined => {
   const [left, right] = pair
   return { left, right, spreadMm: lengthOf(subtract(left.at, right.at)) }
 }
+
+/** A palm this far over the optical axis is above, mm. */
+const ABOVE_MM = 25
+
+/**
+ * The grip that serves as a handle on top, or as one beside, where the rig is turned on its side: then it is not what a
+ * handle was made for that counts but where it is.
+ * @returns undefined in a level rig, and for what is no matter of grips
+ */
+export const holdThat = (assembly: Assembly, capability: string): Grip | undefined => {
+  if (assembly.setup.orientation !== 'upright' || (capability !== 'top-handle' && capability !== 'side-grip'))
+    return undefined
+  const axisMm = assembly.placed[0]?.frame.at[1] ?? 0
+  const above = (grip: Grip) => grip.at[1] - axisMm > ABOVE_MM
+  return handles(assembly).find((grip) => above(grip) === (capability === 'top-handle'))
+}

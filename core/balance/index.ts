@@ -1,5 +1,6 @@
 export * from './hang.ts'
 export * from './mass.ts'
+export * from './friction.ts'
 export * from './grips.ts'
 export * from './ground.ts'
 export * from './hold.ts'

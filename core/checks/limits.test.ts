@@ -8,7 +8,12 @@ import { allLimits, checks, limitsSchema, marginLines, paceOf, secondsOfWork, st
 import { marginsOf } from '../context/index.ts'
 
 /** 500 g 20 mm off its screw: 0.098 N m, over the usual 0.05. */
-const bar = tinyPart({ id: 'bar', massG: 500, centre: [20, 10, 0], mounts: [plug('foot', 'thread-1/4')] })
+const bar = tinyPart({
+  id: 'bar',
+  massG: 500,
+  centre: [20, 10, 0],
+  mounts: [plug('foot', 'thread-1/4', { tool: 'fingers' })],
+})
 const tiny = tinyRig([bar], [on('bar', 'foot', 'camera', 'hole')])
 const said = (limits?: Record<string, Record<string, number>>) =>
   evaluate(tiny.rig, 'main', { ...tiny.context, ...(limits ? { limits } : {}) }).findings.filter(

@@ -1,4 +1,4 @@
-import { isPosture } from '../balance/index.ts'
+import { holdThat, isPosture } from '../balance/index.ts'
 import { needsOf, unmet } from '../brief/index.ts'
 import { capabilities } from '../catalogue/index.ts'
 import { billOf, chanceOf, costOf, plainRules } from '../money/index.ts'
@@ -20,10 +20,11 @@ export const planFacts: FactTable<Names> = {
         isPosture(assembly.setup.support) || capabilities[capability].station !== 'grip' || capability === 'tether',
     ),
   ),
-  unmet: fact(['needs'], ({ assembly, needs }) =>
-    unmet(
+  unmet: fact(['needs'], ({ assembly, needs }) => {
+    const left = unmet(
       needs,
       assembly.placed.map((piece) => piece.part),
-    ),
-  ),
+    )
+    return left.filter(({ capability }) => holdThat(assembly, capability) === undefined)
+  }),
 }

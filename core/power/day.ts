@@ -38,6 +38,8 @@ export interface KindUse {
   /** Batteries the day needs, those on the rig among them; Infinity when no number of them is enough. */
   readonly needed: number
   readonly have: number
+  /** When something first goes dark for want of these, were there enough of every other kind; Infinity: never. */
+  readonly failsAtMin: number
   /** Minutes until all that was used is filled again, each pack in one bay at a time; Infinity without a bay. */
   readonly chargeMin: number
 }
@@ -80,6 +82,7 @@ const walk = (
   phases: readonly Phase[],
   spares: readonly Spare[] | 'plenty',
   bays: readonly Bays[],
+  endless: (kind: string) => boolean = () => spares === 'plenty',
 ): Walk => {
   const names = new Map([...network.cells, ...network.nodes].map(({ id, name }) => [id, name]))
   const events: DayEvent[] = []
@@ -98,11 +101,11 @@ const walk = (
   const swapIn = (cell: Cell, draw: Draw): boolean => {
     if ((swaps.get(cell.id) ?? 0) >= MOST_SWAPS) return false
     const at = bag.findIndex(({ kind }) => kind === cell.kind)
-    const next = spares === 'plenty' ? { ...cell } : bag[at]
+    const next = endless(cell.kind) ? { ...cell } : bag[at]
     if (!next) return false
-    if (at >= 0) bag.splice(at, 1)
+    if (at >= 0 && !endless(cell.kind)) bag.splice(at, 1)
     const out = inside.get(cell.id)
-    if (out && spares !== 'plenty') {
+    if (out && !endless(cell.kind)) {
       table.lay(out.id, out.kind, out.usableWh)
       onTable.set(out.id, out)
     }
@@ -182,13 +185,17 @@ export const planDay = (
     const cells = network.cells.filter((cell) => cell.kind === kind)
     const count = (swaps: ReadonlyMap<string, number>) => cells.reduce((sum, { id }) => sum + (swaps.get(id) ?? 0), 0)
     const usedWh = plenty.usedWh.get(kind) ?? 0
+    const needed = cells.length + count(plenty.swaps)
+    const have = cells.length + spares.filter((spare) => spare.kind === kind).length
+    const alone = () => walk(network, phases, spares, bays, (other) => other !== kind).failsAtMin
     return {
       kind,
       usedWh,
       swaps: count(real.swaps),
       breaks: count(real.breaks),
-      needed: cells.length + count(plenty.swaps),
-      have: cells.length + spares.filter((spare) => spare.kind === kind).length,
+      needed,
+      have,
+      failsAtMin: needed > have && real.failsAtMin < Infinity ? alone() : Infinity,
       chargeMin: fillMinutes(emptied(usedWh, Math.max(...cells.map(({ usableWh }) => usableWh))), baysFor(kind, bays)),
     }
   })

@@ -24,7 +24,7 @@ const focus = (id: string, name: string, massG: number, usual: number, by: 'rod-
     role: 'follow-focus',
     solids: [
       block([-14, 0, -12], [14, 30, 12], 'metal', 2),
-      bar([14, 16, 0], right, motor ? 22 : 34, motor ? 17 : 26, 'knob'),
+      bar([14, motor ? 20 : 28, 0], right, motor ? 22 : 34, motor ? 17 : 26, 'knob'),
       bar([-20, 34, 0], right, 8, 14, 'ribs'),
     ],
     mounts: [

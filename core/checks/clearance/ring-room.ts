@@ -9,4 +9,6 @@ export const ringRoom = roomCheck({
   level: 'risk',
   source: 'Two fingers’ width round each ring in the part’s data.',
   kind: 'turn',
+  // What drives the ring turns it.
+  among: ({ invasions }) => invasions.filter(({ by }) => by.part.role !== 'follow-focus'),
 })

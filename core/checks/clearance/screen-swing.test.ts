@@ -11,11 +11,31 @@ const swing: Room = {
   lost: 'the screen can not swing out',
 }
 
-const withScreen = (parts: Parameters<typeof tinyRig>[0], joints: Parameters<typeof tinyRig>[1]) => {
-  const tiny = tinyRig(parts, joints, { extra: [] })
+/** The hinge that carries the screen out. */
+const hinge = {
+  id: 'screen',
+  label: 'screen',
+  at: [-50, 0, 32] as const,
+  axis: [0, -1, 0] as const,
+  positions: [
+    { id: 'in', label: 'in', deg: 0 },
+    { id: 'out', label: 'out', deg: 180 },
+  ],
+  solids: [],
+  mounts: [],
+}
+
+const withScreen = (
+  parts: Parameters<typeof tinyRig>[0],
+  joints: Parameters<typeof tinyRig>[1],
+  position: 'in' | 'out' = 'in',
+) => {
+  const poses = [{ instance: 'camera', hinge: 'screen', position }]
+  const tiny = tinyRig(parts, joints, { extra: [], setup: { poses } })
   const camera = {
     ...tinyCamera,
     rooms: [swing],
+    hinges: [hinge],
     mounts: [
       ...tinyCamera.mounts,
       socket('back', 'nato', [-50, 0, 23], [-1, 0, 0], {
@@ -61,6 +81,11 @@ testCheck(screenSwing, {
   ],
   silent: [
     { name: 'nothing there', message: 'opens', numbers: { shortDeg: 0 }, ...withScreen([], []) },
+    {
+      name: 'the block is there, and the screen was opened before it went on',
+      message: 'open',
+      ...withScreen([brick], [on('brick', 'foot', 'camera', 'back')], 'out'),
+    },
     {
       name: 'only something soft there',
       message: 'opens',

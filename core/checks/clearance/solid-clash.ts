@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { type Clash, clashDepth } from '../../clearance/index.ts'
 import type { PlacedPart } from '../../assembly/index.ts'
+import type { Drive } from '../../optics/index.ts'
 import { CLASH_MM, perThing } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { oneOutOfTheWay } from '../cures.ts'
@@ -13,13 +14,19 @@ interface Neighbours extends Clash {
 const sameSeat = ({ a, b }: Clash): boolean =>
   a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
 
+/** A drive whose arm brings its gear to the teeth sets itself against the lens; whether it gets there is told elsewhere. */
+const meets = ({ piece, lens, toothed, acrossMm, armMm }: Drive, { a, b }: Clash): boolean =>
+  Math.abs(acrossMm) <= armMm &&
+  [a, b].includes(piece) &&
+  [a, b].some((other) => other !== piece && (other === toothed || other === lens))
+
 const touching = perThing('clash as a subject', (clash: Clash): Neighbours => ({ ...clash, touching: true }))
 const clearOfHost = perThing('clear of its host', (b: PlacedPart): Neighbours | undefined =>
   b.host && clashDepth(b.host, b) === 0 ? { a: b.host, b, depthMm: 0, touching: false } : undefined,
 )
 
 /** Two solid parts in the same place. */
-export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
+export const solidClash = defineCheck<Neighbours, object, 'clashes' | 'drives'>({
   id: 'solid-clash',
   family: 'clearance',
   title: 'Parts in each other’s way',
@@ -28,7 +35,7 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
   source: 'Drawn solids of both parts; 0.5 mm is allowed for paint, rubber and drawing error.',
   options: z.object({}),
   defaults: {},
-  needs: ['clashes'],
+  needs: ['clashes', 'drives'],
   messages: {
     speaks: {
       clash: '{a} and {b} want the same space. They press {depthMm:mm} into each other; {allowedMm:mm} is allowed.',
@@ -36,8 +43,8 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes'>({
     silent: { clear: '{a} and {b} clear each other.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, clashes }) => [
-    ...clashes.filter((clash) => !sameSeat(clash)).map(touching),
+  subjects: ({ assembly, clashes, drives }) => [
+    ...clashes.filter((clash) => !sameSeat(clash) && !drives.some((drive) => meets(drive, clash))).map(touching),
     ...assembly.placed.flatMap((b) => clearOfHost(b) ?? []),
   ],
   judge: ({ a, b, depthMm, touching }) => {

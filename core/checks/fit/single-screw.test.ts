@@ -8,7 +8,12 @@ import { testCheck } from '../tester.ts'
 
 /** A bar of 500 g whose mass sits `offMm` beside its one screw. */
 const bar = (offMm: number, more = {}) =>
-  tinyPart({ id: 'bar', massG: 500, centre: [offMm, 10, 0], mounts: [plug('foot', 'thread-1/4', more)] })
+  tinyPart({
+    id: 'bar',
+    massG: 500,
+    centre: [offMm, 10, 0],
+    mounts: [plug('foot', 'thread-1/4', { tool: 'fingers', ...more })],
+  })
 const pinnedBar = tinyPart({
   id: 'pinned-bar',
   massG: 500,
@@ -58,6 +63,35 @@ testCheck(singleScrew, {
       ...tinyRig([bar(atLimitMm)], [place]),
     },
   ],
+})
+
+test.each([
+  ['fingers', 20, 'hand-low', 0.05],
+  // 0.8 / 0.3 of what fingers hold.
+  ['coin', 20, 'hand-low', 0.13333],
+  ['hex key', 20, 'hand-low', 0.33333],
+  // A foot half as wide holds half.
+  ['coin', 10, 'hand-low', 0.06667],
+  // Nothing shakes it on a tripod.
+  ['coin', 20, 'tripod', 0.66667],
+] as const)('one screw tightened with %s, foot %d mm, %s: safe up to %d N m', (tool, wide, support, safeNm) => {
+  const solids = [
+    { kind: 'box' as const, centre: [0, 10, 0] as const, size: [wide, 20, wide] as const, matter: 'body' as const },
+  ]
+  const at = (twistNm: number) => {
+    const offMm = (twistNm / (0.5 * GRAVITY)) * 1000
+    const part = tinyPart({
+      id: 'bar',
+      massG: 500,
+      centre: [offMm, 10, 0],
+      solids,
+      mounts: [plug('foot', 'thread-1/4', { tool })],
+    })
+    const { rig, context } = tinyRig([part], [place], { setup: { support } })
+    return evaluateOne(rig, context)[0]
+  }
+  expect(at(safeNm * 1.02)).toMatchObject({ group: 'speaks', numbers: { riskNm: expect.closeTo(safeNm, 4) as number } })
+  expect(at(safeNm * 0.98)?.group).toBe('silent')
 })
 
 test('two screws or a lip stop the turning, so there is nothing to judge', () => {

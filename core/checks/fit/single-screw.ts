@@ -1,12 +1,20 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { mate, mountOf } from '../../catalogue/index.ts'
+import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
+import { mate, mountOf, type Tool } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy } from '../places.ts'
 
 /** Joints that never were meant to hold a twist: they have checks of their own. */
 const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
+
+const toolWords: Readonly<Record<Tool, string>> = {
+  fingers: 'fingers',
+  coin: 'a coin',
+  'hex key': 'a key',
+  lever: 'a lever',
+}
 
 /** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
 export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: number }, 'loads'>({
@@ -16,7 +24,7 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
   why: 'It works loose while you walk, and turns in your hand in the middle of a take.',
   level: 'risk',
   source:
-    'Friction under the foot: fingers tighten with 0.3 N m, that clamps with 240 N (F = T / 0.2 d), and 0.2 x 240 N x 6.7 mm hold 0.3 N m; a fifth of it is left once it was shaken (Junker 1969).',
+    'Friction under the foot that touches, F = T / 0.2 d: fingers tighten a screw with 0.3 N m, a coin with 0.8, a key with 2; fingers hold 0.3 N m under 20 mm. A sixth is left once it was shaken (Junker 1969); on a tripod nothing shakes it. Both limits are for fingers and 20 mm; other tools and feet in proportion.',
   options: z.object({ riskNm: z.number().positive(), stopNm: z.number().positive() }),
   defaults: { riskNm: 0.05, stopNm: 0.25 },
   units: { riskNm: 'N m', stopNm: 'N m' },
@@ -24,9 +32,10 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
   limit: { measured: 'twistNm', allowed: 'riskNm' },
   messages: {
     speaks: {
-      creeps: '{part} can turn. One screw and no pins; {twistNm:N m} pulls at it, {riskNm:N m} is safe.',
+      creeps:
+        '{part} can turn. One screw, no pins, tightened with {tool}; {twistNm:N m} pulls at it, {riskNm:N m} is safe.',
       turns:
-        '{part} will turn. One screw and no pins; {twistNm:N m} pulls at it while you run, {stopNm:N m} is the end.',
+        '{part} will turn. One screw, no pins, tightened with {tool}; {twistNm:N m} pulls at it while you run, {stopNm:N m} is the end.',
     },
     silent: { light: '{part} sits on one screw, but only {twistNm:N m} of {riskNm:N m} pulls at it.' },
     cannotTell: {},
@@ -42,14 +51,19 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
   judge: (piece, facts, { riskNm, stopNm }) => {
     const { brief } = facts.assembly.rig
     const turning = loadOn(facts, piece).twistNm
-    const names = { part: piece.part.name }
-    const numbers = { twistNm: turning, riskNm, stopNm }
+    const grasp = graspOf(piece)
+    const share = grasp ? grasp.holdsNm / FINGERS_HOLD_NM : 1
+    const endNm = stopNm * share
+    // Nothing shakes loose what stands still.
+    const safeNm = facts.assembly.setup.support === 'tripod' ? endNm : riskNm * share
+    const names = { part: piece.part.name, tool: toolWords[grasp?.tool ?? 'fingers'] }
+    const numbers = { twistNm: turning, riskNm: safeNm, stopNm: endNm }
     const parts = [piece.instance.id]
-    if (!exceeds(turning, riskNm)) return { group: 'silent', message: 'light', names, numbers }
+    if (!exceeds(turning, safeNm)) return { group: 'silent', message: 'light', names, numbers }
     const swung =
       facts.assembly.setup.support !== 'tripod' &&
       (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
-    if (exceeds(turning, stopNm) && swung)
+    if (exceeds(turning, endNm) && swung)
       return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },

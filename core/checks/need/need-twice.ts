@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { inHand } from '../../balance/index.ts'
+import { gripsOf, inHand } from '../../balance/index.ts'
 import { bagRoles } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -10,6 +10,10 @@ interface Double {
   readonly spare: PlacedPart
   readonly other: PlacedPart | undefined
 }
+
+/** Two hands want two grips: neither of them repeats the other. */
+const forTheHands = ({ assembly }: Sees, { part }: PlacedPart): boolean =>
+  part.grips.length > 0 && assembly.setup.support !== 'hand-low' && gripsOf(assembly).length <= 2
 
 const candidates = (facts: Sees): PlacedPart[] =>
   facts.assembly.placed.filter(
@@ -53,7 +57,11 @@ export const needTwice = defineCheck<Double, object>({
     silent: { alone: '{spare} does what no other part of its kind does here.' },
     cannotTell: {},
   },
-  subjects: (facts) => candidates(facts).map((spare) => ({ spare, other: doubleOf(facts, spare) })),
+  subjects: (facts) =>
+    candidates(facts).map((spare) => ({
+      spare,
+      other: forTheHands(facts, spare) ? undefined : doubleOf(facts, spare),
+    })),
   judge: ({ spare, other }) => {
     if (!other) return { group: 'silent', message: 'alone', names: { spare: spare.part.name } }
     const names = { spare: spare.part.name, other: other.part.name }

@@ -1,4 +1,5 @@
-import { on, tinyRig } from '../../testing/index.ts'
+import type { Vec3 } from '../../kernel/index.ts'
+import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../../testing/index.ts'
 import { needUnmet } from './need-unmet.ts'
 import { testCheck } from '../tester.ts'
 import { mic, spare, second } from '../../testing/kit-rigs.ts'
@@ -10,6 +11,22 @@ const elsewhere = (() => {
   return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }
 })()
 
+/** A rig turned so that its right side is up, with a side grip on one of its sides, that wants a handle on top. */
+const turned = (at: Vec3, out: Vec3) => {
+  const grip = tinyPart({
+    id: 'grip',
+    role: 'side-handle',
+    provides: ['side-grip'],
+    grips: [{ kind: 'side', at: [0, 30, 0] }],
+    mounts: [plug('foot', 'thread-1/4')],
+  })
+  return tinyRig([grip], [on('grip', 'foot', 'camera', 'side')], {
+    brief: { wishes: { 'scratch-sound': 'skip', 'top-handle': 'want' } },
+    setup: { support: 'two-hand', orientation: 'upright' },
+    extra: [{ ...tinyCamera, mounts: [...tinyCamera.mounts, socket('side', 'thread-1/4', at, out)] }],
+  })
+}
+
 testCheck(needUnmet, {
   speaks: [
     {
@@ -19,6 +36,7 @@ testCheck(needUnmet, {
       remedies: 1,
       ...tinyRig([], [], { ...wants, extra: [mic] }),
     },
+    { name: 'a grip below is no handle on top', message: 'unmet', ...turned([-50, 0, 0], [-1, 0, 0]) },
     { name: 'no mic known', message: 'unmet', remedies: 0, ...tinyRig([], [], wants) },
     { name: 'a mic in another set-up', message: 'elsewhere', level: 'hint', ...elsewhere },
     {
@@ -35,6 +53,7 @@ testCheck(needUnmet, {
     },
   ],
   silent: [
+    { name: 'turned on its side, a side grip stands on top', message: 'met', ...turned([50, 0, 0], [1, 0, 0]) },
     { name: 'a mic in the shoe', message: 'met', ...tinyRig([mic], [on('mic', 'foot', 'camera', 'shoe')], wants) },
   ],
 })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { holdThat } from '../../balance/index.ts'
 import type { Need } from '../../brief/index.ts'
 import { capabilities, offeredParts, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
@@ -55,7 +56,9 @@ export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
           }
         : { group: 'speaks', message: 'unmet', names, key, station: capabilities[need.capability].station }
     }
-    const giver = assembly.placed.find((piece) => piece.part.provides.includes(need.capability))
+    const giver =
+      assembly.placed.find((piece) => piece.part.provides.includes(need.capability)) ??
+      holdThat(assembly, need.capability)?.piece
     return {
       group: 'silent',
       message: 'met',

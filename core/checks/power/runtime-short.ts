@@ -28,11 +28,10 @@ export const runtimeShort = defineCheck<KindUse, object, 'day' | 'network'>({
     },
   },
   subjects: ({ day }) => day.kinds,
-  judge: ({ kind, needed, have }, facts) => {
+  judge: ({ kind, needed, have, failsAtMin }, facts) => {
     const part = batteryOf(facts, kind)?.part
     const key = kind
     const names = { part: part?.name ?? kind }
-    const { failsAtMin } = facts.day
     const numbers = { needed, have, ...(failsAtMin < Infinity ? { darkMin: failsAtMin } : {}) }
     const drawer = facts.network.nodes.find(({ unknown }) => unknown)
     if (drawer && (failsAtMin === Infinity || !exceeds(needed, have)))
