@@ -1,6 +1,6 @@
 import type { Assembly } from '@zucchini/core/assembly'
 import { figureOf } from '@zucchini/core/drawing'
-import { Group, Mesh, MeshStandardMaterial, Scene } from 'three'
+import { type BufferGeometry, Group, Mesh, MeshStandardMaterial, Scene } from 'three'
 import { GLTFExporter } from 'three/addons/exporters/GLTFExporter.js'
 import { bodyOf } from './bodies.ts'
 
@@ -21,6 +21,16 @@ const finishes: Readonly<Record<string, readonly [number, number, number, number
   detail: [0.14, 0.15, 0.15, 0, 0.8],
 }
 const plain = [0.09, 0.1, 0.1, 0, 0.8] as const
+
+/** Where a turned body closes to a point it has no normal; the file wants each of length 1. */
+const wholeNormals = (geometry: BufferGeometry): void => {
+  const normals = geometry.getAttribute('normal')
+  for (let i = 0; i < normals.count; i++) {
+    const long = Math.hypot(normals.getX(i), normals.getY(i), normals.getZ(i))
+    if (long < 1e-6) normals.setXYZ(i, 0, 1, 0)
+    else normals.setXYZ(i, normals.getX(i) / long, normals.getY(i) / long, normals.getZ(i) / long)
+  }
+}
 
 /**
  * The placed rig as glTF 2.0, one file with its buffer inside: metres, y up, the lens looking along -z, a node a piece
@@ -47,7 +57,7 @@ export const gltfOf = async ({ rig, setup, placed }: Assembly): Promise<string> 
     piece.solids.forEach((solid, i) => {
       const geometry = bodyOf(piece, solid, i)
       geometry.scale(METRE, METRE, METRE)
-      geometry.normalizeNormals()
+      wholeNormals(geometry)
       geometry.deleteAttribute('uv')
       group.add(new Mesh(geometry, materialOf(figure[i]?.look ?? solid.solid.look ?? 'plain')))
     })

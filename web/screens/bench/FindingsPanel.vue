@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import type { Assessment, Effect } from '@zucchini/core/assess'
-import { type Family, type Finding, findingKey, levels, type Remedy } from '@zucchini/core/checks'
-import { computed, shallowRef, watch } from 'vue'
+import { type Assessment, cardsIn } from '@zucchini/core/assess'
+import { type Family, type Finding, findingKey, levels } from '@zucchini/core/checks'
+import { ChevronDown } from '@lucide/vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
-import { fill, grams, headline, money, signed } from '../../wording.ts'
+import { fill, headline } from '../../wording.ts'
+import { cardNumbers, keyOfCard, shortly } from './card-words.ts'
+import FindingLine from './FindingLine.vue'
 
 const props = defineProps<{
   assessment: Assessment
@@ -21,19 +24,38 @@ const bench = useBench()
 const wanted = (finding: Finding) => props.only?.includes(finding.family) ?? true
 const shown = computed(() => {
   const own = bench.station && props.assessment.stations.find(({ station }) => station === bench.station)
-  return props.assessment.findings
-    .map((finding, i) => ({ finding, n: i + 1 }))
-    .filter(({ finding }) => (props.only ? wanted(finding) : !own || own.findings.includes(finding)))
+  return props.assessment.findings.filter((finding) =>
+    props.only ? wanted(finding) : !own || own.findings.includes(finding),
+  )
 })
-const count = computed(() =>
-  levels
-    .map((level) => ({ level, n: shown.value.filter(({ finding }) => finding.level === level).length }))
+/** Numbers are those of all the cards: the drawing beside has the same. */
+const numbers = computed(() => cardNumbers(cardsIn(props.assessment)))
+const cards = computed(() =>
+  cardsIn({ findings: shown.value, assembly: props.assessment.assembly }).map((card) => ({
+    ...card,
+    key: keyOfCard(card),
+    n: numbers.value.get(keyOfCard(card)),
+  })),
+)
+const count = computed(() => {
+  const words = levels
+    .map((level) => ({ level, n: shown.value.filter((finding) => finding.level === level).length }))
     .filter(({ n }) => n > 0)
     .map(({ level, n }) => `${n} ${level}${n > 1 ? 's' : ''}`)
-    .join(' · '),
-)
-const say = (text: string, of: { numbers: Finding['numbers']; names: Finding['names'] }) =>
-  fill(text, of.numbers, of.names, store.style)
+    .join(' · ')
+  return words
+})
+const folded = computed(() => shown.value.length - cards.value.length)
+
+/** Cards whose consequences are spread out. */
+const open = ref<ReadonlySet<string>>(new Set())
+const toggle = (key: string) => {
+  const next = new Set(open.value)
+  if (!next.delete(key)) next.add(key)
+  open.value = next
+}
+const briefly = (finding: Finding) =>
+  shortly(headline(fill(finding.text, finding.numbers, finding.names, store.style)).head)
 
 // Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes,
 // so that
@@ -51,23 +73,6 @@ watch(
   },
   { immediate: true },
 )
-const consequence = (effect: Effect | undefined): string => {
-  if (!effect) return ''
-  const parts = [
-    effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units)),
-    effect.toBuyMinor === 0 ? '' : signed(effect.toBuyMinor, (m) => money(m, store.style.currency)),
-    effect.gained.stop > 0
-      ? `${effect.gained.stop} new stop${effect.gained.stop > 1 ? 's' : ''}`
-      : effect.gained.risk > 0
-        ? `${effect.gained.risk} new risk${effect.gained.risk > 1 ? 's' : ''}`
-        : '',
-  ]
-  return parts.filter(Boolean).join(', ')
-}
-const cure = (finding: Finding, remedy: Remedy) => {
-  bench.forget()
-  return store.apply(remedy.commands, `${say(remedy.text, remedy)}, for: ${headline(say(finding.text, finding)).head}`)
-}
 const look = (finding: Finding) => {
   const [first] = finding.parts
   if (first && props.assessment.assembly.byInstance.has(first)) bench.pickPiece(first)
@@ -81,42 +86,67 @@ const look = (finding: Finding) => {
       <span class="ml-auto text-[12.5px]" aria-live="polite" data-testid="finding-count">{{ count || 'none' }}</span>
     </h2>
     <p v-if="!cures && shown.length > 0" class="label py-1" role="status">looking for ways out ...</p>
+    <p v-else-if="folded > 0" class="label py-1">
+      {{ cards.length }} card{{ cards.length > 1 ? 's' : '' }}, {{ folded }} folded in under what
+      {{ folded > 1 ? 'they follow' : 'it follows' }} from
+    </p>
     <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
-      <li
-        v-for="{ finding, n } in shown"
-        :key="findingKey(finding)"
-        class="border-b border-line py-2.5"
-        :data-check="finding.check"
-        :data-level="finding.level"
-      >
-        <div class="flex gap-2.5">
-          <span class="mt-1 flex flex-col items-center gap-0.5"
-            ><LevelMark :level="finding.level" /><span class="tight text-[11px] text-soft">{{ n }}</span></span
-          >
-          <div class="min-w-0">
-            <button class="text-left leading-snug" :title="finding.why" @click="look(finding)">
-              <span class="sr-only">{{ finding.level }}: </span>
-              <strong>{{ headline(say(finding.text, finding)).head }}</strong>
-              {{ headline(say(finding.text, finding)).rest }}
+      <template v-for="(card, i) in cards" :key="card.key">
+        <li v-if="card.of === 'rig' && cards[i - 1]?.of !== 'rig'" class="label pt-2.5">The rig as a whole</li>
+        <li class="border-b border-line py-2.5" data-card :data-root="card.root.finding.check">
+          <div class="flex gap-2.5" :data-check="card.root.finding.check" :data-level="card.root.finding.level">
+            <span class="mt-1 flex flex-col items-center gap-0.5"
+              ><LevelMark :level="card.root.finding.level" /><span class="tight text-[11px] text-soft">{{
+                card.n
+              }}</span></span
+            >
+            <div class="min-w-0">
+              <FindingLine :line="card.root" :cures="curesOf(card.root.finding)" @look="look" />
+            </div>
+          </div>
+          <template v-if="card.follows.length > 0">
+            <button
+              class="mt-1.5 ml-[22px] flex w-[calc(100%-22px)] items-start gap-1.5 rounded-md py-0.5 text-left text-[12.5px] text-soft hover:text-ink"
+              :aria-expanded="open.has(card.key)"
+              @click="toggle(card.key)"
+            >
+              <span class="flex min-w-0 flex-wrap gap-x-3 gap-y-0.5">
+                <template v-if="!open.has(card.key)">
+                  <span
+                    v-for="line in card.follows"
+                    :key="findingKey(line.finding)"
+                    class="inline-flex min-w-0 items-baseline gap-1"
+                    :data-check="line.finding.check"
+                    :data-level="line.finding.level"
+                    ><LevelMark :level="line.finding.level" class="size-2.5!" /><span
+                      ><span class="sr-only">{{ line.finding.level }}: </span>{{ briefly(line.finding)
+                      }}{{ line.all.length > 1 ? ` ×${line.all.length}` : '' }}</span
+                    ></span
+                  >
+                </template>
+                <template v-else>less</template>
+              </span>
+              <ChevronDown
+                class="mt-0.5 ml-auto size-3.5 shrink-0 transition-transform"
+                :class="{ 'rotate-180': open.has(card.key) }"
+                aria-hidden="true"
+              />
             </button>
-            <ul v-if="curesOf(finding).length" class="mt-1.5 flex flex-col items-start gap-1">
-              <li v-for="({ remedy, effect }, i) in curesOf(finding)" :key="i">
-                <button
-                  class="cure"
-                  @click="cure(finding, remedy)"
-                  @mouseenter="bench.foresee(remedy.commands)"
-                  @mouseleave="bench.forget()"
-                  @focus="bench.foresee(remedy.commands)"
-                  @blur="bench.forget()"
-                >
-                  {{ say(remedy.text, remedy)
-                  }}<span v-if="consequence(effect)" class="tight whitespace-nowrap"> · {{ consequence(effect) }}</span>
-                </button>
+            <ul v-if="open.has(card.key)" class="ml-[22px] border-l border-line pl-3">
+              <li
+                v-for="line in card.follows"
+                :key="findingKey(line.finding)"
+                class="flex gap-2 py-1.5"
+                :data-check="line.finding.check"
+                :data-level="line.finding.level"
+              >
+                <LevelMark :level="line.finding.level" class="mt-1" />
+                <div class="min-w-0"><FindingLine :line="line" :cures="curesOf(line.finding)" @look="look" /></div>
               </li>
             </ul>
-          </div>
-        </div>
-      </li>
+          </template>
+        </li>
+      </template>
       <li v-if="shown.length === 0" class="py-4 text-soft">
         {{
           only || bench.station

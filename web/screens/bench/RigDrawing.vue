@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { Assessment } from '@zucchini/core/assess'
-import type { Finding } from '@zucchini/core/checks'
+import { type Assessment, cardsIn } from '@zucchini/core/assess'
 import { roomPoses } from '@zucchini/core/clearance'
 import type { Point2 } from '@zucchini/core/kernel'
 import { useElementSize } from '@vueuse/core'
@@ -121,7 +120,7 @@ const marked = computed(() => {
 /** What is wrong where, in numbers: in a column beside the rig, so that no sign lies on what it means. */
 const signs = computed(() => {
   if (bench.hanging) return []
-  const spots = props.assessment.findings.flatMap((finding: Finding, i) => {
+  const spots = cardsIn(props.assessment).flatMap(({ root: { finding } }, i) => {
     if (!finding.at || finding.level === 'hint') return []
     const [x, y] = onSheet(fit.value, flat(bench.view, finding.at))
     return [{ n: i + 1, level: finding.level, x, y }]

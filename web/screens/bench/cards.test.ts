@@ -1,0 +1,50 @@
+import { cardsIn } from '@zucchini/core/assess'
+import { findingKey } from '@zucchini/core/checks'
+import { first, onPage, second } from '../../testing/demo.ts'
+import { useBench } from '../../stores/bench.ts'
+import { cardNumbers, rangeWords, shortly } from './card-words.ts'
+import FindingLine from './FindingLine.vue'
+
+const style = { units: 'metric', currency: 'EUR' } as const
+const draft = first()
+const cards = cardsIn(draft)
+
+test('every finding has the number of its card, and cards are counted from one', () => {
+  const numbers = cardNumbers(cards)
+  expect(new Set(draft.findings.map((finding) => numbers.get(findingKey(finding))))).toEqual(
+    new Set(cards.map((_, i) => i + 1)),
+  )
+  expect(numbers.get(findingKey(cards[0]?.root.finding ?? never()))).toBe(1)
+})
+
+test('a line that stands for several says how many more, and from where to where', () => {
+  const light = cards.map(({ root }) => root).find(({ finding }) => finding.check === 'nd-short') ?? never()
+  expect(light.all.length).toBeGreaterThan(1)
+  expect(rangeWords(light, style)).toMatch(/^One more like it, [\d.]+ stops to [\d.]+ stops\.$/)
+  expect(rangeWords({ ...light, all: light.all.slice(0, 1) }, style)).toBe('')
+  expect(rangeWords({ ...light, ranges: [] }, style)).toBe('One more like it.')
+  expect(shortly('The lead does not reach.')).toBe('The lead does not reach')
+})
+
+test('a line tells what is wrong and how much, is looked at by a press, and offers its ways out', async () => {
+  const line = cards[0]?.root ?? never()
+  const cures = line.finding.remedies.map((remedy) => ({ remedy, effect: undefined }))
+  const { page } = await onPage(FindingLine, { props: { line, cures } })
+  expect(page.find('strong').text()).toMatch(/^Too much for the joint/)
+  expect(page.text()).toContain('993 g')
+  await page.find('button').trigger('click')
+  expect(page.emitted('look')).toEqual([[line.finding]])
+  const buttons = page.findAll('.cure')
+  expect(buttons.length).toBe(cures.length)
+  await buttons[0]?.trigger('mouseenter')
+  await buttons[0]?.trigger('mouseleave')
+  expect(useBench().ghosts).toEqual([])
+})
+
+test('a clean rig has next to nothing to say', () => {
+  expect(cardsIn(second()).map(({ root }) => root.finding.level)).toEqual(['hint'])
+})
+
+function never(): never {
+  throw new Error('the first mark has one')
+}
