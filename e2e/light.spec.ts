@@ -95,7 +95,7 @@ test('the lens kit is chosen in the brief, with shares, fields of view and the l
   await expect(page.locator('[data-lens="typha-58-vintage"]')).toContainText('Typha adapter, pip lens to tendril body')
   await expect(page.getByText('135 mm open')).toBeVisible()
   await expect(page.locator('tr[data-scene="crossing out"]')).toContainText('overcast')
-  await expect(page.getByText('No lens shows what 135 mm shows')).toBeVisible()
+  await expect(page.getByText('No lens shows what 20 mm shows; one more like it, 20 mm to 135 mm')).toBeVisible()
 })
 
 test('the Glass station of the bench shows the front and leads to the light', async ({ app, page }) => {

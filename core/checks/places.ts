@@ -238,7 +238,7 @@ export const loadWords = (
   support: Support,
 ): { readonly way: string; readonly what: string } => ({
   way: isCarried(support) ? 'hang' : 'stand',
-  what: far === 'guest' ? piece.part.name : 'the rest of the rig',
+  what: far === 'guest' ? piece.part.name : 'The rest of the rig',
 })
 
 /** Is the rig used on the move? */

@@ -13,6 +13,8 @@ import {
   tipOf,
   twoHandsOf,
   wristNm,
+  FINGERS_HOLD_NM,
+  TORQUE_NM,
 } from '../balance/index.ts'
 import { clashDepth } from '../clearance/index.ts'
 import { CLASH_MM, GRAVITY } from '../kernel/index.ts'
@@ -93,6 +95,14 @@ export const balanceExamples: Readonly<Record<string, () => readonly Example[]>>
       '0.05 N m is safe, at 0.25 N m',
       `${limit('single-screw', 'riskNm')} N m is safe, at ${limit('single-screw', 'stopNm')} N m`,
     ],
+    ['0.31 N m', `${(Math.floor(FINGERS_HOLD_NM * 100) / 100).toFixed(2)} N m`],
+    ...(['riskNm', 'stopNm'] as const).map((option): [string, string] => {
+      const byCoin = (Number(limit('single-screw', option)) * TORQUE_NM.coin) / TORQUE_NM.fingers
+      return [
+        option === 'riskNm' ? 'coin 0.13 and' : 'and 0.67',
+        `${option === 'riskNm' ? 'coin ' : 'and '}${digits(byCoin, 2)}${option === 'riskNm' ? ' and' : ''}`,
+      ]
+    }),
   ],
   Clash: () => {
     const wide = cube('wide', { solids: [{ kind: 'box', centre: [0, 10, 0], size: [40, 20, 20], matter: 'body' }] })

@@ -23,6 +23,7 @@ import { rodsShort } from './rods-short.ts'
 import { screwTooLong } from './screw-too-long.ts'
 import { shoeOverload } from './shoe-overload.ts'
 import { singleScrew } from './single-screw.ts'
+import { standMissing } from './stand-missing.ts'
 import { twoScrewSpacing } from './two-screw-spacing.ts'
 import { untetheredOverhead } from './untethered-overhead.ts'
 
@@ -52,6 +53,7 @@ export const fitChecks: readonly Check[] = [
   screwTooLong,
   shoeOverload,
   singleScrew,
+  standMissing,
   twoScrewSpacing,
   untetheredOverhead,
 ]

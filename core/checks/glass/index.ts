@@ -10,6 +10,7 @@ import { followFocusOnAf } from './follow-focus-on-af.ts'
 import { gearMissing } from './gear-missing.ts'
 import { imageCircle } from './image-circle.ts'
 import { inShot } from './in-shot.ts'
+import { lensMissing } from './lens-missing.ts'
 import { lensMount } from './lens-mount.ts'
 import { motorReach } from './motor-reach.ts'
 import { mountMoment } from './mount-moment.ts'
@@ -32,6 +33,7 @@ export const glassChecks: readonly Check[] = [
   gearMissing,
   imageCircle,
   inShot,
+  lensMissing,
   lensMount,
   motorReach,
   mountMoment,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Assessment, cardsIn } from '@zucchini/core/assess'
+import { type Assessment, cardsIn, type Line } from '@zucchini/core/assess'
 import { type Family, type Finding, findingKey, levels } from '@zucchini/core/checks'
 import { ChevronDown } from '@lucide/vue'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -9,7 +9,7 @@ import LevelMark from '../../widgets/LevelMark.vue'
 import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, headline } from '../../wording.ts'
-import { cardNumbers, keyOfCard, shortly } from './card-words.ts'
+import { cardNumbers, keyOfCard, rangeWords, shortly } from './card-words.ts'
 import FindingLine from './FindingLine.vue'
 
 const props = defineProps<{
@@ -54,8 +54,12 @@ const toggle = (key: string) => {
   if (!next.delete(key)) next.add(key)
   open.value = next
 }
-const briefly = (finding: Finding) =>
-  shortly(headline(fill(finding.text, finding.numbers, finding.names, store.style)).head)
+const lowered = (words: string) => `${words[0]?.toLowerCase() ?? ''}${words.slice(1)}`
+const briefly = (line: Line) => {
+  const { text, numbers: figures, names } = line.finding
+  const head = shortly(headline(fill(text, figures, names, store.style)).head)
+  return [head, lowered(shortly(rangeWords(line, store.style)))].filter(Boolean).join('; ')
+}
 
 // Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes,
 // so that
@@ -119,8 +123,7 @@ const look = (finding: Finding) => {
                     :data-check="line.finding.check"
                     :data-level="line.finding.level"
                     ><LevelMark :level="line.finding.level" class="size-2.5!" /><span
-                      ><span class="sr-only">{{ line.finding.level }}: </span>{{ briefly(line.finding)
-                      }}{{ line.all.length > 1 ? ` ×${line.all.length}` : '' }}</span
+                      ><span class="sr-only">{{ line.finding.level }}: </span>{{ briefly(line) }}</span
                     ></span
                   >
                 </template>

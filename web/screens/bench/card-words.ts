@@ -2,17 +2,32 @@ import { type Card, type Line } from '@zucchini/core/assess'
 import { type Finding, findingKey } from '@zucchini/core/checks'
 import { figure, type Style } from '../../wording.ts'
 
+/** Who else it is true of: the first name in the words that is another one in each of the other findings. */
+const othersIn = ({ finding, all }: Line): readonly string[] => {
+  const names = [...finding.text.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => name)
+  const differs = names.find((name) => new Set(all.map((one) => one.names[name])).size > 1)
+  const others = differs === undefined ? [] : all.flatMap((one) => one.names[differs] ?? [])
+  return [...new Set(others)].filter((name) => name !== finding.names[differs ?? ''])
+}
+
+const listed = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
+
 /**
- * What is said of a line that stands for several findings of one rule: how many more, and from where to where its first
- * figure runs. @example "Three more like it, 2.1 stops to 6.4 stops."
+ * What is said of a line that stands for several findings of one rule: of whom else it is true, or how many more there
+ * are, and from where to where its first figure runs. @example "Likewise dusk and the slip, 2.1 stops to 6.4 stops."
  */
-export const rangeWords = ({ all, ranges: [range] }: Line, style: Style): string => {
+export const rangeWords = (line: Line, style: Style): string => {
+  const { all, ranges } = line
   if (all.length < 2) return ''
+  const [range] = ranges
   const more = all.length - 1
-  const count = `${['One', 'Two', 'Three', 'Four', 'Five'][more - 1] ?? String(more)} more like it`
-  return range
-    ? `${count}, ${figure(range.from, range.unit, style)} to ${figure(range.to, range.unit, style)}.`
-    : `${count}.`
+  const others = othersIn(line)
+  const whom =
+    others.length > 0
+      ? `Likewise ${listed(others)}`
+      : `${['One', 'Two', 'Three', 'Four', 'Five'][more - 1] ?? String(more)} more like it`
+  return `${whom}${range ? `, ${figure(range.from, range.unit, style)} to ${figure(range.to, range.unit, style)}` : ''}.`
 }
 
 /** On which card of a list a finding is, counted from 1; undefined when it is on none. */

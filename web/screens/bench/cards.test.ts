@@ -20,9 +20,14 @@ test('every finding has the number of its card, and cards are counted from one',
 test('a line that stands for several says how many more, and from where to where', () => {
   const light = cards.map(({ root }) => root).find(({ finding }) => finding.check === 'nd-short') ?? never()
   expect(light.all.length).toBeGreaterThan(1)
-  expect(rangeWords(light, style)).toMatch(/^One more like it, [\d.]+ stops to [\d.]+ stops\.$/)
+  const [, other] = light.all
+  expect(rangeWords(light, style)).toMatch(/ [\d.]+ stops to [\d.]+ stops\.$/)
+  expect(rangeWords(light, style)).toContain(`Likewise ${other?.names['phase']}`)
+  // The same in all that the words name: then they are counted.
+  const alike = { ...light, all: light.all.map((one) => ({ ...one, names: light.finding.names })) }
+  expect(rangeWords(alike, style)).toMatch(/^One more like it, [\d.]+ stops to/)
   expect(rangeWords({ ...light, all: light.all.slice(0, 1) }, style)).toBe('')
-  expect(rangeWords({ ...light, ranges: [] }, style)).toBe('One more like it.')
+  expect(rangeWords({ ...alike, ranges: [] }, style)).toBe('One more like it.')
   expect(shortly('The lead does not reach.')).toBe('The lead does not reach')
 })
 

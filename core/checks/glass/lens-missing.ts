@@ -1,0 +1,47 @@
+import { offeredParts } from '../../catalogue/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
+import type { Sees } from '../../facts/index.ts'
+import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
+
+const MOST_TRIED = 6
+
+/** A set-up whose camera has no lens on it. */
+export const lensMissing = defineCheck<Sees, object>({
+  id: 'lens-missing',
+  family: 'glass',
+  title: 'No lens on it',
+  why: 'Nothing can be filmed with it, and what is said of its balance and its picture is said of another rig.',
+  level: 'risk',
+  source: 'The pieces of the set-up against the camera’s lens mount.',
+  ...noOptions,
+  about: 'glass',
+  needs: [],
+  messages: {
+    speaks: {
+      missing: 'No lens on this set-up. The {mount} of {camera} is open; balance and picture are told without one.',
+    },
+    silent: { there: '{lens} is on it.' },
+    cannotTell: {},
+  },
+  subjects: (facts) => {
+    const [camera, ...others] = facts.assembly.placed
+    return camera?.part.optics?.kind === 'sensor' && others.length > 0 ? [facts] : []
+  },
+  judge: ({ assembly }) => {
+    const [camera] = assembly.placed
+    const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
+    const names = { camera: camera?.part.name ?? '', lens: lens?.part.name ?? '', mount: 'lens mount' }
+    return lens
+      ? { group: 'silent', message: 'there', names }
+      : { group: 'speaks', message: 'missing', names, parts: [assembly.setup.root], station: 'glass' }
+  },
+  remedies: (_, facts) => {
+    const lenses = offeredParts(facts.context.catalogue)
+      .filter(({ role }) => role === 'lens')
+      .sort(byReadiness(facts))
+    return firstOf(
+      1,
+      eachOf(lenses.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)),
+    )
+  },
+})
