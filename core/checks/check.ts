@@ -123,6 +123,8 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
   readonly defaults: O
   /** In what its options are measured; those left out are plain counts. */
   readonly units?: Readonly<Partial<Record<keyof O & string, Unit>>>
+  /** Options it had once: limits that are kept somewhere may still name them, and they count for nothing. */
+  readonly retired?: readonly string[]
   /** The figures it reads; the type of its facts has no others. */
   readonly needs: readonly N[]
   /** The pieces it looks at have to do with this; left out: it looks at all. */

@@ -33,6 +33,8 @@ test('limits that no check has, or does not take, are refused with their place',
   const places = (limits: unknown) => limitsSchema.safeParse(limits).error?.issues.map(({ path }) => path.join('.'))
   expect(places({ 'single-screw': { riskNm: -1 } })).toEqual(['single-screw.riskNm'])
   expect(places({ 'single-screw': { odd: 1 } })).toEqual(['single-screw.odd'])
+  // What a rule was once limited by is still read, from old files, and counts for nothing.
+  expect(places({ 'view-blocked': { mostLines: 2 } })).toBeUndefined()
   expect(places({ nothing: { riskNm: 1 } })).toEqual(['nothing.riskNm'])
   expect(places({ seconds: { 'thread-1/4': 0 } })).toEqual(['seconds.thread-1/4'])
   expect(places({ seconds: { glue: 5 } })).toEqual(['seconds.glue'])

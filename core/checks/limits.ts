@@ -95,7 +95,9 @@ export const optionsFor = <O>(id: string, options: z.ZodType<O>, defaults: O, ow
  * The operator's limits as they are kept and as they travel in a rig file. An unknown check, an unknown option or a
  * value that the check does not take is refused with its place.
  */
-export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 'defaults'>[]): z.ZodType<Limits> => {
+export const limitsSchemaFor = (
+  checks: readonly Pick<Check, 'id' | 'options' | 'defaults' | 'retired'>[],
+): z.ZodType<Limits> => {
   const byId = new Map(checks.map((check) => [check.id, check]))
   return z.record(z.string().max(60), z.record(z.string().max(40), z.number())).superRefine((limits, context) => {
     for (const [option, value] of Object.entries(limits[SECONDS] ?? {}))
@@ -118,7 +120,7 @@ export const limitsSchemaFor = (checks: readonly Pick<Check, 'id' | 'options' | 
       const check = byId.get(id)
       const known = new Map(numbersOf(check?.defaults))
       for (const option of Object.keys(own))
-        if (!known.has(option))
+        if (!known.has(option) && !check?.retired?.includes(option))
           context.addIssue({ code: 'custom', path: [id, option], message: 'no check has a limit of this name' })
       const merged = check?.options.safeParse({ ...Object.fromEntries(known), ...own })
       for (const issue of merged?.success === false ? merged.error.issues : [])

@@ -45,9 +45,7 @@ export interface Watched {
   readonly aboveMm: number
   readonly aheadMm: number
   readonly besideMm: number
-  /**
-   * Of five lines of sight (middle and towards each corner), how many something solid cuts, and what cuts the first.
-   */
+  /** How much of its picture something solid hides from the eye, as a share, and what hides most of it. */
   readonly hidden: number
   readonly by: PlacedPart | undefined
   /** Is its picture taller than wide, as the rig stands now? */
@@ -55,8 +53,12 @@ export interface Watched {
   readonly nits: number
 }
 
-/** The corners are looked at this far out from the middle, as a share of the half picture. */
-const TOWARDS_CORNER = 0.7
+/** The picture is looked at in so many fields across and down, each by a line of sight to its middle. */
+const FIELDS = { across: 9, down: 5 } as const
+const fieldsOf: readonly (readonly [number, number])[] = Array.from({ length: FIELDS.across * FIELDS.down }, (_, i) => [
+  ((2 * (i % FIELDS.across) + 1) / FIELDS.across - 1) / 2,
+  ((2 * Math.floor(i / FIELDS.across) + 1) / FIELDS.down - 1) / 2,
+])
 /** Lines of sight start this far off the glass, so that the screen's own frame does not cut them. mm */
 const OFF_GLASS_MM = 2
 
@@ -79,20 +81,8 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
     const [out, up] = [direction(piece.frame, optics.out), direction(piece.frame, optics.up)]
     const right = cross(up, out)
     const toEye = unit(subtract(eye, at))
-    const spots = [
-      [0, 0],
-      [-1, -1],
-      [1, -1],
-      [1, 1],
-      [-1, 1],
-    ].map(([x = 0, y = 0]) =>
-      add(
-        add(at, scale(out, OFF_GLASS_MM)),
-        add(
-          scale(right, (x * TOWARDS_CORNER * optics.wideMm) / 2),
-          scale(up, (y * TOWARDS_CORNER * optics.tallMm) / 2),
-        ),
-      ),
+    const spots = fieldsOf.map(([x, y]) =>
+      add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * optics.wideMm), scale(up, y * optics.tallMm))),
     )
     const around = spots.map((spot) => between(spot, eye))
     const cutsOf = (other: PlacedPart): readonly boolean[] =>
@@ -111,7 +101,11 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
       )
     const reach = around.reduce(unite, emptyBounds)
     const others = assembly.placed.filter((other) => other !== piece && overlap(reach, other.bounds))
-    const cuts = spots.map((_, i) => others.find((other) => cutsOf(other)[i]))
+    const hiding = others
+      .map((other) => ({ other, cuts: cutsOf(other) }))
+      .filter(({ cuts }) => cuts.some(Boolean))
+      .sort((a, b) => b.cuts.filter(Boolean).length - a.cuts.filter(Boolean).length)
+    const lost = spots.filter((_, i) => hiding.some(({ cuts }) => cuts[i])).length
     // What counts as upright for a screen that lies flat is the way the operator looks.
     const upright: Vec3 = Math.abs(out[1]) < 0.9 ? [0, 1, 0] : [0, 0, -1]
     const standsUp = Math.abs(dot(up, upright)) >= Math.abs(dot(right, upright))
@@ -123,8 +117,8 @@ export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
         aboveMm: at[1] - axis[1],
         aheadMm: axis[2] - at[2],
         besideMm: Math.abs(at[0] - axis[0]),
-        hidden: cuts.filter((cut) => cut !== undefined).length,
-        by: cuts.find((cut) => cut !== undefined),
+        hidden: lost / spots.length,
+        by: hiding[0]?.other,
         portrait: standsUp ? optics.tallMm > optics.wideMm : optics.wideMm > optics.tallMm,
         nits: optics.nits,
       },

@@ -9,42 +9,45 @@ const again = (after: Sees<'screens'>, { piece }: Watched) =>
   after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)
 
 /** A screen that the operator can not see from where the eye is. */
-export const viewBlocked = defineCheck<Watched, { mostLines: number; mostDeg: number }, 'screens'>({
+export const viewBlocked = defineCheck<Watched, { mostPercent: number; mostDeg: number }, 'screens'>({
   id: 'view-blocked',
   family: 'clearance',
   title: 'The screen can not be seen',
   why: 'You frame by guess, or crane the neck all day.',
   level: 'risk',
   source:
-    'Five lines of sight from the eye of this way of holding; a screen is read well up to 60 degrees off its face.',
-  options: z.object({ mostLines: z.int(), mostDeg: z.number().positive() }),
-  defaults: { mostLines: 1, mostDeg: 60 },
-  units: { mostDeg: 'deg' },
+    'Forty-five lines of sight from the eye of this way of holding, over the whole picture: a tenth hidden is a bar across it. A screen is read well up to 60 degrees off its face.',
+  options: z.object({ mostPercent: z.number().min(0).max(100), mostDeg: z.number().positive() }),
+  defaults: { mostPercent: 10, mostDeg: 60 },
+  units: { mostPercent: '%', mostDeg: 'deg' },
+  retired: ['mostLines'],
   needs: ['screens'],
   limit: { measured: 'offDeg', allowed: 'mostDeg' },
   messages: {
     speaks: {
-      hidden: '{by} hides {screen}. {hiddenCount} of five lines of sight end on it.',
+      hidden:
+        '{by} hides {hiddenPercent:%} of the picture. So much of {screen} lies behind it from where your eye is; {mostPercent:%} is let pass.',
       away: '{screen} looks away from you. It is turned {offDeg:deg} off your eye; {mostDeg:deg} can be read.',
     },
     silent: { seen: '{screen} is seen, {offDeg:deg} off your eye.' },
     cannotTell: {},
   },
   subjects: (facts) => facts.screens,
-  judge: (screen, _, { mostLines, mostDeg }) => {
+  judge: (screen, _, { mostPercent, mostDeg }) => {
     const names = { screen: screen.piece.part.name, by: screen.by?.part.name ?? '' }
-    const numbers = { offDeg: screen.offDeg, mostDeg, hiddenCount: screen.hidden }
+    const hiddenPercent = Math.round(100 * screen.hidden)
+    const numbers = { offDeg: screen.offDeg, mostDeg, hiddenPercent, mostPercent }
     const own = screen.piece.instance.id
     if (exceeds(screen.offDeg, mostDeg))
       return { group: 'speaks', message: 'away', names, numbers, parts: [own], at: screen.at }
-    if (screen.hidden > mostLines && screen.by)
+    if (hiddenPercent > mostPercent && screen.by)
       return { group: 'speaks', message: 'hidden', names, numbers, parts: [screen.by.instance.id, own], at: screen.at }
     return { group: 'silent', message: 'seen', names, numbers }
   },
-  remedies: (screen, facts, _, { mostLines, mostDeg }) => {
+  remedies: (screen, facts, _, { mostPercent, mostDeg }) => {
     const cleared = (after: Facts) => {
       const now = again(after, screen)
-      return now === undefined || (now.hidden <= mostLines && !exceeds(now.offDeg, mostDeg))
+      return now === undefined || (100 * now.hidden <= mostPercent && !exceeds(now.offDeg, mostDeg))
     }
     const carrier = screen.piece.host?.part.role === 'camera' ? screen.piece : (screen.piece.host ?? screen.piece)
     const movers =
