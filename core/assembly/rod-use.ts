@@ -9,8 +9,8 @@ export const rodRails = (part: Part) =>
   )
 
 /**
- * How much of a pair of rods is used, from its clamped end to the far side of the last clamp, and how long it is, mm;
- * undefined for what are no rods.
+ * How much of a pair of rods is used, from the outermost clamp to the outermost on the other side, what the rods hang on
+ * themselves among them, and how long it is, mm; undefined for what are no rods.
  */
 export const rodUse = (
   assembly: Assembly,
@@ -20,14 +20,19 @@ export const rodUse = (
   const own = mountOf(rods.part, rods.joint?.guestMount ?? '')
   if (!rail?.lengthMm || !rail.travel || !own) return undefined
   const { along } = rail.travel
-  const from = dot(own.at, along)
+  // Held by its end it is used from there on; held along its length, over what the clamp takes there.
+  const heldAt = dot(own.at, along) + (own.travel ? (rods.joint?.slideMm ?? 0) : 0)
+  const half = own.travel && rods.mate?.ok ? (rods.mate.value.along?.takesMm ?? 0) / 2 : 0
+  const ends = [heldAt - half, heldAt + half]
   const used = (guestsOf(assembly.placed).get(rods) ?? []).flatMap((piece) => {
     if (!piece.mate?.ok) return []
     const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
     if (!mount) return []
     const at = subtract(point(piece.frame, mount.at), rods.frame.at)
     const local = [dot(at, rods.frame.x), dot(at, rods.frame.y), dot(at, rods.frame.z)] as const
-    return [Math.abs(dot(local, along) - from) + (piece.mate.value.along?.takesMm ?? 0) / 2]
+    const clamp = (piece.mate.value.along?.takesMm ?? 0) / 2
+    return [dot(local, along) - clamp, dot(local, along) + clamp]
   })
-  return { longMm: rail.lengthMm, usedMm: Math.max(0, ...used) }
+  const all = [...ends, ...used]
+  return { longMm: rail.lengthMm, usedMm: Math.max(...all) - Math.min(...all) }
 }
