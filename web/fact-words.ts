@@ -72,6 +72,10 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
     title: 'Room that is taken',
     how: 'hands, levers, doors, screens and rings in all their positions against every solid',
   },
+  closeFits: {
+    title: 'Close fits',
+    how: 'how far each room that stays free could grow before something solid is in it; told under 5 mm',
+  },
   gloved: { title: 'Room for gloves', how: 'levers and knobs with 8 mm more, when it is cold' },
   screens: {
     title: 'Screens that are watched',

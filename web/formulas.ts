@@ -35,6 +35,7 @@ const titlesOf: Readonly<Partial<Record<FactName, readonly string[]>>> = {
   size: ['Height'],
   invasions: ['Rooms'],
   gloved: ['Rooms'],
+  closeFits: ['Rooms'],
   screens: ['Seen or hidden'],
   plugs: ['Plugs'],
   sight: ['What the lens sees'],

@@ -1,4 +1,5 @@
 export * from './clashes.ts'
+export * from './close-fits.ts'
 export * from './crowding.ts'
 export * from './in-shot.ts'
 export * from './plugs.ts'

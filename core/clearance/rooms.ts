@@ -76,7 +76,14 @@ interface Sweep {
   readonly poses: readonly RoomPose[]
   readonly swept: Bounds
 }
-const sweepOf = perKey<PlacedPart, Sweep>('room poses')
+const sweeps = perKey<PlacedPart, Sweep>('room poses')
+/** A room of a piece, by its index, in all its poses, grown by so much. */
+export const sweepOf = (piece: PlacedPart, index: number, grownMm: number): Sweep =>
+  sweeps(piece, `${index} ${grownMm}`, () => {
+    const room = piece.part.rooms[index]
+    const poses = room ? roomPoses(piece, room, grownMm) : []
+    return { poses, swept: poses.reduce((sum, { bounds }) => unite(sum, bounds), emptyBounds) }
+  })
 const stopOf = perPairKey<PlacedPart, PlacedPart, Stop | undefined>('room stopped')
 
 const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined => {
@@ -101,10 +108,7 @@ export const invasionsOf = (
   piece.part.rooms.flatMap((room, i): Invasion[] => {
     if (room.kind !== kind) return []
     const key = `${i} ${grownMm}`
-    const { poses, swept } = sweepOf(piece, key, () => {
-      const all = roomPoses(piece, room, grownMm)
-      return { poses: all, swept: all.reduce((sum, { bounds }) => unite(sum, bounds), emptyBounds) }
-    })
+    const { poses, swept } = sweepOf(piece, i, grownMm)
     let worst: (Stop & { by: PlacedPart }) | undefined
     for (const by of assembly.placed) {
       if (by === piece) continue

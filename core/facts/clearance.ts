@@ -3,6 +3,7 @@ import { inHand } from '../balance/index.ts'
 import type { Part, Room } from '../catalogue/index.ts'
 import {
   clashesOf,
+  closeFitsOf,
   crowdsOf,
   entriesOf,
   inShotOf,
@@ -22,6 +23,7 @@ type Names =
   | 'size'
   | 'invasions'
   | 'gloved'
+  | 'closeFits'
   | 'screens'
   | 'plugs'
   | 'entries'
@@ -56,6 +58,8 @@ export const clearanceFacts: FactTable<Names> = {
       ? assembly.placed.flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)))
       : [],
   ),
+  /** Rooms that are free by less than 5 mm; nobody judges them, they are shown to who asks. */
+  closeFits: fact([], ({ assembly }) => closeFitsOf(assembly, (kind) => (kind === 'hand' ? gloveMm(assembly) : 0))),
   screens: fact([], ({ assembly }) => watchedScreens(assembly)),
   plugs: fact([], ({ assembly }) => plugRoomsOf(assembly)),
   entries: fact([], ({ assembly }) => entriesOf(assembly)),

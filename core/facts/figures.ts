@@ -17,7 +17,18 @@ import type {
 import type { AspectId, Need } from '../brief/index.ts'
 import type { PicturePath, Run, SoundSource } from '../cabling/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import type { Clash, Crowd, Entry, Intruder, Invasion, PlugRoom, Sight, Size, Watched } from '../clearance/index.ts'
+import type {
+  Clash,
+  CloseFit,
+  Crowd,
+  Entry,
+  Intruder,
+  Invasion,
+  PlugRoom,
+  Sight,
+  Size,
+  Watched,
+} from '../clearance/index.ts'
 import type { Context } from '../context/index.ts'
 import type { Recording } from '../media/index.ts'
 import type { Bill, Chance, Cost } from '../money/index.ts'
@@ -67,6 +78,7 @@ export interface Figures {
   readonly size: Size
   readonly invasions: readonly Invasion[]
   readonly gloved: readonly Invasion[]
+  readonly closeFits: readonly CloseFit[]
   readonly screens: readonly Watched[]
   readonly plugs: readonly PlugRoom[]
   readonly entries: readonly Entry[]

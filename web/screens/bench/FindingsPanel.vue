@@ -10,6 +10,7 @@ import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, headline } from '../../wording.ts'
 import { cardNumbers, keyOfCard, rangeWords, shortly } from './card-words.ts'
+import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 
 const props = defineProps<{
@@ -158,5 +159,6 @@ const look = (finding: Finding) => {
         }}
       </li>
     </ol>
+    <CloseFits v-if="!only && !bench.station" :assessment="assessment" />
   </section>
 </template>

@@ -3,6 +3,7 @@ import { findingKey } from '@zucchini/core/checks'
 import { first, onPage, second } from '../../testing/demo.ts'
 import { useBench } from '../../stores/bench.ts'
 import { cardNumbers, rangeWords, shortly } from './card-words.ts'
+import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 
 const style = { units: 'metric', currency: 'EUR' } as const
@@ -48,6 +49,20 @@ test('a line tells what is wrong and how much, is looked at by a press, and offe
 
 test('a clean rig has next to nothing to say', () => {
   expect(cardsIn(second()).map(({ root }) => root.finding.level)).toEqual(['hint'])
+})
+
+test('what fits only just is told when it is asked for, the closest first; a press picks what stands nearest', async () => {
+  const rig = second()
+  const { page } = await onPage(CloseFits, { props: { assessment: rig } })
+  expect(page.findAll('li')).toHaveLength(0)
+  await page.find('button').trigger('click')
+  const rows = page.findAll('li')
+  expect(rows).toHaveLength(rig.facts.closeFits.length)
+  const shown = rows.map((row) => Number.parseFloat(row.find('.fig').text()))
+  expect(shown).toEqual([...shown].sort((a, b) => a - b))
+  expect(Math.max(...shown)).toBeLessThanOrEqual(5)
+  await rows[0]?.find('button').trigger('click')
+  expect(useBench().pieceId).toBe(rig.facts.closeFits[0]?.by.instance.id)
 })
 
 function never(): never {

@@ -1,0 +1,43 @@
+import { demoParts } from '@zucchini/demo/catalogue'
+import { secondMark } from '@zucchini/demo/scenario'
+import { placeSetup, type Setup } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { beside, placed } from '../testing/view-rigs.ts'
+import { CLOSE_MM, closeFitsOf, invasionsOf } from './index.ts'
+
+const bare = () => 0
+/** The spare room of a deck beside a block that stands so far from it, as it is told. */
+const spare = (gapMm: number, kind: 'lever' | 'hand' = 'lever') =>
+  closeFitsOf(placed(beside(kind, gapMm, false)), bare).map(({ piece, by, spareMm }) => [
+    piece.instance.id,
+    by.instance.id,
+    Math.round(spareMm * 10) / 10,
+  ])
+
+test('a room that stays free by 3 mm says so, by the half millimetre as well', () => {
+  expect(spare(3)).toEqual([['deck', 'brick', 3]])
+  expect(spare(0.5)).toEqual([['deck', 'brick', 0.5]])
+})
+
+test('what clears by more is worth no word, and what is in the way is another matter', () => {
+  expect(spare(CLOSE_MM)).toEqual([])
+  expect(spare(CLOSE_MM + 3)).toEqual([])
+  expect(spare(-2)).toEqual([])
+})
+
+test('under a grip it is the room below that counts', () => {
+  expect(spare(3, 'hand')).toEqual([])
+})
+
+test('on a whole rig: the closest first, each room once, none that is in the way, all under the bound', () => {
+  const assembly = placeSetup(secondMark, secondMark.setups[0] as Setup, catalogueOf(demoParts))
+  const fits = closeFitsOf(assembly, bare)
+  expect(fits.length).toBeGreaterThan(0)
+  const spares = fits.map(({ spareMm }) => spareMm)
+  expect(spares).toEqual([...spares].sort((a, b) => a - b))
+  expect(Math.max(...spares)).toBeLessThan(CLOSE_MM)
+  const rooms = fits.map(({ piece, room }) => `${piece.instance.id} ${piece.part.rooms.indexOf(room)}`)
+  expect(new Set(rooms).size).toBe(rooms.length)
+  for (const { piece, room } of fits)
+    expect(invasionsOf(assembly, piece, room.kind).some((one) => one.room === room)).toBe(false)
+})
