@@ -20,6 +20,10 @@ const STEPS = 8
 
 const remembered = perPairKey<PlacedPart, PlacedPart, number>('close fits')
 
+/** What turns stands close to what it sits on, and that says nothing. */
+const ringKinds: ReadonlySet<Room['kind']> = new Set(['turn', 'lever'])
+const joined = (a: PlacedPart, b: PlacedPart): boolean => a.host === b || b.host === a
+
 /** Does a room grown by so much, in any of its poses, meet a piece? */
 const meets = (piece: PlacedPart, index: number, byMm: number, other: PlacedPart): boolean => {
   const { poses, swept } = sweepOf(piece, index, byMm)
@@ -52,7 +56,7 @@ export const closeFitsOf = (assembly: Assembly, grownMm: (kind: Room['kind']) =>
         if (invasionsOf(assembly, piece, room.kind, grown).some((one) => one.room === room)) return []
         let nearest: CloseFit | undefined
         for (const by of assembly.placed) {
-          if (by === piece) continue
+          if (by === piece || (ringKinds.has(room.kind) && joined(piece, by))) continue
           const spareMm = spareBeside(piece, index, grown, by)
           if (spareMm < (nearest?.spareMm ?? CLOSE_MM)) nearest = { piece, room, by, spareMm }
         }

@@ -26,7 +26,7 @@ const tenths = (mm: number) => Math.round(mm * 10) / 10
 </script>
 
 <template>
-  <section class="border-t border-line pt-1.5" aria-label="Close fits">
+  <section class="border-t border-line pt-1.5 pb-2" aria-label="Close fits">
     <button class="flex w-full items-baseline text-left text-[13px]" :aria-expanded="open" @click="open = !open">
       <strong>Close fits</strong><span class="label ml-2">free by less than 5 mm</span>
       <span class="label ml-auto">{{ open ? 'hide' : 'show' }}</span>
