@@ -1,5 +1,5 @@
 import { type Family, type Finding, levels } from '../checks/index.ts'
-import type { Unit } from '../kernel/index.ts'
+import { perThing, type Unit } from '../kernel/index.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** From where to where a measured value runs over findings of one rule. */
@@ -47,7 +47,7 @@ const ofKinds: ReadonlySet<Family> = new Set(['power', 'money', 'need'])
 
 /**
  * Findings of one rule with one message about the same pieces, about none, or about kinds of things, are one line; the
- * worst is said.
+ * first is said, and the range tells how far the others are from it.
  */
 const linesOf = (findings: readonly Finding[]): readonly Line[] => {
   const groups = new Map<string, Finding[]>()
@@ -112,8 +112,11 @@ export const cardsOf = (findings: readonly Finding[], tree: Tree): readonly Card
 }
 
 /** The cards of a set-up. */
-export const cardsIn = ({ findings, assembly }: Pick<Assessment, 'findings' | 'assembly'>): readonly Card[] =>
-  cardsOf(findings, {
-    camera: assembly.setup.root,
-    hostOf: (instance) => assembly.byInstance.get(instance)?.host?.instance.id,
-  })
+export const cardsIn = perThing(
+  'cards of a set-up',
+  ({ findings, assembly }: Pick<Assessment, 'findings' | 'assembly'>): readonly Card[] =>
+    cardsOf(findings, {
+      camera: assembly.setup.root,
+      hostOf: (instance) => assembly.byInstance.get(instance)?.host?.instance.id,
+    }),
+)

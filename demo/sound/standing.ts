@@ -105,7 +105,7 @@ export const standing: readonly WrittenRig[] = [
           'riser-2=sedgewick-riser-20 screw>riser.foot',
           'base=reedsmith-rod-base screw>riser-2.foot',
           'rods=papyr-rods-200 end>base.rods-front',
-          'follow=reedsmith-follow clamp>rods.above@-20',
+          'follow=reedsmith-follow clamp>rods.above@-60',
           'box=phragma-matte-rods clamp>rods.above@82',
           ...tripod('base.foot'),
         ],

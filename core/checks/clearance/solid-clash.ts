@@ -15,8 +15,9 @@ const sameSeat = ({ a, b }: Clash): boolean =>
   a.host !== undefined && a.host === b.host && a.joint?.hostMount === b.joint?.hostMount
 
 /** A drive whose arm brings its gear to the teeth sets itself against the lens; whether it gets there is told elsewhere. */
-const meets = ({ piece, lens, toothed, acrossMm, armMm }: Drive, { a, b }: Clash): boolean =>
+const meets = ({ piece, lens, toothed, acrossMm, armMm, alongMm, slideMm }: Drive, { a, b }: Clash): boolean =>
   Math.abs(acrossMm) <= armMm &&
+  alongMm <= slideMm &&
   [a, b].includes(piece) &&
   [a, b].some((other) => other !== piece && (other === toothed || other === lens))
 

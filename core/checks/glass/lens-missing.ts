@@ -18,7 +18,7 @@ export const lensMissing = defineCheck<Sees, object>({
   needs: [],
   messages: {
     speaks: {
-      missing: 'No lens on this set-up. The {mount} of {camera} is open; balance and picture are told without one.',
+      missing: 'No lens on this set-up. The mount of {camera} is open; balance and picture are told without one.',
     },
     silent: { there: '{lens} is on it.' },
     cannotTell: {},
@@ -30,7 +30,7 @@ export const lensMissing = defineCheck<Sees, object>({
   judge: ({ assembly }) => {
     const [camera] = assembly.placed
     const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
-    const names = { camera: camera?.part.name ?? '', lens: lens?.part.name ?? '', mount: 'lens mount' }
+    const names = { camera: camera?.part.name ?? '', lens: lens?.part.name ?? '' }
     return lens
       ? { group: 'silent', message: 'there', names }
       : { group: 'speaks', message: 'missing', names, parts: [assembly.setup.root], station: 'glass' }

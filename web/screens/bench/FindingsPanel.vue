@@ -9,7 +9,7 @@ import LevelMark from '../../widgets/LevelMark.vue'
 import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, headline } from '../../wording.ts'
-import { cardNumbers, keyOfCard, rangeWords, shortly } from './card-words.ts'
+import { cardNumbers, distinctCures, keyOfCard, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 
@@ -38,14 +38,13 @@ const cards = computed(() =>
     n: numbers.value.get(keyOfCard(card)),
   })),
 )
-const count = computed(() => {
-  const words = levels
+const count = computed(() =>
+  levels
     .map((level) => ({ level, n: shown.value.filter((finding) => finding.level === level).length }))
     .filter(({ n }) => n > 0)
     .map(({ level, n }) => `${n} ${level}${n > 1 ? 's' : ''}`)
-    .join(' · ')
-  return words
-})
+    .join(' · '),
+)
 const folded = computed(() => shown.value.length - cards.value.length)
 
 /** Cards whose consequences are spread out. */
@@ -66,7 +65,9 @@ const briefly = (line: Line) => {
 // so that
 // nothing jumps.
 const cures = shallowRef<ReadonlyMap<string, readonly Cure[]>>()
-const curesOf = (finding: Finding): readonly Cure[] => cures.value?.get(findingKey(finding)) ?? []
+/** The ways out of everything a line stands for. */
+const curesOf = ({ all }: Line): readonly Cure[] =>
+  distinctCures(all.flatMap((finding) => cures.value?.get(findingKey(finding)) ?? []))
 let asked = 0
 watch(
   () => props.assessment,
@@ -106,7 +107,7 @@ const look = (finding: Finding) => {
               }}</span></span
             >
             <div class="min-w-0">
-              <FindingLine :line="card.root" :cures="curesOf(card.root.finding)" @look="look" />
+              <FindingLine :line="card.root" :cures="curesOf(card.root)" @look="look" />
             </div>
           </div>
           <template v-if="card.follows.length > 0">
@@ -145,7 +146,7 @@ const look = (finding: Finding) => {
                 :data-level="line.finding.level"
               >
                 <LevelMark :level="line.finding.level" class="mt-1" />
-                <div class="min-w-0"><FindingLine :line="line" :cures="curesOf(line.finding)" @look="look" /></div>
+                <div class="min-w-0"><FindingLine :line="line" :cures="curesOf(line)" @look="look" /></div>
               </li>
             </ul>
           </template>

@@ -1,5 +1,5 @@
 import { type Card, type Line } from '@zucchini/core/assess'
-import { type Finding, findingKey } from '@zucchini/core/checks'
+import { type Finding, findingKey, type Remedy } from '@zucchini/core/checks'
 import { figure, type Style } from '../../wording.ts'
 
 /** Who else it is true of: the first name in the words that is another one in each of the other findings. */
@@ -43,3 +43,8 @@ export const shortly = (text: string): string => text.replace(/\.$/, '')
 
 export const keyOfCard = ({ root: { finding } }: { readonly root: { readonly finding: Finding } }): string =>
   findingKey(finding)
+
+/** Ways out without those that are the same edits again. */
+export const distinctCures = <C extends { readonly remedy: Remedy }>(cures: readonly C[]): readonly C[] => [
+  ...new Map(cures.map((cure) => [JSON.stringify(cure.remedy.commands), cure])).values(),
+]

@@ -2,7 +2,7 @@ import { cardsIn } from '@zucchini/core/assess'
 import { findingKey } from '@zucchini/core/checks'
 import { first, onPage, second } from '../../testing/demo.ts'
 import { useBench } from '../../stores/bench.ts'
-import { cardNumbers, rangeWords, shortly } from './card-words.ts'
+import { cardNumbers, distinctCures, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 
@@ -45,6 +45,15 @@ test('a line tells what is wrong and how much, is looked at by a press, and offe
   await buttons[0]?.trigger('mouseenter')
   await buttons[0]?.trigger('mouseleave')
   expect(useBench().ghosts).toEqual([])
+})
+
+test('a line that stands for several offers the ways out of all of them, each once', () => {
+  const dark = cards
+    .flatMap(({ root, follows }) => [root, ...follows])
+    .find((one) => one.finding.check === 'runtime-short')
+  const cures = (dark ?? never()).all.flatMap(({ remedies }) => remedies.map((remedy) => ({ remedy })))
+  expect(cures.length).toBeGreaterThan(1)
+  expect(distinctCures([...cures, ...cures])).toEqual(cures)
 })
 
 test('a clean rig has next to nothing to say', () => {
