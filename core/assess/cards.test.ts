@@ -53,7 +53,7 @@ test('one rule about several parts of the day is one line with its range; about 
   expect(none).toBeUndefined()
   expect(card?.root.all).toHaveLength(3)
   expect(card?.root.ranges).toEqual([{ name: 'mostStops', unit: 'stops', from: 2.1, to: 6.4 }])
-  expect(card?.of).toBe('rig')
+  expect(card?.of).toBe('whole')
   expect(told([finding('screw', { parts: ['cage'] }), finding('screw', { parts: ['plate'] })])).toHaveLength(2)
 })
 

@@ -23,8 +23,8 @@ export interface Line {
 export interface Card {
   readonly root: Line
   readonly follows: readonly Line[]
-  /** A set-up's findings hang on pieces that are on it; the rest is true of the rig as a whole. */
-  readonly of: 'set-up' | 'rig'
+  /** Of a piece, a joint or a lead; or of none by itself: what the whole weighs, costs, needs. */
+  readonly of: 'piece' | 'whole'
 }
 
 /**
@@ -105,10 +105,10 @@ export const cardsOf = (findings: readonly Finding[], tree: Tree): readonly Card
     const culprit = wide || level === 'hint' ? `family ${family}` : (parts[0] ?? '')
     const home = cards.find((card) => belongs(line, card, tree)) ?? cards.find((card) => card.culprit === culprit)
     if (home) home.follows.push(line)
-    else cards.push({ root: line, follows: [], of: wide ? 'rig' : 'set-up', culprit })
+    else cards.push({ root: line, follows: [], of: wide ? 'whole' : 'piece', culprit })
   }
   const inOrder = (of: Card['of']) => cards.filter((card) => card.of === of)
-  return [...inOrder('set-up'), ...inOrder('rig')].map(({ root, follows, of }) => ({ root, follows, of }))
+  return [...inOrder('piece'), ...inOrder('whole')].map(({ root, follows, of }) => ({ root, follows, of }))
 }
 
 /** The cards of a set-up. */
