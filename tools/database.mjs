@@ -176,18 +176,19 @@ const configure = (dir, data, port, secret, user, databases) => {
   chmodSync(join(dir, 'my.cnf'), 0o644)
 }
 
-/** Does this process serve this very folder, and not another one, such as the one this folder was copied from? */
-const serves = (dir, pid) => alive(pid) && commandOf(pid).includes(`--defaults-file=${join(dir, 'my.cnf')}`)
+/** The processes that serve this very folder, and not another one, such as the one this folder was copied from. */
+const serving = (dir) => {
+  const settings = `--defaults-file=${join(dir, 'my.cnf')}`
+  return startedWith(settings).filter((pid) => alive(pid) && commandOf(pid).includes(settings))
+}
 
 /**
- * Ends a database whose starter is gone: found by the files it left in this folder, and only if it really serves this
- * folder.
+ * Ends a database whose starter is gone: found by what it was started with, for a starter killed in the wrong moment
+ * has written nothing down.
  */
-const endOrphan = async (dir) => {
-  const written = existsSync(join(dir, 'db.pid')) ? Number(readFileSync(join(dir, 'db.pid'), 'utf8').trim()) : NaN
-  const pids = new Set([readState(join(dir, 'running.json'))?.pid, written].filter((pid) => Number.isInteger(pid)))
-  for (const pid of pids)
-    if (serves(dir, pid) && !(await endProcess(pid, STOP_WITHIN_MS)))
+export const endOrphan = async (dir) => {
+  for (const pid of serving(dir))
+    if (!(await endProcess(pid, STOP_WITHIN_MS)))
       throw new Stop(
         `A database left running on ${dir} (process ${pid}) does not end. End it by hand, then start again.`,
       )
@@ -233,9 +234,8 @@ export const runDatabase = async ({ dir, wishedPort = 0, databases, help = '', s
     made.once('exit', () => (exited = true))
     made.once('error', () => (exited = true))
     made.unref()
-    // Written down at once: whoever comes after a kill in this moment finds it.
-    writeWholeSync(join(dir, 'running.json'), JSON.stringify({ pid: made.pid, born: bornAt(made.pid), port }))
     started(made.pid)
+    writeWholeSync(join(dir, 'running.json'), JSON.stringify({ pid: made.pid, born: bornAt(made.pid), port }))
     const until = Date.now() + READY_WITHIN_MS
     // It writes its number once it has the port: whatever else may answer there is not ours.
     const isOurs = () => existsSync(pidFile) && Number(readFileSync(pidFile, 'utf8').trim()) === made.pid

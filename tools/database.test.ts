@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { clearPreparation } from './database.mjs'
+import { clearPreparation, endOrphan } from './database.mjs'
 import { alive, wait } from './processes.mjs'
 
 /** Writes files into a folder without end, as the program does that prepares a database and was left at work. */
@@ -24,6 +24,27 @@ test('a preparation left at work is ended before its folder is thrown away', asy
     expect(existsSync(aside)).toBe(false)
   } finally {
     writer.kill('SIGKILL')
+    rmSync(dir, { recursive: true, force: true })
+  }
+})
+
+/** A process that looks as if it served a folder; the database of another folder whose path only begins alike too. */
+const serving = (settings: string) =>
+  spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', '--', `--defaults-file=${settings}`], {
+    stdio: 'ignore',
+  })
+
+test('a database whose starter was killed before it wrote anything down is found and ended', async () => {
+  const dir = mkdtempSync(join(tmpdir(), 'zucchini-orphan-'))
+  const orphan = serving(join(dir, 'my.cnf'))
+  const other = serving(join(`${dir}-copy`, 'my.cnf'))
+  try {
+    await wait(200)
+    await endOrphan(dir)
+    expect(alive(orphan.pid)).toBe(false)
+    expect(alive(other.pid)).toBe(true)
+  } finally {
+    for (const child of [orphan, other]) child.kill('SIGKILL')
     rmSync(dir, { recursive: true, force: true })
   }
 })

@@ -193,7 +193,7 @@ const trials = {
     const orphan = databaseOf(dir)
     await program.end('SIGKILL')
     assert.ok(alive(orphan), 'the database is left alone')
-    // Its number is lost in one of the files: the other one still names it.
+    // Its number is lost in one of the files.
     rmSync(join(dir, 'db/running.json'))
     const again = await started(dir)
     assert.equal(alive(orphan), false)
@@ -201,7 +201,7 @@ const trials = {
     await again.end()
     await nothingLeft(dir)
     remove()
-    return 'the orphan was found by its pid file and ended'
+    return 'the orphan was found and ended'
   },
 
   /**
