@@ -81,6 +81,10 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
     title: 'Screens that are watched',
     how: 'lines of sight from where the eye is in this set-up to the middle and the corners of each screen',
   },
+  ownScreen: {
+    title: 'The camera’s own screen',
+    how: 'the same lines of sight from the eye to it, wherever it is swung',
+  },
   plugs: {
     title: 'Room for plugs',
     how: 'a straight plug and five times the lead’s thickness of bend, and what stands in the way',

@@ -37,6 +37,7 @@ const titlesOf: Readonly<Partial<Record<FactName, readonly string[]>>> = {
   gloved: ['Rooms'],
   closeFits: ['Rooms'],
   screens: ['Seen or hidden'],
+  ownScreen: ['Seen or hidden'],
   plugs: ['Plugs'],
   sight: ['What the lens sees'],
   inShot: ['In the picture'],

@@ -28,8 +28,8 @@ export const hingeDegrees = (part: Part, instance: string, setup: Setup): readon
 const posed = perKey<Part, Part>('posed part')
 
 /**
- * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts and sockets that a hinge
- * names go along; grips and screens stay. A part at rest is the same object, and so is the same part in the same pose.
+ * The part as it is with its hinges turned: solids with their part of the mass, rooms, mounts, sockets and the camera's
+ * own screen go along where a hinge names them; grips and the pictures of monitors stay. A part at rest is the same object, and so is the same part in the same pose.
  * Hinges that move the same thing are nested: the later rides on the earlier.
  */
 export const posedPart = (part: Part, degrees: readonly number[]): Part => {
@@ -57,10 +57,23 @@ const turned = (part: Part, hinges: readonly Hinge[], degrees: readonly number[]
     if (volume > 0) centre = add(centre, scale(subtract(moved.centre, solid.centre), volumeOf(solid) / volume))
     return moved
   })
+  const ownScreen = part.screen
+  const screenFrame = ownScreen && through((hinge) => hinge.solids.includes(ownScreen.solid))
   return {
     ...part,
     centre,
     solids,
+    ...(ownScreen && screenFrame
+      ? {
+          screen: {
+            ...ownScreen,
+            at: point(screenFrame, ownScreen.at),
+            ...(ownScreen.swivels
+              ? {}
+              : { out: direction(screenFrame, ownScreen.out), up: direction(screenFrame, ownScreen.up) }),
+          },
+        }
+      : {}),
     rooms: part.rooms.map((room, i) => {
       const frame = through((hinge) => hinge.rooms?.includes(i) ?? false)
       if (!frame) return room

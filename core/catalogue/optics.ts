@@ -49,7 +49,8 @@ export const opticsSchema = z.discriminatedUnion('kind', [
   z
     .strictObject({
       kind: z.literal('filter'),
-      effect: z.enum(['nd', 'variable-nd', 'polariser', 'mist', 'clear']),
+      /** A graduated one is dark at its upper edge and clear at the lower. */
+      effect: z.enum(['nd', 'variable-nd', 'polariser', 'mist', 'clear', 'graduated']),
       /** What it takes between its marks, in stops: twice the same for one that is fixed. */
       minStops: stops,
       maxStops: stops,

@@ -105,6 +105,12 @@ export const underSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('gimbal'), at: vec, reachMm: z.tuple([mm, mm, mm]).readonly() }),
 ])
 
+/** A nut that presses the foot against the shoe, a pin that drops into its hole, or a latch behind its edge. */
+export const shoeLocks = ['nut', 'pin', 'latch'] as const
+
+/** What a rod is made of, in the order of how stiff it is. */
+export const rodMatter = ['aluminium', 'carbon', 'steel'] as const
+
 /** Where a plug goes in: its place and the way the plug stands out. */
 export const socketSchema = z.strictObject({
   id: idSchema,
@@ -132,6 +138,10 @@ export const socketSchema = z.strictObject({
   feeds: z.array(z.enum(micFeeds)).max(2).readonly().optional(),
   /** A jack for headphones. */
   phones: z.boolean().optional(),
+  /** An inlet for microphones: its own noise as if it came in by the plug, dBu. */
+  noiseDbu: z.number().min(-140).max(-60).optional(),
+  /** A microphone's outlet: what it gives at a sound pressure of 1 Pa, mV. */
+  mvPerPa: z.number().positive().max(500).optional(),
 })
 
 export const mountSchema = z.strictObject({
@@ -176,6 +186,8 @@ export const mountSchema = z.strictObject({
   carries: z.boolean().optional(),
   screws: z.int().min(1).max(8).optional(),
   antiTwist: z.boolean().optional(),
+  /** What keeps the foot of a shoe where it was put; without one it is held by its springs alone. */
+  lock: z.enum(shoeLocks).optional(),
   limitG: z.number().positive().max(100_000).optional(),
   shares: z.array(idSchema).max(12).readonly().optional(),
   tool: z.enum(['fingers', 'coin', 'hex key', 'lever']).optional(),
@@ -227,6 +239,33 @@ export const partSchema = z.strictObject({
   optics: opticsSchema.optional(),
   opening: openingSchema.optional(),
   under: underSchema.optional(),
+  /** A camera's own screen, which is watched as a monitor is; a hinge that takes its solid along takes it as well. */
+  screen: z
+    .strictObject({
+      at: vec,
+      out: unitVec,
+      up: unitVec,
+      wideMm: lengthMm,
+      tallMm: lengthMm,
+      nits: z.number().min(0).max(20_000),
+      /** The solid that carries it; and whether it can be turned to the eye wherever it is swung. */
+      solid: z.int().min(0).max(59),
+      swivels: z.boolean().optional(),
+    })
+    .optional(),
+  /** Rods: how they are made, each of them. */
+  rod: z
+    .strictObject({
+      count: z.int().min(1).max(4),
+      acrossMm: lengthMm,
+      wallMm: lengthMm.optional(),
+      matter: z.enum(rodMatter),
+    })
+    .refine((r) => r.wallMm === undefined || r.wallMm < r.acrossMm / 2, {
+      path: ['wallMm'],
+      message: 'the wall of a tube must be thinner than half of it',
+    })
+    .optional(),
   power: powerSchema.optional(),
   cable: cableSchema.optional(),
   media: mediaSchema.optional(),

@@ -32,8 +32,28 @@ const eyes: Readonly<Record<Support, Vec3>> = {
 
 const axisOf = ({ placed: [camera] }: Assembly): Vec3 => camera?.frame.at ?? zero
 
-/** Where the operator's eye is in this set-up. */
-const eyeOf = (assembly: Assembly): Vec3 => add(axisOf(assembly), eyes[assembly.setup.support])
+/**
+ * From the middle of a shoulder pad to the eye, mm: 90 towards the head, 190 over the shoulder, 100 ahead of it (usual
+ * sitting heights: eye 790, shoulder 600).
+ */
+const FROM_PAD: Vec3 = [-90, 190, -100]
+/** Nothing is read nearer to the eye without a loupe, mm: the head goes back. */
+const NEAREST_MM = 250
+
+/** Where the operator's eye is in this set-up: over the pad the rig lies with, else where this way of holding puts it. */
+const eyeOf = (assembly: Assembly): Vec3 => {
+  const { support } = assembly.setup
+  const pad = support === 'shoulder' ? assembly.placed.find(({ part }) => part.grips.some(onShoulder)) : undefined
+  const grip = pad?.part.grips.find(onShoulder)
+  return pad && grip ? add(point(pad.frame, grip.at), FROM_PAD) : add(axisOf(assembly), eyes[support])
+}
+const onShoulder = ({ kind }: PlacedPart['part']['grips'][number]): boolean => kind === 'shoulder'
+
+/** The eye before one screen: as far back from it as it has to be to read it. */
+const eyeBefore = (eye: Vec3, at: Vec3): Vec3 => {
+  const way = subtract(eye, at)
+  return lengthOf(way) >= NEAREST_MM ? eye : add(at, scale(unit(way), NEAREST_MM))
+}
 
 /** A screen as the eye meets it. */
 export interface Watched {
@@ -70,61 +90,76 @@ const between = (a: Vec3, b: Vec3): Bounds => ({
   max: [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])],
 })
 
-/** Every screen of the rig that carries its own data, as seen from where the operator's eye is in this set-up. */
-export const watchedScreens = (assembly: Assembly): readonly Watched[] => {
+interface Picture {
+  readonly at: Vec3
+  readonly out: Vec3
+  readonly up: Vec3
+  readonly wideMm: number
+  readonly tallMm: number
+  readonly nits: number
+}
+
+/** A picture on a piece, as it is seen from where the operator's eye is in this set-up. */
+const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watched => {
   const axis = axisOf(assembly)
-  const eye = eyeOf(assembly)
-  return assembly.placed.flatMap((piece): Watched[] => {
-    const { optics } = piece.part
-    if (optics?.kind !== 'screen') return []
-    const at = point(piece.frame, optics.at)
-    const [out, up] = [direction(piece.frame, optics.out), direction(piece.frame, optics.up)]
-    const right = cross(up, out)
-    const toEye = unit(subtract(eye, at))
-    const spots = fieldsOf.map(([x, y]) =>
-      add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * optics.wideMm), scale(up, y * optics.tallMm))),
-    )
-    const around = spots.map((spot) => between(spot, eye))
-    const cutsOf = (other: PlacedPart): readonly boolean[] =>
-      remembered(piece, other, assembly.setup.support, () =>
-        spots.map((spot, i) => {
-          const box = around[i]
-          return (
-            box !== undefined &&
-            overlap(box, other.bounds) &&
-            other.solids.some(
-              ({ solid, shape, bounds }) =>
-                solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape),
-            )
+  const at = point(piece.frame, picture.at)
+  const eye = eyeBefore(eyeOf(assembly), at)
+  const [out, up] = [direction(piece.frame, picture.out), direction(piece.frame, picture.up)]
+  const right = cross(up, out)
+  const toEye = unit(subtract(eye, at))
+  const spots = fieldsOf.map(([x, y]) =>
+    add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * picture.wideMm), scale(up, y * picture.tallMm))),
+  )
+  const around = spots.map((spot) => between(spot, eye))
+  const cutsOf = (other: PlacedPart): readonly boolean[] =>
+    remembered(piece, other, `${assembly.setup.support} ${eye.join()}`, () =>
+      spots.map((spot, i) => {
+        const box = around[i]
+        return (
+          box !== undefined &&
+          overlap(box, other.bounds) &&
+          other.solids.some(
+            ({ solid, shape, bounds }) => solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape),
           )
-        }),
-      )
-    const reach = around.reduce(unite, emptyBounds)
-    const others = assembly.placed.filter((other) => other !== piece && overlap(reach, other.bounds))
-    const hiding = others
-      .map((other) => ({ other, cuts: cutsOf(other) }))
-      .filter(({ cuts }) => cuts.some(Boolean))
-      .sort((a, b) => b.cuts.filter(Boolean).length - a.cuts.filter(Boolean).length)
-    const lost = spots.filter((_, i) => hiding.some(({ cuts }) => cuts[i])).length
-    // What counts as upright for a screen that lies flat is the way the operator looks.
-    const upright: Vec3 = Math.abs(out[1]) < 0.9 ? [0, 1, 0] : [0, 0, -1]
-    const standsUp = Math.abs(dot(up, upright)) >= Math.abs(dot(right, upright))
-    return [
-      {
-        piece,
-        at,
-        offDeg: (Math.acos(Math.max(-1, Math.min(1, dot(out, toEye)))) * 180) / Math.PI,
-        aboveMm: at[1] - axis[1],
-        aheadMm: axis[2] - at[2],
-        besideMm: Math.abs(at[0] - axis[0]),
-        hidden: lost / spots.length,
-        by: hiding[0]?.other,
-        portrait: standsUp ? optics.tallMm > optics.wideMm : optics.wideMm > optics.tallMm,
-        nits: optics.nits,
-      },
-    ]
-  })
+        )
+      }),
+    )
+  const reach = around.reduce(unite, emptyBounds)
+  const others = assembly.placed.filter((other) => other !== piece && overlap(reach, other.bounds))
+  const hiding = others
+    .map((other) => ({ other, cuts: cutsOf(other) }))
+    .filter(({ cuts }) => cuts.some(Boolean))
+    .sort((a, b) => b.cuts.filter(Boolean).length - a.cuts.filter(Boolean).length)
+  const lost = spots.filter((_, i) => hiding.some(({ cuts }) => cuts[i])).length
+  // What counts as upright for a screen that lies flat is the way the operator looks.
+  const upright: Vec3 = Math.abs(out[1]) < 0.9 ? [0, 1, 0] : [0, 0, -1]
+  const standsUp = Math.abs(dot(up, upright)) >= Math.abs(dot(right, upright))
+  return {
+    piece,
+    at,
+    offDeg: (Math.acos(Math.max(-1, Math.min(1, dot(out, toEye)))) * 180) / Math.PI,
+    aboveMm: at[1] - axis[1],
+    aheadMm: axis[2] - at[2],
+    besideMm: Math.abs(at[0] - axis[0]),
+    hidden: lost / spots.length,
+    by: hiding[0]?.other,
+    portrait: standsUp ? picture.tallMm > picture.wideMm : picture.wideMm > picture.tallMm,
+    nits: picture.nits,
+  }
+}
+
+/** Every monitor of the rig that carries its own data, as seen from where the operator's eye is in this set-up. */
+export const watchedScreens = (assembly: Assembly): readonly Watched[] =>
+  assembly.placed.flatMap((piece) =>
+    piece.part.optics?.kind === 'screen' ? [watched(assembly, piece, piece.part.optics)] : [],
+  )
+
+/** The camera's own screen, seen likewise; where its data does not tell of one, none. */
+export const ownScreenOf = (assembly: Assembly): Watched | undefined => {
+  const [camera] = assembly.placed
+  return camera?.part.screen && watched(assembly, camera, camera.part.screen)
 }
 
 /** Distance from the eye to a screen, mm. */
-export const eyeDistanceMm = (assembly: Assembly, { at }: Watched): number => lengthOf(subtract(eyeOf(assembly), at))
+export const eyeDistanceMm = (assembly: Assembly, { at }: Watched): number =>
+  lengthOf(subtract(eyeBefore(eyeOf(assembly), at), at))

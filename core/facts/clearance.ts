@@ -12,6 +12,7 @@ import {
   plugRoomsOf,
   sightOf,
   sizeOf,
+  ownScreenOf,
   watchedScreens,
 } from '../clearance/index.ts'
 import { perThing } from '../kernel/index.ts'
@@ -25,6 +26,7 @@ type Names =
   | 'gloved'
   | 'closeFits'
   | 'screens'
+  | 'ownScreen'
   | 'plugs'
   | 'entries'
   | 'crowds'
@@ -61,6 +63,7 @@ export const clearanceFacts: FactTable<Names> = {
   /** Rooms that are free by less than 5 mm; nobody judges them, they are shown to who asks. */
   closeFits: fact([], ({ assembly }) => closeFitsOf(assembly, (kind) => (kind === 'hand' ? gloveMm(assembly) : 0))),
   screens: fact([], ({ assembly }) => watchedScreens(assembly)),
+  ownScreen: fact([], ({ assembly }) => ownScreenOf(assembly)),
   plugs: fact([], ({ assembly }) => plugRoomsOf(assembly)),
   entries: fact([], ({ assembly }) => entriesOf(assembly)),
   crowds: fact([], ({ assembly }) => crowdsOf(assembly)),

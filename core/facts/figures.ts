@@ -80,6 +80,7 @@ export interface Figures {
   readonly gloved: readonly Invasion[]
   readonly closeFits: readonly CloseFit[]
   readonly screens: readonly Watched[]
+  readonly ownScreen: Watched | undefined
   readonly plugs: readonly PlugRoom[]
   readonly entries: readonly Entry[]
   readonly crowds: readonly Crowd[]

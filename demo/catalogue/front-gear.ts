@@ -138,6 +138,7 @@ export const frontGear = [
   part({
     ...given('typha-rod-single', 'Typha single 15 mm rod, 150 mm, 1/4" end', 62, 14),
     role: 'rods',
+    rod: { count: 1, acrossMm: 15, wallMm: 1.5, matter: 'aluminium' },
     solids: [bar([0, 0, 0], ahead, 150, 7.5, 'metal')],
     mounts: [
       sits('end', 'thread-1/4', [0, 0, 0], back),

@@ -4,6 +4,8 @@ import { cables } from './cables.ts'
 import { cages } from './cages.ts'
 import { cameras } from './cameras.ts'
 import { withElectrics } from './electrics.ts'
+import { withFoot } from './feet.ts'
+import { withHearing } from './hearing.ts'
 import { filters, lensAdapters, lenses } from './glass.ts'
 import { sideHandles, topHandles } from './grips.ts'
 import { moreCages, moreCameras } from './more-bodies.ts'
@@ -58,4 +60,4 @@ export const demoParts: readonly Part[] = [
   ...clamps,
   ...moreStands,
   ...moreBag,
-].map((part) => withSensor(withElectrics(part)))
+].map((part) => withHearing(withFoot(withSensor(withElectrics(part)))))

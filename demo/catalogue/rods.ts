@@ -26,6 +26,7 @@ const pair = (lengthMm: number) => [
     maker: 'Reedsmith',
     massG: Math.round(lengthMm * 2 * aluminium),
     lengthMm,
+    matter: 'aluminium',
     price: [9 + lengthMm / 25, 12 + lengthMm / 20, 18 + lengthMm / 15],
   }),
   rods({
@@ -34,6 +35,7 @@ const pair = (lengthMm: number) => [
     maker: 'Papyr',
     massG: Math.round(lengthMm * 2 * carbon),
     lengthMm,
+    matter: 'carbon',
     price: [18 + lengthMm / 12, 24 + lengthMm / 10, 32 + lengthMm / 8],
   }),
 ]
@@ -135,6 +137,16 @@ export const rodParts = [
     family: '4x5.65',
     effect: 'nd',
     stops: 4,
+  }),
+  dropIn({
+    id: 'phragma-grad-565',
+    name: 'Phragma drop-in graduated ND 0.9, 4 x 5.65 in',
+    maker: 'Phragma',
+    massG: 140,
+    price: [128, 149, 175],
+    family: '4x5.65',
+    effect: 'graduated',
+    stops: 3,
   }),
   dropIn({
     id: 'rushlight-mist-565',

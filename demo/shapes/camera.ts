@@ -151,6 +151,20 @@ export const camera = (c: CameraFacts): Part => {
     centre: [3, (c.upMm - c.downMm) / 2, (c.backMm - c.frontMm) / 2 - 2],
     rooms: [...screenRoom(c), ...serviceRooms(c)],
     hinges: screenHinge(c, solids.length - 1),
+    ...(c.provides.includes('screen')
+      ? {
+          screen: {
+            at: [-2, (c.upMm - c.downMm - 2) / 2, c.backMm + 5],
+            out: back,
+            up,
+            wideMm: 66,
+            tallMm: 44,
+            nits: c.screen === 'tilt' ? 500 : 400,
+            solid: solids.length - 1,
+            swivels: true,
+          },
+        }
+      : {}),
     sockets: portSockets(c),
     optics: { kind: 'sensor', wideMm: c.sensor[0], tallMm: c.sensor[1] },
     mounts: [

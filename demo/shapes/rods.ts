@@ -17,6 +17,8 @@ import {
   up,
 } from './solids.ts'
 
+type RodMatter = NonNullable<Part['rod']>['matter']
+
 interface Piece {
   readonly id: string
   readonly name: string
@@ -29,7 +31,7 @@ const HALF_GAP_MM = 30
 const ROD_MM = 7.5
 
 /** A pair of 15 mm rods, 60 mm apart, running ahead from the end that is clamped. Origin: between them at that end. */
-export const rods = (r: Piece & { readonly lengthMm: number }): Part =>
+export const rods = (r: Piece & { readonly lengthMm: number; readonly matter: RodMatter }): Part =>
   part({
     id: r.id,
     role: 'rods',
@@ -56,6 +58,7 @@ export const rods = (r: Piece & { readonly lengthMm: number }): Part =>
         label: `${r.name}, below`,
       }),
     ],
+    rod: { count: 2, acrossMm: 2 * ROD_MM, wallMm: 1.5, matter: r.matter },
     facts: { length: `${r.lengthMm} mm` },
   })
 
@@ -163,7 +166,11 @@ export const dropIn = (
     massG: f.massG,
     price: f.price,
     solids: [block([-wide / 2, 0, -2], [wide / 2, tall, 2], 'glass', 1)],
-    mounts: [sits('edge', 'tray', [0, 0, 0], down, { family: f.family })],
+    mounts: [
+      sits('edge', 'tray', [0, 0, 0], down, { family: f.family }),
+      // A graduated one can be put in upside down; any other looks the same.
+      ...(f.effect === 'graduated' ? [sits('upper', 'tray', [0, tall, 0], up, { family: f.family })] : []),
+    ],
     optics: { kind: 'filter', effect: f.effect, minStops: f.stops, maxStops: f.stops },
     opening: { at: [0, tall / 2, -2], wideMm: wide - 2 * EDGE_MM, tallMm: tall - 2 * EDGE_MM },
     provides: f.effect === 'nd' ? ['nd'] : [],

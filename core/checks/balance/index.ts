@@ -8,6 +8,7 @@ import { massUnknown } from './mass-unknown.ts'
 import { overMass } from './over-mass.ts'
 import { overPayload } from './over-payload.ts'
 import { plateOffset } from './plate-offset.ts'
+import { rodsSag } from './rods-sag.ts'
 import { shoulderFrontHeavy } from './shoulder-front-heavy.ts'
 import { slipsOutward } from './slips-outward.ts'
 import { standsCrooked } from './stands-crooked.ts'
@@ -25,6 +26,7 @@ export const balanceChecks: readonly Check[] = [
   overMass,
   overPayload,
   plateOffset,
+  rodsSag,
   shoulderFrontHeavy,
   slipsOutward,
   standsCrooked,

@@ -8,9 +8,11 @@ import { handRoom } from './hand-room.ts'
 import { leverRoom } from './lever-room.ts'
 import { monitorTooFar } from './monitor-too-far.ts'
 import { monitorTooHigh } from './monitor-too-high.ts'
+import { ownScreen } from './own-screen.ts'
 import { plugRoom } from './plug-room.ts'
 import { portraitMonitor } from './portrait-monitor.ts'
 import { ringRoom } from './ring-room.ts'
+import { screenDim } from './screen-dim.ts'
 import { screenSwing } from './screen-swing.ts'
 import { socketBlocked } from './socket-blocked.ts'
 import { socketCrowding } from './socket-crowding.ts'
@@ -30,9 +32,11 @@ export const clearanceChecks: readonly Check[] = [
   leverRoom,
   monitorTooFar,
   monitorTooHigh,
+  ownScreen,
   plugRoom,
   portraitMonitor,
   ringRoom,
+  screenDim,
   screenSwing,
   socketBlocked,
   socketCrowding,

@@ -22,6 +22,7 @@ import { rodsOverlong } from './rods-overlong.ts'
 import { rodsShort } from './rods-short.ts'
 import { screwTooLong } from './screw-too-long.ts'
 import { shoeOverload } from './shoe-overload.ts'
+import { shoeSlides } from './shoe-slides.ts'
 import { singleScrew } from './single-screw.ts'
 import { standMissing } from './stand-missing.ts'
 import { twoScrewSpacing } from './two-screw-spacing.ts'
@@ -52,6 +53,7 @@ export const fitChecks: readonly Check[] = [
   rodsShort,
   screwTooLong,
   shoeOverload,
+  shoeSlides,
   singleScrew,
   standMissing,
   twoScrewSpacing,

@@ -8,6 +8,7 @@ import { filterStack } from './filter-stack.ts'
 import { filterThread } from './filter-thread.ts'
 import { followFocusOnAf } from './follow-focus-on-af.ts'
 import { gearMissing } from './gear-missing.ts'
+import { gradUp } from './grad-up.ts'
 import { imageCircle } from './image-circle.ts'
 import { inShot } from './in-shot.ts'
 import { lensMissing } from './lens-missing.ts'
@@ -31,6 +32,7 @@ export const glassChecks: readonly Check[] = [
   filterThread,
   followFocusOnAf,
   gearMissing,
+  gradUp,
   imageCircle,
   inShot,
   lensMissing,

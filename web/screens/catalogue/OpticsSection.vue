@@ -46,6 +46,7 @@ const effects = {
   polariser: 'polariser',
   mist: 'mist',
   clear: 'clear',
+  graduated: 'graduated, dark above',
 } as const
 </script>
 

@@ -9,6 +9,7 @@ const effects = {
   polariser: 'polariser',
   mist: 'mist',
   clear: 'clear glass',
+  graduated: 'graduated, dark above',
 } as const
 
 /** What a part does with light, as one reads it on its page. */

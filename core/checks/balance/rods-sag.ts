@@ -1,0 +1,51 @@
+import { z } from 'zod'
+import { type Sag, sagsOf, STIFFNESS } from '../../balance/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck } from '../check.ts'
+import { swapsThat } from '../places.ts'
+
+/** Long rods that bend under what rides on them. */
+export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
+  id: 'rods-sag',
+  family: 'balance',
+  title: 'The rods bend',
+  why: 'The teeth of the drive climb out of the ring, and the box nods at every step.',
+  level: 'hint',
+  source:
+    'A beam held at one end, F a^3 / 3 E I; aluminium 69, carbon tube 100, steel 200 kN/mm2. Teeth of 0.8 are 1.8 mm deep: a quarter of that, 0.45 mm, leaves them in mesh.',
+  options: z.object({ mostMm: z.number().positive() }),
+  defaults: { mostMm: 0.45 },
+  units: { mostMm: 'mm' },
+  needs: ['loads'],
+  limit: { measured: 'sagMm', allowed: 'mostMm' },
+  messages: {
+    speaks: {
+      bend: '{rods} bend by {sagMm:mm} under {by}. {carriedG:g} rides up to {outMm:mm} out; in steel it would be {steelMm:mm}, and {mostMm:mm} is let pass.',
+    },
+    silent: { stiff: '{rods} stay straight: {sagMm:mm} at {by}.' },
+    cannotTell: {},
+  },
+  subjects: ({ assembly, loads }) => sagsOf(assembly, loads),
+  judge: ({ rods, by, outMm, carriedG, sagMm }, _, { mostMm }) => {
+    const names = { rods: rods.part.name, by: by.part.name }
+    const steelMm = (sagMm * STIFFNESS[rods.part.rod?.matter ?? 'steel']) / STIFFNESS.steel
+    const numbers = { sagMm, mostMm, outMm, carriedG, steelMm }
+    return exceeds(sagMm, mostMm)
+      ? { group: 'speaks', message: 'bend', names, numbers, parts: [rods.instance.id], at: rods.centre }
+      : { group: 'silent', message: 'stiff', names, numbers }
+  },
+  remedies: ({ rods, sagMm }, facts, _, { mostMm }) => {
+    const now = STIFFNESS[rods.part.rod?.matter ?? 'steel']
+    const long = (part: typeof rods.part) => part.mounts.find(({ lengthMm }) => lengthMm !== undefined)?.lengthMm
+    return swapsThat(
+      facts,
+      rods,
+      1,
+      (part) =>
+        part.rod !== undefined &&
+        long(part) === long(rods.part) &&
+        part.rod.wallMm === rods.part.rod?.wallMm &&
+        (sagMm * now) / STIFFNESS[part.rod.matter] <= mostMm,
+    )
+  },
+})

@@ -1,0 +1,65 @@
+import type { PlacedPart } from '../../assembly/index.ts'
+import type { Watched } from '../../clearance/index.ts'
+import { exceeds } from '../../kernel/index.ts'
+import { defineCheck, noOptions, wayKindOf } from '../check.ts'
+import { getOutOfTheWay } from '../cures.ts'
+import type { Facts, Sees } from '../../facts/index.ts'
+
+/** As for a monitor: a tenth of the picture, and 60 degrees off its face. */
+const MOST_HIDDEN = 0.1
+const MOST_DEG = 60
+
+const isSeen = ({ hidden, offDeg }: Watched): boolean => hidden <= MOST_HIDDEN && !exceeds(offDeg, MOST_DEG)
+
+/** The eye goes to the finder where the rig is held up to it. */
+const throughFinder = ({ assembly, invasions }: Sees<'invasions'>, camera: PlacedPart): boolean =>
+  (assembly.setup.support === 'two-hand' || assembly.setup.support === 'shoulder') &&
+  camera.part.rooms.some(({ kind }) => kind === 'view') &&
+  !invasions.some(({ piece, room }) => piece === camera && room.kind === 'view')
+
+/** The camera's own screen, where nothing else shows the picture. */
+export const ownScreen = defineCheck<Watched, object, 'ownScreen' | 'screens' | 'invasions'>({
+  id: 'own-screen',
+  family: 'clearance',
+  title: 'No picture to look at',
+  why: 'The only screen there is lies behind something, and you frame by guess.',
+  level: 'risk',
+  source:
+    'Lines of sight from the eye of this way of holding to the camera’s own screen, as for a monitor: a tenth hidden, 60 degrees off its face. In two hands and on the shoulder the finder will do.',
+  ...noOptions,
+  needs: ['ownScreen', 'screens', 'invasions'],
+  messages: {
+    speaks: {
+      hidden:
+        '{by} hides {hiddenPercent:%} of the screen of {camera}. Nothing else on this set-up shows the picture; {mostPercent:%} is let pass.',
+      away: 'The screen of {camera} looks {offDeg:deg} away from your eye. Nothing else on this set-up shows the picture; {mostDeg:deg} can be read.',
+    },
+    silent: {
+      both: '{other} and the screen of {camera} both stay seen.',
+      other: '{other} shows the picture; the screen of {camera} is covered.',
+      finder: 'The picture is seen through the finder of {camera}.',
+      seen: 'The screen of {camera} is seen, {offDeg:deg} off your eye.',
+    },
+    cannotTell: {},
+  },
+  subjects: ({ ownScreen: own }) => (own ? [own] : []),
+  judge: (own, facts) => {
+    const other = facts.screens[0]
+    const names = { camera: own.piece.part.name, by: own.by?.part.name ?? '', other: other?.piece.part.name ?? '' }
+    const hiddenPercent = Math.round(100 * own.hidden)
+    const numbers = { hiddenPercent, mostPercent: 100 * MOST_HIDDEN, offDeg: own.offDeg, mostDeg: MOST_DEG }
+    if (other) return { group: 'silent', message: isSeen(own) ? 'both' : 'other', names, numbers }
+    if (isSeen(own)) return { group: 'silent', message: 'seen', names, numbers }
+    if (throughFinder(facts, own.piece)) return { group: 'silent', message: 'finder', names, numbers }
+    const camera = own.piece.instance.id
+    if (own.hidden > MOST_HIDDEN && own.by)
+      return { group: 'speaks', message: 'hidden', names, numbers, parts: [own.by.instance.id, camera], at: own.at }
+    return { group: 'speaks', message: 'away', names, numbers, parts: [camera], at: own.at }
+  },
+  remedies: (own, facts) => {
+    const cleared = (after: Facts) => after.ownScreen !== undefined && isSeen(after.ownScreen)
+    return own.by?.joint && own.hidden > MOST_HIDDEN
+      ? getOutOfTheWay(facts, own.by, cleared).filter(({ commands }) => wayKindOf(commands) !== 'take-off')
+      : []
+  },
+})
