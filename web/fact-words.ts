@@ -52,6 +52,7 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
   },
   hands: { title: 'Two hands', how: 'the two handles that stand farthest apart' },
   grips: { title: 'Grips', how: 'where hands hold it' },
+  palms: { title: 'Hands', how: 'a large hand round each grip that this way of holding uses' },
   onPlate: {
     title: 'Over the plate',
     how: 'how far the centre lies ahead of the middle of the plate, beside it and over it; tilted, that is a moment',
@@ -80,6 +81,10 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
   screens: {
     title: 'Screens that are watched',
     how: 'lines of sight from where the eye is in this set-up to the middle and the corners of each screen',
+  },
+  leadIntrusions: {
+    title: 'Leads in the way',
+    how: 'plugs, first bends, cables and coils against the rooms of screens, doors, hands, levers and rings',
   },
   ownScreen: {
     title: 'The camera’s own screen',

@@ -94,10 +94,10 @@ test('every finding is on exactly one card, whatever is found', () => {
   )
 })
 
-test('a bad first draft is a dozen cards, a clean rig two at most, and no sound rig more than nine', () => {
+test('a bad first draft is a dozen cards, a clean rig three at most', () => {
   expect(cardsIn(evaluate(firstMark, 'crossing', demo)).length).toBeLessThanOrEqual(12)
   for (const { id } of secondMark.setups) expect(cardsIn(evaluate(secondMark, id, demo)).length).toBeLessThanOrEqual(2)
   for (const rig of soundRigs)
     for (const { id } of rig.setups)
-      expect(cardsIn(evaluate(rig, id, { catalogue, owned: new Map() })).length).toBeLessThanOrEqual(9)
+      expect([rig.id, cardsIn(evaluate(rig, id, { catalogue, owned: new Map() })).length <= 3]).toEqual([rig.id, true])
 })

@@ -23,8 +23,11 @@ export interface Line {
 export interface Card {
   readonly root: Line
   readonly follows: readonly Line[]
-  /** Of a piece, a joint or a lead; or of none by itself: what the whole weighs, costs, needs. */
-  readonly of: 'piece' | 'whole'
+  /**
+   * Of a piece, a joint or a lead; or of none by itself: what the whole weighs, costs, needs; or mere hints, together in
+   * one list.
+   */
+  readonly of: 'piece' | 'whole' | 'notes'
 }
 
 /**
@@ -94,7 +97,8 @@ const belongs = ({ finding, all }: Line, { root, culprit }: Open, { hostOf, came
 /**
  * What is said of a set-up, one card a culprit: the worst of what concerns a piece or lead is its root, causes before
  * effects, and all else that shares a piece with it is folded beneath, as is a joint that bears the same load further
- * down. What concerns no piece makes one card a family, and so do mere hints. Every finding is on exactly one card.
+ * down. What concerns no piece makes one card a family; hints that belong to nothing graver are one list of notes. Every
+ * finding is on exactly one card.
  */
 export const cardsOf = (findings: readonly Finding[], tree: Tree): readonly Card[] => {
   const lines = linesOf([...findings].sort((a, b) => rank(a) - rank(b)))
@@ -102,13 +106,16 @@ export const cardsOf = (findings: readonly Finding[], tree: Tree): readonly Card
   for (const line of lines) {
     const { parts, family, level } = line.finding
     const wide = parts.length === 0
-    const culprit = wide || level === 'hint' ? `family ${family}` : (parts[0] ?? '')
-    const home = cards.find((card) => belongs(line, card, tree)) ?? cards.find((card) => card.culprit === culprit)
+    const note = level === 'hint'
+    const culprit = note ? 'notes' : wide ? `family ${family}` : (parts[0] ?? '')
+    const home =
+      cards.find((card) => card.of !== 'notes' && belongs(line, card, tree)) ??
+      cards.find((card) => card.culprit === culprit)
     if (home) home.follows.push(line)
-    else cards.push({ root: line, follows: [], of: wide ? 'whole' : 'piece', culprit })
+    else cards.push({ root: line, follows: [], of: note ? 'notes' : wide ? 'whole' : 'piece', culprit })
   }
   const inOrder = (of: Card['of']) => cards.filter((card) => card.of === of)
-  return [...inOrder('piece'), ...inOrder('whole')].map(({ root, follows, of }) => ({ root, follows, of }))
+  return [...inOrder('piece'), ...inOrder('whole'), ...inOrder('notes')].map(({ root, follows, of }) => ({ root, follows, of }))
 }
 
 /** The cards of a set-up. */

@@ -1,6 +1,6 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import { direction, lengthOf, point, subtract, type Vec3, volumeOf } from '../kernel/index.ts'
+import { direction, lengthOf, type Placed, placeShape, point, subtract, type Vec3, volumeOf } from '../kernel/index.ts'
 
 /** A place to take hold of the rig. */
 export interface Grip {
@@ -125,4 +125,56 @@ export const holdThat = (assembly: Assembly, capability: string): Grip | undefin
   const axisMm = assembly.placed[0]?.frame.at[1] ?? 0
   const above = (grip: Grip) => grip.at[1] - axisMm > ABOVE_MM
   return handles(assembly).find((grip) => above(grip) === (capability === 'top-handle'))
+}
+
+/** A hand that is closed round a bar: so thick all round it, and so wide along it, mm (a large bare hand). */
+const HAND_MM = { round: 34, along: 86 } as const
+/** The right hand round a camera's body: before the middle of its grip, behind, inside, outside, and half its height. */
+const BODY_HAND_MM = { ahead: 31, behind: 40, inside: 14, outside: 34, half: 36 } as const
+
+/** A hand where it holds the rig. */
+export interface Palm {
+  readonly grip: Grip
+  readonly shape: Placed
+}
+
+/**
+ * Where hands are in this set-up: round the top handle when it hangs from one hand; else round what two hands hold. None
+ * where a stand bears it.
+ */
+export const palmsOf = (assembly: Assembly): readonly Palm[] => {
+  const { support } = assembly.setup
+  if (support === 'tripod' || support === 'gimbal') return []
+  const held = support === 'hand-low' ? gripsOf(assembly).filter(({ kind }) => kind === 'top') : handsOf(assembly)
+  return held.map((grip): Palm => {
+    const frame = { ...grip.piece.frame, at: grip.at }
+    if (grip.kind === 'body') {
+      const { ahead, behind, inside, outside, half } = BODY_HAND_MM
+      return {
+        grip,
+        shape: placeShape(
+          {
+            kind: 'box',
+            centre: [(outside - inside) / 2, 0, (behind - ahead) / 2],
+            size: [outside + inside, 2 * half, ahead + behind],
+          },
+          frame,
+        ),
+      }
+    }
+    const level = { at: grip.at, x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
+    return {
+      grip,
+      shape: placeShape(
+        {
+          kind: 'cylinder',
+          centre: [0, 0, 0],
+          axis: grip.axis ?? [0, 1, 0],
+          radius: HAND_MM.round,
+          length: HAND_MM.along,
+        },
+        level,
+      ),
+    }
+  })
 }

@@ -1,9 +1,29 @@
-import type { PlacedPart } from '../assembly/index.ts'
+import { hingeDegrees, type PlacedPart } from '../assembly/index.ts'
+import { dot, lengthOf, subtract } from '../kernel/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions, ofEachPiece } from './check.ts'
 import { getOutOfTheWay } from './cures.ts'
 import type { FactName, Sees } from '../facts/index.ts'
+
+/** Two hinges whose middles lie no farther apart are one. mm */
+const SAME_HINGE_MM = 8
+
+/**
+ * Is the screen that a room is the way of posed open in this set-up? Then it need not swing any more; that it can be shut
+ * is asked of nobody.
+ */
+export const posedOpen = ({ assembly }: Sees, { instance, part }: PlacedPart, { hinge }: Room): boolean =>
+  hingeDegrees(part, instance.id, assembly.setup).some((deg, i) => {
+    const own = part.hinges?.[i]
+    return (
+      deg !== 0 &&
+      own !== undefined &&
+      hinge !== undefined &&
+      lengthOf(subtract(own.at, hinge.at)) < SAME_HINGE_MM &&
+      Math.abs(dot(own.axis, hinge.axis)) > 0.99
+    )
+  })
 
 interface RoomSubject {
   readonly piece: PlacedPart

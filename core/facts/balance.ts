@@ -8,6 +8,7 @@ import {
   jointLoadsOf,
   massOf,
   onPlateOf,
+  palmsOf,
   shoulderOf,
   standOf,
   steadinessOf,
@@ -28,6 +29,7 @@ type Names =
   | 'stand'
   | 'hands'
   | 'grips'
+  | 'palms'
   | 'onPlate'
   | 'gimbal'
   | 'shoulder'
@@ -57,6 +59,8 @@ export const balanceFacts: FactTable<Names> = {
   stand: fact(['mass'], ({ assembly, mass }) => standOf(assembly, mass)),
   hands: fact([], ({ assembly }) => twoHandsOf(assembly)),
   grips: fact([], ({ assembly }) => gripsOf(assembly)),
+  /** Hands where they hold it. */
+  palms: fact([], ({ assembly }) => palmsOf(assembly)),
   onPlate: fact(['mass'], ({ assembly, mass }) => onPlateOf(assembly, mass)),
   gimbal: fact(['mass'], ({ assembly, mass }) => beyondGimbal(assembly, mass)),
   shoulder: fact(['mass'], ({ assembly, mass }) => shoulderOf(assembly, mass)),

@@ -9,6 +9,7 @@ import {
   inShotOf,
   type Intruder,
   invasionsOf,
+  leadIntrusionsOf,
   plugRoomsOf,
   sightOf,
   sizeOf,
@@ -27,6 +28,7 @@ type Names =
   | 'closeFits'
   | 'screens'
   | 'ownScreen'
+  | 'leadIntrusions'
   | 'plugs'
   | 'entries'
   | 'crowds'
@@ -63,6 +65,8 @@ export const clearanceFacts: FactTable<Names> = {
   /** Rooms that are free by less than 5 mm; nobody judges them, they are shown to who asks. */
   closeFits: fact([], ({ assembly }) => closeFitsOf(assembly, (kind) => (kind === 'hand' ? gloveMm(assembly) : 0))),
   screens: fact([], ({ assembly }) => watchedScreens(assembly)),
+  /** Rooms that a plug, a cable or a coil lies in. */
+  leadIntrusions: fact(['leads'], ({ assembly, leads }) => leadIntrusionsOf(assembly.placed, leads)),
   ownScreen: fact([], ({ assembly }) => ownScreenOf(assembly)),
   plugs: fact([], ({ assembly }) => plugRoomsOf(assembly)),
   entries: fact([], ({ assembly }) => entriesOf(assembly)),

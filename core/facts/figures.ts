@@ -8,6 +8,7 @@ import type {
   LeadWeight,
   Mass,
   OnPlate,
+  Palm,
   Shoulder,
   Stand,
   Steadiness,
@@ -24,6 +25,7 @@ import type {
   Entry,
   Intruder,
   Invasion,
+  LeadIntrusion,
   PlugRoom,
   Sight,
   Size,
@@ -68,6 +70,7 @@ export interface Figures {
   readonly stand: Stand
   readonly hands: TwoHands | undefined
   readonly grips: readonly Grip[]
+  readonly palms: readonly Palm[]
   readonly onPlate: OnPlate | undefined
   readonly gimbal: ReturnType<typeof beyondGimbal>
   readonly shoulder: Shoulder | undefined
@@ -81,6 +84,7 @@ export interface Figures {
   readonly closeFits: readonly CloseFit[]
   readonly screens: readonly Watched[]
   readonly ownScreen: Watched | undefined
+  readonly leadIntrusions: readonly LeadIntrusion<Run>[]
   readonly plugs: readonly PlugRoom[]
   readonly entries: readonly Entry[]
   readonly crowds: readonly Crowd[]

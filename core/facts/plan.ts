@@ -1,10 +1,22 @@
+import type { Assembly, Support } from '../assembly/index.ts'
 import { holdThat, isPosture } from '../balance/index.ts'
 import { needsOf, unmet } from '../brief/index.ts'
-import { capabilities } from '../catalogue/index.ts'
+import { capabilities, type Capability } from '../catalogue/index.ts'
 import { billOf, chanceOf, costOf, plainRules } from '../money/index.ts'
 import { fact, type FactTable } from './define.ts'
 
 type Names = 'cost' | 'bill' | 'chance' | 'needs' | 'unmet'
+
+/** Ways of holding in which nobody lifts the rig by its top between two takes. */
+const heldElsewhere: ReadonlySet<Support> = new Set(['shoulder', 'chest', 'lap'])
+
+/** On a stand nobody wants a handle, held to the body none on top; and a quick plate is for a rig that stands somewhere. */
+const hasUse = (capability: Capability, { rig, setup }: Assembly): boolean => {
+  if (capability === 'quick-plate') return rig.setups.some(({ support }) => !isPosture(support))
+  if (capability === 'tether' || capabilities[capability].station !== 'grip') return true
+  if (!isPosture(setup.support)) return false
+  return capability !== 'top-handle' || setup.orientation === 'upright' || !heldElsewhere.has(setup.support)
+}
 
 /** What is asked for, and what it costs. */
 export const planFacts: FactTable<Names> = {
@@ -13,11 +25,10 @@ export const planFacts: FactTable<Names> = {
   bill: fact(['cost'], ({ context, cost }) => billOf(cost.usual, context.rules ?? plainRules)),
   /** How likely the bill stays within the brief's money; sending is taken as it is at usual prices. */
   chance: fact(['cost'], ({ assembly, context, cost }) => chanceOf(cost, assembly.rig.brief.budgetMinor, context)),
-  /** What the brief asks of this set-up: on a stand nobody wants a handle. */
+  /** What the brief asks of this set-up, as far as its way of being held has a use for it. */
   needs: fact([], ({ assembly }) =>
     needsOf(assembly.rig.brief).filter(
-      ({ capability }) =>
-        isPosture(assembly.setup.support) || capabilities[capability].station !== 'grip' || capability === 'tether',
+      ({ capability, because }) => because.from === 'operator' || hasUse(capability, assembly),
     ),
   ),
   unmet: fact(['needs'], ({ assembly, needs }) => {

@@ -8,6 +8,7 @@ const tall = { ...emptyBrief.light, aspect: '9:16' as const }
 export const held: readonly WrittenRig[] = [
   {
     id: 'documentary-low',
+    bag: ['luffa-slab-17'],
     name: 'Documentary, carried low',
     brief: { kind: 'run-and-gun', conditions: ['running', 'wind'] },
     camera: 'calabash-h1',
@@ -87,6 +88,7 @@ export const held: readonly WrittenRig[] = [
     id: 'shoulder-brick',
     name: 'On the shoulder, a brick behind as counterweight',
     brief: { kind: 'run-and-gun' },
+    without: ['nd', 'scratch-sound'],
     camera: 'calabash-h1',
     setups: {
       shoulder: {
@@ -98,8 +100,8 @@ export const held: readonly WrittenRig[] = [
           'base=reedsmith-rod-base screw>cage.base',
           'front=reedsmith-rods-150 end>base.rods-front',
           'rear=reedsmith-rods-300 end>base.rods-rear',
-          'pad=gourdwell-pad-rods clamp>rear.below@-20',
-          'plate=gourdwell-v-plate-rods clamp>rear.above@110',
+          'pad=gourdwell-pad-rods clamp>rear.below@-80',
+          'plate=gourdwell-v-plate-rods clamp>rear.above@136',
           'brick=gourdwell-v-98 back>plate.plate',
           'clamp=sedgewick-rod-clamp clamp>front.below@40',
           'grip=sedgewick-rosette-grip bolt>clamp.left',
@@ -125,6 +127,7 @@ export const held: readonly WrittenRig[] = [
     id: 'chest',
     name: 'Held to the chest, two side handles',
     brief: { kind: 'run-and-gun' },
+    without: ['nd'],
     camera: 'calabash-h1',
     setups: {
       chest: {
@@ -144,6 +147,7 @@ export const held: readonly WrittenRig[] = [
     id: 'vintage',
     name: 'An old lens on an adapter, by hand',
     brief: { kind: 'desk' },
+    without: ['scratch-sound'],
     camera: 'calabash-h1',
     setups: {
       hand: {
@@ -158,8 +162,10 @@ export const held: readonly WrittenRig[] = [
   },
   {
     id: 'recorder-cage',
+    bag: ['papyr-card-325', 'luffa-slab-35'],
     name: 'A recorder on a low mount, with a hood of its own screen',
     brief: { kind: 'narrative' },
+    without: ['nd', 'xlr'],
     camera: 'calabash-h1',
     setups: {
       hand: {
@@ -181,6 +187,7 @@ export const held: readonly WrittenRig[] = [
     id: 'bushing',
     name: 'A plain handle on a pinned cage, by a bushing',
     brief: { kind: 'run-and-gun' },
+    without: ['nd', 'scratch-sound', 'side-grip'],
     camera: 'calabash-h1',
     setups: {
       low: {

@@ -43,8 +43,10 @@ export const standing: readonly WrittenRig[] = [
   },
   {
     id: 'promo-interview',
+    bag: ['luffa-slab-17'],
     name: 'Promo and interviews on sticks',
     brief: { kind: 'promo', conditions: ['interviews'] },
+    without: ['scratch-sound'],
     camera: 'calabash-h1',
     setups: {
       interview: {
@@ -71,6 +73,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'event-brick',
     name: 'A long event, brick on rods behind',
     brief: { kind: 'event' },
+    without: ['scratch-sound'],
     camera: 'cushaw-c6',
     setups: {
       sticks: {
@@ -92,6 +95,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'narrative-rods',
     name: 'Narrative: rods, matte box, follow focus, lens support',
     brief: { kind: 'narrative' },
+    without: ['nd', 'xlr'],
     camera: 'calabash-h1',
     setups: {
       sticks: {
@@ -116,6 +120,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'narrative-clamp',
     name: 'Narrative, matte box clamped on the lens',
     brief: { kind: 'narrative' },
+    without: ['xlr'],
     camera: 'calabash-h1',
     setups: {
       sticks: {
@@ -147,8 +152,10 @@ export const standing: readonly WrittenRig[] = [
   },
   {
     id: 'arm-monitor',
+    bag: ['luffa-slab-17'],
     name: 'A monitor on an arm off the cage’s side',
     brief: { kind: 'promo' },
+    without: ['nd', 'scratch-sound', 'wireless-sound'],
     camera: 'calabash-h1',
     setups: {
       sticks: {
@@ -169,6 +176,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'tap-dummy',
     name: 'Camera from a brick by a dummy pack, cinema body on rods',
     brief: { kind: 'narrative' },
+    without: ['screen', 'xlr', 'headphones'],
     camera: 'kabocha-cube',
     setups: {
       sticks: {
@@ -188,6 +196,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'slider',
     name: 'On a slider, a product turn',
     brief: { kind: 'promo' },
+    without: ['nd', 'scratch-sound', 'wireless-sound'],
     camera: 'calabash-h1',
     setups: {
       slide: {
@@ -207,6 +216,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'long-lens',
     name: 'A long lens carried by its own foot',
     brief: { kind: 'event' },
+    without: ['scratch-sound', 'xlr'],
     camera: 'calabash-h1',
     setups: {
       sticks: {
@@ -225,6 +235,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'xlr-event',
     name: 'Sound from the desk, preamp under the camera',
     brief: { kind: 'event', conditions: ['interviews'] },
+    without: ['scratch-sound', 'wireless-sound'],
     camera: 'calabash-h1',
     setups: {
       sticks: {
@@ -238,6 +249,7 @@ export const standing: readonly WrittenRig[] = [
     id: 'screen-out',
     name: 'Screen folded out before a brick on rods stands behind it',
     brief: { kind: 'event' },
+    without: ['scratch-sound', 'xlr'],
     camera: 'calabash-h1',
     setups: {
       sticks: {

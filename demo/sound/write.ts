@@ -1,4 +1,5 @@
 import { type Brief, emptyBrief } from '@zucchini/core/brief'
+import type { Capability } from '@zucchini/core/catalogue'
 import {
   emptySetup,
   type Instance,
@@ -24,8 +25,28 @@ export interface WrittenRig {
   readonly brief: Partial<Brief>
   readonly camera: string
   readonly setups: Readonly<Record<string, Written>>
-  /** What lies in the bag: parts, a part twice for two of it. */
+  /** What lies in the bag beside the cards and packs every camera goes out with: parts, a part twice for two of it. */
   readonly bag?: readonly string[]
+  /** What a shoot of its kind usually asks for and this one does without. */
+  readonly without?: readonly Capability[]
+}
+
+/** Half an hour of setting up, then waiting and recording by turns, under a roof. */
+const morning = [
+  { name: 'setting up', kind: 'setup', minutes: 30, mains: false },
+  ...[1, 2, 3].flatMap((n) => [
+    { name: `waiting ${n}`, kind: 'standby', minutes: 30, mains: false } as const,
+    { name: `take ${n}`, kind: 'roll', minutes: 15, mains: false, scene: 'indoor' } as const,
+  ]),
+] satisfies Brief['phases']
+
+/** The card and the second pack that nobody leaves at home, by camera. */
+const alwaysAlong: Readonly<Record<string, readonly string[]>> = {
+  'calabash-h1': ['luffa-card-128', 'calabash-pack'],
+  'kabocha-s': ['luffa-card-128', 'kabocha-pack'],
+  'kabocha-cube': ['papyr-card-325'],
+  'cushaw-c6': ['papyr-card-325', 'papyr-card-325', 'cushaw-pack'],
+  'chayote-m': ['luffa-card-128', 'chayote-pack', 'chayote-pack'],
 }
 
 const SEAT = /^([\w-]+)=([\w.-]+) ([\w-]+)>([\w-]+)\.([\w-]+)(?:@(-?[\d.]+))?(?:\^(-?[\d.]+))?$/
@@ -39,7 +60,7 @@ const read = (line: string, shape: RegExp): readonly string[] => {
 }
 
 /** A rig from how it is written down: every piece named where it sits, once for all set-ups it sits in. */
-export const rigFrom = ({ id, name, brief, camera, setups, bag = [] }: WrittenRig): Rig => {
+export const rigFrom = ({ id, name, brief, camera, setups, bag = [], without = [] }: WrittenRig): Rig => {
   const kit = new Map<string, Instance>([['camera', { id: 'camera', partId: camera, status: 'in' }]])
   const take = (alias: string, partId: string) => {
     const known = kit.get(alias)
@@ -69,7 +90,7 @@ export const rigFrom = ({ id, name, brief, camera, setups, bag = [] }: WrittenRi
     links: leads.map(linkOf),
     ...more,
   }))
-  bag.forEach((part, i) => take(`bag-${i + 1}`, part))
+  ;[...(alwaysAlong[camera] ?? []), ...bag].forEach((part, i) => take(`bag-${i + 1}`, part))
   return {
     format: RIG_FORMAT,
     version: RIG_VERSION,
@@ -82,6 +103,8 @@ export const rigFrom = ({ id, name, brief, camera, setups, bag = [] }: WrittenRi
       tallMm: 0,
       hoursOnLocation: 3,
       hoursRolling: 1,
+      phases: morning,
+      wishes: Object.fromEntries(without.map((wish) => [wish, 'skip' as const])),
       ...brief,
     },
     kit: [...kit.values()],

@@ -5,9 +5,12 @@ import { driveCovers } from './drive-covers.ts'
 import { eyeBlocked } from './eye-blocked.ts'
 import { gloveRoom } from './glove-room.ts'
 import { handRoom } from './hand-room.ts'
+import { leadInRoom } from './lead-in-room.ts'
+import { leadOverGrip } from './lead-over-grip.ts'
 import { leverRoom } from './lever-room.ts'
 import { monitorTooFar } from './monitor-too-far.ts'
 import { monitorTooHigh } from './monitor-too-high.ts'
+import { ownGrip } from './own-grip.ts'
 import { ownScreen } from './own-screen.ts'
 import { plugRoom } from './plug-room.ts'
 import { portraitMonitor } from './portrait-monitor.ts'
@@ -29,9 +32,12 @@ export const clearanceChecks: readonly Check[] = [
   eyeBlocked,
   gloveRoom,
   handRoom,
+  leadInRoom,
+  leadOverGrip,
   leverRoom,
   monitorTooFar,
   monitorTooHigh,
+  ownGrip,
   ownScreen,
   plugRoom,
   portraitMonitor,

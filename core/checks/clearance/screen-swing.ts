@@ -1,31 +1,12 @@
 import { z } from 'zod'
-import { hingeDegrees, type PlacedPart } from '../../assembly/index.ts'
-import type { Room } from '../../catalogue/index.ts'
-import { dot, lengthOf, subtract } from '../../kernel/index.ts'
+import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 import type { Sees } from '../../facts/index.ts'
+import { posedOpen } from '../room-check.ts'
 
 const stoppedBy = (facts: Sees<'invasions'>, piece: PlacedPart) =>
   facts.invasions.find((found) => found.piece.instance.id === piece.instance.id && found.room.kind === 'swing')
-
-/**
- * Is the screen that a room is the way of posed open in this set-up? Then it need not swing any more; that it can be shut
- * is asked of nobody.
- */
-const standsOpen = ({ assembly }: Sees, { instance, part }: PlacedPart, { hinge }: Room): boolean =>
-  hingeDegrees(part, instance.id, assembly.setup).some((deg, i) => {
-    const own = part.hinges?.[i]
-    return (
-      deg !== 0 &&
-      own !== undefined &&
-      hinge !== undefined &&
-      lengthOf(subtract(own.at, hinge.at)) < SAME_HINGE_MM &&
-      Math.abs(dot(own.axis, hinge.axis)) > 0.99
-    )
-  })
-/** Two hinges whose middles lie no farther apart are one. mm */
-const SAME_HINGE_MM = 8
 
 /** The camera's screen can't reach its open pose. */
 export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
@@ -52,7 +33,7 @@ export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
     const found = stoppedBy(facts, camera)
     const names = { camera: camera.part.name, by: found?.by.part.name ?? '' }
     if (!found) return { group: 'silent', message: 'opens', names, numbers: { shortDeg: 0, allowedDeg: 0 } }
-    if (standsOpen(facts, camera, found.room))
+    if (posedOpen(facts, camera, found.room))
       return { group: 'silent', message: 'open', names, numbers: { shortDeg: 0, allowedDeg: 0 } }
     const numbers = {
       freeDeg: found.freeDeg,

@@ -13,7 +13,9 @@ interface Double {
 
 /** Two hands want two grips: neither of them repeats the other. */
 const forTheHands = ({ assembly }: Sees, { part }: PlacedPart): boolean =>
-  part.grips.length > 0 && assembly.setup.support !== 'hand-low' && gripsOf(assembly).length <= 2
+  part.grips.length > 0 &&
+  assembly.setup.support !== 'hand-low' &&
+  gripsOf(assembly).filter(({ kind }) => kind !== 'shoulder' && kind !== 'chest').length <= 2
 
 const candidates = (facts: Sees): PlacedPart[] =>
   facts.assembly.placed.filter(

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
+import { needsOf } from '../../brief/index.ts'
 import { joiningRoles, type Role } from '../../catalogue/index.ts'
 import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
@@ -30,7 +31,7 @@ const candidates = (facts: Sees): PlacedPart[] =>
   )
 
 /** A part that this job does not ask for. */
-export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
+export const notNeeded = defineCheck<PlacedPart, object, 'cost'>({
   id: 'not-needed',
   family: 'need',
   title: 'Not needed for this job',
@@ -39,7 +40,7 @@ export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
   source: 'What the part gives, against what the brief asks.',
   options: z.object({}),
   defaults: {},
-  needs: ['needs', 'cost'],
+  needs: ['cost'],
   messages: {
     speaks: {
       idle: '{part} carries nothing. Leaving it out saves {massG:g}, {priceMinor:minor} and {seconds} s.',
@@ -50,7 +51,9 @@ export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
     cannotTell: {},
   },
   subjects: candidates,
-  judge: (piece, { needs, cost }) => {
+  judge: (piece, { assembly, cost }) => {
+    // What another set-up of the rig has a use for is not for nothing in this one.
+    const wanted = needsOf(assembly.rig.brief)
     const line = lineOf(cost, piece.instance.id)
     const numbers = {
       massG: piece.part.massG,
@@ -61,7 +64,7 @@ export const notNeeded = defineCheck<PlacedPart, object, 'needs' | 'cost'>({
     const parts = [piece.instance.id]
     if (piece.part.provides.length === 0)
       return { group: 'speaks', message: 'idle', numbers, names, parts, at: piece.centre }
-    const asked = piece.part.provides.some((gift) => needs.some((need) => need.capability === gift))
+    const asked = piece.part.provides.some((gift) => wanted.some((need) => need.capability === gift))
     return asked
       ? { group: 'silent', message: 'needed', numbers, names }
       : { group: 'speaks', message: 'unasked', numbers, names, parts, at: piece.centre }

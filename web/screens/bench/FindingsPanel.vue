@@ -98,7 +98,9 @@ const look = (finding: Finding) => {
     </p>
     <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
       <template v-for="(card, i) in cards" :key="card.key">
-        <li v-if="card.of === 'whole' && cards[i - 1]?.of !== 'whole'" class="label pt-2.5">Not about one piece</li>
+        <li v-if="card.of !== 'piece' && card.of !== cards[i - 1]?.of" class="label pt-2.5">
+          {{ card.of === 'whole' ? 'Not about one piece' : 'Worth a word' }}
+        </li>
         <li class="border-b border-line py-2.5" data-card :data-root="card.root.finding.check">
           <div class="flex gap-2.5" :data-check="card.root.finding.check" :data-level="card.root.finding.level">
             <span class="mt-1 flex flex-col items-center gap-0.5"
