@@ -19,7 +19,7 @@ import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
-import { stepChain, stepOf } from '../optics/index.ts'
+import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Level, Remedy } from './check.ts'
 import { isFirm, type Sees } from '../facts/index.ts'
 
@@ -184,6 +184,15 @@ export const ringsBetween = (facts: Sees, fromMm: number, toMm: number): readonl
     rings.flatMap((part) => stepOf(part, spareOwned(facts, part)) ?? []),
   )
   return chain?.ids.flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
+}
+
+/** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
+export const withRings = (facts: Sees, lens: Part, filter: Part): readonly Part[] | undefined => {
+  const kit = kitThat(facts, () => true).map(({ part }) => part)
+  if (goesBefore(filter, lens, kit)) return [filter]
+  const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
+  const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
+  return rings && [...rings, filter]
 }
 
 /** Keeps the first few proposals that could be made. */

@@ -1,6 +1,18 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { mountOf } from '../catalogue/index.ts'
-import { add, boundsOf, compose, facing, placeShape, scale, type Vec3 } from '../kernel/index.ts'
+import {
+  add,
+  boundsOf,
+  compose,
+  cross,
+  distanceToSkin,
+  dot,
+  facing,
+  placeShape,
+  scale,
+  type Shape,
+  type Vec3,
+} from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
 /** A clamp that has to be slid on, and what shuts the ends of its rail. */
@@ -12,9 +24,10 @@ export interface Entry {
   readonly ends: readonly [PlacedPart | undefined, PlacedPart | undefined]
 }
 
-/** What the clamp's jaws take up across the rail and over it, mm. */
+/** What the clamp's jaws take up across the rail, over its face and under it, where the rail is so thick, mm. */
 const JAWS_MM = 26
 const OVER_MM = 12
+const UNDER_MM = 8
 
 const railOf = (piece: PlacedPart) => {
   const { host, joint, mate } = piece
@@ -44,22 +57,44 @@ export const entriesOf = (assembly: Assembly): readonly Entry[] =>
     if (!found) return []
     const { rail, owner, rider, takesMm, along } = found
     const railMm = rail.lengthMm ?? 0
+    // The rail's own solid may run on; end stops are others, even where they are flush with its face.
+    const carrying = owner.solids.filter(({ solid }) => distanceToSkin(solid, rail.at) <= ON_SKIN_MM)
+    const underMm = Math.min(UNDER_MM, ...carrying.map(({ solid }) => thickness(solid, rail.out)))
+    const besideRail = { ...owner, solids: owner.solids.filter((one) => !carrying.includes(one)) }
     const others = assembly.placed.filter((other) => !ridesOn(other, rider) && !sitsOnRail(other, owner, rail.id))
     const blocking = (sign: 1 | -1): PlacedPart | undefined => {
       const from = add(rail.at, scale(along, sign * (railMm / 2 + takesMm / 2)))
       const box = placeShape(
-        { kind: 'box', centre: [0, 0, OVER_MM / 2], size: sized(along, rail.up, takesMm) },
-        compose(owner.frame, facing(add(from, scale(rail.out, 1)), rail.out, rail.up)),
+        {
+          kind: 'box',
+          centre: [0, 0, (OVER_MM - underMm) / 2],
+          size: sized(along, rail.up, takesMm, OVER_MM + underMm),
+        },
+        compose(owner.frame, facing(from, rail.out, rail.up)),
       )
       const bounds = boundsOf(box)
-      return others.find((other) => depthIn(box, bounds, other) > 0)
+      return others.find((other) => depthIn(box, bounds, other === owner ? besideRail : other) > 0)
     }
     return [{ piece, railMm, clampMm: takesMm, ends: [blocking(-1), blocking(1)] }]
   })
 
-const sized = (along: Vec3, up: Vec3, takesMm: number): Vec3 => {
+/** A mount lies on a solid when it is no farther from its skin. mm */
+const ON_SKIN_MM = 0.5
+
+/** How thick a solid is along a direction that one of its sides faces, mm. */
+const thickness = (solid: Shape, out: Vec3): number => {
+  if (solid.kind === 'cylinder') return Math.abs(dot(solid.axis, out)) > 0.7 ? solid.length : 2 * solid.radius
+  const [x, y] = solid.axes ?? [
+    [1, 0, 0],
+    [0, 1, 0],
+  ]
+  const facing = [x, y, cross(x, y)].findIndex((axis) => Math.abs(dot(axis, out)) > 0.7)
+  return solid.size[facing] ?? 0
+}
+
+const sized = (along: Vec3, up: Vec3, takesMm: number, tallMm: number): Vec3 => {
   const alongUp = Math.abs(along[0] * up[0] + along[1] * up[1] + along[2] * up[2]) > 0.5
-  return alongUp ? [JAWS_MM, takesMm, OVER_MM] : [takesMm, JAWS_MM, OVER_MM]
+  return alongUp ? [JAWS_MM, takesMm, tallMm] : [takesMm, JAWS_MM, tallMm]
 }
 
 const sitsOnRail = (piece: PlacedPart, owner: PlacedPart, rail: string): boolean =>

@@ -9,6 +9,8 @@ testCheck(lensMount, {
       name: 'another mount, and an adapter in the shop',
       message: 'adapter',
       level: 'risk',
+      // Its faces lie 10 mm apart.
+      numbers: { longMm: 10 },
       remedies: 1,
       ...shot({ known: [foreign, adapterTo('other', true)], brief: withForeign }),
     },

@@ -1,6 +1,16 @@
+import { type Part, standardOf } from '../../catalogue/index.ts'
+import { dot, subtract } from '../../kernel/index.ts'
 import { adaptersFor, type LensFit } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { bagRemedy, eachOf, firstOf, kitThat } from '../places.ts'
+
+/** How far an adapter stands a lens off, mm: from its one face to the other. */
+const adapterMm = ({ mounts }: Part): number => {
+  const [rear, front] = (['sits', 'holds'] as const).map((side) =>
+    mounts.find((mount) => mount.side === side && standardOf(mount.standard).kind === 'bayonet'),
+  )
+  return rear && front ? Math.abs(dot(subtract(front.at, rear.at), rear.out)) : 0
+}
 
 /** A lens of the kit that does not go on this camera as it is. */
 export const lensMount = defineCheck<LensFit, object, 'lensKit'>({
@@ -16,10 +26,14 @@ export const lensMount = defineCheck<LensFit, object, 'lensKit'>({
   needs: ['lensKit'],
   messages: {
     speaks: {
-      adapter: '{lens} wants an adapter. Its mount is another; {adapter} takes it there and is not in the kit.',
+      adapter:
+        '{lens} wants an adapter. Its mount is another; {adapter}, {longMm:mm} long and {contacts}, takes it there and is not in the kit.',
       never: '{lens} does not go on {camera}. No adapter is known.',
     },
-    silent: { direct: '{lens} goes on as it is.', along: '{lens} goes on with {adapter}.' },
+    silent: {
+      direct: '{lens} goes on as it is.',
+      along: '{lens} goes on with {adapter}, {longMm:mm} long and {contacts}.',
+    },
     cannotTell: {},
   },
   subjects: ({ lensKit }) => lensKit,
@@ -29,12 +43,14 @@ export const lensMount = defineCheck<LensFit, object, 'lensKit'>({
       lens: part.name,
       camera: facts.assembly.placed[0]?.part.name ?? '',
       adapter: adapter?.name ?? '',
+      contacts: adapter?.optics?.kind === 'adapter' && adapter.optics.contacts ? 'with contacts' : 'without contacts',
     }
+    const numbers = { longMm: adapter ? adapterMm(adapter) : 0 }
     if (way === 'direct') return { group: 'silent', message: 'direct', names, key, station: 'glass' }
     if (!adapter) return { group: 'speaks', message: 'never', names, key, station: 'glass' }
     return kitThat(facts, ({ id }) => id === adapter.id).length > 0
-      ? { group: 'silent', message: 'along', names, key, station: 'glass' }
-      : { group: 'speaks', message: 'adapter', names, key, station: 'glass' }
+      ? { group: 'silent', message: 'along', names, key, numbers, station: 'glass' }
+      : { group: 'speaks', message: 'adapter', names, key, numbers, station: 'glass' }
   },
   remedies: ({ part, way }, facts) => {
     const camera = facts.assembly.placed[0]?.part

@@ -1,18 +1,8 @@
 import { z } from 'zod'
 import type { Part } from '../../catalogue/index.ts'
-import { goesBefore, lensOf, lightPlan, ndOf, type PhaseExposure, sizeOn } from '../../optics/index.ts'
+import { lensOf, lightPlan, ndOf, type PhaseExposure } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
-import { bagRemedy, byReadiness, eachOf, firstOf, kitThat, ringsBetween, spareOwned } from '../places.ts'
-
-/** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
-const withRings = (facts: Sees, lens: Part, filter: Part): readonly Part[] | undefined => {
-  const kit = kitThat(facts, () => true).map(({ part }) => part)
-  if (goesBefore(filter, lens, kit)) return [filter]
-  const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
-  const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
-  return rings && [...rings, filter]
-}
+import { bagRemedy, byReadiness, eachOf, firstOf, spareOwned, withRings } from '../places.ts'
 
 /** Light that no filter at hand takes, or that is not there. */
 export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'light' | 'needs'>({

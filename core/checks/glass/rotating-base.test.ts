@@ -24,6 +24,10 @@ const rodBox = tinyPart({
   opening: { at: [0, 10, -10], wideMm: 140, tallMm: 100 },
 })
 
+const graduated: Part['optics'] = { kind: 'filter', effect: 'graduated', minStops: 3, maxStops: 3 }
+const stacked = (under: Part['optics']) =>
+  front([zoom(), disc('v', 5, under), disc('g', 5, graduated)], [screwed('v'), on('g', 'rear', 'v', 'front')])
+
 testCheck(rotatingBase, {
   speaks: [
     {
@@ -41,8 +45,16 @@ testCheck(rotatingBase, {
       parts: ['v'],
       ...front([turning, disc('v', 5, nd(2, 5))], [screwed('v')]),
     },
+    {
+      name: 'a graduated filter before a variable one turns with its ring',
+      message: 'ring',
+      level: 'risk',
+      parts: ['g', 'v'],
+      ...stacked(nd(2, 5)),
+    },
   ],
   silent: [
+    { name: 'the same before a fixed one', message: 'still', ...stacked(nd(3)) },
     {
       name: 'the same box on a front that stands still',
       message: 'still',

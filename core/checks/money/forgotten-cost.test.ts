@@ -1,5 +1,6 @@
 import { inBay, pack, wiredCamera } from '../../testing/wired.ts'
-import { plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { seeingCamera, zoom } from '../../testing/glass.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { forgottenCost } from './forgotten-cost.ts'
 import { testCheck } from '../tester.ts'
 import { held } from '../../testing/money-rigs.ts'
@@ -12,6 +13,27 @@ const day = (minutes: number) => ({
 /** 20 Wh, of which 18 are used: three hours at 6 W. Its card takes what there is, so only packs are asked for. */
 const filming = (minutes: number, owned: Record<string, number> = {}) =>
   tinyRig([pack('pack')], [inBay()], { extra: [{ ...wiredCamera, media: undefined }], brief: day(minutes), owned })
+
+const grey = (id: string, standard: string, family: string, usual: number) =>
+  tinyPart({
+    id,
+    role: 'filter',
+    provides: ['nd'],
+    mounts: [plug('rear', standard, { family, out: [0, 0, 1], up: [0, 1, 0] })],
+    price: { low: usual, usual, high: usual },
+  })
+/** A shoot that wants grey, a lens of 82 mm with a box of 4 x 4 trays along, and two filters in the shops. */
+const greyFor = (threadMm: string) => {
+  const box = tinyPart({
+    id: 'box',
+    role: 'matte-box',
+    mounts: [socket('tray', 'tray', [0, 0, 0], [0, 1, 0], { family: '4x4' })],
+  })
+  return tinyRig([zoom(), box], [on('lens', 'bayonet', 'camera', 'lens')], {
+    brief: { budgetMinor: 100_000, kind: 'run-and-gun', wishes: { 'scratch-sound': 'skip' } },
+    extra: [seeingCamera(), grey('screwed', 'filter-thread', threadMm, 2000), grey('dropped', 'tray', '4x4', 9000)],
+  })
+}
 
 testCheck(forgottenCost, {
   speaks: [
@@ -27,6 +49,18 @@ testCheck(forgottenCost, {
       message: 'forgotten',
       numbers: { costMinor: 3000 },
       ...filming(550),
+    },
+    {
+      name: 'a filter for the tray of its box, for the cheaper one has another thread',
+      message: 'forgotten',
+      numbers: { costMinor: 9000 },
+      ...greyFor('67'),
+    },
+    {
+      name: 'one in the thread of the lens is cheaper',
+      message: 'forgotten',
+      numbers: { costMinor: 2000 },
+      ...greyFor('82'),
     },
   ],
   silent: [

@@ -1,8 +1,9 @@
 import type { Part } from '../../catalogue/index.ts'
+import { lensOf } from '../../optics/index.ts'
 import { batteriesOf, batteryKind } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { byReadiness, spareOwned } from '../places.ts'
+import { byReadiness, spareOwned, withRings } from '../places.ts'
 
 /** Something the job needs that is neither in the kit nor in the locker, and about what it costs. */
 export interface Forgotten {
@@ -87,8 +88,25 @@ const filters = (facts: Sees<'needs' | 'unmet'>): Forgotten => {
   const wanted =
     facts.needs.some(({ capability }) => capability === 'nd') &&
     facts.unmet.some(({ capability }) => capability === 'nd')
-  const filter = wanted ? cheapestOf(facts, 'filter', ({ provides }) => provides.includes('nd')) : undefined
-  return { what: 'filters', count: wanted ? 1 : 0, costMinor: toPay(facts, filter) }
+  const lens = lensOf(facts.assembly)?.lens.part
+  // The cheapest that goes before this lens: into its thread, by rings, or into the tray of the box that is along.
+  const known = wanted
+    ? (facts.context.catalogue.byRole.get('filter') ?? [])
+        .filter(({ provides }) => provides.includes('nd'))
+        .map((filter) => ({ filter, alone: toPay(facts, filter) }))
+        .sort((a, b) => a.alone - b.alone)
+    : []
+  let least = Infinity
+  for (const { filter, alone } of known) {
+    if (alone >= least) break
+    const parts = lens ? withRings(facts, lens, filter) : [filter]
+    if (parts)
+      least = Math.min(
+        least,
+        parts.reduce((sum, part) => sum + toPay(facts, part), 0),
+      )
+  }
+  return { what: 'filters', count: wanted ? 1 : 0, costMinor: Number.isFinite(least) ? least : 0 }
 }
 
 /** Everything the job needs and the plan does not have, with what it costs. */
