@@ -115,7 +115,11 @@ export const cardsOf = (findings: readonly Finding[], tree: Tree): readonly Card
     else cards.push({ root: line, follows: [], of: note ? 'notes' : wide ? 'whole' : 'piece', culprit })
   }
   const inOrder = (of: Card['of']) => cards.filter((card) => card.of === of)
-  return [...inOrder('piece'), ...inOrder('whole'), ...inOrder('notes')].map(({ root, follows, of }) => ({ root, follows, of }))
+  return [...inOrder('piece'), ...inOrder('whole'), ...inOrder('notes')].map(({ root, follows, of }) => ({
+    root,
+    follows,
+    of,
+  }))
 }
 
 /** The cards of a set-up. */
