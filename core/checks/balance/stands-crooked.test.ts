@@ -1,11 +1,14 @@
 import { on, tinyRig } from '../../testing/index.ts'
 import { standsCrooked } from './stands-crooked.ts'
 import { testCheck } from '../tester.ts'
-import { plate, lens } from '../../testing/balance-rigs.ts'
+import { plate, lens as glass } from '../../testing/balance-rigs.ts'
 
-const standing = (longMm: number, aheadMm: number) =>
+/** What hangs ahead: a lens, or a block of the same size and mass that may be lain on. */
+const lens = (massG: number, aheadMm: number, role: 'lens' | 'adapter') => glass(massG, aheadMm, { role })
+
+const standing = (longMm: number, aheadMm: number, role: 'lens' | 'adapter' = 'adapter') =>
   tinyRig(
-    [plate(longMm), lens(1000, aheadMm)],
+    [plate(longMm), lens(1000, aheadMm, role)],
     [on('plate', 'seat', 'camera', 'seat'), on('lens', 'bayonet', 'camera', 'lens')],
   )
 
@@ -19,6 +22,14 @@ testCheck(standsCrooked, {
       numbers: { outMm: 5 },
       parts: ['plate'],
       ...standing(30, 10),
+    },
+    {
+      name: 'the same with a lens there: it comes to rest on that',
+      message: 'leans',
+      level: 'hint',
+      numbers: { outMm: 5 },
+      parts: ['lens', 'plate'],
+      ...standing(30, 10, 'lens'),
     },
     {
       name: 'centre 20 mm ahead on a plate that ends at 25',

@@ -1,11 +1,22 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
+import { restOf, type Touching, touchingOf } from '../../balance/index.ts'
+import { leadBodies } from '../../clearance/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
 
+const namesOf = (pieces: readonly PlacedPart[]): string => pieces.map(({ part }) => part.name).join(' and ')
+
+/** What must not be lain on, in words. */
+const words = { body: '', glass: 'glass', screen: 'screen', plug: 'plug' } as const
+
 /** The rig can't be put down: its centre of mass lies beside or near the edge of what it stands on. */
-export const standsCrooked = defineCheck<Sees<'stand' | 'mass'>, { wantedMm: number }, 'stand' | 'mass'>({
+export const standsCrooked = defineCheck<
+  Sees<'stand' | 'mass' | 'leads'>,
+  { wantedMm: number },
+  'stand' | 'mass' | 'leads'
+>({
   id: 'stands-crooked',
   family: 'balance',
   title: 'Does not stand when put down',
@@ -16,24 +27,53 @@ export const standsCrooked = defineCheck<Sees<'stand' | 'mass'>, { wantedMm: num
   options: z.object({ wantedMm: z.number().positive() }),
   defaults: { wantedMm: 10 },
   units: { wantedMm: 'mm' },
-  needs: ['stand', 'mass'],
+  needs: ['stand', 'mass', 'leads'],
   limit: { measured: 'marginMm', allowed: 'wantedMm' },
   messages: {
     speaks: {
-      falls: 'Falls over when put down. It stands on {base}, and its centre lies {outMm:mm} beside that.',
+      falls:
+        'Falls over when put down. Its centre lies {outMm:mm} beside {base}; it turns by {tiltDeg:deg} and comes to rest on {rest}.',
+      leans:
+        'Put down, it comes to rest on the {what} of {rest}. Its centre lies {outMm:mm} beside {base}, so it turns by {tiltDeg:deg}; set it on its side, or hang it up.',
       barely: 'Barely stands when put down. Its centre lies {marginMm:mm} inside {base}; {wantedMm:mm} is safe.',
     },
     silent: { stands: 'Stands {marginMm:mm} inside its base; {wantedMm:mm} is safe.' },
     cannotTell: {},
   },
   subjects: (facts) => (carried(facts) && facts.assembly.placed.length > 1 ? [facts] : []),
-  judge: ({ stand, mass }, _, { wantedMm }) => {
+  judge: ({ assembly, stand, mass, leads }, _, { wantedMm }) => {
     const { marginMm } = stand
     const base: readonly PlacedPart[] = stand.on
-    const numbers = { marginMm, wantedMm, outMm: -marginMm }
-    const names = { base: base.map(({ part }) => part.name).join(' and ') }
+    const numbers = { marginMm, wantedMm, outMm: -marginMm, tiltDeg: 0 }
+    const names = { base: namesOf(base), rest: '', what: '' }
     const parts = base.map(({ instance }) => instance.id)
     if (wantedMm - marginMm <= 1e-6) return { group: 'silent', message: 'stands', numbers, names }
-    return { group: 'speaks', message: marginMm <= 0 ? 'falls' : 'barely', numbers, names, parts, at: mass.centre }
+    if (marginMm > 0) return { group: 'speaks', message: 'barely', numbers, names, parts, at: mass.centre }
+    const plugs = leads.flatMap((lead) =>
+      leadBodies(lead).flatMap(({ what, end, shape }): Touching[] =>
+        what === 'plug' && end ? [{ piece: end.piece, what: 'plug', shape }] : [],
+      ),
+    )
+    const rest = restOf([...touchingOf(assembly), ...plugs], mass.centre)
+    const turned = { ...numbers, tiltDeg: rest.tiltDeg }
+    const tender = rest.on.find(({ what }) => what !== 'body')
+    if (tender)
+      return {
+        group: 'speaks',
+        message: 'leans',
+        numbers: turned,
+        names: { ...names, rest: tender.piece.part.name, what: words[tender.what] },
+        parts: [tender.piece.instance.id, ...parts.filter((id) => id !== tender.piece.instance.id)],
+        at: mass.centre,
+      }
+    const on = [...new Set(rest.on.map(({ piece }) => piece))]
+    return {
+      group: 'speaks',
+      message: 'falls',
+      numbers: turned,
+      names: { ...names, rest: namesOf(on) },
+      parts,
+      at: mass.centre,
+    }
   },
 })
