@@ -1,6 +1,7 @@
-import type { PlacedPart } from '../assembly/index.ts'
+import type { PlacedPart, Rig } from '../assembly/index.ts'
+import { needsOf } from '../brief/index.ts'
 import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
-import { perKey } from '../kernel/index.ts'
+import { boundsOf, dot, emptyBounds, identity, perKey, perThing, placeShape, unite } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import type { Sees } from '../facts/index.ts'
 import { byReadiness } from './places.ts'
@@ -27,11 +28,50 @@ const covers = (list: readonly string[], wanted: readonly string[]): boolean => 
 const longestOf = ({ mounts }: Part): number => Math.max(0, ...mounts.map(({ lengthMm }) => lengthMm ?? 0))
 const pointsOf = ({ mounts }: Part): number => mounts.filter(({ side }) => side === 'holds').length
 
-/** What a part would lose of another's work; empty when it does the same for the job. */
-export const lossesOf = (from: Part, to: Part): readonly string[] => {
+/** What a rig uses of a piece: the sockets its leads go into, at most in one set-up, and what the brief asks of it. */
+export interface Use {
+  readonly sockets: readonly string[]
+  readonly gifts: readonly string[]
+}
+
+const useIn = perKey<Rig, Use>('what a rig uses of a piece')
+export const useOf = ({ assembly: { rig } }: Sees, { instance, part }: PlacedPart): Use =>
+  useIn(rig, instance.id, () => {
+    const inUse = (setup: Rig['setups'][number]) =>
+      setup.links
+        .flatMap(({ from, to }) => [from, to])
+        .filter((end) => end.instance === instance.id)
+        .flatMap((end) => part.sockets?.find(({ id }) => id === end.socket) ?? [])
+        .map(({ connector, direction }) => `${connector} ${direction}`)
+    const sockets = rig.setups.map(inUse).sort((a, b) => b.length - a.length)[0] ?? []
+    const asked = new Set<string>(needsOf(rig.brief).map(({ capability }) => capability))
+    return { sockets, gifts: part.provides.filter((gift) => asked.has(gift)) }
+  })
+
+/** A handle shorter than this part of another holds fewer fingers. */
+const WHOLE_HAND = 0.85
+
+const boxOf = perThing('box round a part', ({ solids }: Part) =>
+  solids.map((solid) => boundsOf(placeShape(solid, identity))).reduce(unite, emptyBounds),
+)
+const longOf = (part: Part): number => {
+  const { min, max } = boxOf(part)
+  return Math.max(...[0, 1, 2].map((k) => (max[k] ?? 0) - (min[k] ?? 0)))
+}
+
+/**
+ * What a part would lose of another's work; empty when it does the same for the job.
+ * @param use what the rig uses of it, where that is known: then sockets that stay empty are not missed, nor points on
+ *   which nothing sits; whether all that sits there can be put on is for the swap to show
+ */
+export const lossesOf = (from: Part, to: Part, use?: Use): readonly string[] => {
   const losses: string[] = []
-  if (!from.provides.every((gift) => to.provides.includes(gift))) losses.push('what it gives')
-  if (!covers(connectorsOf(to), connectorsOf(from))) losses.push('a socket')
+  if (!(use?.gifts ?? from.provides).every((gift) => (to.provides as readonly string[]).includes(gift)))
+    losses.push('what it gives')
+  // What is plugged into nothing yet may be plugged into anything.
+  if (!covers(connectorsOf(to), use && use.sockets.length > 0 ? use.sockets : connectorsOf(from)))
+    losses.push('a socket')
+  if ((to.channels ?? 1) < (from.channels ?? 1)) losses.push('a voice')
   if ((to.power?.store?.capacityWh ?? 0) < (from.power?.store?.capacityWh ?? 0) * NEARLY) losses.push('charge')
   if ((to.media?.stores?.gb ?? 0) < (from.media?.stores?.gb ?? 0) * NEARLY) losses.push('room to record')
   if ((to.media?.stores?.writeMBs ?? 0) < (from.media?.stores?.writeMBs ?? 0) * NEARLY) losses.push('writing speed')
@@ -52,8 +92,12 @@ export const lossesOf = (from: Part, to: Part): readonly string[] => {
     (now.focalMinMm > old.focalMinMm || now.focalMaxMm < old.focalMaxMm || now.stop > old.stop)
   )
     losses.push('reach or light')
+  if (old?.kind === 'lens' && now?.kind === 'lens' && now.imageCircleMm < old.imageCircleMm * NEARLY)
+    losses.push('image circle')
+  if (old?.kind === 'lens' && now?.kind === 'lens' && old.autofocus && !now.autofocus) losses.push('autofocus')
   if (longestOf(to) < longestOf(from) * NEARLY) losses.push('length')
-  if (pointsOf(to) < pointsOf(from)) losses.push('mounting points')
+  if (from.grips.length > 0 && longOf(to) < longOf(from) * WHOLE_HAND) losses.push('hold')
+  if (!use && pointsOf(to) < pointsOf(from)) losses.push('mounting points')
   if (to.massG > from.massG * HEAVIER) losses.push('grams')
   return losses
 }
@@ -64,15 +108,19 @@ const rolesKnown = perKey<Catalogue, readonly Part[]>('parts that sit alike')
  * All parts of a piece's role that go where it sits and give what it gives; worked out once for a catalogue, since
  * every evaluation asks.
  */
-const rolesHere = (catalogue: Catalogue, piece: PlacedPart): readonly Part[] => {
+const rolesHere = (
+  catalogue: Catalogue,
+  piece: PlacedPart,
+  gifts: readonly string[] = piece.part.provides,
+): readonly Part[] => {
   const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !mount) return []
   const host = { part: piece.host.part, mount }
-  return rolesKnown(catalogue, `${piece.part.id} ${piece.host.part.id} ${mount.id}`, () =>
+  return rolesKnown(catalogue, `${piece.part.id} ${piece.host.part.id} ${mount.id} ${gifts.join()}`, () =>
     (catalogue.byRole.get(piece.part.role) ?? []).filter(
       (part) =>
         part.id !== piece.part.id &&
-        piece.part.provides.every((gift) => part.provides.includes(gift)) &&
+        gifts.every((gift) => (part.provides as readonly string[]).includes(gift)) &&
         part.mounts.some((own) => mate(host, { part, mount: own }).ok),
     ),
   )
@@ -84,26 +132,64 @@ export const cheaperHere = (facts: Sees, piece: PlacedPart): readonly Part[] =>
     .filter((part) => comparedMinor(part) < comparedMinor(piece.part) || (facts.context.owned.get(part.id) ?? 0) > 0)
     .sort(byReadiness(facts))
 
-const equals = perKey<Catalogue, Part | undefined>('cheapest equal')
+/** What is no larger than this in any direction has room where the old part had it. mm */
+const LARGER_MM = 5
+
+const isNoLarger = (from: Part, to: Part): boolean => {
+  const [old, now] = [boxOf(from), boxOf(to)]
+  return [0, 1, 2].every(
+    (k) => (now.min[k] ?? 0) >= (old.min[k] ?? 0) - LARGER_MM && (now.max[k] ?? 0) <= (old.max[k] ?? 0) + LARGER_MM,
+  )
+}
+
+/** What sits on the new part must look the way it did: by less than 8 degrees. */
+const SAME_WAY = 0.99
+
+/** Does a part take all that sits on a piece, in every set-up, each on a point of its own that faces the same way? */
+export const takesAll = ({ assembly: { rig }, context: { catalogue } }: Sees, piece: PlacedPart, part: Part): boolean =>
+  rig.setups.every(({ joints }) => {
+    const taken = new Set<string>()
+    return joints
+      .filter(({ host }) => host === piece.instance.id)
+      .every(({ guest, guestMount, hostMount }) => {
+        const sitting = catalogue.parts.get(rig.kit.find(({ id }) => id === guest)?.partId ?? '')
+        const foot = sitting && mountOf(sitting, guestMount)
+        const old = mountOf(piece.part, hostMount)
+        const point =
+          foot &&
+          part.mounts.find(
+            (mount) =>
+              !taken.has(mount.id) &&
+              (!old || dot(mount.out, old.out) > SAME_WAY) &&
+              mate({ part, mount }, { part: sitting, mount: foot }).ok,
+          )
+        if (point) taken.add(point.id)
+        return point !== undefined
+      })
+  })
+
+const equals = perKey<Catalogue, readonly Part[]>('cheaper equals')
 
 /**
- * The cheapest part in the shops that does all a piece does and holds as well where it sits; the same for a catalogue,
- * so worked out once.
+ * The parts in the shops that are cheaper, do all that the rig uses of a piece and hold as well where it sits, the
+ * cheapest first; the same for a catalogue and a use, so worked out once.
  */
-export const cheapestEqual = ({ context: { catalogue } }: Sees, piece: PlacedPart): Part | undefined =>
-  equals(
-    catalogue,
-    `${piece.part.id} ${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`,
-    () =>
-      rolesHere(catalogue, piece)
-        .filter(
-          (part) =>
-            comparedMinor(part) < piece.part.price.usual &&
-            lossesOf(piece.part, part).length === 0 &&
-            holdsAsWell(piece, part),
-        )
-        .sort(cheapestFirst)[0],
+export const cheaperEquals = (facts: Sees, piece: PlacedPart): readonly Part[] => {
+  const { catalogue } = facts.context
+  const use = useOf(facts, piece)
+  const where = `${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`
+  return equals(catalogue, `${piece.part.id} ${where} ${use.sockets.join()} ${use.gifts.join()}`, () =>
+    rolesHere(catalogue, piece, use.gifts)
+      .filter(
+        (part) =>
+          comparedMinor(part) < piece.part.price.usual &&
+          lossesOf(piece.part, part, use).length === 0 &&
+          isNoLarger(piece.part, part) &&
+          holdsAsWell(piece, part),
+      )
+      .sort(cheapestFirst),
   )
+}
 
 /** Does a part hold at least as firmly as the piece it would replace? */
 export const holdsAsWell = (piece: PlacedPart, part: Part): boolean => {

@@ -94,28 +94,44 @@ export const takeOffRemedy = (facts: Sees, piece: PlacedPart): Remedy => ({
   commands: [{ do: 'take-off', setup: facts.assembly.setup.id, instance: piece.instance.id }],
 })
 
-/** Puts another part in the place of a piece, if the edit can be done and the new part mates where the old one sat. */
-export const swapRemedy = (facts: Sees, piece: PlacedPart, to: Part): Remedy | undefined => {
-  const { rig, setup } = facts.assembly
-  const commands = swapCommands(rig, piece.instance.id, to, facts.context.catalogue)
-  const edited = edit(rig, commands, facts.context.catalogue)
+/** A rig after a swap, where the new part can really be put in: in every set-up it mates, clashes no more, loses nobody. */
+export const afterSwap = (
+  facts: Sees,
+  piece: PlacedPart,
+  to: Part,
+): { readonly rig: Rig; readonly commands: readonly Command[] } | undefined => {
+  const { rig } = facts.assembly
+  const { catalogue } = facts.context
+  const commands = swapCommands(rig, piece.instance.id, to, catalogue)
+  const edited = edit(rig, commands, catalogue)
   if (!edited.ok) return undefined
-  const now = edited.value.setups.find(({ id }) => id === setup.id)
-  if (!now || now.joints.length < setup.joints.length) return undefined
-  const placed = placeSetup(edited.value, now, facts.context.catalogue)
-  const swapped = placed.byInstance.get(piece.instance.id)
-  if (
-    !swapped ||
-    swapped.mate?.ok === false ||
-    clashWith(swapped, placed.placed) > clashWith(piece, facts.assembly.placed)
+  const fits = rig.setups.every((setup) => {
+    const now = edited.value.setups.find(({ id }) => id === setup.id)
+    if (!now || now.joints.length < setup.joints.length || now.links.length < setup.links.length) return false
+    if (setup.id !== facts.assembly.setup.id && !setup.joints.some(({ guest }) => guest === piece.instance.id))
+      return true
+    const before = setup.id === facts.assembly.setup.id ? facts.assembly : placeSetup(rig, setup, catalogue)
+    const after = placeSetup(edited.value, now, catalogue)
+    const [old, swapped] = [before.byInstance.get(piece.instance.id), after.byInstance.get(piece.instance.id)]
+    if (!old || !swapped) return !old
+    const matesAs = (guest: PlacedPart) =>
+      guest.mate?.ok !== false || before.byInstance.get(guest.instance.id)?.mate?.ok === false
+    return after.placed.every(matesAs) && clashWith(swapped, after.placed) <= clashWith(old, before.placed)
+  })
+  return fits ? { rig: edited.value, commands } : undefined
+}
+
+/** Puts another part in the place of a piece, if that can be done in every set-up. */
+export const swapRemedy = (facts: Sees, piece: PlacedPart, to: Part): Remedy | undefined => {
+  const after = afterSwap(facts, piece, to)
+  return (
+    after && {
+      text: 'swap the {role} for {part}',
+      numbers: {},
+      names: { role: roles[piece.part.role].title, part: to.name },
+      commands: after.commands,
+    }
   )
-    return undefined
-  return {
-    text: 'swap the {role} for {part}',
-    numbers: {},
-    names: { role: roles[piece.part.role].title, part: to.name },
-    commands,
-  }
 }
 
 /**

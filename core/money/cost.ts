@@ -42,7 +42,7 @@ const nothing = { low: 0, usual: 0, high: 0 } as const
  * @param owned pieces of each part in the locker
  * @param catalogue with prices in the rig's currency, tax in them
  */
-export const costOf = (rig: Rig, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
+export const costOf = (rig: Pick<Rig, 'kit'>, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
   const used = new Map<string, number>()
   const kit = rig.kit.flatMap((instance) => {
     const part = catalogue.parts.get(instance.partId)

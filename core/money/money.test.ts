@@ -81,6 +81,16 @@ test('the range of a ledger by hand: its tenth, middle and ninetieth', () => {
   expect(view(price(100, -3))).toBeUndefined()
 })
 
+test('while prices rise, what is asked now is planned with; while they fall, the middle of the year', () => {
+  // 100.00 to 112.00 in ninety days: the middle is 106.00, and nobody sells at that any more.
+  const rising = [90, 60, 30, 0].map((daysAgo, i) => price(10_000 + i * 400, daysAgo))
+  expect(view(...rising)).toMatchObject({ usual: 11_200, driftMinor: 400 })
+  const falling = [90, 60, 30, 0].map((daysAgo, i) => price(11_200 - i * 400, daysAgo))
+  expect(view(...falling)).toMatchObject({ usual: 10_600, newestMinor: 10_000 })
+  const { low, usual, high } = view(...rising) ?? { low: 0, usual: 0, high: 0 }
+  expect(low <= usual && usual <= high).toBe(true)
+})
+
 test('age, drift, sale, second hand, and what nobody has', () => {
   // 100.00 ninety days ago, 4.00 less every thirty.
   const falling = [90, 60, 30, 0].map((daysAgo, i) => price(10_000 - i * 400, daysAgo))

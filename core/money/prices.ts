@@ -76,8 +76,9 @@ const slopeOf = (points: readonly (readonly [day: number, amount: number])[]): n
 const MOST_FOR_SLOPE = 60
 
 /**
- * What a part costs by its ledger: the range of new prices of a year (its tenth, its middle, its ninetieth), how old
- * the newest is, where it drifts, whether it is on sale or gone. Prices in a currency without a rate are left out.
+ * What a part costs by its ledger: the range of new prices of a year (its tenth, its middle, its ninetieth; while prices
+ * rise, what is asked now if that is more than the middle), how old the newest is, where it drifts, whether it is on
+ * sale or gone. Prices in a currency without a rate are left out.
  * @returns undefined when nothing usable is known
  */
 export const priceView = (
@@ -100,7 +101,7 @@ export const priceView = (
   const newest = fresh.at(-1)
   if (!newest) return undefined
   const amounts = fresh.map(({ amount }) => amount).sort((a, b) => a - b)
-  const usual = Math.round(quantile(amounts, 0.5))
+  const median = Math.round(quantile(amounts, 0.5))
   const offers = fresh.filter(({ price }) => price.seenOn >= offersFrom)
   // Each shop's latest word: what it asks, and whether it has any.
   const latest = new Map(offers.map((offer) => [offer.price.shop, offer]))
@@ -111,22 +112,25 @@ export const priceView = (
     .sort((a, b) => a.amount + a.shipping - b.amount - b.shipping)[0]
   const used = seen.filter(({ price }) => price.used && price.available).map(({ amount }) => amount)
   const first = fresh[0]?.price.seenOn ?? today
+  const driftMinor = Math.round(
+    slopeOf(
+      fresh.slice(-MOST_FOR_SLOPE).map(({ price, amount }) => [daysBetween(first, price.seenOn), amount] as const),
+    ) * MONTH,
+  )
+  // Prices that rise don't come back: what the shops ask now is what will be paid.
+  const usual = driftMinor > 0 ? Math.max(median, nowMinor) : median
   return {
     partId: newest.price.partId,
     low: Math.round(quantile(amounts, 0.1)),
     usual,
-    high: Math.round(quantile(amounts, 0.9)),
+    high: Math.max(usual, Math.round(quantile(amounts, 0.9))),
     usedMinor: used.length > 0 ? Math.min(...used) : undefined,
     shippingMinor: cheapest?.shipping ?? 0,
     newestMinor: nowMinor,
     newestOn: newest.price.seenOn,
     ageDays: daysBetween(newest.price.seenOn, today),
-    driftMinor: Math.round(
-      slopeOf(
-        fresh.slice(-MOST_FOR_SLOPE).map(({ price, amount }) => [daysBetween(first, price.seenOn), amount] as const),
-      ) * MONTH,
-    ),
-    sale: fresh.length > 2 && nowMinor <= usual * SALE_SHARE,
+    driftMinor,
+    sale: fresh.length > 2 && nowMinor <= median * SALE_SHARE,
     unavailable: latest.size > 0 && there.length === 0,
     points: fresh.length,
   }

@@ -88,6 +88,7 @@ export const moreSound = [
     ...given('rushlight-quad', 'Rushlight four-way receiver', 92, 349),
     role: 'receiver',
     size: [58, 62, 20],
+    channels: 4,
     foot: 'shoe-cold',
     provides: ['wireless-sound', 'headphones'],
   }),

@@ -68,6 +68,7 @@ export const sound = [
     maker: 'Rushlight',
     massG: 38,
     size: [46, 40, 16],
+    channels: 2,
     foot: 'shoe-cold',
     price: [169, 199, 235],
     provides: ['wireless-sound'],

@@ -241,6 +241,8 @@ export interface BoxFacts extends Piece {
   readonly role: Part['role']
   readonly size: readonly [number, number, number]
   readonly foot: 'shoe-cold' | 'thread-1/4'
+  /** How many voices it takes at once. */
+  readonly channels?: number
   readonly provides: readonly Capability[]
   readonly face?: Look
 }
@@ -262,6 +264,7 @@ export const device = (d: BoxFacts): Part => {
     price: d.price,
     solids,
     mounts: [sits('foot', d.foot, [0, 0, 0], down)],
+    ...(d.channels ? { channels: d.channels } : {}),
     provides: d.provides,
   })
 }
