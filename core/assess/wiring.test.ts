@@ -35,8 +35,22 @@ test('the schools side by side: the present one is named, the others say what th
   // 16 Wh at freezing, 12 W: 11.52 / 12 h.
   expect(own?.cameraMin).toBeCloseTo(57.6, 6)
   expect([trickle?.why, dummy?.why]).toEqual(['no-source', 'no-source'])
-  const [, , brick] = schoolLines(firstMark, 'slip', context)
+  const brick = schoolLines(firstMark, 'slip', context).find(({ school }) => school === 'dummy')
   expect(brick).toMatchObject({ school: 'dummy', doorOpen: true })
+})
+
+test('a way that is taken reads as it is afterwards, costs nothing more, and stands first', () => {
+  const taken = schoolLines(firstMark, 'slip', context).find(({ school }) => school === 'dummy')
+  const wired = edit(firstMark, taken?.commands ?? [], catalogue)
+  if (!wired.ok) throw new Error('wired')
+  const [now, ...others] = schoolLines(wired.value, 'slip', context)
+  expect(now).toMatchObject({ school: 'dummy', now: true, commands: [], massG: 0, toBuyMinor: 0, brings: [] })
+  expect(now?.cameraMin).toBeCloseTo(taken?.cameraMin ?? NaN, 9)
+  expect(others.every((line) => !line.now)).toBe(true)
+  // What a way would bring is told by the titles of its rules, and only what is new.
+  const before = new Set(evaluate(wired.value, 'slip', context).findings.map(({ check }) => check))
+  for (const { brings } of others) expect(brings).toEqual([...new Set(brings)])
+  expect(before.size).toBeGreaterThan(0)
 })
 
 test('what goes into a free socket, the best first; a taken one takes nothing', () => {

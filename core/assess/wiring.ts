@@ -1,7 +1,7 @@
 import { type Command, edit, type Rig, setupOf, socketsOf, socketName } from '../assembly/index.ts'
 import { type Carried, carried } from '../catalogue/index.ts'
 import type { Context } from '../context/index.ts'
-import { countLevels, type Level, stockOf } from '../checks/index.ts'
+import { checks, countLevels, type Finding, findingKey, type Level, stockOf } from '../checks/index.ts'
 import {
   isTaken,
   type LeadOption,
@@ -102,14 +102,23 @@ export interface SchoolLine {
   readonly toBuyMinor: number
   readonly doorOpen: boolean
   readonly findings: Readonly<Record<Level, number>>
+  /** Stops and risks that are not there as it is, and would be: their titles. */
+  readonly brings: readonly string[]
   /** The set-up is powered this way already. */
   readonly now: boolean
 }
 
-/** The schools of powering the camera side by side: hours, grams, money, and what the checks say of each. */
+const titles = new Map(checks.map(({ id, title }) => [id, title]))
+
+/**
+ * The schools of powering the camera side by side: hours, grams, money with all leads and packs that are to be bought,
+ * and what the checks say of each. As it is stands first, then what brings no new trouble, by how long the camera runs.
+ */
 export const schoolLines = (rig: Rig, setupId: string, context: Context): readonly SchoolLine[] => {
   const before = evaluate(rig, setupId, context)
-  return schoolsOf(before.assembly, stockOf(before.facts)).map(
+  const grave = (findings: readonly Finding[]) => findings.filter(({ level }) => level !== 'hint')
+  const known = new Set(grave(before.findings).map(findingKey))
+  const lines = schoolsOf(before.assembly, stockOf(before.facts)).map(
     ({ school, why, commands, plan, rig: wired }): SchoolLine => {
       const after = wired && tryOut(wired, before)
       const camera = after?.assembly.setup.root ?? ''
@@ -126,9 +135,23 @@ export const schoolLines = (rig: Rig, setupId: string, context: Context): readon
           after?.assembly.placed.some(({ part, host }) => host?.instance.id === camera && part.power?.doorOpen) ??
           false,
         findings: after ? countLevels(after.findings) : { stop: 0, risk: 0, hint: 0 },
+        brings: [
+          ...new Set(
+            grave(after?.findings ?? [])
+              .filter((finding) => !known.has(findingKey(finding)))
+              .map(({ check }) => titles.get(check) ?? check),
+          ),
+        ],
         now: why === undefined && commands.length === 0,
       }
     },
+  )
+  return [...lines].sort(
+    (a, b) =>
+      Number(b.now) - Number(a.now) ||
+      Number(a.why !== undefined) - Number(b.why !== undefined) ||
+      Math.min(1, a.brings.length) - Math.min(1, b.brings.length) ||
+      b.cameraMin - a.cameraMin,
   )
 }
 

@@ -65,7 +65,8 @@ export const swapLead = (
   if (!what) return []
   const { rig, setup } = facts.assembly
   const other = (option: Candidate) => option.part.id !== run.part.id && wanted(option)
-  return leadsBetween(facts.assembly, stockOf(facts), run.from, run.to, what, other)
+  const through = run.held.map(({ piece }) => piece)
+  return leadsBetween(facts.assembly, stockOf(facts), run.from, run.to, what, other, through)
     .options.slice(0, 2)
     .map((option) =>
       worded('swap the lead for {part}', option, [

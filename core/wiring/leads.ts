@@ -4,6 +4,7 @@ import {
   freshId,
   type Instance,
   type Link,
+  type PlacedPart,
   type Rig,
   type SocketHere,
 } from '../assembly/index.ts'
@@ -37,6 +38,8 @@ export interface LeadOption {
   readonly to: SocketHere
   readonly what: Carried
   readonly part: Part & { readonly cable: Cable }
+  /** What it is laid through. */
+  readonly through: readonly PlacedPart[]
   readonly source: 'kit' | 'owned' | 'catalogue'
   /** The pieces of the kit that lie idle, when it comes from there. */
   readonly idle: readonly Instance[]
@@ -59,8 +62,12 @@ export const THIN_COST = 500
 export const HANGS_MM = 150
 /** An angled plug whose cable leaves at more than this from where it has to go is bent over the edge, degrees. */
 export const TWIST_DEG = 120
-/** Of several leads at hand that would do, so many are weighed against each other. */
-const MOST_AT_HAND = 6
+/** Of several leads at hand that would do, the best of each length and angles; so many at most. */
+const MOST_AT_HAND = 12
+const kindOf = ({ part: { cable } }: LeadOption): string => `${cable.lengthMm} ${cable.a.angle} ${cable.b.angle}`
+const bestOfKinds = (options: readonly LeadOption[]): readonly LeadOption[] => [
+  ...new Map([...options].reverse().map((option) => [kindOf(option), option])).values(),
+]
 
 const endsOf = (a: ConnectorId, b: ConnectorId): string => [a, b].sort().join('|')
 const isLead = (part: Part): part is Part & { readonly cable: Cable } => part.cable !== undefined
@@ -101,9 +108,28 @@ const wattsOf = ({ piece }: SocketHere): number => {
   return part.power?.ownMin === undefined ? (part.power?.drawW ?? 0) : 0
 }
 
+/**
+ * What a source can give at most, W: its outlet's figure, that of the battery that sits in it or is it; nothing where
+ * there is neither battery nor wall nor an inlet that something could come by.
+ */
+const sourceWatts = (assembly: Assembly, { piece, socket }: SocketHere): number => {
+  const { power, sockets = [] } = piece.part
+  const store =
+    power?.store ?? assembly.placed.find((other) => other.host === piece && other.part.power?.store)?.part.power?.store
+  const fed =
+    store !== undefined ||
+    power?.mains === true ||
+    piece.host?.part.power?.store !== undefined ||
+    sockets.some((own) => own !== socket && takes(own, 'power')) ||
+    piece.part.role === 'camera'
+  return fed ? Math.min(socket.watts ?? Infinity, store?.maxW ?? Infinity) : 0
+}
+
 /** Can this socket feed what hangs on the other one? */
-const wattsSuit = (from: SocketHere, to: SocketHere, cable: Cable): boolean =>
-  Math.min(from.socket.watts ?? Infinity, cable.converts?.watts ?? Infinity) >= wattsOf(to)
+const wattsSuit = (assembly: Assembly, from: SocketHere, to: SocketHere, cable: Cable): boolean => {
+  const given = sourceWatts(assembly, from)
+  return given > 0 && Math.min(given, cable.converts?.watts ?? Infinity) >= wattsOf(to)
+}
 
 const thinner = (cable: Cable, from: SocketHere, to: SocketHere): boolean => {
   const rank = (format: (typeof pictureFormats)[number]) => pictureFormats.indexOf(format)
@@ -150,6 +176,7 @@ export const nearerMiss = (a: NoLead, b: NoLead): NoLead => (noLeads.indexOf(b) 
 /**
  * The leads that would do between two sockets, the best first: those at hand, and the best one to buy. Both plugs fit,
  * it carries what is asked, it reaches, the plugs have room, and power arrives as the input bears it.
+ * @param through clamps it is laid through, in order from the one socket to the other
  * @returns the leads, or the reason that kept the last of them out
  */
 export const leadsBetween = (
@@ -159,6 +186,7 @@ export const leadsBetween = (
   to: SocketHere,
   what: Carried,
   wanted: (option: Candidate) => boolean = () => true,
+  through: readonly PlacedPart[] = [],
 ): { readonly options: readonly LeadOption[]; readonly why: NoLead } => {
   let why: NoLead = 'no-plugs'
   const failed = (reason: NoLead) => {
@@ -180,11 +208,11 @@ export const leadsBetween = (
       failed('voltage')
       continue
     }
-    if (what === 'power' && !wattsSuit(from, to, cable)) {
+    if (what === 'power' && !wattsSuit(assembly, from, to, cable)) {
       failed('watts')
       continue
     }
-    const run = runBetween(assembly, from, to, cable)
+    const run = runBetween(assembly, from, to, cable, through)
     if (run.from.roomMm > stock.freeMm(from) || run.to.roomMm > stock.freeMm(to)) {
       failed('no-room')
       continue
@@ -193,7 +221,7 @@ export const leadsBetween = (
       failed('too-far')
       continue
     }
-    const option = { from, to, what, part, run }
+    const option = { from, to, what, part, run, through }
     if (!wanted(option)) continue
     if (atHand)
       options.push({ ...option, source: atHand, idle, cost: (stock.leadMinor ?? 0) + costOf(run, part, false, what) })
@@ -205,8 +233,12 @@ export const leadsBetween = (
     options.push({ ...option, source: 'catalogue', idle: [], cost })
   }
   const sorted = options.sort((a, b) => a.cost - b.cost || (a.part.id < b.part.id ? -1 : 1))
-  const atHand = sorted.filter(({ source }) => source !== 'catalogue').slice(0, MOST_AT_HAND)
-  return { options: sorted.filter((option) => option.source === 'catalogue' || atHand.includes(option)), why }
+  const atHand = new Set(
+    bestOfKinds(sorted.filter(({ source }) => source !== 'catalogue'))
+      .toSorted((a, b) => a.cost - b.cost)
+      .slice(0, MOST_AT_HAND),
+  )
+  return { options: sorted.filter((option) => option.source === 'catalogue' || atHand.has(option)), why }
 }
 
 /**
@@ -226,7 +258,7 @@ export const plugIn = (
     cable,
     from: { instance: from.piece.instance.id, socket: from.socket.id },
     to: { instance: to.piece.instance.id, socket: to.socket.id },
-    through: [],
+    through: option.through.map(({ instance: { id } }) => id),
   }
   const first: readonly Command[] = !instance
     ? [{ do: 'add', instance: { id: cable, partId: part.id, status: 'in' } }]

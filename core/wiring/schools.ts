@@ -89,6 +89,12 @@ const unplugged = (assembly: Assembly, camera: PlacedPart, stock: Stock): readon
     })
     .map(({ cable }) => ({ do: 'unlink', setup: assembly.setup.id, cable }))
 
+/** Is the camera powered this way already, with what sits in its bay? */
+const isSo = (assembly: Assembly, camera: PlacedPart, stock: Stock, school: School): boolean => {
+  const leads = unplugged(assembly, camera, stock).length > 0
+  return school === 'own' ? !leads : leads
+}
+
 const oneSchool = (assembly: Assembly, stock: Stock, school: School): SchoolPlan => {
   const [camera] = assembly.placed
   const none = (why: SchoolPlan['why']): SchoolPlan => ({ school, commands: [], plan: nothing, rig: undefined, why })
@@ -100,6 +106,8 @@ const oneSchool = (assembly: Assembly, stock: Stock, school: School): SchoolPlan
     ({ joint, part: { role: own } }) =>
       joint?.host === camera.instance.id && joint.hostMount === bay.id && own === role,
   )
+  if (seated && isSo(assembly, camera, stock, school))
+    return { school, commands: [], plan: nothing, rig: assembly.rig, why: undefined }
   const part = seated?.part ?? forBay(assembly, stock, camera, bay, role)
   if (!part) return none('no-part')
   if (

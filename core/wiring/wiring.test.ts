@@ -323,3 +323,48 @@ test('leads that are in stay in, and their sockets are not given away', () => {
   expect(plan.leads).toEqual([])
   expect(plan.unmet.filter(({ demand }) => demand.what === 'picture').map(({ why }) => why)).toEqual(['sockets-taken'])
 })
+
+test('a plate without a battery feeds nothing, and a battery no more than it gives itself', () => {
+  const between = (more: Partial<Part>) => {
+    const tiny = wiredRig(
+      [screen(), tank('tank', more)],
+      [on('screen', 'foot', 'camera', 'pinned'), on('tank', 'foot', 'camera', 'hole')],
+      [],
+      { extra: [tapLead()] },
+    )
+    const assembly = assemblyOf(tiny)
+    const at = (id: string, socketId: string) => {
+      const piece = assembly.byInstance.get(id)
+      const found = piece?.part.sockets?.find((one) => one.id === socketId)
+      if (!piece || !found) throw new Error(id)
+      return { piece, socket: found }
+    }
+    const { options, why } = leadsBetween(assembly, stockOf(tiny), at('tank', 'tap'), at('screen', 'dc'), 'power')
+    return options.length > 0 ? 'a lead' : why
+  }
+  const store = { capacityWh: 100, volts: { min: 11, max: 16.8 }, gauge: true }
+  expect(between({})).toBe('a lead')
+  // The screen draws 5 W.
+  expect(between({ power: { store: { ...store, maxW: 5 } } })).toBe('a lead')
+  expect(between({ power: { store: { ...store, maxW: 4.9 } } })).toBe('watts')
+  expect(between({ power: {} })).toBe('watts')
+})
+
+test('of leads at hand the best of each length and angle is kept: one kind does not crowd out the others', () => {
+  const kinds = [300, 350, 400].flatMap((lengthMm) =>
+    [1, 2, 3, 4].map((n) => hdmiLead(`lead-${lengthMm}-${n}`, { lengthMm })),
+  )
+  const angled = hdmiLead('angled', { lengthMm: 400, a: { connector: 'hdmi-a', angle: 'down' } })
+  const tiny = wiredRig([pack(), screen(), ...kinds, angled], [inBay(), on('screen', 'foot', 'camera', 'pinned')])
+  const assembly = assemblyOf(tiny)
+  const here = (id: string, socketId: string) => {
+    const piece = assembly.byInstance.get(id)
+    const found = piece?.part.sockets?.find((one) => one.id === socketId)
+    if (!piece || !found) throw new Error(id)
+    return { piece, socket: found }
+  }
+  const { options } = leadsBetween(assembly, stockOf(tiny), here('camera', 'hdmi'), here('screen', 'in'), 'picture')
+  const atHand = options.filter(({ source }) => source === 'kit').map(({ part }) => part.id)
+  expect(atHand).toEqual(expect.arrayContaining(['lead-300-1', 'lead-350-1', 'lead-400-1', 'angled']))
+  expect(atHand).toHaveLength(4)
+})

@@ -4,6 +4,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { grams, hours, money, signed } from '../../wording.ts'
+import LevelMark from '../../widgets/LevelMark.vue'
 import { openWords, schoolWhy, schoolWords } from './wiring-words.ts'
 
 const store = useRig()
@@ -102,7 +103,7 @@ const summary = computed(() => {
             class="cure ml-auto"
             @click="store.apply(line.commands, `power the camera: ${schoolWords[line.school][0]}`)"
           >
-            take this
+            {{ line.brings.length ? 'take it all the same' : 'take this' }}
           </button></span
         >
         <span v-if="line.why" class="label block leading-snug">{{ schoolWhy[line.why] }}</span>
@@ -120,6 +121,11 @@ const summary = computed(() => {
               line.toBuyMinor === 0 ? 'nothing to buy' : signed(line.toBuyMinor, (m) => money(m, store.style.currency))
             }}
             · {{ counts(line) }}{{ line.doorOpen ? ' · door stays open' : '' }}</span
+          >
+          <span v-if="line.brings.length" class="flex items-baseline gap-1.5 leading-snug" data-testid="brings"
+            ><LevelMark level="risk" class="size-2.5! shrink-0" /><span
+              >brings: {{ line.brings.join(', ').toLowerCase() }}</span
+            ></span
           >
         </template>
       </li>
