@@ -17,14 +17,19 @@ export const wiringFacts: FactTable<Names> = {
   demands: fact([], ({ assembly }) => demandsOf(assembly, []), 'electric'),
   pictures: fact(['leads'], ({ assembly, leads }) => picturesOf(assembly, leads), 'electric'),
   sounds: fact(['leads'], ({ assembly, leads }) => soundsOf(assembly, leads), 'electric'),
+  /** A recorder makes raw of a raw picture only: what does not arrive is not planned with. */
   recordings: fact(
-    [],
-    ({ assembly, context }) =>
+    ['pictures'],
+    ({ assembly, context, pictures }) =>
       recordingsOf(
         assembly,
         minutesOf(dayOf(assembly.rig.brief), 'roll'),
         assembly.rig.brief.codec,
         marginsOf(context.limits).record,
+        (piece, { id }) =>
+          id !== 'raw' ||
+          piece.part.role === 'camera' ||
+          pictures.some(({ sink, format }) => sink === piece && format === 'raw'),
       ),
     'electric',
   ),

@@ -84,16 +84,19 @@ const mediumOf = (id: string, part: Part, codec: Codec, onRig: boolean): Medium 
  * What records in this set-up. Cards of the kit go into the slots that take their kind; drives count when a lead joins
  * them. The camera comes first; a recorder counts with its own cards.
  * @param codecId the recording to plan with; a recorder that can't make it plans with its usual one
+ * @param canMake what comes to a piece may not be enough for all that it could record
  */
 export const recordingsOf = (
   assembly: Assembly,
   rollMin: number,
   codecId: string,
   { spare } = usualRecordMargins,
+  canMake: (piece: PlacedPart, codec: Codec) => boolean = () => true,
 ): readonly Recording[] => {
   const used = new Set<string>()
   return assembly.placed.flatMap((piece): Recording[] => {
-    const { codecs, takes = [], drive } = piece.part.media ?? {}
+    const { codecs: stated, takes = [], drive } = piece.part.media ?? {}
+    const codecs = stated?.filter((codec) => canMake(piece, codec))
     const codec = codecs?.find(({ id }) => id === codecId) ?? codecs?.[0]
     if (!codec) return []
     const cards = assembly.loose.filter(

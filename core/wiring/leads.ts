@@ -18,6 +18,7 @@ import {
   type Part,
   pictureFormats,
   cheapestFirst,
+  type Volts,
 } from '../catalogue/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { suits, voltsAt } from '../power/index.ts'
@@ -58,6 +59,7 @@ export const LOOSE_COST = 200
 export const LOOSE_MM_COST = 1
 export const TWIST_COST = 100
 export const THIN_COST = 500
+export const EARLY_COST = 800
 /** A lead may hang over by this much before it has to be coiled up, mm. */
 export const HANGS_MM = 150
 /** An angled plug whose cable leaves at more than this from where it has to go is bent over the edge, degrees. */
@@ -88,18 +90,27 @@ const leadsByEnds = perThing('leads of a catalogue', (catalogue: Catalogue): Rea
 const leadsWith = (catalogue: Catalogue, a: ConnectorId, b: ConnectorId): readonly Lead[] =>
   leadsByEnds(catalogue).get(endsOf(a, b)) ?? []
 
+type Volting = 'suits' | 'early' | 'no'
+/** A battery that falls below what its load wants ends a little earlier: a nuisance, and no danger. */
+const meeting = (given: Volts, bears: Volts, inlet: ConnectorId): Volting =>
+  suits(given, bears, inlet)
+    ? 'suits'
+    : inlet !== 'usb-c' && given.max <= bears.max && given.max > bears.min
+      ? 'early'
+      : 'no'
+
 /**
  * Does what the source gives reach the input as something it bears? Unknown figures are let through: a check speaks of
  * them.
  */
-const voltsSuit = (assembly: Assembly, from: SocketHere, to: SocketHere, cable: Cable): boolean => {
+const voltsSuit = (assembly: Assembly, from: SocketHere, to: SocketHere, cable: Cable): Volting => {
   const given = voltsAt(assembly, from)
   if (cable.converts && given) {
     // A converting lead from USB-C takes what it can agree on; any other takes a wide input.
     const bears = to.socket.volts
-    return bears === undefined || suits(cable.converts.volts, bears, to.socket.connector)
+    return bears === undefined ? 'suits' : meeting(cable.converts.volts, bears, to.socket.connector)
   }
-  return !given || !to.socket.volts || suits(given, to.socket.volts, to.socket.connector)
+  return !given || !to.socket.volts ? 'suits' : meeting(given, to.socket.volts, to.socket.connector)
 }
 
 /** What hangs on an input, W; a dummy pack draws what it sits in draws. */
@@ -204,7 +215,8 @@ export const leadsBetween = (
     const tooDear = part.price.usual + GRAM_COST * part.massG >= bought
     if (tooDear && !atHand) continue
     if (!cable.carries.includes(what) || !turnsRight(cable, from, to)) continue
-    if (what === 'power' && !voltsSuit(assembly, from, to, cable)) {
+    const volting = what === 'power' ? voltsSuit(assembly, from, to, cable) : 'suits'
+    if (volting === 'no') {
       failed('voltage')
       continue
     }
@@ -222,10 +234,16 @@ export const leadsBetween = (
       continue
     }
     const option = { from, to, what, part, run, through }
+    const early = volting === 'early' ? EARLY_COST : 0
     if (!wanted(option)) continue
     if (atHand)
-      options.push({ ...option, source: atHand, idle, cost: (stock.leadMinor ?? 0) + costOf(run, part, false, what) })
-    const cost = (stock.leadMinor ?? 0) + costOf(run, part, true, what)
+      options.push({
+        ...option,
+        source: atHand,
+        idle,
+        cost: early + (stock.leadMinor ?? 0) + costOf(run, part, false, what),
+      })
+    const cost = early + (stock.leadMinor ?? 0) + costOf(run, part, true, what)
     if (cost >= bought) continue
     bought = cost
     const before = options.findIndex(({ source }) => source === 'catalogue')

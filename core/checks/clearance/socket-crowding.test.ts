@@ -1,9 +1,12 @@
+import { placeSetup } from '../../assembly/index.ts'
+import { factsOf } from '../../facts/index.ts'
 import { on, plug, tinyCamera, tinyPart, tinyRig } from '../../testing/index.ts'
+import { link } from '../../testing/wired.ts'
 import { socketCrowding } from './socket-crowding.ts'
 import { testCheck } from '../tester.ts'
 
 /** Two HDMI sockets one above the other on the camera's back; their plugs are 11 mm tall. */
-const twoPorts = (apartMm: number) => {
+const twoPorts = (apartMm: number, used = true) => {
   const socketAt = (id: string, y: number) => ({
     id,
     connector: 'hdmi-a' as const,
@@ -11,7 +14,10 @@ const twoPorts = (apartMm: number) => {
     at: [0, y, 30] as const,
     out: [0, 0, 1] as const,
   })
-  return tinyRig([], [], { extra: [{ ...tinyCamera, sockets: [socketAt('one', 0), socketAt('two', apartMm)] }] })
+  return tinyRig([], [], {
+    extra: [{ ...tinyCamera, sockets: [socketAt('one', 0), socketAt('two', apartMm)] }],
+    setup: { links: used ? [link('lead', 'camera/one', 'camera/two')] : [] },
+  })
 }
 
 /**
@@ -34,6 +40,7 @@ const besidePort = (slideMm: number) => {
   })
   return tinyRig([box], [on('box', 'foot', 'camera', 'rail', { slideMm })], {
     extra: [{ ...tinyCamera, sockets: [port] }],
+    setup: { links: [link('lead', 'camera/out', 'box/in')] },
   })
 }
 
@@ -53,9 +60,15 @@ testCheck(socketCrowding, {
       message: 'crowded',
       numbers: { overlapMm: 7 },
       parts: ['camera', 'box'],
-      remedies: 3,
+      remedies: 1,
       ...besidePort(0),
     },
   ],
   silent: [{ name: 'exactly a plug apart', message: 'apart', numbers: { overlapMm: 0 }, ...twoPorts(11) }],
+})
+
+test('sockets that stay empty crowd nobody', () => {
+  const { rig, context } = twoPorts(8, false)
+  const [setup] = rig.setups
+  expect(setup && socketCrowding.judgements(factsOf(placeSetup(rig, setup, context.catalogue), context))).toEqual([])
 })

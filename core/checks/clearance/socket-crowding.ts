@@ -12,13 +12,22 @@ interface Neighbours {
   readonly b: Plugged
 }
 
-/** Neighbours on one piece, one after the other in its data, and whatever else crowds. */
-const neighbours = ({ assembly, crowds }: Sees<'crowds'>): readonly Neighbours[] => [
-  ...crowds,
-  ...assembly.placed.flatMap((piece) =>
-    inARow(piece).filter((pair) => !crowds.some((crowd) => sameSockets(crowd, pair))),
-  ),
-]
+/** Is a lead plugged in there, in any set-up of the rig? A socket that stays empty crowds nobody. */
+const isUsed = ({ assembly: { rig } }: Sees, { piece, socket }: Plugged): boolean =>
+  rig.setups.some(({ links }) =>
+    links.some(({ from, to }) =>
+      [from, to].some((end) => end.instance === piece.instance.id && end.socket === socket.id),
+    ),
+  )
+
+/** Neighbours on one piece, one after the other in its data, and whatever else crowds, where both are used. */
+const neighbours = (facts: Sees<'crowds'>): readonly Neighbours[] =>
+  [
+    ...facts.crowds,
+    ...facts.assembly.placed.flatMap((piece) =>
+      inARow(piece).filter((pair) => !facts.crowds.some((crowd) => sameSockets(crowd, pair))),
+    ),
+  ].filter(({ a, b }) => isUsed(facts, a) && isUsed(facts, b))
 
 const inARow = perThing('sockets in a row', (piece: PlacedPart): readonly Neighbours[] => {
   const sockets = pluggedOf(piece)

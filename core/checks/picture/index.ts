@@ -2,6 +2,7 @@ import type { Check } from '../check.ts'
 import { cableLong } from './cable-long.ts'
 import { cableShort } from './cable-short.ts'
 import { chainBroken } from './chain-broken.ts'
+import { codecUnmet } from './codec-unmet.ts'
 import { driveSlow } from './drive-slow.ts'
 import { driveUnheld } from './drive-unheld.ts'
 import { noCable } from './no-cable.ts'
@@ -21,6 +22,7 @@ export const pictureChecks: readonly Check[] = [
   cableLong,
   cableShort,
   chainBroken,
+  codecUnmet,
   driveSlow,
   driveUnheld,
   noCable,

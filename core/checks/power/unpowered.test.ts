@@ -8,7 +8,7 @@ testCheck(unpowered, {
     {
       name: 'an empty bay; a pack goes in',
       message: 'none',
-      level: 'risk',
+      level: 'stop',
       numbers: { watts: 6 },
       parts: ['camera'],
       remedies: 1,

@@ -44,7 +44,17 @@ export const unpowered = defineCheck<PlacedPart, object, 'network' | 'runDown'>(
     const numbers = { watts: part.power?.drawW ?? 0 }
     if (!runDown.first.dark.has(instance.id)) return { group: 'silent', message: 'fed', names, numbers }
     const fed = network.feeds.some(({ to }) => to === instance.id)
-    return { group: 'speaks', message: fed ? 'little' : 'none', names, numbers, parts: [instance.id], at: centre }
+    // Without the camera there is nothing to film with: an only battery left out stops the day.
+    const level = part.role === 'camera' && !fed ? 'stop' : 'risk'
+    return {
+      group: 'speaks',
+      message: fed ? 'little' : 'none',
+      level,
+      names,
+      numbers,
+      parts: [instance.id],
+      at: centre,
+    }
   },
   remedies: (piece, facts, { message }) => {
     if (message !== 'none') return []

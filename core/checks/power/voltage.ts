@@ -24,7 +24,7 @@ const bears = (
 const runOf = (feed: Feed, facts: Sees<'leads'>): Run | undefined => facts.leads.find(({ link }) => link === feed.link)
 
 /** A source whose voltage the input was not made for. */
-export const voltage = defineCheck<Feed, object, 'network'>({
+export const voltage = defineCheck<Feed, object, 'network' | 'runDown'>({
   id: 'voltage',
   family: 'power',
   title: 'The voltage does not suit',
@@ -33,13 +33,15 @@ export const voltage = defineCheck<Feed, object, 'network'>({
   source: 'The ranges stated for source and input; USB-C agrees on 5, 9, 15 or 20 V.',
   ...noOptions,
   about: 'electric',
-  needs: ['network'],
+  needs: ['network', 'runDown'],
   limit: { measured: 'volts', allowed: 'mostVolts' },
   messages: {
     speaks: {
       over: 'Too many volts. {from} gives up to {volts:V}; {to} bears {mostVolts:V} at most.',
       under:
         'Too few volts towards the end. {from} falls to {lowVolts:V} as it empties; {to} wants at least {leastVolts:V}.',
+      early:
+        '{to} ends about {earlierMin:min} before {from} is empty. It switches off at {leastVolts:V}; the battery goes down to {lowVolts:V}.',
       step: 'No USB-C step in common. {from} gives {lowVolts:V} to {volts:V}; {to} takes {leastVolts:V} to {mostVolts:V}.',
     },
     silent: { suits: 'What {from} gives suits {to}.' },
@@ -59,6 +61,22 @@ export const voltage = defineCheck<Feed, object, 'network'>({
     if (suits(feed.volts, volts, connector ?? 'dummy'))
       return { group: 'silent', message: 'suits', names, key, numbers }
     const message = connector === 'usb-c' ? 'step' : exceeds(feed.volts.max, volts.max) ? 'over' : 'under'
+    // A battery that goes lower than its load wants is not used up: volts fall about evenly with the charge.
+    const share = (volts.min - feed.volts.min) / (feed.volts.max - feed.volts.min)
+    const runsMin = facts.runDown.nodeMin.get(feed.to)
+    const cell = facts.network.cells.find(({ id }) => id === feed.from)
+    const straight = cell?.volts.min === feed.volts.min && cell.volts.max === feed.volts.max
+    if (message === 'under' && share < 1 && runsMin !== undefined && straight)
+      return {
+        group: 'speaks',
+        message: 'early',
+        level: 'hint',
+        names,
+        key,
+        numbers: { ...numbers, earlierMin: runsMin * share },
+        parts,
+        ...(to ? { at: to.centre } : {}),
+      }
     const level = message === 'over' ? 'stop' : 'risk'
     return { group: 'speaks', message, level, names, key, numbers, parts, ...(to ? { at: to.centre } : {}) }
   },
