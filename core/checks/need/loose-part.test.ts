@@ -1,16 +1,24 @@
 import { placeSetup, type Rig } from '../../assembly/index.ts'
 import { factsOf } from '../../facts/index.ts'
-import { on, tinyPart, tinyRig } from '../../testing/index.ts'
+import type { Part } from '../../catalogue/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
+import { block } from '../../testing/view-rigs.ts'
 import { pack, wiredRig } from '../../testing/wired.ts'
 import { loosePart } from './loose-part.ts'
 import { disc, nd, seeingCamera, zoom } from '../../testing/glass.ts'
 import { testCheck } from '../tester.ts'
-import { mic, second } from '../../testing/kit-rigs.ts'
+import { mic, second, spare } from '../../testing/kit-rigs.ts'
 
 const withOther = (() => {
   const tiny = tinyRig([mic], [])
   return { ...tiny, rig: { ...tiny.rig, setups: [...tiny.rig.setups, second] } }
 })()
+
+const shoeBlock = tinyPart({
+  id: 'shoe-block',
+  mounts: [plug('foot', 'thread-1/4'), socket('shoe', 'shoe-cold', [0, 20, 0])],
+})
+const inShoe = (extra: readonly Part[]) => tinyRig([mic, spare], [on('spare-mic', 'foot', 'camera', 'shoe')], { extra })
 
 testCheck(loosePart, {
   speaks: [
@@ -22,6 +30,22 @@ testCheck(loosePart, {
       parts: ['mic'],
       remedies: 2,
       ...tinyRig([mic], []),
+    },
+    {
+      // The mic would stand 40 to 60 mm up, 15 to 35 left of the middle; the wall hangs over that from 45 mm on.
+      name: 'a wall over the only shoe',
+      message: 'blocked',
+      numbers: { depthMm: 15 },
+      remedies: 1,
+      ...tinyRig([mic, block('wall', [-50, 15, 0])], [on('wall', 'foot', 'camera', 'pinned')]),
+    },
+    { name: 'another mic in the only shoe', message: 'taken', remedies: 1, ...inShoe([]) },
+    { name: 'a screw-on shoe in the shop makes a place', message: 'taken', remedies: 2, ...inShoe([shoeBlock]) },
+    {
+      name: 'a foot that nothing on the rig takes',
+      message: 'foreign',
+      remedies: 1,
+      ...tinyRig([tinyPart({ id: 'brick', role: 'mic', mounts: [plug('back', 'v-lock')] })], []),
     },
   ],
   silent: [

@@ -5,6 +5,7 @@ import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, type Remedy } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
+import { noPlaceFor, placeMade } from '../nowhere.ts'
 import { addRemedy, firstOf } from '../places.ts'
 
 /** What may wait in the bag for another lens. */
@@ -35,7 +36,7 @@ const inUse = perThing(
 )
 
 /** A piece of the kit that sits on nothing in any set-up. */
-export const loosePart = defineCheck<{ instance: Instance; part: Part }, object, 'lensKit'>({
+export const loosePart = defineCheck<{ instance: Instance; part: Part }, object, 'lensKit' | 'points'>({
   id: 'loose-part',
   family: 'need',
   title: 'In the kit, on nothing',
@@ -44,9 +45,15 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
   source: 'The joints of every set-up.',
   options: z.object({}),
   defaults: {},
-  needs: ['lensKit'],
+  needs: ['lensKit', 'points'],
   messages: {
-    speaks: { loose: '{part} sits on nothing. Leaving it out saves {massG:g} in the bag.' },
+    speaks: {
+      loose: '{part} sits on nothing. Leaving it out saves {massG:g} in the bag.',
+      blocked:
+        '{part} has no place. At {point} it would go on, and runs {depthMm:mm} into {by}; leaving it out saves {massG:g}.',
+      taken: '{part} has no place. {by} sits on {point}, where it would go; leaving it out saves {massG:g}.',
+      foreign: '{part} has no place. Nothing on this set-up takes its {point}; leaving it out saves {massG:g}.',
+    },
     silent: {
       used: '{part} has its place in another set-up.',
       spare: '{part} is a spare in the bag.',
@@ -63,9 +70,15 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
     if (part.power?.store && !used) return { group: 'silent', message: 'spare', names }
     const lens = used ? undefined : lensServed(facts, part)
     if (lens) return { group: 'silent', message: 'glass', names: { ...names, lens } }
-    return used
-      ? { group: 'silent', message: 'used', names }
-      : { group: 'speaks', message: 'loose', names, numbers: { massG: part.massG }, parts: [instance.id] }
+    if (used) return { group: 'silent', message: 'used', names }
+    const none = part.mounts.length > 0 ? noPlaceFor(facts, part) : undefined
+    return {
+      group: 'speaks',
+      message: none?.why ?? 'loose',
+      names: { ...names, point: none?.point ?? '', by: none?.by ?? '' },
+      numbers: { massG: part.massG, depthMm: none?.depthMm ?? 0 },
+      parts: [instance.id],
+    }
   },
   remedies: ({ instance, part }, facts) => {
     const discard: Remedy = {
@@ -74,6 +87,6 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
       names: { part: part.name },
       commands: [{ do: 'discard', instance: instance.id }],
     }
-    return [...firstOf(1, [addRemedy(facts, part)]), discard]
+    return [...firstOf(1, [addRemedy(facts, part) ?? placeMade(facts, part)]), discard]
   },
 })

@@ -17,8 +17,11 @@ const wrong = ref<Readonly<Record<string, string>>>({})
 
 const trouble = useRigOfRoute()
 const brief = computed(() => store.rig?.brief)
-/** What the camera can record; what the brief names and it can not make is planned as its usual one. */
-const codecs = computed(() => store.assessment?.assembly.placed[0]?.part.media?.codecs ?? [])
+/** What camera and recorders can record; what the brief names and none of them makes is planned as the usual one. */
+const codecs = computed(() => {
+  const all = (store.assessment?.assembly.placed ?? []).flatMap(({ part }) => part.media?.codecs ?? [])
+  return [...new Map(all.map((one) => [one.id, one])).values()]
+})
 const codec = computed(() => (codecs.value.find(({ id }) => id === brief.value?.codec) ?? codecs.value[0])?.id)
 
 /** Takes a change into the rig if the whole brief still makes sense; else says at the field what would. */

@@ -1,0 +1,105 @@
+import {
+  type Assembly,
+  type Command,
+  edit,
+  freshId,
+  type PlacedPart,
+  placeSetup,
+  type Point,
+  pointsOf,
+  seatingsAt,
+} from '../assembly/index.ts'
+import { endName, joiningRoles, mate, offeredParts, type Part } from '../catalogue/index.ts'
+import { clashWith } from '../clearance/index.ts'
+import type { Sees } from '../facts/index.ts'
+import type { Remedy } from './check.ts'
+import { addRemedy, byReadiness, pointName } from './places.ts'
+
+/** Why a part has no place on a rig: the nearest thing to one, and what is wrong with it. */
+export interface NoPlace {
+  readonly why: 'taken' | 'blocked' | 'foreign'
+  /** The point that comes nearest; for a foot that nothing takes, the foot. */
+  readonly point: string
+  /** What sits there, or what it would run into. */
+  readonly by: string
+  readonly depthMm: number
+}
+
+/** Parts that make a place where there is none; so many of them are tried. */
+const makers: ReadonlySet<Part['role']> = new Set([...joiningRoles, 'arm', 'monitor-mount', 'rod-clamp'])
+const MOST_TRIED = 24
+
+const goesOn = ({ piece, mount }: Point, part: Part): boolean =>
+  part.mounts.some((own) => !own.carries && mate({ part: piece.part, mount }, { part, mount: own }).ok)
+
+/** The piece that a seated one runs into deepest. */
+const deepest = (seated: PlacedPart, placed: readonly PlacedPart[]) =>
+  placed.map((other) => ({ other, depthMm: clashWith(seated, [other]) })).sort((a, b) => b.depthMm - a.depthMm)[0]
+
+/**
+ * Why a part has no place: a point that it would go on is blocked by something, or taken, or there is none.
+ * @returns undefined when it has a place where it touches nothing
+ */
+export const noPlaceFor = ({ assembly, points }: Sees<'points'>, part: Part): NoPlace | undefined => {
+  const instance = { id: freshId(assembly.rig, part.id), partId: part.id, status: 'in' as const }
+  const fitting = points.filter((point) => goesOn(point, part))
+  const met = fitting
+    .filter(({ open }) => open)
+    .flatMap((point) => seatingsAt(point, instance, part).map(({ piece }) => ({ point, piece })))
+    .map(({ point, piece }) => ({ point, met: deepest(piece, assembly.placed) }))
+  if (met.some((one) => !one.met || one.met.depthMm === 0)) return undefined
+  const [least] = met.sort((a, b) => (a.met?.depthMm ?? 0) - (b.met?.depthMm ?? 0))
+  if (least?.met)
+    return { why: 'blocked', point: pointName(least.point), by: least.met.other.part.name, depthMm: least.met.depthMm }
+  const [taken] = fitting
+  if (taken) {
+    const holder = taken.taken.map((id) => assembly.byInstance.get(id)?.part.name ?? id)
+    return { why: 'taken', point: pointName(taken), by: holder.join(' and ') || 'what shares its metal', depthMm: 0 }
+  }
+  const foot = part.mounts.find(({ side, carries }) => side === 'sits' && !carries)
+  return foot ? { why: 'foreign', point: endName({ part, mount: foot }), by: '', depthMm: 0 } : undefined
+}
+
+const afterwards = (assembly: Assembly, facts: Sees, commands: readonly Command[]) => {
+  const edited = edit(assembly.rig, commands, facts.context.catalogue)
+  const setup = edited.ok ? edited.value.setups.find(({ id }) => id === assembly.setup.id) : undefined
+  if (!edited.ok || !setup) return undefined
+  const placed = placeSetup(edited.value, setup, facts.context.catalogue)
+  return { assembly: placed, context: facts.context, points: pointsOf(placed) } as Sees<'points'>
+}
+
+/**
+ * A part put on by way of another that makes its place: an adapter, a riser, an arm, a clamp on a rod; the readiest that
+ * leaves both clear of everything.
+ */
+export const placeMade = (facts: Sees<'points'>, part: Part): Remedy | undefined => {
+  const between = offeredParts(facts.context.catalogue)
+    .filter(
+      (maker) =>
+        makers.has(maker.role) &&
+        maker.id !== part.id &&
+        maker.mounts.some(
+          (mount) =>
+            mount.side === 'holds' &&
+            part.mounts.some((own) => !own.carries && mate({ part: maker, mount }, { part, mount: own }).ok),
+        ) &&
+        facts.points.some((point) => point.open && goesOn(point, maker)),
+    )
+    .sort(byReadiness(facts))
+    .slice(0, MOST_TRIED)
+  for (const maker of between) {
+    const first = addRemedy(facts, maker)
+    const after = first && afterwards(facts.assembly, facts, first.commands)
+    if (!first || !after) continue
+    const made = after.points.filter(({ piece }) => !facts.assembly.byInstance.has(piece.instance.id))
+    const then = addRemedy(after, part, made)
+    if (then)
+      return {
+        text: 'put on {part}, on {between} at {point}',
+        numbers: {},
+        names: { part: part.name, between: maker.name, point: first.names['point'] ?? '' },
+        commands: [...first.commands, ...then.commands],
+      }
+  }
+  return undefined
+}
