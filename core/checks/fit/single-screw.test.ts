@@ -2,7 +2,8 @@ import { placeSetup, type Rig } from '../../assembly/index.ts'
 import { factsOf } from '../../facts/index.ts'
 import { type Context } from '../../context/index.ts'
 import { GRAVITY } from '../../kernel/index.ts'
-import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { on, plug, tinyCamera, tinyPart, tinyRig } from '../../testing/index.ts'
+import { block } from '../../testing/view-rigs.ts'
 import { singleScrew } from './single-screw.ts'
 import { testCheck } from '../tester.ts'
 
@@ -23,6 +24,13 @@ const pinnedBar = tinyPart({
 const atLimitMm = (0.05 / (0.5 * GRAVITY)) * 1000
 const running = { brief: { kind: 'run-and-gun' as const } }
 const place = on('bar', 'foot', 'camera', 'pinned')
+
+/** The camera with no hole beside the one the bar sits on. */
+const oneHole = { ...tinyCamera, mounts: tinyCamera.mounts.filter(({ id }) => id === 'pinned') }
+// The bar stands 15 to 35 mm right of the middle and ends 10 mm behind it; turned by 4 degrees a corner comes 0.67 mm
+// farther back.
+const beside = (wideMm: number, atMm: number) =>
+  tinyRig([bar(20), block('wall', [atMm, 10, 20], [wideMm, 20, 20])], [place, on('wall', 'foot', 'camera', 'hole')])
 
 testCheck(singleScrew, {
   speaks: [
@@ -53,9 +61,16 @@ testCheck(singleScrew, {
       level: 'risk',
       ...tinyRig([bar(60)], [place], { ...running, setup: { support: 'tripod' } }),
     },
+    {
+      name: 'two screws, and the camera has one hole',
+      message: 'creeps',
+      ...tinyRig([bar(20, { screws: 2 })], [place], { extra: [oneHole] }),
+    },
+    { name: 'a neighbour at one corner stops it one way only', message: 'creeps', ...beside(4, 33) },
     { name: '60 mm off at the desk', message: 'creeps', level: 'risk', ...tinyRig([bar(60)], [place]) },
   ],
   silent: [
+    { name: 'a neighbour’s face along it stops it both ways', message: 'stopped', ...beside(60, 25) },
     {
       name: 'exactly at the limit',
       message: 'light',
@@ -102,3 +117,9 @@ test('two screws or a lip stop the turning, so there is nothing to judge', () =>
 })
 const evaluateOne = (rig: Rig, context: Context) =>
   singleScrew.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context))
+
+test('two screws that both find holes hold it', () => {
+  const { rig, context } = tinyRig([bar(20, { screws: 2 })], [place])
+  const [setup] = rig.setups
+  expect(setup && singleScrew.judgements(factsOf(placeSetup(rig, setup, context.catalogue), context))).toEqual([])
+})

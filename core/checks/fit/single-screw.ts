@@ -1,8 +1,10 @@
 import { z } from 'zod'
-import type { PlacedPart } from '../../assembly/index.ts'
+import { type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
 import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
-import { mate, mountOf, type Tool } from '../../catalogue/index.ts'
-import { exceeds } from '../../kernel/index.ts'
+import { mate, mountOf, standardOf, type Tool } from '../../catalogue/index.ts'
+import { clashWith } from '../../clearance/index.ts'
+import type { Sees } from '../../facts/index.ts'
+import { dot, exceeds, lengthOf, perThing, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy } from '../places.ts'
 
@@ -14,6 +16,58 @@ const toolWords: Readonly<Record<Tool, string>> = {
   coin: 'a coin',
   'hex key': 'a key',
   lever: 'a lever',
+}
+
+/** Two 1/4 inch holes a plate screws into lie no nearer and no farther from each other. mm */
+const NEXT_HOLE_MM = [9, 60] as const
+
+/** Does a second screw of the joint find a hole beside the first, facing the same way? */
+const secondScrewHolds = perThing('second screw', ({ host, joint, mate: made }: PlacedPart): boolean => {
+  if (!host || !joint || !made?.ok) return false
+  const { socket, plug } = made.value
+  if ((plug.mount.screws ?? 1) < 2) return false
+  // A standard that is a pair of holes says so itself: how far they are apart is another rule's.
+  if (standardOf(plug.mount.standard).holdsTwist) return true
+  const own = standardOf(socket.mount.standard).accepts
+  return socket.part.mounts.some((other) => {
+    if (other.id === socket.mount.id || other.side !== 'holds' || dot(other.out, socket.mount.out) < 0.99) return false
+    if (socket.mount.shares?.includes(other.id)) return false
+    const apart = lengthOf(subtract(other.at, socket.mount.at))
+    return (
+      standardOf(other.standard).accepts.some((one) => own.includes(one)) &&
+      apart >= NEXT_HOLE_MM[0] &&
+      apart <= NEXT_HOLE_MM[1]
+    )
+  })
+})
+
+/** Nothing but friction keeps it from turning: no pins, no lip, no second screw that finds a hole. */
+const byOneScrew = (piece: PlacedPart): boolean => {
+  const { mate: made } = piece
+  if (!made?.ok) return false
+  const { holdsTwist, plug } = made.value
+  if (!holdsTwist) return true
+  const firm = standardOf(plug.mount.standard).holdsTwist || plug.mount.antiTwist === true
+  return !firm && !secondScrewHolds(piece)
+}
+
+/** So far it may turn before it leans on a neighbour, degrees; and so much it has to press there, mm. */
+const PLAY_DEG = 4
+const PRESSES_MM = 0.3
+
+/** Does a neighbour's face stop it, whichever way it turns? */
+const stoppedBy = ({ assembly }: Sees, piece: PlacedPart): PlacedPart | undefined => {
+  const { host, joint } = piece
+  if (!host || !joint) return undefined
+  const others = assembly.placed.filter((other) => other !== host && !ridesOn(other, piece))
+  const meets = (byDeg: number) => {
+    const turned = seat(host, { ...joint, turnDeg: joint.turnDeg + byDeg }, piece.instance, piece.part)
+    return others.find(
+      (other) => clashWith(turned, [other]) > Math.max(PRESSES_MM, clashWith(piece, [other]) + PRESSES_MM),
+    )
+  }
+  const first = meets(PLAY_DEG)
+  return first && meets(-PLAY_DEG) ? first : undefined
 }
 
 /** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
@@ -37,14 +91,17 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
       turns:
         '{part} will turn. One screw, no pins, tightened with {tool}; {twistNm:N m} pulls at it while you run, {stopNm:N m} is the end.',
     },
-    silent: { light: '{part} sits on one screw, but only {twistNm:N m} of {riskNm:N m} pulls at it.' },
+    silent: {
+      light: '{part} sits on one screw, but only {twistNm:N m} of {riskNm:N m} pulls at it.',
+      stopped: '{part} sits on one screw, and {by} stops it whichever way it turns.',
+    },
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
     assembly.placed.filter(
       (piece) =>
         piece.mate?.ok &&
-        !piece.mate.value.holdsTwist &&
+        byOneScrew(piece) &&
         !byFriction.has(piece.mate.value.standard.kind) &&
         !isBraced(assembly, piece),
     ),
@@ -60,6 +117,8 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     const numbers = { twistNm: turning, riskNm: safeNm, stopNm: endNm }
     const parts = [piece.instance.id]
     if (!exceeds(turning, safeNm)) return { group: 'silent', message: 'light', names, numbers }
+    const stop = stoppedBy(facts, piece)
+    if (stop) return { group: 'silent', message: 'stopped', names: { ...names, by: stop.part.name }, numbers }
     const swung =
       facts.assembly.setup.support !== 'tripod' &&
       (brief.kind === 'run-and-gun' || brief.conditions.includes('running'))
