@@ -147,6 +147,14 @@ export const mountArm = (a: MountArmFacts): Part => {
     massG: a.massG,
     price: a.price,
     solids,
+    // Two fingers go round the knob of its joint, and off its end.
+    rooms: [
+      {
+        kind: 'lever',
+        shape: { kind: 'cylinder', centre: [16.5, base + 8, -a.aheadMm], axis: right, radius: 8.5, length: 15 },
+        lost: 'the knob of its joint can not be turned',
+      },
+    ],
     mounts: [
       sits('foot', a.foot, [0, 0, 0], down, a.foot === 'nato' ? { lengthMm: 26 } : {}),
       {
