@@ -1,13 +1,13 @@
 import { placeShape, type Shape } from '../kernel/index.ts'
 import { placed } from '../testing/view-rigs.ts'
 import { tinyRig } from '../testing/index.ts'
-import { restOf, type Touching } from './index.ts'
+import { cornersOf, restOf, type Touching } from './index.ts'
 
 const [camera] = placed(tinyRig([], [])).placed
 const here = { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
 const thing = (shape: Shape, what: Touching['what'] = 'body'): Touching => {
   if (!camera) throw new Error('a camera')
-  return { piece: camera, what, shape: placeShape(shape, here) }
+  return { piece: camera, what, corners: cornersOf(placeShape(shape, here)) }
 }
 /** A post of 20 x 20 x 100 mm, and an arm to its right whose underside is 80 mm up and whose end is 100 mm off. */
 const post = thing({ kind: 'box', centre: [0, 50, 0], size: [20, 100, 20] })

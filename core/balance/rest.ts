@@ -1,19 +1,34 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { add, convexHull, cross, perThing, type Placed, type Point2, scale, unit, type Vec3 } from '../kernel/index.ts'
+import type { Part } from '../catalogue/index.ts'
+import {
+  add,
+  convexHull,
+  cross,
+  dot,
+  perThing,
+  type Placed,
+  type Point2,
+  scale,
+  unit,
+  type Vec3,
+  placeShape,
+  point,
+} from '../kernel/index.ts'
 import { inHand } from './mass.ts'
 
 /** Something of the rig that can touch a table: a solid of a piece, or a plug that stands out of it. */
 export interface Touching {
   readonly piece: PlacedPart
   readonly what: 'body' | 'glass' | 'screen' | 'plug'
-  readonly shape: Placed
+  /** Its corners, those that lie inside the rest of the piece left out. */
+  readonly corners: readonly Vec3[]
 }
 
 /** How a rig lies once it has stopped tipping. */
 export interface Rest {
   /** How far it has turned on the way, degrees; 0 when it stands as it was put down. */
   readonly tiltDeg: number
-  readonly on: readonly Omit<Touching, 'shape'>[]
+  readonly on: readonly Omit<Touching, 'corners'>[]
 }
 
 /** Corners closer to the table than this touch it: rubber gives. mm */
@@ -22,7 +37,8 @@ const TOUCH_MM = 0.5
 const MOST_TURNS = 24
 const ROUND = 12
 
-const cornersOf = perThing('corners', (shape: Placed): readonly Vec3[] => {
+/** The corners of a solid; a round bar by those of a twelve-sided one. */
+export const cornersOf = perThing('corners', (shape: Placed): readonly Vec3[] => {
   if (shape.kind === 'box') {
     const [a, b, c] = shape.edges
     return [-1, 1].flatMap((i) =>
@@ -64,11 +80,6 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
   return best
 }
 
-interface Corner {
-  readonly at: Vec3
-  readonly of: Touching
-}
-
 /**
  * How a rig comes to rest on a table: it stands on its lowest corners; while the centre of mass lies beside what they
  * span, it turns about the nearest edge of that, towards the centre, until the next corner touches (quasi-static rolling
@@ -78,53 +89,93 @@ interface Corner {
  *   edge until the end of the arm, 100 mm off, is down: atan (80 / 100) = 38.7 degrees
  */
 export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
-  let corners: readonly Corner[] = touching.flatMap((of) => cornersOf(of.shape).map((at) => ({ at, of })))
+  // Flat numbers: a rig has thousands of corners, and each turn moves them all.
+  const owners: Touching[] = []
+  const corners: Vec3[] = []
+  for (const of of touching)
+    for (const at of of.corners) {
+      owners.push(of)
+      corners.push(at)
+    }
+  const [x, y, z] = [0, 1, 2].map((k) => Float64Array.from(corners, (at) => at[k as 0 | 1 | 2])) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ]
   let mass = centre
   let tilted = 0
   for (let turn = 0; ; turn++) {
-    const floor = Math.min(...corners.map(({ at }) => at[1]))
-    const down = corners.filter(({ at }) => at[1] <= floor + TOUCH_MM)
-    const pivot = nearestOn(convexHull(down.map(({ at }): Point2 => [at[0], at[2]])), [mass[0], mass[2]])
+    let floor = Infinity
+    for (const height of y) if (height < floor) floor = height
+    const down: number[] = []
+    for (let i = 0; i < y.length; i++) if ((y[i] ?? 0) <= floor + TOUCH_MM) down.push(i)
+    const pivot = nearestOn(convexHull(down.map((i): Point2 => [x[i] ?? 0, z[i] ?? 0])), [mass[0], mass[2]])
     const away = pivot ? Math.hypot(mass[0] - pivot[0], mass[2] - pivot[1]) : 0
-    if (!pivot || away < 1e-6 || turn === MOST_TURNS)
-      return {
-        tiltDeg: (tilted * 180) / Math.PI,
-        on: [...new Set(down.map(({ of }) => of))].map(({ piece, what }) => ({ piece, what })),
-      }
-    const way: Point2 = [(mass[0] - pivot[0]) / away, (mass[2] - pivot[1]) / away]
-    /** How far a point lies ahead of the edge it turns about, and over the table. */
-    const seen = (at: Vec3): readonly [number, number] => [
-      (at[0] - pivot[0]) * way[0] + (at[2] - pivot[1]) * way[1],
-      at[1] - floor,
-    ]
-    const angle = Math.min(
-      Math.PI,
-      ...corners.flatMap(({ at }) => {
-        const [ahead, over] = seen(at)
-        return over > TOUCH_MM && ahead > 1e-6 ? [Math.atan2(over, ahead)] : []
-      }),
-    )
-    const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
-    const turned = (at: Vec3): Vec3 => {
-      const [ahead, over] = seen(at)
-      const forward = ahead * cos + over * sin - ahead
-      return [at[0] + forward * way[0], floor + over * cos - ahead * sin, at[2] + forward * way[1]]
+    if (!pivot || away < 1e-6 || turn === MOST_TURNS) {
+      const on = [...new Set(down.flatMap((i) => owners[i] ?? []))]
+      return { tiltDeg: (tilted * 180) / Math.PI, on: on.map(({ piece, what }) => ({ piece, what })) }
     }
-    corners = corners.map(({ at, of }) => ({ at: turned(at), of }))
-    mass = turned(mass)
+    const [wayX, wayZ] = [(mass[0] - pivot[0]) / away, (mass[2] - pivot[1]) / away]
+    // How far each corner lies ahead of the edge it turns about, and over the table.
+    let steepest = Infinity
+    for (let i = 0; i < y.length; i++) {
+      const over = (y[i] ?? 0) - floor
+      const ahead = ((x[i] ?? 0) - pivot[0]) * wayX + ((z[i] ?? 0) - pivot[1]) * wayZ
+      if (over > TOUCH_MM && ahead > 1e-6) steepest = Math.min(steepest, over / ahead)
+    }
+    const angle = Math.atan(steepest)
+    const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
+    for (let i = 0; i < y.length; i++) {
+      const over = (y[i] ?? 0) - floor
+      const ahead = ((x[i] ?? 0) - pivot[0]) * wayX + ((z[i] ?? 0) - pivot[1]) * wayZ
+      const forward = ahead * cos + over * sin - ahead
+      x[i] = (x[i] ?? 0) + forward * wayX
+      y[i] = floor + over * cos - ahead * sin
+      z[i] = (z[i] ?? 0) + forward * wayZ
+    }
+    const over = mass[1] - floor
+    const forward = away * cos + over * sin - away
+    mass = [mass[0] + forward * wayX, floor + over * cos - away * sin, mass[2] + forward * wayZ]
     tilted += angle
   }
 }
 
-/** Everything hard that is in the hand, with what must not be lain on told apart. */
-export const touchingOf = (assembly: Assembly): readonly Touching[] =>
-  assembly.placed.filter(inHand).flatMap((piece) =>
-    piece.solids
-      .filter(({ solid }) => solid.matter === 'body')
-      .map(({ solid, shape }): Touching => ({
-        piece,
-        what:
-          solid.look === 'screen' ? 'screen' : solid.look === 'glass' || piece.part.role === 'lens' ? 'glass' : 'body',
-        shape,
-      })),
+/** Directions all round, about evenly: the points of a cube's skin. */
+const AROUND: readonly Vec3[] = [-2, -1, 0, 1, 2].flatMap((i) =>
+  [-2, -1, 0, 1, 2].flatMap((j) =>
+    [-2, -1, 0, 1, 2].flatMap((k): Vec3[] =>
+      Math.max(Math.abs(i), Math.abs(j), Math.abs(k)) === 2 ? [unit([i, j, k])] : [],
+    ),
+  ),
+)
+/** A corner that some direction sees as its farthest, but for this, can touch the table. mm */
+const OUTERMOST_MM = 0.3
+
+const here = { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
+
+/** What of a part can touch a table, in its own frame: of the corners of its hard solids those that lie outermost. */
+const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part) => {
+  const hard = solids.filter(({ matter }) => matter === 'body')
+  const all = hard.map((solid) => cornersOf(placeShape(solid, here)))
+  const reach = AROUND.map((way) =>
+    all.reduce((far, corners) => corners.reduce((most, at) => Math.max(most, dot(at, way)), far), -Infinity),
   )
+  return hard.flatMap(({ look }, i) => {
+    const corners = (all[i] ?? []).filter((at) =>
+      AROUND.some((way, n) => dot(at, way) >= (reach[n] ?? Infinity) - OUTERMOST_MM),
+    )
+    const what: Touching['what'] = look === 'screen' ? 'screen' : look === 'glass' || role === 'lens' ? 'glass' : 'body'
+    return corners.length > 0 ? [{ what, corners }] : []
+  })
+})
+
+const outside = perThing('what of a piece can touch', (piece: PlacedPart): readonly Touching[] =>
+  outerOf(piece.part).map(({ what, corners }) => ({
+    piece,
+    what,
+    corners: corners.map((at) => point(piece.frame, at)),
+  })),
+)
+
+/** Everything hard that is in the hand, with what must not be lain on told apart. */
+export const touchingOf = (assembly: Assembly): readonly Touching[] => assembly.placed.filter(inHand).flatMap(outside)

@@ -1,7 +1,7 @@
 import type { PlacedPart, Rig } from '../assembly/index.ts'
 import { needsOf } from '../brief/index.ts'
 import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
-import { boundsOf, dot, emptyBounds, identity, perKey, perThing, placeShape, unite } from '../kernel/index.ts'
+import { boundsOf, dot, emptyBounds, identity, numberOf, perKey, perThing, placeShape, unite } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import type { Sees } from '../facts/index.ts'
 import { byReadiness } from './places.ts'
@@ -34,19 +34,35 @@ export interface Use {
   readonly gifts: readonly string[]
 }
 
-const useIn = perKey<Rig, Use>('what a rig uses of a piece')
-export const useOf = ({ assembly: { rig } }: Sees, { instance, part }: PlacedPart): Use =>
-  useIn(rig, instance.id, () => {
-    const inUse = (setup: Rig['setups'][number]) =>
-      setup.links
-        .flatMap(({ from, to }) => [from, to])
-        .filter((end) => end.instance === instance.id)
-        .flatMap((end) => part.sockets?.find(({ id }) => id === end.socket) ?? [])
-        .map(({ connector, direction }) => `${connector} ${direction}`)
-    const sockets = rig.setups.map(inUse).sort((a, b) => b.length - a.length)[0] ?? []
-    const asked = new Set<string>(needsOf(rig.brief).map(({ capability }) => capability))
-    return { sockets, gifts: part.provides.filter((gift) => asked.has(gift)) }
-  })
+const asksOf = perThing(
+  'what a brief asks',
+  (brief: Rig['brief']): ReadonlySet<string> => new Set(needsOf(brief).map(({ capability }) => capability)),
+)
+const giftsOf = perKey<Part, readonly string[]>('gifts that are asked for')
+
+/** The ends of leads at each piece, at most in one set-up. */
+const plugged = perThing('ends of leads', (setups: Rig['setups']): ReadonlyMap<string, readonly string[]> => {
+  const most = new Map<string, readonly string[]>()
+  for (const { links } of setups) {
+    const here = new Map<string, string[]>()
+    for (const { instance, socket } of links.flatMap(({ from, to }) => [from, to]))
+      here.set(instance, [...(here.get(instance) ?? []), socket])
+    for (const [instance, sockets] of here)
+      if (sockets.length > (most.get(instance)?.length ?? 0)) most.set(instance, sockets)
+  }
+  return most
+})
+
+export const useOf = ({ assembly: { rig } }: Sees, { instance, part }: PlacedPart): Use => {
+  const asked = asksOf(rig.brief)
+  const ids = part.sockets ? (plugged(rig.setups).get(instance.id) ?? []) : []
+  return {
+    sockets: ids
+      .flatMap((id) => part.sockets?.find((socket) => socket.id === id) ?? [])
+      .map(({ connector, direction }) => `${connector} ${direction}`),
+    gifts: giftsOf(part, [...asked].join(), () => part.provides.filter((gift) => asked.has(gift))),
+  }
+}
 
 /** A handle shorter than this part of another holds fewer fingers. */
 const WHOLE_HAND = 0.85
@@ -135,38 +151,63 @@ export const cheaperHere = (facts: Sees, piece: PlacedPart): readonly Part[] =>
 /** What is no larger than this in any direction has room where the old part had it. mm */
 const LARGER_MM = 5
 
-const isNoLarger = (from: Part, to: Part): boolean => {
+export const isNoLarger = (from: Part, to: Part): boolean => {
   const [old, now] = [boxOf(from), boxOf(to)]
   return [0, 1, 2].every(
     (k) => (now.min[k] ?? 0) >= (old.min[k] ?? 0) - LARGER_MM && (now.max[k] ?? 0) <= (old.max[k] ?? 0) + LARGER_MM,
   )
 }
 
+const partsIn = perThing(
+  'parts by piece',
+  (kit: Rig['kit']): ReadonlyMap<string, string> => new Map(kit.map(({ id, partId }) => [id, partId])),
+)
+
 /** What sits on the new part must look the way it did: by less than 8 degrees. */
 const SAME_WAY = 0.99
 
-/** Does a part take all that sits on a piece, in every set-up, each on a point of its own that faces the same way? */
-export const takesAll = ({ assembly: { rig }, context: { catalogue } }: Sees, piece: PlacedPart, part: Part): boolean =>
-  rig.setups.every(({ joints }) => {
-    const taken = new Set<string>()
-    return joints
-      .filter(({ host }) => host === piece.instance.id)
-      .every(({ guest, guestMount, hostMount }) => {
-        const sitting = catalogue.parts.get(rig.kit.find(({ id }) => id === guest)?.partId ?? '')
-        const foot = sitting && mountOf(sitting, guestMount)
-        const old = mountOf(piece.part, hostMount)
-        const point =
-          foot &&
-          part.mounts.find(
-            (mount) =>
-              !taken.has(mount.id) &&
-              (!old || dot(mount.out, old.out) > SAME_WAY) &&
-              mate({ part, mount }, { part: sitting, mount: foot }).ok,
-          )
-        if (point) taken.add(point.id)
-        return point !== undefined
-      })
+interface Sitting {
+  readonly part: Part
+  readonly mount: string
+  readonly on: string
+}
+const takes = perKey<Part, boolean>('takes what sits there')
+
+const takesThese = (part: Part, old: Part, sitting: readonly Sitting[]): boolean => {
+  const taken = new Set<string>()
+  return sitting.every((one) => {
+    const foot = mountOf(one.part, one.mount)
+    const before = mountOf(old, one.on)
+    const point =
+      foot &&
+      part.mounts.find(
+        (mount) =>
+          !taken.has(mount.id) &&
+          (!before || dot(mount.out, before.out) > SAME_WAY) &&
+          mate({ part, mount }, { part: one.part, mount: foot }).ok,
+      )
+    if (point) taken.add(point.id)
+    return point !== undefined
   })
+}
+
+/** Does a part take all that sits on a piece, in every set-up, each on a point of its own that faces the same way? */
+export const takesAll = (
+  { assembly: { rig }, context: { catalogue } }: Sees,
+  piece: PlacedPart,
+  part: Part,
+): boolean => {
+  const partOf = partsIn(rig.kit)
+  return rig.setups.every(({ joints }) => {
+    const sitting = joints.flatMap(({ guest, guestMount, host, hostMount }): Sitting[] => {
+      const seated = host === piece.instance.id ? catalogue.parts.get(partOf.get(guest) ?? '') : undefined
+      return seated ? [{ part: seated, mount: guestMount, on: hostMount }] : []
+    })
+    if (sitting.length === 0) return true
+    const key = sitting.map((one) => `${numberOf(one.part)} ${one.mount} ${one.on}`).join()
+    return takes(part, `${numberOf(piece.part)} ${key}`, () => takesThese(part, piece.part, sitting))
+  })
+}
 
 const equals = perKey<Catalogue, readonly Part[]>('cheaper equals')
 

@@ -17,7 +17,7 @@ import {
 import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { numberOf, perKey, perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Level, Remedy } from './check.ts'
@@ -202,13 +202,21 @@ export const ringsBetween = (facts: Sees, fromMm: number, toMm: number): readonl
   return chain?.ids.flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
 }
 
+const ways = perKey<Part, readonly Part[] | undefined>('filters before lenses')
+/** Of the kit only rings and boxes bring a filter before a lens. */
+const bringers = perThing('rings and boxes along', (kit: Rig['kit']): string => kit.map(({ partId }) => partId).join())
+
 /** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
 export const withRings = (facts: Sees, lens: Part, filter: Part): readonly Part[] | undefined => {
-  const kit = kitThat(facts, () => true).map(({ part }) => part)
-  if (goesBefore(filter, lens, kit)) return [filter]
-  const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
-  const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
-  return rings && [...rings, filter]
+  const { kit } = facts.assembly.rig
+  const owned = [...facts.context.owned].join()
+  return ways(filter, `${numberOf(lens)} ${numberOf(facts.context.catalogue)} ${bringers(kit)} ${owned}`, () => {
+    const along = kitThat(facts, () => true).map(({ part }) => part)
+    if (goesBefore(filter, lens, along)) return [filter]
+    const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
+    const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
+    return rings && [...rings, filter]
+  })
 }
 
 /** Keeps the first few proposals that could be made. */

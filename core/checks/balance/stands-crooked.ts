@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { restOf, type Touching, touchingOf } from '../../balance/index.ts'
+import { cornersOf, restOf, type Touching, touchingOf } from '../../balance/index.ts'
 import { leadBodies } from '../../clearance/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -51,7 +51,7 @@ export const standsCrooked = defineCheck<
     if (marginMm > 0) return { group: 'speaks', message: 'barely', numbers, names, parts, at: mass.centre }
     const plugs = leads.flatMap((lead) =>
       leadBodies(lead).flatMap(({ what, end, shape }): Touching[] =>
-        what === 'plug' && end ? [{ piece: end.piece, what: 'plug', shape }] : [],
+        what === 'plug' && end ? [{ piece: end.piece, what: 'plug', corners: cornersOf(shape) }] : [],
       ),
     )
     const rest = restOf([...touchingOf(assembly), ...plugs], mass.centre)

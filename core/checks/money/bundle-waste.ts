@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
-import { lossesOf } from '../equal.ts'
+import { isNoLarger, lossesOf, takesAll } from '../equal.ts'
 import type { Sees } from '../../facts/index.ts'
 import { rivals, swapRemedy } from '../places.ts'
 
@@ -34,7 +34,10 @@ const single = (facts: Sees, piece: PlacedPart): Part | undefined =>
     facts,
     piece,
     (part) =>
-      !part.includes?.length && lossesOf(piece.part, part).length === 0 && swapRemedy(facts, piece, part) !== undefined,
+      !part.includes?.length &&
+      lossesOf(piece.part, part).length === 0 &&
+      isNoLarger(piece.part, part) &&
+      takesAll(facts, piece, part),
   )[0]
 
 /** A box of which half stays in the box. */

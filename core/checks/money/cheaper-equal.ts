@@ -2,7 +2,8 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { standRoles } from '../../balance/index.ts'
 import type { Part } from '../../catalogue/index.ts'
-import { costOf, lineOf } from '../../money/index.ts'
+import { perThing } from '../../kernel/index.ts'
+import { type Cost, costOf, lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { cheaperEquals, takesAll } from '../equal.ts'
@@ -20,14 +21,28 @@ interface Equal {
 /** What a stand has to bear is for its own rules to judge. */
 const canBeWeighed = ({ part }: PlacedPart): boolean => !standRoles.has(part.role)
 
+const inBoxes = perThing(
+  'what comes in boxes',
+  ({ lines }: Pick<Cost, 'lines'>): ReadonlySet<string> => new Set(lines.flatMap(({ part }) => part.includes ?? [])),
+)
+/** Neither part has to do with anything else in a box, nor lies in the locker: then the bill falls by their difference. */
+const isPlain = ({ context, cost }: Sees<'cost'>, from: Part, to: Part): boolean =>
+  [from, to].every((part) => !part.includes?.length && !context.owned.has(part.id) && !inBoxes(cost).has(part.id))
+
+const usualWith = ({ assembly, context }: Sees, piece: PlacedPart, part: Part): number => {
+  const kit = assembly.rig.kit.map((one) => (one.id === piece.instance.id ? { ...one, partId: part.id } : one))
+  return costOf({ kit }, context.catalogue, context.owned).usual
+}
+
 /** The cheapest equal that takes all that sits there, in every set-up, and makes the whole bill smaller. */
 const bestOf = (facts: Sees<'cost'>, piece: PlacedPart): Equal | undefined => {
-  const { assembly, context, cost } = facts
+  const { cost } = facts
   for (const part of cheaperEquals(facts, piece).slice(0, MOST_TRIED)) {
     if (!takesAll(facts, piece, part)) continue
-    const kit = assembly.rig.kit.map((one) => (one.id === piece.instance.id ? { ...one, partId: part.id } : one))
-    const { usual } = costOf({ kit }, context.catalogue, context.owned)
-    if (usual < cost.usual) return { part, savesMinor: cost.usual - usual }
+    const savesMinor = isPlain(facts, piece.part, part)
+      ? piece.part.price.usual - part.price.usual
+      : cost.usual - usualWith(facts, piece, part)
+    if (savesMinor > 0) return { part, savesMinor }
   }
   return undefined
 }
