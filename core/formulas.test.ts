@@ -7,7 +7,7 @@ import { lowCloudStops, lowSunStops, type Phase, sunTimesOf, towns } from './bri
 import { changeoverOf } from './build-order/index.ts'
 import { lengthAlong, LOOP_MM, plugRoomMm, routeOf } from './cabling/index.ts'
 import { catalogueOf, mountOf, type Part } from './catalogue/index.ts'
-import { sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
+import { coilMm, sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
 import { point, turnAbout } from './kernel/index.ts'
 import { newPiece, rigWeighing, valueOn } from './locker/index.ts'
 import { dayGb, offloadMinutes, recordMinutes, wantedMBs } from './media/index.ts'
@@ -45,6 +45,7 @@ import { disc, seeingCamera, zoom } from './testing/glass.ts'
 import { on, plug, socket, tinyPart, tinyRig } from './testing/index.ts'
 import { place, factsIn, put, cube, lens, fed, feed, digits, type Example, limit } from './testing/worked.ts'
 import { balanceExamples } from './testing/worked-balance.ts'
+import { bodyExamples } from './testing/worked-bodies.ts'
 import { GRAM_COST, HANGS_MM, LOOSE_COST, LOOSE_MM_COST, THIN_COST, TWIST_COST } from './wiring/index.ts'
 
 // Every formula of the documentation, with an example that the code works out: the words on the left stand in its
@@ -78,6 +79,7 @@ const abroad = termsOf('GBP', {
 
 const examples: Readonly<Record<string, () => readonly Example[]>> = {
   ...balanceExamples,
+  ...bodyExamples,
   'In the picture': () => {
     const [edge] = sightOf(place(lens()))?.pyramid.edges ?? []
     return [
@@ -88,7 +90,10 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     ]
   },
   'Seen or hidden': () => [['More than 60°', `More than ${limit('view-blocked', 'mostDeg')}°`]],
-  Plugs: () => [['wants 44 mm', `wants ${plugRoomMm({ connector: 'hdmi-a', angle: 'straight' }, 4)} mm`]],
+  Plugs: () => [
+    ['wants 44 mm', `wants ${plugRoomMm({ connector: 'hdmi-a', angle: 'straight' }, 4)} mm`],
+    ['a ball of 16.5 mm', `a ball of ${digits(coilMm(600, 4), 1)} mm`],
+  ],
   'Poses and upright': () => {
     const [x, y, z] = point(turnAbout([1, 0, 0], 90, [0, 0, 0]), [0, 10, 0])
     return [['(0, 0, 10)', `(${[x, y, z].map((value) => digits(Math.round(value) + 0)).join(', ')})`]]

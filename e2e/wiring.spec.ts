@@ -60,8 +60,11 @@ test('the ways to power the camera are laid side by side and one of them is take
   const own = page.locator('[data-school="own"]')
   await expect(own).toContainText('camera 58 min')
   await expect(page.locator('[data-school="dummy"]')).toContainText('door stays open')
-  await own.getByRole('button', { name: 'take this' }).click()
+  // What a way would bring stands beside it, by name, before it is taken.
+  await expect(own.getByTestId('brings')).toContainText('brings: ')
+  await own.getByRole('button', { name: /^take/ }).click()
   await expect(own).toContainText('as it is')
+  await expect(page.locator('[data-school]').first()).toHaveAttribute('data-school', 'own')
   await expect(page.locator('[data-check="voltage"]')).toHaveCount(0)
 })
 

@@ -43,11 +43,17 @@ defineProps<{ signs: readonly Sign[] }>()
         stroke="var(--paper)"
         stroke-width="1.5"
       />
-      <path v-else d="M0 -10 10.5 8H-10.5Z" fill="var(--amber)" stroke="var(--paper)" stroke-width="1.5" />
+      <path
+        v-else
+        :d="sign.n > 9 ? 'M0 -12 13.5 9.5H-13.5Z' : 'M0 -10 10.5 8H-10.5Z'"
+        fill="var(--amber)"
+        stroke="var(--paper)"
+        stroke-width="1.5"
+      />
       <text
-        :y="sign.level === 'stop' ? 4 : 5"
+        :y="sign.level === 'stop' ? 4 : sign.n > 9 ? 6.5 : 5"
         text-anchor="middle"
-        :font-size="sign.n > 9 && sign.level !== 'stop' ? 8.6 : 10.5"
+        :font-size="sign.n > 9 && sign.level !== 'stop' ? 9.8 : 10.5"
         font-weight="700"
         fill="var(--paper)"
       >

@@ -9,7 +9,7 @@ const DBU_MV = 774.6
 const SILENCE_PA = 20e-6
 
 /** What a microphone gives for a sound of so many decibels, dBu. @example 20 mV/Pa and 60 dB: 0.4 mV, -65.7 dBu */
-const levelDbu = (mvPerPa: number, decibels: number): number =>
+export const levelDbu = (mvPerPa: number, decibels: number): number =>
   20 * Math.log10((mvPerPa * SILENCE_PA * 10 ** (decibels / 20)) / DBU_MV)
 
 const heard = ({ leads }: Sees<'leads'>): readonly Run[] =>

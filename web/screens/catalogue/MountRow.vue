@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Mount, standardOf, standards } from '@zucchini/core/catalogue'
+import { type Mount, shoeLocks, standardOf, standards } from '@zucchini/core/catalogue'
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import MountGlyph from '../../widgets/MountGlyph.vue'
@@ -157,6 +157,18 @@ const slideWay = (name: string) =>
         :name="`Mount ${n}, closes on at most (mm)`"
         @change="change({ closesOn: { minMm: $event, ...mount.closesOn, maxMm: $event } })"
     /></span>
+    <label v-if="kind === 'shoe' && mount.side === 'sits'" class="flex items-center gap-1.5"
+      ><span class="label">kept by</span
+      ><select
+        class="field py-0.5"
+        :value="mount.lock ?? ''"
+        :aria-label="`Mount ${n}, what keeps it in its shoe`"
+        @change="value($event) ? change({ lock: value($event) }) : without('lock')"
+      >
+        <option value="">the springs of the shoe</option>
+        <option v-for="lock in shoeLocks" :key="lock" :value="lock">a {{ lock }}</option>
+      </select></label
+    >
     <label class="flex items-center gap-1.5"
       ><input
         type="checkbox"

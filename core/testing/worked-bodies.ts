@@ -1,0 +1,33 @@
+import { areaMoment, cornersOf, restOf, STIFFNESS, type Touching } from '../balance/index.ts'
+import { type Shape, placeShape } from '../kernel/index.ts'
+import { levelDbu } from '../checks/sound/weak-preamp.ts'
+import { tinyRig } from './index.ts'
+import { digits, type Example, limit, place } from './worked.ts'
+
+const here = { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
+const thing = (shape: Shape): Touching => {
+  const [piece] = place(tinyRig([], [])).placed
+  if (!piece) throw new Error('a camera')
+  return { piece, what: 'body', corners: cornersOf(placeShape(shape, here)) }
+}
+
+/** Rest, sag, coils and voices: words of the documentation and what the code comes to. */
+export const bodyExamples: Readonly<Record<string, () => readonly Example[]>> = {
+  'Coming to rest': () => {
+    const post = thing({ kind: 'box', centre: [0, 50, 0], size: [20, 100, 20] })
+    const arm = thing({ kind: 'box', centre: [60, 90, 0], size: [100, 20, 20] })
+    return [['38.7°', `${digits(restOf([post, arm], [40, 80, 0]).tiltDeg, 1)}°`]]
+  },
+  'Sag of rods': () => {
+    const sagMm = (9.81 * 300 ** 3) / (3 * STIFFNESS.aluminium * 2 * areaMoment(15, 1.5))
+    return [
+      ['0.44 mm', `${digits(sagMm, 2)} mm`],
+      ['0.45 mm', `${digits(limit('rods-sag', 'mostMm'), 2)} mm`],
+    ]
+  },
+  'A shoe by its springs': () => [
+    ['56 g', `${digits((3 * 0.3 * 1000) / (1.65 * 9.80665))} g`],
+    ['taken as 55', `taken as ${digits(limit('shoe-slides', 'lightG'))}`],
+  ],
+  'A voice over the noise': () => [['−65.7 dBu', `${digits(levelDbu(20, 60), 1).replace('-', '−')} dBu`]],
+}
