@@ -1,14 +1,12 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import {
-  add,
   convexHull,
-  cross,
+  cornersAround,
   dot,
   perThing,
   type Placed,
   type Point2,
-  scale,
   unit,
   type Vec3,
   placeShape,
@@ -38,24 +36,7 @@ const MOST_TURNS = 24
 const ROUND = 12
 
 /** The corners of a solid; a round bar by those of a twelve-sided one. */
-export const cornersOf = perThing('corners', (shape: Placed): readonly Vec3[] => {
-  if (shape.kind === 'box') {
-    const [a, b, c] = shape.edges
-    return [-1, 1].flatMap((i) =>
-      [-1, 1].flatMap((j) => [-1, 1].map((k) => add(shape.centre, add(scale(a, i), add(scale(b, j), scale(c, k)))))),
-    )
-  }
-  const along = unit(shape.half)
-  const side = unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0]))
-  const other = cross(along, side)
-  return [-1, 1].flatMap((end) =>
-    Array.from({ length: ROUND }, (_, i) => {
-      const turn = (2 * Math.PI * i) / ROUND
-      const rim = add(scale(side, Math.cos(turn) * shape.radius), scale(other, Math.sin(turn) * shape.radius))
-      return add(shape.centre, add(scale(shape.half, end), rim))
-    }),
-  )
-})
+export const cornersOf = perThing('corners', (shape: Placed): readonly Vec3[] => cornersAround(shape, ROUND))
 
 /** The nearest point of a convex outline to a point outside it; undefined when it is inside. */
 const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined => {

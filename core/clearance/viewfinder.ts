@@ -1,5 +1,5 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { add, convexHull, cross, dot, type Placed, point, scale, subtract, unit, type Vec3 } from '../kernel/index.ts'
+import { cornersAround, add, convexHull, dot, point, scale, subtract, type Vec3 } from '../kernel/index.ts'
 import { inTheWayOfLight, type Picture } from './in-shot.ts'
 
 /** A point in the picture: -1 to 1 from its left to its right edge, and from its lower to its upper. */
@@ -32,25 +32,6 @@ export interface Viewfinder {
 const NEAR_MM = 1
 /** A round bar is drawn by this many corners of each end. */
 const ROUND = 16
-
-const cornersOf = (shape: Placed): readonly Vec3[] => {
-  if (shape.kind === 'box') {
-    const [a, b, c] = shape.edges
-    return [-1, 1].flatMap((i) =>
-      [-1, 1].flatMap((j) => [-1, 1].map((k) => add(shape.centre, add(scale(a, i), add(scale(b, j), scale(c, k)))))),
-    )
-  }
-  const along = unit(shape.half)
-  const side = unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0]))
-  const other = cross(along, side)
-  return [-1, 1].flatMap((end) =>
-    Array.from({ length: ROUND }, (_, i) => {
-      const turn = (2 * Math.PI * i) / ROUND
-      const rim = add(scale(side, Math.cos(turn) * shape.radius), scale(other, Math.sin(turn) * shape.radius))
-      return add(shape.centre, add(scale(shape.half, end), rim))
-    }),
-  )
-}
 
 /** Does a convex outline touch the picture? By the axes of the picture and the sides of the outline. */
 const touches = (outline: readonly InPicture[]): boolean => {
@@ -105,7 +86,7 @@ export const viewfinderOf = (assembly: Assembly, focalMm: number, picture: Pictu
     .filter((piece) => !inTheWayOfLight(piece, lens) || (piece.part.role === 'hood' && !piece.part.opening))
     .flatMap((piece) =>
       piece.solids.flatMap(({ shape }): Silhouette[] => {
-        const corners = ahead(cornersOf(shape).map(seen))
+        const corners = ahead(cornersAround(shape, ROUND).map(seen))
         if (corners.length < 3) return []
         const outline = convexHull(corners.map(project))
         return touches(outline) ? [{ piece, outline }] : []

@@ -1,5 +1,5 @@
 import { direction, type Frame, point } from './frame.ts'
-import { add, cross, dot, lengthOf, scale, subtract, type Vec3, zero } from './vector.ts'
+import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3, zero } from './vector.ts'
 
 /**
  * A box: centre and full edge lengths in mm; square to its frame unless `axes` give the directions of its width and
@@ -122,3 +122,23 @@ export const distanceToSeat = (shape: Shape, p: Vec3): number =>
   shape.kind === 'cylinder' && shape.bore !== undefined
     ? Math.min(distanceToSkin(shape, p), distanceToSkin({ ...shape, bore: undefined }, p))
     : distanceToSkin(shape, p)
+
+/** The corners of a placed shape; of a round bar those of a prism with so many sides in it. */
+export const cornersAround = (shape: Placed, sides: number): readonly Vec3[] => {
+  if (shape.kind === 'box') {
+    const [a, b, c] = shape.edges
+    return [-1, 1].flatMap((i) =>
+      [-1, 1].flatMap((j) => [-1, 1].map((k) => add(shape.centre, add(scale(a, i), add(scale(b, j), scale(c, k)))))),
+    )
+  }
+  const along = unit(shape.half)
+  const side = unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0]))
+  const other = cross(along, side)
+  return [-1, 1].flatMap((end) =>
+    Array.from({ length: sides }, (_, i) => {
+      const turn = (2 * Math.PI * i) / sides
+      const rim = add(scale(side, Math.cos(turn) * shape.radius), scale(other, Math.sin(turn) * shape.radius))
+      return add(shape.centre, add(scale(shape.half, end), rim))
+    }),
+  )
+}

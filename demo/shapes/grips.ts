@@ -151,7 +151,7 @@ export const mountArm = (a: MountArmFacts): Part => {
     rooms: [
       {
         kind: 'lever',
-        shape: { kind: 'cylinder', centre: [16.5, base + 8, -a.aheadMm], axis: right, radius: 8.5, length: 15 },
+        shape: { kind: 'cylinder', centre: [16.5, base + 8, 0 - a.aheadMm], axis: right, radius: 8.5, length: 15 },
         lost: 'the knob of its joint can not be turned',
       },
     ],
