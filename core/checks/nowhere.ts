@@ -43,14 +43,14 @@ const deepest = (seated: PlacedPart, placed: readonly PlacedPart[]) =>
 export const noPlaceFor = ({ assembly, points }: Sees<'points'>, part: Part): NoPlace | undefined => {
   const instance = { id: freshId(assembly.rig, part.id), partId: part.id, status: 'in' as const }
   const fitting = points.filter((point) => goesOn(point, part))
-  const met = fitting
-    .filter(({ open }) => open)
-    .flatMap((point) => seatingsAt(point, instance, part).map(({ piece }) => ({ point, piece })))
-    .map(({ point, piece }) => ({ point, met: deepest(piece, assembly.placed) }))
-  if (met.some((one) => !one.met || one.met.depthMm === 0)) return undefined
-  const [least] = met.sort((a, b) => (a.met?.depthMm ?? 0) - (b.met?.depthMm ?? 0))
-  if (least?.met)
-    return { why: 'blocked', point: pointName(least.point), by: least.met.other.part.name, depthMm: least.met.depthMm }
+  let least: { readonly point: Point; readonly by: PlacedPart; readonly depthMm: number } | undefined
+  for (const point of fitting)
+    for (const { piece } of point.open ? seatingsAt(point, instance, part) : []) {
+      const met = deepest(piece, assembly.placed)
+      if (!met || met.depthMm === 0) return undefined
+      if (!least || met.depthMm < least.depthMm) least = { point, by: met.other, depthMm: met.depthMm }
+    }
+  if (least) return { why: 'blocked', point: pointName(least.point), by: least.by.part.name, depthMm: least.depthMm }
   const [taken] = fitting
   if (taken) {
     const holder = taken.taken.map((id) => assembly.byInstance.get(id)?.part.name ?? id)
