@@ -34,10 +34,6 @@ export interface Use {
   readonly gifts: readonly string[]
 }
 
-const asksOf = perThing(
-  'what a brief asks',
-  (brief: Rig['brief']): ReadonlySet<string> => new Set(needsOf(brief).map(({ capability }) => capability)),
-)
 const giftsOf = perKey<Part, readonly string[]>('gifts that are asked for')
 
 /** The ends of leads at each piece, at most in one set-up. */
@@ -54,7 +50,8 @@ const plugged = perThing('ends of leads', (setups: Rig['setups']): ReadonlyMap<s
 })
 
 export const useOf = ({ assembly: { rig } }: Sees, { instance, part }: PlacedPart): Use => {
-  const asked = asksOf(rig.brief)
+  // What is read of the brief has to be read each time: whoever asks is noted as hanging on it.
+  const asked = new Set<string>(needsOf(rig.brief).map(({ capability }) => capability))
   const ids = part.sockets ? (plugged(rig.setups).get(instance.id) ?? []) : []
   return {
     sockets: ids
