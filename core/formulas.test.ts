@@ -6,7 +6,7 @@ import { evaluate } from './assess/index.ts'
 import { lowCloudStops, lowSunStops, type Phase, sunTimesOf, towns } from './brief/index.ts'
 import { changeoverOf } from './build-order/index.ts'
 import { lengthAlong, LOOP_MM, plugRoomMm, routeOf } from './cabling/index.ts'
-import { catalogueOf, mountOf, type Part } from './catalogue/index.ts'
+import { catalogueOf, HANGS_MM, mountOf, type Part } from './catalogue/index.ts'
 import { coilMm, sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
 import { point, turnAbout } from './kernel/index.ts'
 import { newPiece, rigWeighing, valueOn } from './locker/index.ts'
@@ -46,7 +46,7 @@ import { on, plug, socket, tinyPart, tinyRig } from './testing/index.ts'
 import { place, factsIn, put, cube, lens, fed, feed, digits, type Example, limit } from './testing/worked.ts'
 import { balanceExamples } from './testing/worked-balance.ts'
 import { bodyExamples } from './testing/worked-bodies.ts'
-import { GRAM_COST, HANGS_MM, LOOSE_COST, LOOSE_MM_COST, THIN_COST, TWIST_COST } from './wiring/index.ts'
+import { GRAM_COST, LOOSE_COST, LOOSE_MM_COST, THIN_COST, TWIST_COST } from './wiring/index.ts'
 
 // Every formula of the documentation, with an example that the code works out: the words on the left stand in its
 // paragraph, and are what the

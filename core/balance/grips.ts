@@ -1,6 +1,16 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import { direction, lengthOf, type Placed, placeShape, point, subtract, type Vec3, volumeOf } from '../kernel/index.ts'
+import {
+  direction,
+  identity,
+  lengthOf,
+  type Placed,
+  placeShape,
+  point,
+  subtract,
+  type Vec3,
+  volumeOf,
+} from '../kernel/index.ts'
 
 /** A place to take hold of the rig. */
 export interface Grip {
@@ -162,7 +172,6 @@ export const palmsOf = (assembly: Assembly): readonly Palm[] => {
         ),
       }
     }
-    const level = { at: grip.at, x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
     return {
       grip,
       shape: placeShape(
@@ -173,7 +182,7 @@ export const palmsOf = (assembly: Assembly): readonly Palm[] => {
           radius: HAND_MM.round,
           length: HAND_MM.along,
         },
-        level,
+        { ...identity, at: grip.at },
       ),
     }
   })

@@ -33,7 +33,7 @@ test('it rolls on over edge after edge until its mass lies inside', () => {
   expect(on).toHaveLength(1)
 })
 
-test('wherever the mass is, it comes to rest with its mass over what it lies on', () => {
+test('wherever the mass is inside, it lies still within half a turn', () => {
   for (let i = 0; i < 60; i++) {
     // Anywhere inside the post, or inside the arm.
     const at =

@@ -4,6 +4,7 @@ import {
   convexHull,
   cornersAround,
   dot,
+  identity,
   perThing,
   type Placed,
   type Point2,
@@ -132,12 +133,10 @@ const AROUND: readonly Vec3[] = [-2, -1, 0, 1, 2].flatMap((i) =>
 /** A corner that some direction sees as its farthest, but for this, can touch the table. mm */
 const OUTERMOST_MM = 0.3
 
-const here = { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
-
 /** What of a part can touch a table, in its own frame: of the corners of its hard solids those that lie outermost. */
 const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part) => {
   const hard = solids.filter(({ matter }) => matter === 'body')
-  const all = hard.map((solid) => cornersOf(placeShape(solid, here)))
+  const all = hard.map((solid) => cornersOf(placeShape(solid, identity)))
   const reach = AROUND.map((way) =>
     all.reduce((far, corners) => corners.reduce((most, at) => Math.max(most, dot(at, way)), far), -Infinity),
   )

@@ -14,6 +14,7 @@ import {
   connectors,
   FLAT_PLUG_MM,
   goesIn,
+  PLUG_ASIDE,
   type Part,
   type Role,
 } from '../catalogue/index.ts'
@@ -37,8 +38,6 @@ import { distance, KnownRoutes, type Route } from './route.ts'
 export const LOOP_MM = 60
 /** A spring lead reaches this many times its resting length. */
 export const COIL_REACH = 3
-/** What of a straight plug's cable hangs over before it may turn: see the bend of a cable. */
-const SIDE = 0.6
 
 /** Pieces that are there to be moved. */
 const movers: ReadonlySet<Role> = new Set(['arm', 'monitor-mount'])
@@ -101,7 +100,7 @@ const exitOf = (here: SocketHere, plug: CableEnd, thickMm: number, towards: Vec3
   if (plug.angle === 'straight') return add(at, scale(out, plugRoomMm(plug, thickMm)))
   const front = add(at, scale(out, FLAT_PLUG_MM / 2))
   const way = cableWay(here, plug.angle) ?? sideways(out, subtract(towards, front))
-  return add(front, scale(way, connectors[plug.connector].bodyMm * SIDE))
+  return add(front, scale(way, connectors[plug.connector].bodyMm * PLUG_ASIDE))
 }
 
 /** The part of a direction that lies across another; the other one itself when nothing does. */

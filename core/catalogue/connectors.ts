@@ -76,3 +76,9 @@ export const goesIn = (plug: ConnectorId, socket: ConnectorId): boolean => {
 
 /** What an angled plug stands out in front of a socket at least, mm. */
 export const FLAT_PLUG_MM = 12
+
+/** What an angled plug's body lies to the side, as a part of its length. */
+export const PLUG_ASIDE = 0.6
+
+/** A lead may hang over by this much before it has to be coiled up, mm. */
+export const HANGS_MM = 150

@@ -1,18 +1,9 @@
-import {
-  type Assembly,
-  type Command,
-  edit,
-  freshId,
-  type PlacedPart,
-  placeSetup,
-  type Point,
-  pointsOf,
-  seatingsAt,
-} from '../assembly/index.ts'
+import { freshId, type PlacedPart, type Point, seatingsAt } from '../assembly/index.ts'
 import { endName, joiningRoles, mate, offeredParts, type Part } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
-import type { Sees } from '../facts/index.ts'
+import type { Facts, Sees } from '../facts/index.ts'
 import type { Remedy } from './check.ts'
+import { factsAfter } from './cures.ts'
 import { addRemedy, byReadiness, pointName } from './places.ts'
 
 /** Why a part has no place on a rig: the nearest thing to one, and what is wrong with it. */
@@ -60,19 +51,11 @@ export const noPlaceFor = ({ assembly, points }: Sees<'points'>, part: Part): No
   return foot ? { why: 'foreign', point: endName({ part, mount: foot }), by: '', depthMm: 0 } : undefined
 }
 
-const afterwards = (assembly: Assembly, facts: Sees, commands: readonly Command[]) => {
-  const edited = edit(assembly.rig, commands, facts.context.catalogue)
-  const setup = edited.ok ? edited.value.setups.find(({ id }) => id === assembly.setup.id) : undefined
-  if (!edited.ok || !setup) return undefined
-  const placed = placeSetup(edited.value, setup, facts.context.catalogue)
-  return { assembly: placed, context: facts.context, points: pointsOf(placed) } as Sees<'points'>
-}
-
 /**
  * A part put on by way of another that makes its place: an adapter, a riser, an arm, a clamp on a rod; the readiest that
  * leaves both clear of everything.
  */
-export const placeMade = (facts: Sees<'points'>, part: Part): Remedy | undefined => {
+export const placeMade = (facts: Facts, part: Part): Remedy | undefined => {
   const between = offeredParts(facts.context.catalogue)
     .filter(
       (maker) =>
@@ -89,7 +72,7 @@ export const placeMade = (facts: Sees<'points'>, part: Part): Remedy | undefined
     .slice(0, MOST_TRIED)
   for (const maker of between) {
     const first = addRemedy(facts, maker)
-    const after = first && afterwards(facts.assembly, facts, first.commands)
+    const after = first && factsAfter(facts, first.commands)
     if (!first || !after) continue
     const made = after.points.filter(({ piece }) => !facts.assembly.byInstance.has(piece.instance.id))
     const then = addRemedy(after, part, made)

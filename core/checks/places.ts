@@ -203,20 +203,25 @@ export const ringsBetween = (facts: Sees, fromMm: number, toMm: number): readonl
 }
 
 const ways = perKey<Part, readonly Part[] | undefined>('filters before lenses')
-/** Of the kit only rings and boxes bring a filter before a lens. */
-const bringers = perThing('rings and boxes along', (kit: Rig['kit']): string => kit.map(({ partId }) => partId).join())
+/** What of the kit is along. */
+const along = perThing('parts along', (kit: Rig['kit']): string =>
+  kit.map(({ partId, status }) => `${partId} ${status}`).join(),
+)
 
 /** The parts that bring one filter before the mounted lens: itself, and the rings it takes. */
 export const withRings = (facts: Sees, lens: Part, filter: Part): readonly Part[] | undefined => {
   const { kit } = facts.assembly.rig
-  const owned = [...facts.context.owned].join()
-  return ways(filter, `${numberOf(lens)} ${numberOf(facts.context.catalogue)} ${bringers(kit)} ${owned}`, () => {
-    const along = kitThat(facts, () => true).map(({ part }) => part)
-    if (goesBefore(filter, lens, along)) return [filter]
-    const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
-    const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
-    return rings && [...rings, filter]
-  })
+  return ways(
+    filter,
+    `${numberOf(lens)} ${numberOf(facts.context.catalogue)} ${along(kit)} ${numberOf(facts.context.owned)}`,
+    () => {
+      const kept = kitThat(facts, () => true).map(({ part }) => part)
+      if (goesBefore(filter, lens, kept)) return [filter]
+      const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
+      const rings = lensMm !== undefined && filterMm !== undefined ? ringsBetween(facts, lensMm, filterMm) : undefined
+      return rings && [...rings, filter]
+    },
+  )
 }
 
 /** Keeps the first few proposals that could be made. */

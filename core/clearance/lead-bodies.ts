@@ -1,11 +1,21 @@
 import { cableWay, type PlacedPart, plugFrame, type SocketHere } from '../assembly/index.ts'
-import { BEND, type Cable, type CableEnd, connectors, FLAT_PLUG_MM, type Room } from '../catalogue/index.ts'
+import {
+  BEND,
+  type Cable,
+  type CableEnd,
+  connectors,
+  FLAT_PLUG_MM,
+  HANGS_MM,
+  PLUG_ASIDE,
+  type Room,
+} from '../catalogue/index.ts'
 import {
   add,
   type Bounds,
   boundsOf,
   CLASH_MM,
   dot,
+  identity,
   lengthOf,
   overlap,
   penetration,
@@ -45,12 +55,8 @@ export interface LeadBody {
   readonly bounds: Bounds
 }
 
-/** Up to here a lead hangs over; more of it is coiled up and tied, mm. */
-const COILED_MM = 150
 /** How much of a coil is cable; the rest is air between its turns. */
 const FILL = 0.4
-/** An angled plug's body lies to the side by this part of its length. */
-const SIDE = 0.6
 
 const body = (what: LeadBody['what'], shape: Placed, end?: LaidEnd): LeadBody => ({
   what,
@@ -67,7 +73,7 @@ const strand = (from: Vec3, to: Vec3, thickMm: number): Placed | undefined => {
     ? undefined
     : placeShape(
         { kind: 'cylinder', centre: scale(add(from, to), 0.5), axis: unit(way), radius: thickMm / 2, length },
-        { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] },
+        identity,
       )
 }
 
@@ -91,7 +97,7 @@ const plugOf = (end: LaidEnd, thickMm: number): readonly LeadBody[] => {
   }
   const way = cableWay(end, end.plug.angle) ?? unit(subtract(end.exit, frame.at))
   const [across, along] = [dot(way, frame.x), dot(way, frame.y)]
-  const longMm = bodyMm * SIDE
+  const longMm = bodyMm * PLUG_ASIDE
   const isAcross = Math.abs(across) >= Math.abs(along)
   const half = (isAcross ? wideMm : tallMm) / 2
   const shift = (Math.sign(isAcross ? across : along) * (longMm - half)) / 2
@@ -127,14 +133,11 @@ export const leadBodies = perThing('bodies of a lead', (lead: LaidLead): readonl
   const over = cable.coil ? 0 : spareMm
   const radius = coilMm(over, thick)
   const coil =
-    over > COILED_MM
+    over > HANGS_MM
       ? [
           body(
             'coil',
-            placeShape(
-              { kind: 'cylinder', centre: middle, axis: [0, 1, 0], radius, length: 2 * radius },
-              { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] },
-            ),
+            placeShape({ kind: 'cylinder', centre: middle, axis: [0, 1, 0], radius, length: 2 * radius }, identity),
           ),
         ]
       : []

@@ -14,6 +14,7 @@ import {
   type Carried,
   type Catalogue,
   type ConnectorId,
+  HANGS_MM,
   offeredParts,
   type Part,
   pictureFormats,
@@ -60,8 +61,6 @@ export const LOOSE_MM_COST = 1
 export const TWIST_COST = 100
 export const THIN_COST = 500
 export const EARLY_COST = 800
-/** A lead may hang over by this much before it has to be coiled up, mm. */
-export const HANGS_MM = 150
 /** An angled plug whose cable leaves at more than this from where it has to go is bent over the edge, degrees. */
 export const TWIST_DEG = 120
 /** Of several leads at hand that would do, the best of each length and angles; so many at most. */

@@ -1,15 +1,16 @@
+import type { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, noOptions, wayKindOf } from '../check.ts'
+import { defineCheck, wayKindOf } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 import type { Facts, Sees } from '../../facts/index.ts'
+import { watching } from './view-blocked.ts'
 
-/** As for a monitor: a tenth of the picture, and 60 degrees off its face. */
-const MOST_HIDDEN = 0.1
-const MOST_DEG = 60
+type Watching = z.infer<typeof watching.options>
 
-const isSeen = ({ hidden, offDeg }: Watched): boolean => hidden <= MOST_HIDDEN && !exceeds(offDeg, MOST_DEG)
+const isSeen = ({ hidden, offDeg }: Watched, { mostPercent, mostDeg }: Watching): boolean =>
+  Math.round(100 * hidden) <= mostPercent && !exceeds(offDeg, mostDeg)
 
 /** The eye goes to the finder where the rig is held up to it. */
 const throughFinder = ({ assembly, invasions }: Sees<'invasions'>, camera: PlacedPart): boolean =>
@@ -18,7 +19,7 @@ const throughFinder = ({ assembly, invasions }: Sees<'invasions'>, camera: Place
   !invasions.some(({ piece, room }) => piece === camera && room.kind === 'view')
 
 /** The camera's own screen, where nothing else shows the picture. */
-export const ownScreen = defineCheck<Watched, object, 'ownScreen' | 'screens' | 'invasions'>({
+export const ownScreen = defineCheck<Watched, z.infer<typeof watching.options>, 'ownScreen' | 'screens' | 'invasions'>({
   id: 'own-screen',
   family: 'clearance',
   title: 'No picture to look at',
@@ -26,7 +27,7 @@ export const ownScreen = defineCheck<Watched, object, 'ownScreen' | 'screens' | 
   level: 'risk',
   source:
     'Lines of sight from the eye of this way of holding to the camera’s own screen, as for a monitor: a tenth hidden, 60 degrees off its face. In two hands and on the shoulder the finder will do.',
-  ...noOptions,
+  ...watching,
   needs: ['ownScreen', 'screens', 'invasions'],
   messages: {
     speaks: {
@@ -43,22 +44,23 @@ export const ownScreen = defineCheck<Watched, object, 'ownScreen' | 'screens' | 
     cannotTell: {},
   },
   subjects: ({ ownScreen: own }) => (own ? [own] : []),
-  judge: (own, facts) => {
+  judge: (own, facts, limits) => {
+    const { mostPercent, mostDeg } = limits
     const other = facts.screens[0]
     const names = { camera: own.piece.part.name, by: own.by?.part.name ?? '', other: other?.piece.part.name ?? '' }
     const hiddenPercent = Math.round(100 * own.hidden)
-    const numbers = { hiddenPercent, mostPercent: 100 * MOST_HIDDEN, offDeg: own.offDeg, mostDeg: MOST_DEG }
-    if (other) return { group: 'silent', message: isSeen(own) ? 'both' : 'other', names, numbers }
-    if (isSeen(own)) return { group: 'silent', message: 'seen', names, numbers }
+    const numbers = { hiddenPercent, mostPercent, offDeg: own.offDeg, mostDeg }
+    if (other) return { group: 'silent', message: isSeen(own, limits) ? 'both' : 'other', names, numbers }
+    if (isSeen(own, limits)) return { group: 'silent', message: 'seen', names, numbers }
     if (throughFinder(facts, own.piece)) return { group: 'silent', message: 'finder', names, numbers }
     const camera = own.piece.instance.id
-    if (own.hidden > MOST_HIDDEN && own.by)
+    if (hiddenPercent > mostPercent && own.by)
       return { group: 'speaks', message: 'hidden', names, numbers, parts: [own.by.instance.id, camera], at: own.at }
     return { group: 'speaks', message: 'away', names, numbers, parts: [camera], at: own.at }
   },
-  remedies: (own, facts) => {
-    const cleared = (after: Facts) => after.ownScreen !== undefined && isSeen(after.ownScreen)
-    return own.by?.joint && own.hidden > MOST_HIDDEN
+  remedies: (own, facts, _, limits) => {
+    const cleared = (after: Facts) => after.ownScreen !== undefined && isSeen(after.ownScreen, limits)
+    return own.by?.joint && Math.round(100 * own.hidden) > limits.mostPercent
       ? getOutOfTheWay(facts, own.by, cleared).filter(({ commands }) => wayKindOf(commands) !== 'take-off')
       : []
   },

@@ -1,3 +1,5 @@
+import { placeSetup } from '../../assembly/index.ts'
+import { factsOf } from '../../facts/index.ts'
 import { testCheck } from '../tester.ts'
 import { screen, watching } from '../../testing/view-rigs.ts'
 import { screenDim } from './screen-dim.ts'
@@ -23,6 +25,11 @@ testCheck(screenDim, {
 })
 
 test('indoors nobody asks', () => {
-  const { rig } = inSun(350, false)
-  expect(rig.brief.conditions).toEqual([])
+  const judged = (sun: boolean) => {
+    const { rig, context } = inSun(350, sun)
+    const [setup] = rig.setups
+    if (!setup) throw new Error('a set-up')
+    return screenDim.judgements(factsOf(placeSetup(rig, setup, context.catalogue), context)).length
+  }
+  expect([judged(true), judged(false)]).toEqual([1, 0])
 })

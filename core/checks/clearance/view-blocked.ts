@@ -8,6 +8,13 @@ import type { Facts, Sees } from '../../facts/index.ts'
 const again = (after: Sees<'screens'>, { piece }: Watched) =>
   after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)
 
+/** How much of a picture may be hidden, and how far off its face it is still read; for monitors and for the camera's own. */
+export const watching = {
+  options: z.object({ mostPercent: z.number().min(0).max(100), mostDeg: z.number().positive() }),
+  defaults: { mostPercent: 10, mostDeg: 60 },
+  units: { mostPercent: '%', mostDeg: 'deg' },
+} as const
+
 /** A screen that the operator can not see from where the eye is. */
 export const viewBlocked = defineCheck<Watched, { mostPercent: number; mostDeg: number }, 'screens'>({
   id: 'view-blocked',
@@ -17,9 +24,7 @@ export const viewBlocked = defineCheck<Watched, { mostPercent: number; mostDeg: 
   level: 'risk',
   source:
     'Forty-five lines of sight from the eye of this way of holding, over the whole picture: a tenth hidden is a bar across it. A screen is read well up to 60 degrees off its face.',
-  options: z.object({ mostPercent: z.number().min(0).max(100), mostDeg: z.number().positive() }),
-  defaults: { mostPercent: 10, mostDeg: 60 },
-  units: { mostPercent: '%', mostDeg: 'deg' },
+  ...watching,
   retired: ['mostLines'],
   needs: ['screens'],
   limit: { measured: 'offDeg', allowed: 'mostDeg' },

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
+import { standardOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { isBraced, loadOn, moveRemedy, onTheRun, swapsThat } from '../places.ts'
+
+const isShoe = (standard: string): boolean => standardOf(standard).kind === 'shoe'
 
 /** A foot in a shoe that nothing keeps there, on the run. */
 export const shoeSlides = defineCheck<PlacedPart, { lightG: number }, 'loads'>({
@@ -43,9 +46,9 @@ export const shoeSlides = defineCheck<PlacedPart, { lightG: number }, 'loads'>({
   },
   remedies: (piece, facts) => {
     const keeps = (part: PlacedPart['part']) =>
-      part.mounts.some(({ standard, side, lock }) => side === 'sits' && standard.startsWith('shoe') && lock) &&
+      part.mounts.some(({ standard, side, lock }) => side === 'sits' && isShoe(standard) && lock) &&
       piece.part.provides.every((gift) => part.provides.includes(gift))
-    const screwed = moveRemedy(facts, piece, ({ mount }) => !mount.standard.startsWith('shoe'))
+    const screwed = moveRemedy(facts, piece, ({ mount }) => !isShoe(mount.standard))
     return [...(screwed ? [screwed] : []), ...swapsThat(facts, piece, 1, keeps)]
   },
 })

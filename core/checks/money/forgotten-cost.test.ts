@@ -1,5 +1,7 @@
 import { inBay, pack, wiredCamera } from '../../testing/wired.ts'
-import { seeingCamera, zoom } from '../../testing/glass.ts'
+import { placeSetup } from '../../assembly/index.ts'
+import { factsOf } from '../../facts/index.ts'
+import { seeingCamera, stepUp, zoom } from '../../testing/glass.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { forgottenCost } from './forgotten-cost.ts'
 import { testCheck } from '../tester.ts'
@@ -123,4 +125,23 @@ testCheck(forgottenCost, {
       ),
     },
   ],
+})
+
+test('a ring that is only considered brings no filter before the lens: it is still to be paid', () => {
+  const ring = stepUp(82, 95)
+  const filter = grey('screwed', 'filter-thread', '95', 2000)
+  const tiny = tinyRig([zoom(), ring], [on('lens', 'bayonet', 'camera', 'lens')], {
+    brief: { budgetMinor: 100_000, kind: 'run-and-gun', wishes: { 'scratch-sound': 'skip' } },
+    extra: [seeingCamera(), filter],
+  })
+  // The same catalogue and locker for both: only the ring's status differs.
+  const costs = (['in', 'considered', 'in'] as const).map((status) => {
+    const kit = tiny.rig.kit.map((one) => (one.id === ring.id ? { ...one, status } : one))
+    const rig = { ...tiny.rig, kit }
+    const [setup] = rig.setups
+    if (!setup) throw new Error('a set-up')
+    const facts = factsOf(placeSetup(rig, setup, tiny.context.catalogue), tiny.context)
+    return forgottenCost.judgements(facts)[0]?.numbers?.['costMinor']
+  })
+  expect(costs).toEqual([2000, 3000, 2000])
 })

@@ -41,7 +41,13 @@ export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
     silent: { met: '{part} gives {need}.' },
     cannotTell: {},
   },
-  subjects: ({ needs }) => needs.filter(({ capability }) => !HAS_A_RULE.has(capability)),
+  // Whether a monitor that is on can be read in the sun is told with its number elsewhere.
+  subjects: ({ needs, assembly }) =>
+    needs.filter(
+      ({ capability }) =>
+        !HAS_A_RULE.has(capability) &&
+        !(capability === 'sun-view' && assembly.placed.some(({ part }) => part.optics?.kind === 'screen')),
+    ),
   judge: (need, facts) => {
     const { assembly, unmet } = facts
     const key = need.capability

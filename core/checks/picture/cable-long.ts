@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { HANGS_MM } from '../../wiring/index.ts'
+import { HANGS_MM } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import { runNames, runParts, swapLead } from '../wires.ts'
 

@@ -1,45 +1,22 @@
 import type { Part } from '../../catalogue/index.ts'
-import { plug, tinyPart } from '../../testing/index.ts'
 import { inShoe } from '../../testing/sound-rigs.ts'
-import { link, wiredCamera, wiredRig } from '../../testing/wired.ts'
+import { link, mic, micLead, wiredCamera, wiredRig } from '../../testing/wired.ts'
 import { testCheck } from '../tester.ts'
 import { weakPreamp } from './weak-preamp.ts'
 
-/** A mic of `mvPerPa` in the shoe, on a short lead into an input with so much noise. */
-const mic = (mvPerPa: number): Part =>
-  tinyPart({
-    id: 'mic',
-    role: 'mic',
-    mounts: [plug('foot', 'shoe-cold')],
-    sockets: [
-      {
-        id: 'out',
-        connector: '3.5-trs',
-        direction: 'out',
-        at: [-10, 10, 0],
-        out: [-1, 0, 0],
-        carries: ['sound'],
-        mvPerPa,
-      },
-    ],
-  })
-const lead = tinyPart({
-  id: 'trs',
-  role: 'audio-cable',
-  cable: {
-    a: { connector: '3.5-trs', angle: 'straight' },
-    b: { connector: '3.5-trs', angle: 'straight' },
-    lengthMm: 400,
-    thickMm: 3,
-    carries: ['sound'],
-  },
-})
+/** A mic in the shoe that gives so much at 1 Pa. */
+const hot = (mvPerPa: number): Part => {
+  const plain = mic()
+  return { ...plain, sockets: (plain.sockets ?? []).map((socket) => ({ ...socket, mvPerPa })) }
+}
 const noisy = (noiseDbu: number): Part => ({
   ...wiredCamera,
   sockets: (wiredCamera.sockets ?? []).map((socket) => (socket.id === 'mic' ? { ...socket, noiseDbu } : socket)),
 })
 const into = (mvPerPa: number, noiseDbu: number) =>
-  wiredRig([mic(mvPerPa), lead], [inShoe()], [link('trs', 'mic/out', 'camera/mic')], { camera: noisy(noiseDbu) })
+  wiredRig([hot(mvPerPa), micLead('trs')], [inShoe()], [link('trs', 'mic/out', 'camera/mic')], {
+    camera: noisy(noiseDbu),
+  })
 
 testCheck(weakPreamp, {
   speaks: [
