@@ -91,6 +91,8 @@ export const issueWords: Readonly<Record<string, string>> = {
   'last-setup': 'a rig keeps at least one set-up',
   'setup-unknown': 'this rig has no set-up "{id}{setup}" any more',
   'sits-twice': '"{instance}" sits in two places at once',
+  'off-twice': '"{instance}" is off the rig in two places at once',
+  'off-and-on': '"{instance}" is on the rig and can not be off it as well',
   'instance-unknown': '"{instance}" is not in the kit',
   'mount-unknown': '{part} has no mounting point "{mount}"',
   'cable-twice': 'the lead "{cable}" is in two places at once',

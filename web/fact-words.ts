@@ -1,4 +1,5 @@
 import type { AskedFact } from '@zucchini/core/assess'
+import { offPlaceWords } from '@zucchini/core/assembly'
 import type { FactName, Facts } from '@zucchini/core/facts'
 import { degrees, grams, hours, millimetres, money, type Style, wattHours } from './wording.ts'
 
@@ -50,6 +51,7 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
     title: 'How it stands on a table',
     how: 'the shortest way from under the centre to the edge of what it stands on',
   },
+  worn: { title: 'Off the rig', how: 'what is worn or stands beside, and the half of each lead to it' },
   hands: { title: 'Two hands', how: 'the two handles that stand farthest apart' },
   grips: { title: 'Grips', how: 'where hands hold it' },
   palms: { title: 'Hands', how: 'a large hand round each grip that this way of holding uses' },
@@ -142,10 +144,12 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
 
 const leafWords: Readonly<Record<string, string>> = {
   'assembly.placed': 'the pieces on the rig, where they sit',
+  'assembly.off': 'what goes along off the rig',
   'assembly.byInstance': 'the pieces on the rig, where they sit',
   'assembly.braces': 'second holds',
   'assembly.loose': 'the pieces in the bag',
   'electric.placed': 'the pieces that draw, give or carry power and signals',
+  'electric.off': 'what goes along off the rig and draws, gives or carries power and signals',
   'electric.byInstance': 'the pieces that draw, give or carry power and signals',
   'electric.loose': 'batteries and leads in the bag',
   'electric.kit': 'batteries and leads of the kit',
@@ -205,6 +209,8 @@ export const factValue = (name: FactName, facts: Facts, style: Style): string =>
         style.units,
       ),
     leads: () => of(facts.leads.length, 'lead'),
+    worn: () =>
+      facts.worn.map(({ at, massG }) => `${offPlaceWords[at]} ${grams(massG, style.units)}`).join(', ') || 'nothing',
     ground: () => facts.ground.bearings.map(({ by, share }) => `${by} ${Math.round(share * 100)} %`).join(', '),
     hang: () => (facts.hang ? degrees(Math.abs(facts.hang.tiltDeg)) : 'from no handle'),
     hangs: () => of(facts.hangs.length, 'handle'),

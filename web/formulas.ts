@@ -20,6 +20,7 @@ const titlesOf: Readonly<Partial<Record<FactName, readonly string[]>>> = {
   recordings: ['Recording'],
   mass: ['Mass', 'Centre of mass', 'Source and error'],
   leadWeights: ['Mass'],
+  worn: ['Off the rig'],
   ground: ['What bears the rig'],
   loads: ['Load of a joint', 'Twist of a single screw', 'Sag of rods'],
   hangs: ['Hang'],

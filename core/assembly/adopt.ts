@@ -146,13 +146,18 @@ const mendSetup = (setup: Setup, partOf: ReadonlyMap<string, Part>, camera: stri
   const joints = withoutRings(
     firstOfEach(setup.joints, ({ guest }) => guest).filter((joint) => joint.guest !== root && meet(joint)),
   )
-  const on = new Set([root, ...joints.map(({ guest }) => guest)])
+  const sits = new Set([root, ...joints.map(({ guest }) => guest)])
+  const off = firstOfEach(setup.off ?? [], ({ instance }) => instance).filter(
+    ({ instance }) => partOf.has(instance) && !sits.has(instance),
+  )
+  const on = new Set([...sits, ...off.map(({ instance }) => instance)])
   const reaches = ({ instance, socket }: Link['from']) =>
     partOf.get(instance)?.sockets?.some(({ id }) => id === socket) ?? false
   return {
     ...setup,
     root,
     joints,
+    ...(setup.off ? { off } : {}),
     braces: setup.braces.filter((brace) => on.has(brace.guest) && on.has(brace.host) && meet(brace)),
     poses: setup.poses.filter(({ instance, hinge, position }) =>
       partOf

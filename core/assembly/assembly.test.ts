@@ -6,8 +6,10 @@ import {
   carriedBy,
   type Command,
   edit,
+  everywhere,
   freshId,
   newRig,
+  offPlaces,
   placeSetup,
   pointsOf,
   type Rig,
@@ -288,6 +290,9 @@ describe('properties of random edits', () => {
       }),
     guest.map((instance): Command => ({ do: 'take-off', setup: 'main', instance })),
     fc
+      .tuple(guest, fc.constantFrom(...offPlaces))
+      .map(([instance, at]): Command => ({ do: 'stow', setup: 'main', instance, at })),
+    fc
       .tuple(guest, fc.integer({ min: -180, max: 180 }))
       .map(([instance, turnDeg]): Command => ({ do: 'set', setup: 'main', instance, turnDeg })),
   )
@@ -318,11 +323,11 @@ describe('properties of random edits', () => {
       }),
     )
   })
-  test('each piece is placed once or lies loose', () => {
+  test('each piece is placed once, goes along off the rig once, or lies loose', () => {
     fc.assert(
       fc.property(fc.array(command, { maxLength: 30 }), (commands) => {
         const assembly = place(walk(commands).present, base.context)
-        return assembly.placed.length + assembly.loose.length === 5
+        return everywhere(assembly).length + assembly.loose.length === 5
       }),
     )
   })

@@ -1,5 +1,5 @@
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import type { Instance, Joint, Link, Rig, Setup } from './rig.ts'
+import type { Instance, Joint, Link, Off, Rig, Setup } from './rig.ts'
 
 /**
  * What a rig is does not hang on the order in which it was put together, nor on the names of its pieces. Here
@@ -47,6 +47,13 @@ export const guestsInOrder = (
       guestMount,
       ...(instance ? instanceKey(instance) : []),
     ]
+  })
+
+/** Pieces off the rig, by where they are and what they are. */
+export const offInOrder = (off: readonly Off[], partOf: (instance: string) => Instance | undefined): readonly Off[] =>
+  inOrder(off, ({ instance, at }) => {
+    const known = partOf(instance)
+    return [at, ...(known ? instanceKey(known) : [])]
   })
 
 /**
@@ -97,6 +104,7 @@ export const canonical = (
       braces: inOrder(setup.braces, jointKey),
       poses: inOrder(setup.poses, ({ instance, hinge, position }) => [place(instance), hinge, position]),
       links,
+      ...(setup.off ? { off: inOrder(setup.off, ({ instance, at }) => [place(instance), at]) } : {}),
     },
   }
 }

@@ -9,6 +9,8 @@ import {
   jointSchema,
   type Link,
   linkSchema,
+  type Off,
+  offPlaces,
   orientations,
   poseSchema,
   type Rig,
@@ -28,6 +30,8 @@ export const commandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('discard'), instance: idSchema }),
   z.strictObject({ do: z.literal('place'), ...inSetup, joint: jointSchema }),
   z.strictObject({ do: z.literal('take-off'), ...inSetup, instance: idSchema }),
+  /** Off the rig, and what sits on it goes along; only its leads join it to the rig from then on. */
+  z.strictObject({ do: z.literal('stow'), ...inSetup, instance: idSchema, at: z.enum(offPlaces) }),
   z.strictObject({
     do: z.literal('set'),
     ...inSetup,
@@ -82,14 +86,42 @@ const withInstance = (rig: Rig, id: string, change: (instance: Instance) => Inst
 const sameEnds = (a: { guest: string; host: string }, b: { guest: string; host: string }): boolean =>
   a.guest === b.guest && a.host === b.host
 
+/** A piece and whatever hangs on it. */
+const ridersOf = (joints: readonly Joint[], instance: string): ReadonlySet<string> => {
+  const all = new Set([instance])
+  for (let size = 0; size !== all.size;) {
+    size = all.size
+    for (const joint of joints) if (all.has(joint.host)) all.add(joint.guest)
+  }
+  return all
+}
 /** The joints left when a piece comes off: whatever hung on it comes off with it. */
 const without = (joints: readonly Joint[], instance: string): Joint[] => {
-  const gone = new Set([instance])
-  for (let size = 0; size !== gone.size;) {
-    size = gone.size
-    for (const joint of joints) if (gone.has(joint.host)) gone.add(joint.guest)
-  }
+  const gone = ridersOf(joints, instance)
   return joints.filter((joint) => !gone.has(joint.guest))
+}
+
+/** A set-up in which no piece is off the rig that is not told; without the list when it is empty. */
+const withOff = (setup: Setup, off: readonly Off[]): Setup => {
+  if (off.length === (setup.off?.length ?? 0) && off.every((one, i) => one === setup.off?.[i])) return setup
+  const { off: _, ...rest } = setup
+  return off.length > 0 ? { ...rest, off } : rest
+}
+const notOff = (setup: Setup, instance: string): readonly Off[] =>
+  (setup.off ?? []).filter((one) => one.instance !== instance)
+
+/**
+ * A piece taken off its mount and worn, clamped or stood elsewhere: what sits on it goes along, and no brace is left
+ * between the two.
+ */
+const stowed = (setup: Setup, { instance, at }: Off): Setup => {
+  const along = ridersOf(setup.joints, instance)
+  return {
+    ...setup,
+    joints: setup.joints.filter(({ guest }) => guest !== instance),
+    braces: setup.braces.filter(({ guest, host }) => along.has(guest) === along.has(host)),
+    off: [...notOff(setup, instance), { instance, at }],
+  }
 }
 
 /** Links that are led only through what is there. */
@@ -101,15 +133,16 @@ const sameLinks = (a: readonly Link[], b: readonly Link[]): boolean =>
 /** A set-up without some pieces: their joints, all that hung on them, and every brace to what came off. */
 const stripped = (setup: Setup, instance: string): Setup => {
   const joints = without(setup.joints, instance)
-  if (joints.length === setup.joints.length) return setup
-  const on = new Set([setup.root, ...joints.map((joint) => joint.guest)])
+  const off = notOff(setup, instance)
+  if (joints.length === setup.joints.length && off.length === (setup.off?.length ?? 0)) return setup
+  const on = new Set([setup.root, ...off.map((one) => one.instance), ...joints.map((joint) => joint.guest)])
   const braces = setup.braces.filter((brace) => on.has(brace.guest) && on.has(brace.host))
   const links = unheld(
     setup.links.filter((link) => on.has(link.from.instance) && on.has(link.to.instance)),
     (id) => on.has(id),
   )
   return {
-    ...setup,
+    ...withOff(setup, off),
     joints,
     braces: braces.length === setup.braces.length ? setup.braces : braces,
     links: sameLinks(setup.links, links) ? setup.links : links,
@@ -145,11 +178,13 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
       })
     case 'place':
       return withSetup(rig, command.setup, (setup) => ({
-        ...setup,
+        ...withOff(setup, notOff(setup, command.joint.guest)),
         joints: setup.joints.some((joint) => joint.guest === command.joint.guest)
           ? setup.joints.map((joint) => (joint.guest === command.joint.guest ? command.joint : joint))
           : [...setup.joints, command.joint],
       }))
+    case 'stow':
+      return withSetup(rig, command.setup, (setup) => stowed(setup, command))
     case 'take-off':
       return withSetup(rig, command.setup, (setup) => stripped(setup, command.instance))
     case 'set':

@@ -33,9 +33,10 @@ import {
   unite,
   type Vec3,
 } from '../kernel/index.ts'
-import { canonical, guestsInOrder } from './canonical.ts'
+import { canonical, guestsInOrder, offInOrder } from './canonical.ts'
 import { hingeDegrees, posedPart } from './pose.ts'
-import { type Instance, type Joint, type Orientation, type Rig, type Setup, wholeOf } from './rig.ts'
+import { OFF_MM } from './off.ts'
+import { type Instance, type Joint, type OffPlace, type Orientation, type Rig, type Setup, wholeOf } from './rig.ts'
 
 /** A solid where it really is. */
 export interface PlacedSolid {
@@ -63,6 +64,12 @@ export interface PlacedPart {
   readonly bounds: Bounds
 }
 
+/** A piece that goes along off the rig: it stands as far from the rig as its leads have to reach. */
+export interface OffPart {
+  readonly piece: PlacedPart
+  readonly at: OffPlace
+}
+
 /** A second hold between two placed pieces. */
 export interface Brace {
   readonly joint: Joint
@@ -81,6 +88,9 @@ export interface Assembly {
   readonly rig: Rig
   readonly setup: Setup
   readonly placed: readonly PlacedPart[]
+  /** What goes along off the rig and what sits on it, hosts before guests. */
+  readonly off: readonly OffPart[]
+  /** Every piece that is on the rig or goes along off it. */
   readonly byInstance: ReadonlyMap<string, PlacedPart>
   readonly braces: readonly Brace[]
   readonly loose: readonly { readonly instance: Instance; readonly part: Part }[]
@@ -178,6 +188,13 @@ const roots = perKey<Part, PlacedPart>('placed camera')
 const rootOf = (instance: Seated, part: Part, orientation: Orientation): PlacedPart =>
   roots(part, `${orientation} ${seatedKey(instance)}`, () => put(instance, part, rootFrames[orientation]))
 
+/** A piece off the rig stands below it, by what a lead to that place takes. */
+const offRoots = perPair('pieces off the rig', (_: PlacedPart, __: Part) => perKey<Part, PlacedPart>('piece off'))
+const offRootOf = (root: PlacedPart, instance: Seated, part: Part, downMm: number): PlacedPart =>
+  offRoots(root, part)(part, `${downMm} ${seatedKey(instance)}`, () =>
+    put(instance, part, { ...identity, at: [root.centre[0], root.bounds.min[1] - downMm, root.centre[2]] }),
+  )
+
 /**
  * Places every piece of a set-up by one walk of its joints from the camera.
  * @param at where the camera stands in the world; its place by the set-up's orientation when left out
@@ -203,25 +220,37 @@ export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?
   const placed: PlacedPart[] = [
     at ? put(root.instance, root.part, at) : rootOf(root.instance, root.part, setup.orientation),
   ]
-  for (const host of placed)
-    for (const joint of guestsInOrder(guests.get(host.instance.id) ?? [], host.part, (id) => instances.get(id))) {
+  const ride = (host: PlacedPart): readonly PlacedPart[] =>
+    guestsInOrder(guests.get(host.instance.id) ?? [], host.part, (id) => instances.get(id)).map((joint) => {
       const { instance, part } = look(joint.guest)
-      placed.push(seat(host, joint, instance, part))
-    }
-  const byInstance = new Map(placed.map((piece) => [piece.instance.id, piece]))
-  const ordered = canonical(
-    rig,
-    setup,
-    placed.map((piece) => piece.instance.id),
-    catalogue,
+      return seat(host, joint, instance, part)
+    })
+  for (const host of placed) placed.push(...ride(host))
+  const [camera] = placed
+  const off: OffPart[] = offInOrder(setup.off ?? [], (id) => instances.get(id)).flatMap(
+    ({ instance: id, at: place }) => {
+      const { instance, part } = look(id)
+      return camera ? [{ piece: offRootOf(camera, instance, part, OFF_MM[place][setup.support]), at: place }] : []
+    },
   )
+  for (const { piece, at: place } of off) off.push(...ride(piece).map((rider) => ({ piece: rider, at: place })))
+  const byInstance = new Map([...placed, ...off.map(({ piece }) => piece)].map((piece) => [piece.instance.id, piece]))
+  const ordered = canonical(rig, setup, [...byInstance.keys()], catalogue)
   const loose = ordered.rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
   const braces = ordered.setup.braces.flatMap((joint): Brace[] => {
     const [guest, host] = [byInstance.get(joint.guest), byInstance.get(joint.host)]
     return guest && host ? [braceOf(joint, guest, host)] : []
   })
-  return { ...ordered, placed, byInstance, loose, braces }
+  return { ...ordered, placed, off, byInstance, loose, braces }
 }
+
+/** The pieces on the rig, then those that go along off it. */
+export const everywhere = ({ placed, off }: Pick<Assembly, 'placed' | 'off'>): readonly PlacedPart[] =>
+  off.length === 0 ? placed : [...placed, ...off.map(({ piece }) => piece)]
+
+/** Where a piece is off the rig; undefined for one that sits on it. */
+export const offPlaceOf = ({ off }: Pick<Assembly, 'off'>, piece: PlacedPart): OffPlace | undefined =>
+  off.find((one) => one.piece === piece)?.at
 
 /** Is a piece another one, or does it hang on it, however many joints away? */
 export const ridesOn = (piece: PlacedPart, other: PlacedPart): boolean => {
@@ -259,8 +288,12 @@ export const pathToRoot = (piece: PlacedPart): readonly PlacedPart[] => {
 export const piecesIn = ({
   rig,
   placed,
+  off,
   loose,
-}: Pick<Assembly, 'rig' | 'placed' | 'loose'>): readonly { readonly instance: Seated; readonly part: Part }[] => {
+}: Pick<Assembly, 'rig' | 'placed' | 'off' | 'loose'>): readonly {
+  readonly instance: Seated
+  readonly part: Part
+}[] => {
   const considered = new Set(rig.kit.filter(({ status }) => status !== 'in').map(({ id }) => id))
-  return [...placed, ...loose].filter(({ instance }) => !considered.has(instance.id))
+  return [...everywhere({ placed, off }), ...loose].filter(({ instance }) => !considered.has(instance.id))
 }

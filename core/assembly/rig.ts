@@ -48,6 +48,13 @@ export const linkSchema = z.strictObject({
   through: z.array(idSchema).max(8).readonly(),
 })
 
+/**
+ * Where a piece can be that belongs to the set-up and is not on the rig: on the operator, on a leg of the stand, or on
+ * a table or stand beside it, such as a client's screen.
+ */
+export const offPlaces = ['belt', 'pocket', 'bag', 'stand-leg', 'beside'] as const
+export const offSchema = z.strictObject({ instance: idSchema, at: z.enum(offPlaces) })
+
 export const setupSchema = z.strictObject({
   id: idSchema,
   name: z.string().min(1).max(40),
@@ -74,6 +81,8 @@ export const setupSchema = z.strictObject({
   poses: z.array(poseSchema).max(200).readonly(),
   /** Leads between sockets, from where it comes to where it goes. */
   links: z.array(linkSchema).max(120).readonly(),
+  /** Pieces that go along off the rig, joined to it by their leads alone. */
+  off: z.array(offSchema).max(40).readonly().optional(),
 })
 
 export const rigSchema = z.strictObject({
@@ -100,6 +109,8 @@ export const wholeOf = <T extends object>(seen: T): T => {
   return whole ? whole.call(seen) : seen
 }
 
+export type OffPlace = (typeof offPlaces)[number]
+export type Off = z.infer<typeof offSchema>
 export type Setup = z.infer<typeof setupSchema>
 export type Rig = z.infer<typeof rigSchema>
 export type Support = (typeof supports)[number]

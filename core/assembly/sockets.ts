@@ -1,6 +1,6 @@
 import { connectors, type PlugAngle, type Socket } from '../catalogue/index.ts'
 import { compose, direction, facing, type Frame, type Vec3 } from '../kernel/index.ts'
-import type { Assembly, PlacedPart } from './place.ts'
+import { type Assembly, everywhere, type PlacedPart } from './place.ts'
 import type { Link } from './rig.ts'
 
 /** A socket of a placed piece. */
@@ -13,15 +13,15 @@ export interface SocketHere {
 export const socketName = ({ piece, socket }: SocketHere): string =>
   `${piece.part.name}, ${socket.label ?? connectors[socket.connector].title}`
 
-/** The socket an end of a link names; undefined when that piece is not on the rig in this set-up. */
+/** The socket an end of a link names; undefined when that piece does not go along in this set-up. */
 export const socketAt = (assembly: Assembly, end: Link['from']): SocketHere | undefined => {
   const piece = assembly.byInstance.get(end.instance)
   const socket = piece?.part.sockets?.find(({ id }) => id === end.socket)
   return piece && socket && { piece, socket }
 }
 
-export const socketsOf = ({ placed }: Assembly): readonly SocketHere[] =>
-  placed.flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
+export const socketsOf = (assembly: Pick<Assembly, 'placed' | 'off'>): readonly SocketHere[] =>
+  everywhere(assembly).flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
 
 const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
 

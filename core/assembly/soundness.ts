@@ -24,7 +24,15 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
         issues.push({ code: 'mount-unknown', path: `${at}.${end}Mount`, names: { mount, part: part.name } })
     }
   })
-  const jointed = new Set([setup.root, ...setup.joints.map((joint) => joint.guest)])
+  const off = (setup.off ?? []).map(({ instance }) => instance)
+  for (const instance of repeated(off)) issues.push({ code: 'off-twice', path: `${path}.off`, names: { instance } })
+  off.forEach((instance, i) => {
+    const at = `${path}.off[${i}]`
+    if (!partOf.has(instance)) issues.push({ code: 'instance-unknown', path: at, names: { instance } })
+    if (instance === setup.root || setup.joints.some(({ guest }) => guest === instance))
+      issues.push({ code: 'off-and-on', path: at, names: { instance } })
+  })
+  const jointed = new Set([setup.root, ...off, ...setup.joints.map((joint) => joint.guest)])
   setup.braces.forEach((brace, i) => {
     const at = `${path}.braces[${i}]`
     for (const [instance, mount, end] of [

@@ -1,5 +1,15 @@
 import fc from 'fast-check'
-import { type Command, edit, placeSetup, type Rig, setupOf, travelOf } from '../assembly/index.ts'
+import {
+  type Command,
+  edit,
+  everywhere,
+  offPlaceOf,
+  offPlaces,
+  placeSetup,
+  type Rig,
+  setupOf,
+  travelOf,
+} from '../assembly/index.ts'
 import { shootKinds } from '../brief/index.ts'
 import { capabilityIds, catalogueOf } from '../catalogue/index.ts'
 import { checks } from '../checks/index.ts'
@@ -110,6 +120,7 @@ const step = fc.record({
     'cold',
     'status',
     'take-off',
+    'stow',
     'hours',
     'kind',
     'wish',
@@ -164,6 +175,11 @@ const commandsOf = ({ what, which, value }: Step, rig: Rig, now: Assessment): re
   if (what === 'take-off') {
     const piece = pick(placed.filter((one) => one.joint && !placed.some(({ host }) => host === one)))
     return piece ? [{ do: 'take-off', setup, instance: piece.instance.id }] : []
+  }
+  if (what === 'stow') {
+    const piece = pick(everywhere(now.assembly).filter((one) => one.host ?? offPlaceOf(now.assembly, one)))
+    const at = offPlaces[value % offPlaces.length] ?? 'belt'
+    return piece ? [{ do: 'stow', setup, instance: piece.instance.id, at }] : []
   }
   if (what === 'support')
     return [{ do: 'change-setup', setup, support: supports[value % supports.length] ?? 'hand-low' }]

@@ -63,6 +63,10 @@ export const massInput = (
 /** Errors that have nothing to do with each other add up as the root of their squares (Gauss). */
 const together = (errors: readonly number[]): number => Math.hypot(...errors)
 
+/** Half a lead weighs half, and its error is half as large. */
+const shareOf = (input: Input, share: number): Input =>
+  share === 1 ? input : { ...input, value: input.value * share, error: input.error * share }
+
 interface Weighed {
   readonly input: Input
   readonly at: PlacedPart['centre']
@@ -73,7 +77,12 @@ const weights = ({ facts, assembly }: Assessment): readonly Weighed[] => {
     ...assembly.placed
       .filter(inHand)
       .map((piece) => ({ input: massInput(piece.instance.id, piece.part, context), at: piece.centre })),
-    ...facts.leads.map(({ link, part, middle }) => ({ input: massInput(link.cable, part, context), at: middle })),
+    ...facts.leads
+      .filter(({ onRig }) => onRig > 0)
+      .map(({ link, part, middle, onRig }) => ({
+        input: shareOf(massInput(link.cable, part, context), onRig),
+        at: middle,
+      })),
   ]
 }
 

@@ -1,3 +1,4 @@
+import { everywhere } from '../assembly/index.ts'
 import { dayOf, type Phase, temperatureOf } from '../brief/index.ts'
 import { marginsOf } from '../context/index.ts'
 import {
@@ -56,7 +57,7 @@ export const stageOf = ({ assembly, facts }: Assessment): Stage => {
       },
     ]
   })
-  const named = [...assembly.placed, ...assembly.loose].map(({ instance, part }) => ({
+  const named = [...everywhere(assembly), ...assembly.loose].map(({ instance, part }) => ({
     id: instance.id,
     name: part.name,
   }))

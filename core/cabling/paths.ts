@@ -1,4 +1,4 @@
-import { type Assembly, type PlacedPart, type SocketHere } from '../assembly/index.ts'
+import { type Assembly, type PlacedPart, type SocketHere, socketsOf } from '../assembly/index.ts'
 import { type Carried, type PictureFormat, pictureFormats, type Socket } from '../catalogue/index.ts'
 import type { Run } from './runs.ts'
 
@@ -39,9 +39,7 @@ export const pathTo = (sink: PlacedPart, runs: readonly Run[], what: Carried): S
 }
 
 const inlets = (assembly: Assembly, what: Carried): readonly SocketHere[] =>
-  assembly.placed.flatMap((piece) =>
-    (piece.part.sockets ?? []).filter((socket) => takes(socket, what)).map((socket) => ({ piece, socket })),
-  )
+  socketsOf(assembly).filter(({ socket }) => takes(socket, what))
 
 /** A screen, recorder, sender or converter, and the picture it gets. */
 export interface PicturePath extends SignalPath {
@@ -93,17 +91,16 @@ export interface SoundSource extends SocketHere {
 
 /** Jacks and receivers that give sound to something; headphone jacks do not count. */
 export const soundsOf = (assembly: Assembly, runs: readonly Run[]): readonly SoundSource[] =>
-  assembly.placed.flatMap((piece) =>
-    (piece.part.sockets ?? [])
-      .filter(
-        (socket) => gives(socket, 'sound') && !socket.phones && !takes(socket, 'picture') && !gives(socket, 'picture'),
-      )
-      .map((socket): SoundSource => ({
-        piece,
-        socket,
-        run: runs.find((run) => run.from.piece === piece && run.from.socket.id === socket.id && passes(run, 'sound')),
-      })),
-  )
+  socketsOf(assembly)
+    .filter(
+      ({ socket }) =>
+        gives(socket, 'sound') && !socket.phones && !takes(socket, 'picture') && !gives(socket, 'picture'),
+    )
+    .map(({ piece, socket }): SoundSource => ({
+      piece,
+      socket,
+      run: runs.find((run) => run.from.piece === piece && run.from.socket.id === socket.id && passes(run, 'sound')),
+    }))
 
 /** Inputs for sound on the rig. */
 export const soundInlets = (assembly: Assembly): readonly SocketHere[] =>

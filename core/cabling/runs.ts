@@ -57,6 +57,8 @@ export interface RunEnd extends SocketHere {
   readonly turnsDeg: number
   /** What the plug and its bend need in front of the socket, mm. */
   readonly roomMm: number
+  /** Is this socket on the rig, rather than on something worn or standing beside it? */
+  readonly onRig: boolean
 }
 
 /** A lead on the placed rig. */
@@ -77,7 +79,10 @@ export interface Run {
   /** What hangs over, mm; less than nothing when it is too short. */
   readonly spareMm: number
   readonly clear: boolean
+  /** Where its mass acts on the rig: the middle of its way, or the plug on the rig when the other end is off it. */
   readonly middle: Vec3
+  /** The part of its mass that the rig carries: all, half when one end is off the rig, none when both are. */
+  readonly onRig: number
   /** The pieces that hold it, and how far each is from either end along the way, mm. */
   readonly held: readonly { readonly piece: PlacedPart; readonly fromMm: number; readonly toMm: number }[]
   /** The lead is taken the wrong way round: its a end is in the `to` socket. */
@@ -180,7 +185,15 @@ const routed = (assembly: Assembly, { from, cable, stops }: Plugged): Route => {
   return routesFrom(from.piece).routeOf(stops, walls, boxes, cable.thickMm)
 }
 
-const laid = ({ from, to, cable, flipped, stops }: Plugged, way: Route): Omit<Run, 'link' | 'part' | 'held'> => {
+/** The ends of a lead that are on the rig. */
+const endsOnRig = ({ off }: Assembly, ends: readonly SocketHere[]): readonly SocketHere[] =>
+  ends.filter((end) => !off.some(({ piece }) => piece === end.piece))
+
+const laid = (
+  assembly: Assembly,
+  { from, to, cable, flipped, stops }: Plugged,
+  way: Route,
+): Omit<Run, 'link' | 'part' | 'held'> => {
   const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
   const [start, end] = [socketPoint(from), socketPoint(to)]
   const [fromExit, toExit] = [stops[0] ?? start, stops.at(-1) ?? end]
@@ -189,6 +202,8 @@ const laid = ({ from, to, cable, flipped, stops }: Plugged, way: Route): Omit<Ru
   const loopMm = LOOP_MM * moversBetween(from.piece, to.piece).length
   const needMm = pathMm + loopMm
   const reachMm = cable.lengthMm * (cable.coil ? COIL_REACH : 1)
+  const held = endsOnRig(assembly, [from, to])
+  const [only] = held.length === 1 ? held : []
   const endOf = (here: SocketHere, plug: CableEnd, at: Vec3, exit: Vec3, next: Vec3): RunEnd => ({
     piece: here.piece,
     socket: here.socket,
@@ -198,6 +213,7 @@ const laid = ({ from, to, cable, flipped, stops }: Plugged, way: Route): Omit<Ru
     exit,
     turnsDeg: turnOf(here, plug, exit, next),
     roomMm: plugRoomMm(plug, cable.thickMm),
+    onRig: held.includes(here),
   })
   return {
     cable,
@@ -210,7 +226,8 @@ const laid = ({ from, to, cable, flipped, stops }: Plugged, way: Route): Omit<Ru
     reachMm,
     spareMm: (cable.coil ? Math.max(cable.lengthMm, Math.min(needMm, reachMm)) : reachMm) - needMm,
     clear: way.clear,
-    middle: halfway({ points, lengthMm: pathMm, clear: way.clear }),
+    middle: only ? socketPoint(only) : halfway({ points, lengthMm: pathMm, clear: way.clear }),
+    onRig: held.length / 2,
     flipped,
   }
 }
@@ -224,7 +241,7 @@ export const runBetween = (
   through: readonly PlacedPart[] = [],
 ): Omit<Run, 'link' | 'part' | 'held'> => {
   const plugged = pluggedIn(from, to, cable, through)
-  return laid(plugged, routed(assembly, plugged))
+  return laid(assembly, plugged, routed(assembly, plugged))
 }
 
 const heldBy = (run: Pick<Run, 'points' | 'pathMm'>, through: readonly PlacedPart[]): Run['held'] =>
@@ -243,7 +260,7 @@ const pluggedLeads = perKey<Link, Plugged>('leads in their sockets')
 const laidLeads = perKey<Link, Run>('leads laid')
 
 /**
- * Every lead of the set-up whose two ends are on the rig, laid out. Links with an end that is not there are left out:
+ * Every lead of the set-up whose two ends go along, laid out. Links with an end that is not there are left out:
  * see `loose-lead`. A lead that lies as it lay before, between the same pieces, is the same lead.
  * @param cables the parts of the linked cables, by instance
  */
@@ -258,7 +275,7 @@ export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): r
     const way = routed(assembly, plugged)
     return [
       laidLeads(link, `${key} ${numberOf(way)}`, () => {
-        const run = laid(plugged, way)
+        const run = laid(assembly, plugged, way)
         return { ...run, link, part, held: heldBy(run, through) }
       }),
     ]

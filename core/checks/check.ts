@@ -53,7 +53,7 @@ export const wayKindOf = (commands: readonly Command[]): WayKind => {
   if (does.has('swap')) return 'swap'
   if (does.has('link') || does.has('unlink')) return 'lead'
   if (does.has('add')) return 'add'
-  if (does.has('place') || does.has('brace')) return 'move'
+  if (does.has('place') || does.has('brace') || does.has('stow')) return 'move'
   if (does.has('pose')) return 'pose'
   if (does.has('set'))
     return commands.some(

@@ -16,12 +16,15 @@ import {
   twoHandsOf,
 } from '../balance/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
+import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Run, wornOf } from '../cabling/index.ts'
 import { fact, type FactTable } from './define.ts'
 import { isFirm } from './figures.ts'
 
 type Names =
   | 'mass'
   | 'leadWeights'
+  | 'worn'
   | 'ground'
   | 'loads'
   | 'hangs'
@@ -36,17 +39,36 @@ type Names =
   | 'tip'
   | 'steadiness'
 
+/** The leads that weigh on the rig, all of them or one half. */
+const hanging = (leads: readonly Run[]): readonly Run[] => leads.filter(({ onRig }) => onRig > 0)
+/** Both halves of what a lead to somewhere off the rig weighs hang on its one end here. */
+const endsOn = ({ off }: Assembly, [a, b]: readonly [PlacedPart, PlacedPart]) => {
+  const here = off.some(({ piece }) => piece === a) ? b : a
+  return [here, here] as const
+}
+
 /** What weighs, hangs, stands and tips. */
 export const balanceFacts: FactTable<Names> = {
   mass: fact(['leads'], ({ assembly, leads }) =>
     massOf(
       assembly,
-      leads.map(({ link, part, middle }) => ({ massG: part.massG, at: middle, instance: link.cable, part })),
+      hanging(leads).map(({ link, part, middle, onRig }) => ({
+        massG: part.massG * onRig,
+        at: middle,
+        instance: link.cable,
+        part,
+      })),
     ),
   ),
-  leadWeights: fact(['leads'], ({ leads }) =>
-    leads.map(({ part, middle, from, to }) => ({ massG: part.massG, at: middle, ends: [from.piece, to.piece] })),
+  leadWeights: fact(['leads'], ({ assembly, leads }) =>
+    hanging(leads).map(({ part, middle, onRig, from, to }) => ({
+      massG: part.massG * onRig,
+      at: middle,
+      ends: onRig === 1 ? [from.piece, to.piece] : endsOn(assembly, [from.piece, to.piece]),
+    })),
   ),
+  /** What goes along off the rig, by place. */
+  worn: fact(['leads'], ({ assembly, leads }) => wornOf(assembly, leads)),
   /** What bears this set-up: palms, pad, stand or knees, each with its part. */
   ground: fact(['mass', 'leadWeights'], ({ assembly, mass, leadWeights }) => groundOf(assembly, mass, leadWeights)),
   /** What each joint has to carry, by the piece that sits by it. */

@@ -16,7 +16,7 @@ import type {
   TwoHands,
 } from '../balance/index.ts'
 import type { AspectId, Need } from '../brief/index.ts'
-import type { PicturePath, Run, SoundSource } from '../cabling/index.ts'
+import type { PicturePath, Run, SoundSource, Worn } from '../cabling/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type {
   Clash,
@@ -63,6 +63,7 @@ export interface Figures {
 
   readonly mass: Mass
   readonly leadWeights: readonly LeadWeight[]
+  readonly worn: readonly Worn[]
   readonly ground: Ground
   readonly loads: ReadonlyMap<string, JointLoad>
   readonly hangs: readonly Hang[]

@@ -1,4 +1,12 @@
-import { type Assembly, type Instance, rigSchema, setupSchema, WHOLE } from '../assembly/index.ts'
+import {
+  type Assembly,
+  everywhere,
+  type Instance,
+  type OffPart,
+  rigSchema,
+  setupSchema,
+  WHOLE,
+} from '../assembly/index.ts'
 import { briefSchema } from '../brief/index.ts'
 import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
 import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
@@ -42,12 +50,15 @@ const pathOf = (name: string): readonly [Fielded, string] => {
   return path
 }
 
-const setupLists = (['joints', 'braces', 'poses', 'links'] as const).map((name) => [name, `setup.${name}`] as const)
+const setupLists = (['joints', 'braces', 'poses', 'links', 'off'] as const).map(
+  (name) => [name, `setup.${name}`] as const,
+)
 const concernLeaves = concerns.map((concern) => ({
   concern,
   leaf: {
     placed: `${concern}.placed`,
     byInstance: `${concern}.byInstance`,
+    off: `${concern}.off`,
     loose: `${concern}.loose`,
     kit: `${concern}.kit`,
   },
@@ -69,14 +80,21 @@ export class MomentLeaves {
       const was = earlier.get(name)
       this.#lists.set(name, was !== undefined && equalValues(was, now) ? was : now)
     }
+    /** The map says nothing that the two lists do not. */
+    const keepMap = (names: { readonly [K in 'placed' | 'off' | 'byInstance']: string }, now: () => unknown): void => {
+      const stands = [names.placed, names.off].every((name) => this.#lists.get(name) === earlier.get(name))
+      this.#lists.set(names.byInstance, stands ? earlier.get(names.byInstance) : now())
+    }
+    const sameOff = (was: unknown, list: readonly OffPart[]) =>
+      again(
+        was,
+        list,
+        ({ piece }) => piece.instance.id,
+        (a, b) => a.piece === b.piece && a.at === b.at,
+      )
     keep('assembly.placed', placed)
-    // The map says nothing that the list does not.
-    this.#lists.set(
-      'assembly.byInstance',
-      this.#lists.get('assembly.placed') === earlier.get('assembly.placed')
-        ? earlier.get('assembly.byInstance')
-        : byInstance,
-    )
+    keep('assembly.off', sameOff(earlier.get('assembly.off'), assembly.off ?? []))
+    keepMap({ placed: 'assembly.placed', off: 'assembly.off', byInstance: 'assembly.byInstance' }, () => byInstance)
     keep(
       'assembly.braces',
       again(earlier.get('assembly.braces'), braces ?? [], ({ joint }) => joint, equalValues),
@@ -102,18 +120,20 @@ export class MomentLeaves {
     const lists = (of: string, names: readonly string[]) =>
       Object.fromEntries(names.map((name) => [name, this.#lists.get(`${of}.${name}`)]))
     keep('rig.whole', { ...rig, ...lists('rig', ['kit']) })
-    keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links']) })
+    keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links', 'off']) })
     const partOf = (id: string) => context.catalogue?.parts.get(id)
     for (const { concern, leaf } of concernLeaves) {
       const seen = (list: unknown) =>
         ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
       const pieces = seen(placed) as unknown as Assembly['placed']
       keep(leaf.placed, pieces)
-      this.#lists.set(
-        leaf.byInstance,
-        this.#lists.get(leaf.placed) === earlier.get(leaf.placed)
-          ? earlier.get(leaf.byInstance)
-          : new Map(pieces.map((piece) => [piece.instance.id, piece])),
+      const offHere = (this.#lists.get('assembly.off') as Assembly['off']).filter(({ piece }) =>
+        concernsPart(piece.part, concern),
+      )
+      keep(leaf.off, offHere)
+      keepMap(
+        leaf,
+        () => new Map(everywhere({ placed: pieces, off: offHere }).map((piece) => [piece.instance.id, piece])),
       )
       keep(leaf.loose, seen(this.#lists.get('assembly.loose')))
       keep(
@@ -187,7 +207,7 @@ const whole = (leaf: string): PropertyDescriptorMap => ({
 })
 const rigFields = Object.keys(rigSchema.shape).filter((name) => name !== 'brief')
 const fields = {
-  assembly: fieldsOf('assembly', ['placed', 'byInstance', 'braces', 'loose']),
+  assembly: fieldsOf('assembly', ['placed', 'off', 'byInstance', 'braces', 'loose']),
   rig: Object.defineProperties(fieldsOf('rig', rigFields), whole('rig.whole')),
   setup: Object.defineProperties(fieldsOf('setup', Object.keys(setupSchema.shape)), whole('setup.whole')),
   brief: fieldsOf('brief', Object.keys(briefSchema.shape)),
@@ -198,8 +218,9 @@ const within = Object.fromEntries(
   concernLeaves.map(({ concern, leaf }) => [
     concern,
     {
-      assembly: fieldsOf('assembly', ['placed', 'byInstance', 'braces', 'loose'], {
+      assembly: fieldsOf('assembly', ['placed', 'off', 'byInstance', 'braces', 'loose'], {
         placed: leaf.placed,
+        off: leaf.off,
         byInstance: leaf.byInstance,
         loose: leaf.loose,
       }),

@@ -1,4 +1,4 @@
-import type { Assembly, Support } from '../assembly/index.ts'
+import { type Assembly, everywhere, type Support } from '../assembly/index.ts'
 import { holdThat, isPosture } from '../balance/index.ts'
 import { needsOf, unmet } from '../brief/index.ts'
 import { capabilities, type Capability } from '../catalogue/index.ts'
@@ -34,7 +34,7 @@ export const planFacts: FactTable<Names> = {
   unmet: fact(['needs'], ({ assembly, needs }) => {
     const left = unmet(
       needs,
-      assembly.placed.map((piece) => piece.part),
+      everywhere(assembly).map((piece) => piece.part),
     )
     return left.filter(({ capability }) => holdThat(assembly, capability) === undefined)
   }),

@@ -19,6 +19,7 @@ export const usageOf = (rigs: readonly Rig[]): ReadonlyMap<string, readonly Usag
         setup.root,
         ...setup.joints.map(({ guest }) => guest),
         ...setup.links.map(({ cable }) => cable),
+        ...(setup.off ?? []).map(({ instance }) => instance),
       ]) {
         const partId = partOf.get(instance)
         if (partId !== undefined) setupsOf.get(partId)?.add(setup.name)

@@ -1,4 +1,4 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, everywhere, type PlacedPart } from '../assembly/index.ts'
 import type { Codec, Part } from '../catalogue/index.ts'
 
 /** What file system, sound and rounding leave of a card. */
@@ -94,7 +94,7 @@ export const recordingsOf = (
   canMake: (piece: PlacedPart, codec: Codec) => boolean = () => true,
 ): readonly Recording[] => {
   const used = new Set<string>()
-  return assembly.placed.flatMap((piece): Recording[] => {
+  return everywhere(assembly).flatMap((piece): Recording[] => {
     const { codecs: stated, takes = [], drive } = piece.part.media ?? {}
     const codecs = stated?.filter((codec) => canMake(piece, codec))
     const codec = codecs?.find(({ id }) => id === codecId) ?? codecs?.[0]
@@ -108,7 +108,7 @@ export const recordingsOf = (
     )
     for (const { instance } of cards) used.add(instance.id)
     const drives = drive
-      ? assembly.placed.filter(
+      ? everywhere(assembly).filter(
           (other) => other.part.media?.stores?.kind === 'drive' && driveOf(assembly, piece, other.instance.id),
         )
       : []

@@ -1,4 +1,4 @@
-import type { Assembly } from '../assembly/index.ts'
+import { type Assembly, everywhere } from '../assembly/index.ts'
 import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
 import type { Bays } from './charging.ts'
 import type { Spare } from './day.ts'
@@ -50,8 +50,12 @@ export const baysOf = (
   )
 }
 
-/** Every battery of the kit, on the rig or in the bag. */
-export const batteriesOf = ({ placed, loose }: Assembly): readonly { readonly id: string; readonly part: Part }[] =>
-  [...placed, ...loose.filter(({ instance }) => instance.status === 'in')]
+/** Every battery of the kit, on the rig, off it or in the bag. */
+export const batteriesOf = ({
+  placed,
+  off,
+  loose,
+}: Assembly): readonly { readonly id: string; readonly part: Part }[] =>
+  [...everywhere({ placed, off }), ...loose.filter(({ instance }) => instance.status === 'in')]
     .filter(({ part }) => part.power?.store)
     .map(({ instance, part }) => ({ id: instance.id, part }))

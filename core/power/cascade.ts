@@ -1,4 +1,4 @@
-import { type Draw, type Flow, flowAt, fullCells } from './flow.ts'
+import { type Draw, endsWh, type Flow, flowAt, fullCells } from './flow.ts'
 import type { Network } from './network.ts'
 
 /** Wh below which a battery is empty: rounding. */
@@ -17,20 +17,34 @@ export interface PowerEvent {
 /** How long it goes on with the batteries that are in. */
 export interface RunDown {
   readonly events: readonly PowerEvent[]
-  /** When each battery is empty, minutes; Infinity when it never is. */
+  /** When each battery is empty, or too low for all it feeds, minutes; Infinity when it never is. */
   readonly cellMin: ReadonlyMap<string, number>
   /** When each piece goes dark, minutes; 0 when it never had power, Infinity when it never goes dark. */
   readonly nodeMin: ReadonlyMap<string, number>
   readonly first: Flow
 }
 
-/** Hours until the next battery is empty or full at this flow; Infinity when nothing changes. */
-export const hoursToNext = ({ cells }: Network, left: ReadonlyMap<string, number>, flow: Flow): number => {
+/** How full a battery is when nothing can take any more of it, Wh: all its loads have switched off, or it is empty. */
+const lastWh = (network: Network, id: string): number => {
+  const ends = endsWh(network, id)
+  const loads = network.feeds.filter(({ from }) => from === id).length
+  return ends.length > 0 && ends.length === loads ? (ends[0] ?? 0) : 0
+}
+
+/** How full a battery is when the first of its loads switches off, Wh: then it is changed. */
+export const spentWh = (network: Network, id: string): number => endsWh(network, id).at(-1) ?? 0
+
+/**
+ * Hours until the next battery is empty or full at this flow, or so low that one of its loads switches off; Infinity
+ * when nothing changes.
+ */
+export const hoursToNext = (network: Network, left: ReadonlyMap<string, number>, flow: Flow): number => {
   let hours = Infinity
-  for (const cell of cells) {
+  for (const cell of network.cells) {
     const watts = flow.cellW.get(cell.id) ?? 0
     const has = left.get(cell.id) ?? 0
-    if (watts > 0 && has > 0) hours = Math.min(hours, has / watts)
+    const until = [0, ...endsWh(network, cell.id)].filter((wh) => has > wh + EMPTY_WH).at(-1)
+    if (watts > 0 && until !== undefined) hours = Math.min(hours, (has - until) / watts)
     if (watts < 0 && has < cell.usableWh) hours = Math.min(hours, (cell.usableWh - has) / -watts)
   }
   return hours
@@ -38,7 +52,7 @@ export const hoursToNext = ({ cells }: Network, left: ReadonlyMap<string, number
 
 /** What the batteries hold after some hours of a flow; what is all but empty or full is so. */
 export const drained = (
-  { cells }: Network,
+  { cells }: Pick<Network, 'cells'>,
   left: ReadonlyMap<string, number>,
   flow: Flow,
   hours: number,
@@ -66,14 +80,16 @@ export const runDown = (network: Network, draw: Draw): RunDown => {
   let minute = 0
   for (const id of flow.dark) note(0, 'dark', id)
   // Each turn empties or fills a battery for good; the bound only guards against rounding that never settles.
-  for (let turns = 0; turns < TURNS_PER_CELL * (network.cells.length + 1); turns++) {
+  const turnings = network.cells.length + network.feeds.filter(({ ends }) => ends).length
+  for (let turns = 0; turns < TURNS_PER_CELL * (turnings + 1); turns++) {
     const hours = hoursToNext(network, left, flow)
     if (hours === Infinity) break
     const next = drained(network, left, flow, hours)
     minute += hours * HOUR_MIN
     for (const cell of network.cells) {
       const [was, is] = [left.get(cell.id) ?? 0, next.get(cell.id) ?? 0]
-      if (was > 0 && is === 0) note(minute, 'empty', cell.id)
+      const last = lastWh(network, cell.id) + EMPTY_WH
+      if (was > last && is <= last) note(minute, 'empty', cell.id)
       if (was < cell.usableWh && is === cell.usableWh) note(minute, 'full', cell.id)
     }
     const after = flowAt(network, next, draw, flow.dark)

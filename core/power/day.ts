@@ -1,12 +1,14 @@
 import { type Phase, type PhaseKind } from '../brief/index.ts'
 import { type Bays, baysFor, type Charge, ChargingTable, fillMinutes } from './charging.ts'
 import { CHARGING, type Draw, type Flow, flowAt, fullCells } from './flow.ts'
-import { drained, hoursToNext } from './cascade.ts'
+import { drained, hoursToNext, spentWh } from './cascade.ts'
 import type { Cell, Network, PowerNode } from './network.ts'
 
 const HOUR_MIN = 60
 /** Times shorter than this are the same moment, h. */
 const SAME_H = 1e-9
+/** Charges that differ by less are the same, Wh. */
+const SAME_WH = 1e-9
 
 /** What a piece draws in a part of the day, W. */
 export const drawIn =
@@ -72,9 +74,9 @@ interface Walk {
 const MOST_SWAPS = 200
 
 /** Does anything go dark while a battery is out? With a second feed it is a hot swap. */
-const isMissed = (network: Network, left: ReadonlyMap<string, number>, cell: string, draw: Draw): boolean => {
-  const before = flowAt(network, new Map(left).set(cell, 1), draw).dark
-  return [...flowAt(network, new Map(left).set(cell, 0), draw).dark].some((id) => !before.has(id))
+const isMissed = (network: Network, left: ReadonlyMap<string, number>, { id, usableWh }: Cell, draw: Draw): boolean => {
+  const before = flowAt(network, new Map(left).set(id, usableWh), draw).dark
+  return [...flowAt(network, new Map(left).set(id, 0), draw).dark].some((one) => !before.has(one))
 }
 
 const walk = (
@@ -97,6 +99,9 @@ const walk = (
   let left = fullCells(network.cells)
   let minute = 0
   let failsAtMin = Infinity
+  const lowest = new Map(network.cells.map(({ id }) => [id, spentWh(network, id)]))
+  const isSpent = ({ id }: Cell, holds: ReadonlyMap<string, number>): boolean =>
+    (holds.get(id) ?? 0) <= (lowest.get(id) ?? 0) + SAME_WH
   const note = (what: DayEvent['what'], id: string) => events.push({ minute, what, id, name: names.get(id) ?? id })
   const swapIn = (cell: Cell, draw: Draw): boolean => {
     if ((swaps.get(cell.id) ?? 0) >= MOST_SWAPS) return false
@@ -111,7 +116,7 @@ const walk = (
     }
     inside = new Map(inside).set(cell.id, next)
     swaps.set(cell.id, (swaps.get(cell.id) ?? 0) + 1)
-    if (isMissed(network, left, cell.id, draw)) breaks.set(cell.id, (breaks.get(cell.id) ?? 0) + 1)
+    if (isMissed(network, left, cell, draw)) breaks.set(cell.id, (breaks.get(cell.id) ?? 0) + 1)
     left = new Map(left).set(cell.id, next.usableWh)
     note('swap', cell.id)
     return true
@@ -129,7 +134,7 @@ const walk = (
     let dark = new Set<string>()
     while (hours > SAME_H) {
       // What is empty is changed as soon as something wants it, also when a spare came off the charger meanwhile.
-      for (const cell of network.cells) if ((left.get(cell.id) ?? 0) === 0 && phase.kind !== 'off') swapIn(cell, draw)
+      for (const cell of network.cells) if (isSpent(cell, left) && phase.kind !== 'off') swapIn(cell, draw)
       const flow = flowAt(network, left, draw)
       for (const id of flow.dark)
         if (!dark.has(id)) {
@@ -141,7 +146,7 @@ const walk = (
       const next = drained(network, left, flow, step)
       use(flow, step)
       for (const id of dark) darkMin.set(id, (darkMin.get(id) ?? 0) + step * HOUR_MIN)
-      const emptied = network.cells.filter(({ id }) => (left.get(id) ?? 0) > 0 && next.get(id) === 0)
+      const emptied = network.cells.filter((cell) => !isSpent(cell, left) && isSpent(cell, next))
       left = next
       hours -= step
       minute += step * HOUR_MIN

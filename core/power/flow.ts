@@ -45,6 +45,20 @@ const liveOf = ({ cells, nodes, feeds, order }: Network, left: ReadonlyMap<strin
   return live
 }
 
+/** Charges that differ by less are the same: rounding. Wh */
+const SAME_WH = 1e-9
+
+/** What is left in a battery when a load of it switches off, Wh: for each of its loads that does, lowest first. */
+export const endsWh = ({ cells, feeds }: Network, id: string): readonly number[] => {
+  const usableWh = cells.find((cell) => cell.id === id)?.usableWh ?? 0
+  return feeds.flatMap(({ ends }) => (ends?.cell === id ? [ends.share * usableWh] : [])).sort((a, b) => a - b)
+}
+
+/** Has the battery behind a feed fallen below what its load wants? */
+const isSpent = (feed: Feed, cells: ReadonlyMap<string, Cell>, left: ReadonlyMap<string, number>): boolean =>
+  feed.ends !== undefined &&
+  (left.get(feed.ends.cell) ?? 0) <= feed.ends.share * (cells.get(feed.ends.cell)?.usableWh ?? 0) + SAME_WH
+
 const pass = (
   network: Network,
   left: ReadonlyMap<string, number>,
@@ -81,7 +95,9 @@ const pass = (
     const into = feeds.filter((feed) => feed.to === id)
     const seat = into.find((feed) => !feed.link && cells.has(feed.from))
     const works = (feed: Feed) =>
-      live.has(feed.from) && (!feed.needsPack || (seat !== undefined && (left.get(seat.from) ?? 0) > 0))
+      live.has(feed.from) &&
+      !isSpent(feed, cells, left) &&
+      (!feed.needsPack || (seat !== undefined && (left.get(seat.from) ?? 0) > 0))
     const taken: [Feed, number][] = []
     for (const feed of into.filter(works)) {
       const watts = Math.min(open, feed.limitW)

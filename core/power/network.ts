@@ -1,5 +1,13 @@
-import { type Assembly, type Link, type PlacedPart, socketAt } from '../assembly/index.ts'
-import { isUnknown, mountOf, type Part, type Socket, standardOf, type Volts } from '../catalogue/index.ts'
+import { type Assembly, everywhere, type Link, type PlacedPart, socketAt } from '../assembly/index.ts'
+import {
+  type ConnectorId,
+  isUnknown,
+  mountOf,
+  type Part,
+  type Socket,
+  standardOf,
+  type Volts,
+} from '../catalogue/index.ts'
 
 /** What a converter gives of what it takes (usual figure for small switching converters). */
 export const CONVERTER = 0.9
@@ -39,7 +47,7 @@ export const coldFactor = (celsius: number): number => {
 export const usableWh = (capacityWh: number, celsius: number, health = 1, depth = DEPTH): number =>
   capacityWh * depth * coldFactor(celsius) * health
 
-/** A battery that sits on the rig. */
+/** A battery that sits on the rig or goes along off it. */
 export interface Cell {
   readonly id: string
   readonly name: string
@@ -80,6 +88,11 @@ export interface Feed {
   /** What arrives, V; undefined when the source is not known. */
   readonly volts: Volts | undefined
   readonly link: Link | undefined
+  /**
+   * Where a battery runs lower than its load bears: the battery, and the share of its charge at which the load switches
+   * off. Volts are taken to fall evenly with the charge.
+   */
+  readonly ends?: { readonly cell: string; readonly share: number }
 }
 
 export interface Network {
@@ -145,16 +158,63 @@ const voltsOut = (piece: PlacedPart, given: readonly Feed[]): Volts | undefined 
   piece.part.power?.store?.volts ??
   given.find(({ to }) => to === piece.instance.id)?.volts
 
+/** What a piece bears where a feed comes in, and by which connector; by its seat there is none. */
+export const bearsAt = (
+  assembly: Assembly,
+  { link, from }: Pick<Feed, 'link' | 'from'>,
+): { readonly volts: Volts | undefined; readonly connector: ConnectorId | undefined } => {
+  if (link) {
+    const socket = socketAt(assembly, link.to)?.socket
+    return { volts: socket?.volts, connector: socket?.connector }
+  }
+  const { joint, host } = assembly.byInstance.get(from) ?? {}
+  return { volts: joint && host ? mountOf(host.part, joint.hostMount)?.volts : undefined, connector: undefined }
+}
+
+/** The battery whose own volts come through a feed, past plates that only pass them on. */
+const cellBehind = (
+  feed: Pick<Feed, 'from' | 'volts'>,
+  cells: ReadonlyMap<string, Cell>,
+  feeds: readonly Feed[],
+): Cell | undefined => {
+  const cell = cells.get(feed.from)
+  if (cell) return cell.volts === feed.volts ? cell : undefined
+  const before = feeds.find(({ to, volts }) => to === feed.from && volts === feed.volts)
+  return before && cellBehind(before, cells, feeds)
+}
+
+/**
+ * At which share of its charge a battery has fallen to what its load wants at least: `(wanted - empty) / (full -
+ * empty)`. @example 11 to 16.8 V into a load from 12 V: 1 / 5.8 = 17 %
+ */
+export const endShare = (gives: Volts, bears: Volts): number =>
+  gives.max > gives.min ? (bears.min - gives.min) / (gives.max - gives.min) : 0
+
+const endsOf = (
+  assembly: Assembly,
+  feed: Feed,
+  cells: ReadonlyMap<string, Cell>,
+  feeds: readonly Feed[],
+): Pick<Feed, 'ends'> => {
+  const { volts: bears, connector } = bearsAt(assembly, feed)
+  const cell = feed.volts && cellBehind(feed, cells, feeds)
+  if (!bears || !cell || connector === 'usb-c' || cell.volts.max > bears.max) return {}
+  const share = endShare(cell.volts, bears)
+  return share > 0 && share < 1 ? { ends: { cell: cell.id, share } } : {}
+}
+
 const seatFeeds = (assembly: Assembly, converter: number): readonly Omit<Feed, 'volts'>[] =>
-  assembly.placed.filter(sitsAsBattery).map((piece) => ({
-    from: piece.instance.id,
-    to: piece.joint?.host ?? '',
-    efficiency: piece.part.power?.converts ? converter : 1,
-    limitW: piece.part.power?.converts?.watts ?? Infinity,
-    chargeW: 0,
-    needsPack: false,
-    link: undefined,
-  }))
+  everywhere(assembly)
+    .filter(sitsAsBattery)
+    .map((piece) => ({
+      from: piece.instance.id,
+      to: piece.joint?.host ?? '',
+      efficiency: piece.part.power?.converts ? converter : 1,
+      limitW: piece.part.power?.converts?.watts ?? Infinity,
+      chargeW: 0,
+      needsPack: false,
+      link: undefined,
+    }))
 
 const leadFeeds = (
   assembly: Assembly,
@@ -237,14 +297,14 @@ export const networkOf = (
   celsius: number,
   { depth, converter } = usualPowerMargins,
 ): Network => {
-  const cells = assembly.placed.flatMap((piece) => cellOf(piece, celsius, depth) ?? [])
-  const isCell = new Set(cells.map(({ id }) => id))
+  const cells = everywhere(assembly).flatMap((piece) => cellOf(piece, celsius, depth) ?? [])
+  const cellsById = new Map(cells.map((cell) => [cell.id, cell]))
   const seats = seatFeeds(assembly, converter)
   const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables, converter)])
   // Handles and plates have no part in it: only what draws, gives or passes on.
   const joined = new Set(kept.flatMap(({ from, to }) => [from, to]))
-  const nodes = assembly.placed
-    .filter(({ instance }) => !isCell.has(instance.id))
+  const nodes = everywhere(assembly)
+    .filter(({ instance }) => !cellsById.has(instance.id))
     .map(nodeOf)
     .filter(({ id, drawW, mains, unknown }) => joined.has(id) || drawW > 0 || mains || unknown)
   const order = sorted([...cells.map(({ id }) => id), ...nodes.map(({ id }) => id)], kept)
@@ -254,7 +314,8 @@ export const networkOf = (
       const piece = assembly.byInstance.get(id)
       const from = feed.link && socketAt(assembly, feed.link.from)
       const converts = feed.link && cables.get(feed.link.cable)?.cable?.converts
-      feeds.push({ ...feed, volts: converts?.volts ?? from?.socket.volts ?? (piece && voltsOut(piece, feeds)) })
+      const given = { ...feed, volts: converts?.volts ?? from?.socket.volts ?? (piece && voltsOut(piece, feeds)) }
+      feeds.push({ ...given, ...endsOf(assembly, given, cellsById, feeds) })
     }
   const rank = (feed: Feed) => (feed.link ? 0 : 1)
   return {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import type { Part } from '../catalogue/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { onTank, networkFor } from '../testing/wired.ts'
-import { drawIn, runDown } from './index.ts'
+import { drawIn, planDay, runDown } from './index.ts'
 
 const rolling = drawIn('roll')
 
@@ -64,4 +64,33 @@ test('run-down against a walk in steps of three seconds, over random packs, tank
     ),
     { numRuns: trialRuns(20), seed: trialSeed },
   )
+})
+
+const tapped = (leastV: number) => {
+  const given = onTank(0)
+  const parts = new Map(given.context.catalogue.parts)
+  const screen = parts.get('screen')
+  if (!screen) throw new Error('a screen')
+  const sockets = (screen.sockets ?? []).map((socket) =>
+    socket.id === 'dc' ? { ...socket, volts: { min: leastV, max: 17 } } : socket,
+  )
+  parts.set('screen', { ...screen, sockets })
+  return networkFor({ ...given, context: { ...given.context, catalogue: { ...given.context.catalogue, parts } } })
+}
+
+test('a load that wants more volts than its battery ends with goes dark before the battery is empty', () => {
+  // 90 Wh at 5 W: 1080 min; from 16.8 V it has fallen to 12 when 1 of its 5.8 V is left.
+  const dark = (volts: number) => runDown(tapped(volts), rolling).nodeMin.get('screen')
+  expect(dark(11)).toBeCloseTo(1080, 9)
+  expect(dark(12)).toBeCloseTo(1080 * (1 - 1 / 5.8), 9)
+  expect(runDown(tapped(12), rolling).cellMin.get('tank')).toBe(Infinity)
+})
+
+test('over the day such a battery is changed when its load switches off, not when it is empty', () => {
+  const plan = (volts: number) =>
+    planDay(tapped(volts), [{ name: 'roll', kind: 'roll', minutes: 1000, mains: false }], [], [])
+  expect(plan(11).darkMin.get('screen') ?? 0).toBe(0)
+  expect(plan(12).darkMin.get('screen')).toBeCloseTo(1000 - 1080 * (1 - 1 / 5.8), 6)
+  const { kinds } = plan(12)
+  expect(kinds.find(({ kind }) => kind === 'tank')?.needed).toBe(2)
 })

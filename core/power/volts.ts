@@ -1,4 +1,4 @@
-import { type Assembly, type SocketHere } from '../assembly/index.ts'
+import { type Assembly, everywhere, type SocketHere } from '../assembly/index.ts'
 import type { ConnectorId, Volts } from '../catalogue/index.ts'
 
 /** What USB-C sources and devices can agree on, V (the fixed steps of USB power delivery). */
@@ -24,6 +24,6 @@ export const suits = (given: Volts, bears: Volts, inlet: ConnectorId): boolean =
 export const voltsAt = (assembly: Assembly, { piece, socket }: SocketHere): Volts | undefined => {
   const { converts, store } = piece.part.power ?? {}
   if (socket.volts ?? converts ?? store) return socket.volts ?? converts?.volts ?? store?.volts
-  const battery = assembly.placed.find((other) => other.host === piece && other.part.power?.store)
+  const battery = everywhere(assembly).find((other) => other.host === piece && other.part.power?.store)
   return battery?.part.power?.store?.volts
 }

@@ -1,4 +1,4 @@
-import { type Assembly, type PlacedPart, type SocketHere, socketsOf } from '../assembly/index.ts'
+import { type Assembly, everywhere, type PlacedPart, type SocketHere, socketsOf } from '../assembly/index.ts'
 import { gives, pathTo, picturesOf, type Run, soundsOf, takes } from '../cabling/index.ts'
 import type { Carried } from '../catalogue/index.ts'
 import { sitsAsBattery } from '../power/index.ts'
@@ -21,7 +21,7 @@ const own = (piece: PlacedPart, wanted: (here: SocketHere) => boolean): readonly
 export const records = ({ part }: PlacedPart): boolean => part.media?.codecs !== undefined
 
 const hasOwnBattery = (assembly: Assembly, piece: PlacedPart): boolean =>
-  assembly.placed.some((other) => other.host === piece && other.part.power?.store && sitsAsBattery(other))
+  everywhere(assembly).some((other) => other.host === piece && other.part.power?.store && sitsAsBattery(other))
 
 const wantsPower = ({ part }: PlacedPart): boolean =>
   part.power?.drawW !== undefined && part.power.ownMin === undefined && !part.power.mains && !part.power.store
@@ -36,12 +36,12 @@ export const demandsOf = (assembly: Assembly, runs: readonly Run[], trickle = fa
   const arrives = (piece: PlacedPart, what: Carried) => pathTo(piece, runs, what).runs.length > 0
   const leaves = ({ piece, socket }: SocketHere) =>
     runs.some((run) => run.from.piece === piece && run.from.socket.id === socket.id)
-  for (const piece of assembly.placed) {
+  for (const piece of everywhere(assembly)) {
     const camera = piece.part.role === 'camera'
     const alone = hasOwnBattery(assembly, piece) && !(camera && trickle)
     // A dummy pack draws nothing itself: its lead feeds what it sits in.
     const wants = wantsPower(piece) || (piece.part.role === 'dummy' && sitsAsBattery(piece))
-    const dummyIn = assembly.placed.some((other) => other.host === piece && other.part.role === 'dummy')
+    const dummyIn = everywhere(assembly).some((other) => other.host === piece && other.part.role === 'dummy')
     if (wants && !alone && !dummyIn && !arrives(piece, 'power'))
       demands.push({ what: 'power', piece, way: 'in', own: own(piece, ({ socket }) => takes(socket, 'power')) })
   }
@@ -61,7 +61,7 @@ export const demandsOf = (assembly: Assembly, runs: readonly Run[], trickle = fa
     if (leadsOut('timecode')) demands.push({ what: 'timecode', piece, way: 'out', own: [here] })
     if (leadsOut('trigger')) demands.push({ what: 'trigger', piece, way: 'out', own: [here] })
   }
-  for (const piece of assembly.placed) {
+  for (const piece of everywhere(assembly)) {
     const { stores } = piece.part.media ?? {}
     const joined = runs.some((run) => run.from.piece === piece || run.to.piece === piece)
     if (stores?.kind === 'drive' && !joined)

@@ -1,4 +1,5 @@
 import {
+  everywhere,
   type Assembly,
   type Command,
   freshId,
@@ -125,7 +126,8 @@ const wattsOf = ({ piece }: SocketHere): number => {
 const sourceWatts = (assembly: Assembly, { piece, socket }: SocketHere): number => {
   const { power, sockets = [] } = piece.part
   const store =
-    power?.store ?? assembly.placed.find((other) => other.host === piece && other.part.power?.store)?.part.power?.store
+    power?.store ??
+    everywhere(assembly).find((other) => other.host === piece && other.part.power?.store)?.part.power?.store
   const fed =
     store !== undefined ||
     power?.mains === true ||

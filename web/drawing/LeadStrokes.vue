@@ -42,6 +42,19 @@ defineEmits<{ pick: [cable: string] }>()
         <path :d="plug.body" fill="var(--d-grip)" stroke="var(--ink)" stroke-width="1" />
         <path v-if="plug.ribs" :d="plug.ribs" stroke="var(--ink)" stroke-width="0.55" opacity="0.7" />
       </template>
+      <text
+        v-if="lead.away"
+        :x="lead.away.at[0]"
+        :y="lead.away.at[1] + 12"
+        text-anchor="middle"
+        font-size="11"
+        fill="var(--soft)"
+        stroke="var(--card)"
+        stroke-width="3"
+        paint-order="stroke"
+      >
+        to {{ lead.away.to }}
+      </text>
     </template>
   </g>
 </template>

@@ -70,3 +70,22 @@ test('a plug is drawn as long as it stands out of its socket, an angled one shor
       }
     }
 })
+
+test('of a lead to something off the rig a tail is drawn, with the plug that is on the rig and where it goes', () => {
+  const away = {
+    ...firstMark,
+    setups: firstMark.setups.map((setup) => ({
+      ...setup,
+      joints: setup.joints.filter(({ guest }) => guest !== 'brick-plate'),
+      off: [{ instance: 'brick-plate', at: 'belt' as const }],
+    })),
+  }
+  const { facts } = evaluate(away, 'slip', context)
+  const line = leadLines('side', facts.leads, fit, [0, 0, 0]).find(({ cable }) => cable === 'tap')
+  expect(line?.plugs).toHaveLength(1)
+  expect(line?.away?.to).toBe('Typha V-mount plate, 1/4" screw')
+  // The belt is 1.4 m below by the sticks: at two to the millimetre the tail ends far above it.
+  expect(line?.away && line.away.at[1]).toBeLessThan(2 * 300)
+  const [before] = leadLines('side', evaluate(firstMark, 'slip', context).facts.leads, fit, [0, 0, 0])
+  expect(before).not.toHaveProperty('away')
+})

@@ -1,4 +1,4 @@
-import type { Run } from '@zucchini/core/cabling'
+import { drawnLead, type Run } from '@zucchini/core/cabling'
 import { connectors } from '@zucchini/core/catalogue'
 import { add, direction, type Point2, scale, type Vec3 } from '@zucchini/core/kernel'
 import { type Fit, flat, hungPoints, nearness, onSheet, roundedPath, type ViewId } from '@zucchini/core/drawing'
@@ -15,6 +15,8 @@ export interface LeadLine {
   readonly behind: boolean
   /** It does not reach, or does not go in. */
   readonly amiss: boolean
+  /** Where its drawn tail ends, and the piece off the rig that it goes to. */
+  readonly away?: { readonly at: Point2; readonly to: string }
   /** The bodies of its plugs, and the ribs on them. */
   readonly plugs: readonly { readonly body: string; readonly ribs: string }[]
 }
@@ -84,13 +86,20 @@ const plugOn = (view: ViewId, { plug, at, piece, socket }: Run['from'], fit: Fit
  * The leads of a set-up on an elevation, to scale. @param middle the middle of the rig: what lies beyond it is behind
  */
 export const leadLines = (view: ViewId, runs: readonly Run[], fit: Fit, middle: Vec3): readonly LeadLine[] =>
-  runs.map(({ link, part, cable, points, spareMm, from, to }) => ({
-    cable: link.cable,
-    name: part.name,
-    d: bentPath(hungPoints({ points, spareMm }).map((p) => onSheet(fit, flat(view, p)))),
-    width: Math.max(LEAST_PX, cable.thickMm * fit.scale),
-    behind: points.reduce((sum, p) => sum + nearness(view, p), 0) / points.length < nearness(view, middle),
-    power: cable.carries.includes('power'),
-    amiss: spareMm < 0 || !from.fits || !to.fits,
-    plugs: [from, to].map((end) => plugOn(view, end, fit)),
-  }))
+  runs.flatMap((run): LeadLine[] => {
+    const { link, part, cable, spareMm, from, to } = run
+    const { points, ends, offTo, ...hang } = drawnLead(run)
+    const last = points.at(-1)
+    if (!last) return []
+    const line = {
+      cable: link.cable,
+      name: part.name,
+      d: bentPath(hungPoints({ points, spareMm: hang.spareMm }).map((p) => onSheet(fit, flat(view, p)))),
+      width: Math.max(LEAST_PX, cable.thickMm * fit.scale),
+      behind: points.reduce((sum, p) => sum + nearness(view, p), 0) / points.length < nearness(view, middle),
+      power: cable.carries.includes('power'),
+      amiss: spareMm < 0 || !from.fits || !to.fits,
+      plugs: ends.map((end) => plugOn(view, end, fit)),
+    }
+    return [offTo === undefined ? line : { ...line, away: { at: onSheet(fit, flat(view, last)), to: offTo } }]
+  })

@@ -1,6 +1,6 @@
 import type { Assessment } from '@zucchini/core/assess'
 import type { Assembly, PlacedPart, Point } from '@zucchini/core/assembly'
-import type { Run } from '@zucchini/core/cabling'
+import { drawnLead, type Run } from '@zucchini/core/cabling'
 import { inHand } from '@zucchini/core/balance'
 import { roomPoses } from '@zucchini/core/clearance'
 import { figureOf, hungPoints } from '@zucchini/core/drawing'
@@ -183,8 +183,11 @@ const TUBE_STEPS = 64
 const TUBE_SIDES = 8
 
 /** A lead as the tube it is, along its way; drawn apart it would lead nowhere, so it stays away then. */
-const leadTube = ({ points, cable, part, spareMm }: Run, palette: Palette): Mesh => {
-  const curve = new CatmullRomCurve3(hungPoints({ points, spareMm }).map(at), false, 'catmullrom', 0.12)
+const leadTube = (run: Run, palette: Palette): readonly Mesh[] => {
+  const { cable, part, spareMm } = run
+  const shown = drawnLead(run)
+  if (shown.points.length < 2) return []
+  const curve = new CatmullRomCurve3(hungPoints(shown).map(at), false, 'catmullrom', 0.12)
   const mesh = new Mesh(
     new TubeGeometry(curve, TUBE_STEPS, cable.thickMm / 2, TUBE_SIDES),
     new MeshLambertMaterial({
@@ -192,7 +195,7 @@ const leadTube = ({ points, cable, part, spareMm }: Run, palette: Palette): Mesh
     }),
   )
   mesh.userData['lead'] = part.name
-  return mesh
+  return [mesh]
 }
 
 const POINT_MM = 3.4
@@ -249,7 +252,7 @@ export const buildScene = (assessment: Assessment, palette: Palette, options: Sc
     )
   }
   if (options.leads && options.apartMm === 0)
-    for (const run of assessment.facts.leads) scene.add(leadTube(run, palette))
+    for (const run of assessment.facts.leads) for (const tube of leadTube(run, palette)) scene.add(tube)
   if (options.apartMm > 0) scene.add(leaders(assessment.assembly, palette, options.apartMm))
   scene.add(
     pointMarks(

@@ -12,6 +12,7 @@ import { mountTaken } from './mount-taken.ts'
 import { mountsShared } from './mounts-shared.ts'
 import { needsPart } from './needs-part.ts'
 import { noCommonPlate } from './no-common-plate.ts'
+import { offPlace } from './off-place.ts'
 import { padOverload } from './pad-overload.ts'
 import { partGone } from './part-gone.ts'
 import { partialFit } from './partial-fit.ts'
@@ -43,6 +44,7 @@ export const fitChecks: readonly Check[] = [
   mountsShared,
   needsPart,
   noCommonPlate,
+  offPlace,
   padOverload,
   partGone,
   partialFit,

@@ -1,4 +1,4 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { addRemedy, byReadiness, eachOf, firstOf, takeOffRemedy } from '../places.ts'
 
@@ -24,7 +24,7 @@ export const needsPart = defineCheck<PlacedPart, object>({
       part: piece.part.name,
       wanted: wanted.map((id) => context.catalogue.parts.get(id)?.name ?? id).join(' or '),
     }
-    return assembly.placed.some(({ part }) => wanted.includes(part.id))
+    return everywhere(assembly).some(({ part }) => wanted.includes(part.id))
       ? { group: 'silent', message: 'paired', names }
       : { group: 'speaks', message: 'alone', names, parts: [piece.instance.id], at: piece.centre }
   },

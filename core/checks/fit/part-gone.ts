@@ -1,4 +1,4 @@
-import type { Seated } from '../../assembly/index.ts'
+import { everywhere, type Seated } from '../../assembly/index.ts'
 import type { Catalogue, Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck, noOptions, type Remedy } from '../check.ts'
@@ -49,7 +49,7 @@ export const partGone = defineCheck<Gone, object>({
     cannotTell: {},
   },
   subjects: ({ assembly, context: { catalogue } }) =>
-    [...assembly.placed, ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
+    [...everywhere(assembly), ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
   judge: ({ instance, part, how }) => {
     if (!how) return { group: 'silent', message: 'known', names: { part: part.name } }
     const unknown = how === 'placeholder'

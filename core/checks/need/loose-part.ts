@@ -31,7 +31,11 @@ const inUse = perThing(
   'pieces in use',
   (setups: Rig['setups']): ReadonlySet<string> =>
     new Set(
-      setups.flatMap(({ joints, links }) => [...joints.map(({ guest }) => guest), ...links.map(({ cable }) => cable)]),
+      setups.flatMap(({ joints, links, off = [] }) => [
+        ...joints.map(({ guest }) => guest),
+        ...links.map(({ cable }) => cable),
+        ...off.map(({ instance }) => instance),
+      ]),
     ),
 )
 

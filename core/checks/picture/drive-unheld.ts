@@ -1,4 +1,4 @@
-import type { Seated } from '../../assembly/index.ts'
+import { everywhere, type Seated } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { addRemedy } from '../places.ts'
@@ -26,9 +26,9 @@ export const driveUnheld = defineCheck<Drive, object>({
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.placed.some(({ part }) => part.media?.drive)
+    everywhere(assembly).some(({ part }) => part.media?.drive)
       ? [
-          ...assembly.placed.map(({ instance, part }) => ({ instance, part, placed: true })),
+          ...everywhere(assembly).map(({ instance, part }) => ({ instance, part, placed: true })),
           ...assembly.loose
             .filter(({ instance }) => instance.status === 'in')
             .map(({ instance, part }) => ({ instance, part, placed: false })),

@@ -1,11 +1,11 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { passes } from '../../cabling/index.ts'
 import { records } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 
 const withJack = ({ assembly }: Sees): readonly PlacedPart[] =>
-  assembly.placed.filter(({ part }) => part.sockets?.some(({ phones }) => phones))
+  everywhere(assembly).filter(({ part }) => part.sockets?.some(({ phones }) => phones))
 
 /** Is there sound in this piece to be listened to: because it records it, receives it by radio, or a lead brings it? */
 const hears = (piece: PlacedPart, { leads }: Sees<'leads'>): boolean =>

@@ -1,4 +1,4 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { powerDemand } from './unpowered.ts'
 import { joinRemedies } from '../wires.ts'
@@ -20,7 +20,7 @@ export const converterUnpowered = defineCheck<PlacedPart, object, 'runDown'>({
     cannotTell: {},
   },
   subjects: ({ assembly }) =>
-    assembly.placed.filter(({ part }) => part.role === 'converter' && part.power?.drawW !== undefined),
+    everywhere(assembly).filter(({ part }) => part.role === 'converter' && part.power?.drawW !== undefined),
   judge: ({ instance, part, centre }, { runDown }) => {
     const names = { part: part.name }
     const numbers = { watts: part.power?.drawW ?? 0 }

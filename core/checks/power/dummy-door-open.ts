@@ -1,4 +1,4 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { sitsAsBattery } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { swapsThat } from '../places.ts'
@@ -21,7 +21,8 @@ export const dummyDoorOpen = defineCheck<PlacedPart, object>({
     silent: { dry: '{part} keeps the door open; it is dry.', shut: 'The door shuts over {part}.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) => assembly.placed.filter((piece) => piece.part.role === 'dummy' && sitsAsBattery(piece)),
+  subjects: ({ assembly }) =>
+    everywhere(assembly).filter((piece) => piece.part.role === 'dummy' && sitsAsBattery(piece)),
   judge: ({ instance, part, centre }, { assembly }) => {
     const names = { part: part.name }
     if (!part.power?.doorOpen) return { group: 'silent', message: 'shut', names }

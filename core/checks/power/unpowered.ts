@@ -1,4 +1,4 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -6,7 +6,7 @@ import { joinRemedies, seatBattery } from '../wires.ts'
 
 /** Pieces that draw power and are not converters: those have a check of their own. */
 const drawing = ({ assembly }: Sees): readonly PlacedPart[] =>
-  assembly.placed.filter(
+  everywhere(assembly).filter(
     ({ part }) =>
       part.power?.drawW !== undefined &&
       part.power.ownMin === undefined &&

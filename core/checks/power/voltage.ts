@@ -1,25 +1,10 @@
-import { socketAt } from '../../assembly/index.ts'
 import type { Run } from '../../cabling/index.ts'
-import { type ConnectorId, mountOf, type Volts } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { type Feed, suits } from '../../power/index.ts'
+import { bearsAt, type Feed, suits } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { takeOffRemedy } from '../places.ts'
 import { swapLead, unplug } from '../wires.ts'
-
-/** What a piece bears where a feed comes in. */
-const bears = (
-  feed: Feed,
-  { assembly }: Sees,
-): { readonly volts: Volts | undefined; readonly connector: ConnectorId | undefined } => {
-  if (feed.link) {
-    const socket = socketAt(assembly, feed.link.to)?.socket
-    return { volts: socket?.volts, connector: socket?.connector }
-  }
-  const { joint, host } = assembly.byInstance.get(feed.from) ?? {}
-  return { volts: joint && host ? mountOf(host.part, joint.hostMount)?.volts : undefined, connector: undefined }
-}
 
 const runOf = (feed: Feed, facts: Sees<'leads'>): Run | undefined => facts.leads.find(({ link }) => link === feed.link)
 
@@ -52,7 +37,7 @@ export const voltage = defineCheck<Feed, object, 'network' | 'runDown'>({
     network.feeds.filter(({ link, from }) => link !== undefined || network.cells.some(({ id }) => id === from)),
   judge: (feed, facts) => {
     const [from, to] = [feed.from, feed.to].map((id) => facts.assembly.byInstance.get(id))
-    const { volts, connector } = bears(feed, facts)
+    const { volts, connector } = bearsAt(facts.assembly, feed)
     const key = feed.link?.cable ?? ''
     const names = { from: from?.part.name ?? '', to: to?.part.name ?? '' }
     const parts = [...(feed.link ? [feed.link.cable] : []), feed.from, feed.to]
@@ -61,19 +46,16 @@ export const voltage = defineCheck<Feed, object, 'network' | 'runDown'>({
     if (suits(feed.volts, volts, connector ?? 'dummy'))
       return { group: 'silent', message: 'suits', names, key, numbers }
     const message = connector === 'usb-c' ? 'step' : exceeds(feed.volts.max, volts.max) ? 'over' : 'under'
-    // A battery that goes lower than its load wants is not used up: volts fall about evenly with the charge.
-    const share = (volts.min - feed.volts.min) / (feed.volts.max - feed.volts.min)
+    // A battery that goes lower than its load wants is not used up: what is left in it would have run it on.
     const runsMin = facts.runDown.nodeMin.get(feed.to)
-    const cell = facts.network.cells.find(({ id }) => id === feed.from)
-    const straight = cell?.volts.min === feed.volts.min && cell.volts.max === feed.volts.max
-    if (message === 'under' && share < 1 && runsMin !== undefined && straight)
+    if (message === 'under' && feed.ends && runsMin !== undefined)
       return {
         group: 'speaks',
         message: 'early',
         level: 'hint',
-        names,
+        names: { ...names, from: facts.assembly.byInstance.get(feed.ends.cell)?.part.name ?? names.from },
         key,
-        numbers: { ...numbers, earlierMin: runsMin * share },
+        numbers: { ...numbers, earlierMin: (runsMin * feed.ends.share) / (1 - feed.ends.share) },
         parts,
         ...(to ? { at: to.centre } : {}),
       }

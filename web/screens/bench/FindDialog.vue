@@ -8,13 +8,14 @@ import {
   DialogPanel,
   DialogTitle,
 } from '@headlessui/vue'
+import { freshId, offPlaceWords } from '@zucchini/core/assembly'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
 import { reachable } from '../list.ts'
-import { type Findable, findablesOf, search } from './findables.ts'
+import { type Findable, findablesOf, OFF, offPlaceFor, search } from './findables.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
@@ -36,12 +37,27 @@ const placeOf = (name: string) =>
   reachable.some((screen) => screen.name === name && screen.path.includes(':id'))
     ? { name, params: { id: store.rig?.id }, query: { setup: store.setupId } }
     : { name }
+const takeAlong = (partId: string) => {
+  const part = context.catalogue?.parts.get(partId)
+  if (!part || !store.rig || !store.setup) return
+  const id = freshId(store.rig, partId)
+  const at = offPlaceFor(part)
+  const done = store.apply(
+    [
+      { do: 'add', instance: { id, partId, status: 'in' } },
+      { do: 'stow', setup: store.setup.id, instance: id, at },
+    ],
+    `${part.name} ${offPlaceWords[at]}`,
+  )
+  if (done) bench.pickPiece(id)
+}
 const go = (entry: Findable | null) => {
   emit('close')
   if (!entry?.target) return
   if (entry.kind === 'piece') bench.pickPiece(entry.target)
   else if (entry.kind === 'set-up') store.setupId = entry.target
   else if (entry.kind === 'screen') void router.push(placeOf(entry.target))
+  else if (entry.target.startsWith(OFF)) takeAlong(entry.target.slice(OFF.length))
   else {
     bench.pickPoint(entry.target)
     bench.wanted = entry.kind === 'part' ? entry.title : ''

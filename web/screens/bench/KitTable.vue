@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { offPlaceWords } from '@zucchini/core/assembly'
 import type { Assessment } from '@zucchini/core/assess'
 import type { Run } from '@zucchini/core/cabling'
 import { bagRoles, type Part, roles } from '@zucchini/core/catalogue'
@@ -7,6 +8,7 @@ import { useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { grams, partGrams, partPrice } from '../../wording.ts'
+import OffSelect from './OffSelect.vue'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -40,6 +42,18 @@ const rows = computed(() => {
     on: piece.host ? piece.host.part.name : 'carries the rig',
     placed: true,
     plugged: false,
+    at: undefined,
+    movable: false,
+    price: price(piece.instance.id),
+  }))
+  const off = props.assessment.assembly.off.map(({ piece, at }) => ({
+    id: piece.instance.id,
+    part: piece.part,
+    on: piece.host ? piece.host.part.name : offPlaceWords[at],
+    placed: true,
+    plugged: false,
+    at: piece.host ? undefined : at,
+    movable: !piece.host,
     price: price(piece.instance.id),
   }))
   const leads = new Map(props.assessment.facts.leads.map((run) => [run.link.cable, run]))
@@ -49,9 +63,11 @@ const rows = computed(() => {
     on: whereabouts(part, leads.get(instance.id)),
     placed: false,
     plugged: leads.has(instance.id),
+    at: undefined,
+    movable: instance.status === 'in' && (part.sockets ?? []).length > 0 && !part.cable,
     price: price(instance.id),
   }))
-  const all = [...placed, ...loose]
+  const all = [...placed, ...off, ...loose]
   return bench.station ? all.filter(({ part }) => roles[part.role].station === bench.station) : all
 })
 const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part.massG)))
@@ -71,7 +87,8 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
     </div>
     <ul class="relative min-h-0 flex-1 overflow-y-auto" tabindex="-1" data-given>
       <li v-for="row in rows" :key="row.id">
-        <button
+        <component
+          :is="row.movable && !row.placed ? 'div' : 'button'"
           class="grid w-full items-center gap-3 border-b border-line px-1 py-1 text-left hover:bg-paper"
           :class="[
             bench.station === 'glass'
@@ -80,11 +97,19 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
             { 'text-soft': !row.placed && !row.plugged },
           ]"
           :data-piece="row.id"
-          :disabled="!row.placed && !row.plugged"
-          @click="look(row)"
+          :disabled="(!row.placed && !row.plugged && !row.movable) || undefined"
+          @click="(row.placed || row.plugged) && look(row)"
         >
           <span class="truncate">{{ row.part.name }}</span>
-          <span v-if="bench.station !== 'glass'" class="label tight truncate max-md:hidden">{{ row.on }}</span>
+          <OffSelect
+            v-if="bench.station !== 'glass' && row.movable && !row.placed"
+            class="label tight max-md:hidden"
+            :instance="row.id"
+            :name="row.part.name"
+            :at="row.at"
+            :otherwise="row.on"
+          />
+          <span v-else-if="bench.station !== 'glass'" class="label tight truncate max-md:hidden">{{ row.on }}</span>
           <span v-if="bench.station !== 'glass'" class="h-[5px] rounded-[2px] bg-track max-md:hidden" aria-hidden="true"
             ><span
               class="block h-full rounded-[2px] bg-slate opacity-70"
@@ -94,7 +119,7 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
           <span class="fig text-right font-normal!" :class="{ 'text-leaf': row.price === 'owned' }">{{
             row.price
           }}</span>
-        </button>
+        </component>
       </li>
       <li v-if="rows.length === 0" class="py-4 text-soft">
         No piece of this station yet. Pick a green mark on the drawing to see what fits there.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Fit, type Misfit } from '@zucchini/core/assess'
-import { type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
+import { offPlaceWords, type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
 import { endName, mountOf, roles } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
 import { scale } from '@zucchini/core/kernel'
@@ -12,6 +12,7 @@ import { useContext } from '../../stores/context.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { millimetres, money, partGrams } from '../../wording.ts'
 import FitsTable from './FitsTable.vue'
+import OffSelect from './OffSelect.vue'
 import { alongWith, alongWords, takeOff } from './take-off.ts'
 
 const props = defineProps<{ piece: PlacedPart }>()
@@ -36,12 +37,18 @@ const turnStep = computed(() => {
   const mated = props.piece.mate
   return mated?.ok && mated.value.turnStepDeg < 90 ? mated.value.turnStepDeg : 0
 })
+/** Where it goes along off the rig, and whether it can: the camera carries the rest, and what has no socket needs a seat. */
+const offAt = computed(() => store.setup?.off?.find(({ instance }) => instance === props.piece.instance.id)?.at)
+const canBeOff = computed(
+  () => offAt.value !== undefined || (joint.value && (props.piece.part.sockets ?? []).length > 0),
+)
 const seat = computed(() => {
   const { host, mate, part } = props.piece
   const [hostMount, guestMount] = [
     host && mountOf(host.part, joint.value?.hostMount ?? ''),
     mountOf(part, joint.value?.guestMount ?? ''),
   ]
+  if (offAt.value) return `${offPlaceWords[offAt.value]}, joined by its leads`
   if (!host || !hostMount || !guestMount) return 'carries everything else'
   const by = `${endName({ part, mount: guestMount })} on ${host.part.name}, ${hostMount.label ?? hostMount.id}`
   return mate?.ok
@@ -123,7 +130,7 @@ const age = (percent: number) =>
         >
       </p>
       <div class="flex flex-wrap gap-1.5">
-        <button v-if="joint" class="btn py-0.5" :title="along ? `and ${along}` : undefined" @click="off">
+        <button v-if="joint || offAt" class="btn py-0.5" :title="along ? `and ${along}` : undefined" @click="off">
           <Trash2 class="size-3.5" aria-hidden="true" /> take off<span v-if="along" class="sr-only"
             >, and {{ along }}</span
           >
@@ -132,6 +139,16 @@ const age = (percent: number) =>
           {{ pieces > 0 ? 'not mine' : 'I own this' }}
         </button>
       </div>
+      <label v-if="canBeOff" class="flex items-center gap-2">
+        <span class="label shrink-0">goes along</span>
+        <OffSelect
+          class="flex-1"
+          :instance="piece.instance.id"
+          :name="piece.part.name"
+          :at="offAt"
+          :otherwise="offAt ? 'in the bag' : 'on the rig'"
+        />
+      </label>
       <label v-if="travel && joint" class="mt-0.5 block">
         <span class="label flex"
           ><span>slide, {{ ways?.less }} to {{ ways?.more }}</span

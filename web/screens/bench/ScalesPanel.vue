@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Assessment, FigureId } from '@zucchini/core/assess'
+import { offPlaceWords } from '@zucchini/core/assembly'
 import { isPosture } from '@zucchini/core/balance'
 import { computed } from 'vue'
 import { useBench } from '../../stores/bench.ts'
@@ -95,6 +96,16 @@ const times = (value: number) => `${value.toFixed(2)} ×`
             {{ holdWords(assessment.holdMinutes) }}
           </button>
         </dd>
+      </div>
+      <div
+        v-for="{ at, massG, pieces } in assessment.facts.worn"
+        :key="at"
+        v-ask="['fact worn', assessment]"
+        class="mt-1.5"
+        :title="pieces.map(({ part }) => part.name).join(', ')"
+      >
+        <dt>{{ offPlaceWords[at] }}</dt>
+        <dd class="fig text-[13px] text-ink">{{ grams(massG, units) }}</dd>
       </div>
     </dl>
   </div>

@@ -1,6 +1,7 @@
 import { evaluate, type Effect } from '@zucchini/core/assess'
 import { mount } from '@vue/test-utils'
 import { on, plug, tinyPart, tinyRig } from '../../../core/testing/index.ts'
+import { screen, tank, wiredRig } from '../../../core/testing/wired.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import ScaleBar from '../../widgets/ScaleBar.vue'
 import { findablesOf, search } from './findables.ts'
@@ -57,6 +58,27 @@ test('search finds pieces, points, set-ups and parts, and says where a part goes
   expect(search(all, 'red')[0]).toMatchObject({ kind: 'part', target: 'camera/rail' })
   expect(search(all, 'main')[0]?.kind).toBe('set-up')
   expect(search(all, 'nothing such')).toEqual([])
+})
+
+test('a part that no point takes goes along off the rig by its lead: a screen beside, a battery on the belt', () => {
+  const { rig, context } = wiredRig([], [], [], {
+    extra: [
+      screen('screen', { name: 'Client screen', mounts: [] }),
+      tank('tank', { mounts: [] }),
+      tinyPart({ id: 'block', name: 'Plain block' }),
+    ],
+  })
+  const all = findablesOf(evaluate(rig, 'main', context), context.catalogue)
+  const target = (words: string) => search(all, words).find(({ kind }) => kind === 'part')
+  expect(target('client')).toMatchObject({
+    target: 'off screen',
+    note: 'no open point takes it; it can go along beside the rig',
+  })
+  expect(target('tank')).toMatchObject({
+    target: 'off tank',
+    note: 'no open point takes it; it can go along on the belt',
+  })
+  expect(target('block')).toMatchObject({ target: '', note: 'no open point takes it' })
 })
 
 test('a scale over its cap says so in words, and shows where the cap was', () => {

@@ -1,5 +1,6 @@
 import type { Assessment } from '@zucchini/core/assess'
-import { type Catalogue, mate, offeredParts, roles } from '@zucchini/core/catalogue'
+import { type OffPlace, offPlaceWords } from '@zucchini/core/assembly'
+import { type Catalogue, mate, offeredParts, type Part, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
 import { reachable } from '../list.ts'
 import { wordFilter } from '../../wording.ts'
@@ -14,6 +15,13 @@ export interface Findable {
 }
 
 const MOST = 12
+/** Begins the target of a part that goes along off the rig. */
+export const OFF = 'off '
+
+/** What works on a lead alone, worn or beside the rig. */
+const goesOff = ({ sockets = [], cable, role }: Part): boolean => sockets.length > 0 && !cable && role !== 'camera'
+/** A screen or what hangs on the wall stands beside; all else is worn. */
+export const offPlaceFor = ({ role, power }: Part): OffPlace => (role === 'monitor' || power?.mains ? 'beside' : 'belt')
 
 /**
  * Every piece, open point, set-up, screen and catalogue part, in that order. A part leads to the first open point it goes on.
@@ -46,8 +54,12 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
       id: `part ${part.id}`,
       title: part.name,
       kind: 'part',
-      note: point ? `goes on ${pointName(point)}` : 'no open point takes it',
-      target: point ? `${point.piece.instance.id}/${point.mount.id}` : '',
+      note: point
+        ? `goes on ${pointName(point)}`
+        : goesOff(part)
+          ? `no open point takes it; it can go along ${offPlaceWords[offPlaceFor(part)]}`
+          : 'no open point takes it',
+      target: point ? `${point.piece.instance.id}/${point.mount.id}` : goesOff(part) ? `${OFF}${part.id}` : '',
     }
   })
   const places = reachable.map(({ name, title, note }): Findable => ({
