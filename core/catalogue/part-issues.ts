@@ -50,6 +50,11 @@ const hingeIssues = (part: Part): Issue[] =>
     ]
   })
 
+const screenIssues = ({ screen, solids }: Part): Issue[] =>
+  screen && screen.solid >= solids.length
+    ? [{ code: 'screen-on-nothing', path: 'screen.solid', numbers: { solid: screen.solid, solids: solids.length } }]
+    : []
+
 /**
  * An adapter stands a lens off by the difference of the two flange distances, so that only a longer one goes on a
  * shorter.
@@ -84,5 +89,6 @@ export const partIssues = (part: Part): readonly Issue[] => [
   ...(part.massG === 0 && !isUnknown(part, 'massG') ? [{ code: 'mass-missing', path: 'massG' }] : []),
   ...mountIssues(part),
   ...hingeIssues(part),
+  ...screenIssues(part),
   ...adapterIssues(part),
 ]

@@ -34,20 +34,33 @@ const baysThatTake = (charger: Part, battery: Part): number =>
     seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
   ).length
 
-/** The chargers of the kit, by the kinds of battery given. */
+/** What a piece puts back by its own sockets into the pack that sits in it, or that it is, W; 0 when it does not. */
+const ownChargeW = ({ sockets = [] }: Part): number => Math.max(0, ...sockets.map(({ chargeW = 0 }) => chargeW))
+
+/** Pieces of the kit that fill one pack of a kind by night: packs with a charging socket, cameras, plates, monitors. */
+const onceBays = (kit: readonly Part[], kind: string, battery: Part): readonly Bays[] =>
+  kit.flatMap((part): Bays[] => {
+    const watts = part.power?.chargesW ? 0 : ownChargeW(part)
+    const fills = part.id === battery.id || baysThatTake(part, battery) > 0
+    return watts > 0 && fills ? [{ kind, bays: 1, watts, once: true }] : []
+  })
+
+/**
+ * The chargers of the kit, by the kinds of battery given; and what else of the kit fills a pack by night.
+ */
 export const baysOf = (
   { rig }: Assembly,
   batteries: readonly Part[],
   partOf: (id: string) => Part | undefined,
 ): readonly Bays[] => {
-  const chargers = rig.kit
-    .flatMap(({ partId, status }) => (status === 'in' ? (partOf(partId) ?? []) : []))
-    .filter((part) => part.power?.chargesW)
-  return [...new Map(batteries.map((part) => [batteryKind(part) ?? part.id, part]))].flatMap(([kind, battery]) =>
-    chargers
+  const kit = rig.kit.flatMap(({ partId, status }) => (status === 'in' ? (partOf(partId) ?? []) : []))
+  const chargers = kit.filter((part) => part.power?.chargesW)
+  return [...new Map(batteries.map((part) => [batteryKind(part) ?? part.id, part]))].flatMap(([kind, battery]) => [
+    ...chargers
       .filter((charger) => chargesPart(charger, battery))
       .map((charger): Bays => ({ kind, bays: baysThatTake(charger, battery), watts: charger.power?.chargesW ?? 0 })),
-  )
+    ...onceBays(kit, kind, battery),
+  ])
 }
 
 /** Every battery of the kit, on the rig, off it or in the bag. */

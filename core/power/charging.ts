@@ -10,6 +10,11 @@ export interface Bays {
   readonly bays: number
   /** What goes into each bay, W. */
   readonly watts: number
+  /**
+   * By night only, and one pack of it: a camera or plate that charges what sits in it, or a pack with a socket of its
+   * own. By day it works, and at night nobody changes packs.
+   */
+  readonly once?: true
 }
 
 /** A pack in a bay of the charger, from when to when, minutes after the day began. */
@@ -25,27 +30,34 @@ export interface Charge {
   readonly full: boolean
 }
 
-/** The bays of one kind, each with what it gives, the strongest first. */
-export const baysFor = (kind: string, bays: readonly Bays[]): readonly number[] =>
+/** The bays of one kind, each with what it gives, the strongest first: those of chargers, or those that fill one pack. */
+export const baysFor = (kind: string, bays: readonly Bays[], once?: true): readonly number[] =>
   bays
-    .filter((one) => one.kind === kind && one.watts > 0)
+    .filter((one) => one.kind === kind && one.watts > 0 && one.once === once)
     .flatMap(({ bays: count, watts }) => Array.from({ length: count }, () => watts))
     .sort((a, b) => b - a)
 
 /**
  * How long bays take to fill packs, minutes: each pack sits in one bay until it is full, the emptiest goes first into
  * whichever bay would have it full soonest. One more charger does not hurry a single pack.
- * @param missingWh what each pack lacks
+ * @param missingWh what each pack lacks; @param once bays that fill one pack and no more
  * @returns 0 when nothing is missing, Infinity without a bay
  * @example 18 and 12 Wh in two bays of 5 W, 0.9 of it staying: 240 min; in one: 400
  */
-export const fillMinutes = (missingWh: readonly number[], bays: readonly number[]): number => {
+export const fillMinutes = (
+  missingWh: readonly number[],
+  bays: readonly number[],
+  once: readonly number[] = [],
+): number => {
   const packs = missingWh.filter((wh) => wh > NOTHING_WH).sort((a, b) => b - a)
   if (packs.length === 0) return 0
-  const ends = bays.map((watts) => ({ watts, hours: 0 }))
+  const ends = [
+    ...bays.map((watts) => ({ watts, single: false, hours: 0 })),
+    ...once.map((watts) => ({ watts, single: true, hours: 0 })),
+  ]
   for (const wh of packs) {
     const with_ = (bay: { watts: number; hours: number }) => bay.hours + wh / (bay.watts * CHARGING)
-    const [soonest] = [...ends].sort((a, b) => with_(a) - with_(b))
+    const [soonest] = ends.filter(({ single, hours }) => !single || hours === 0).sort((a, b) => with_(a) - with_(b))
     if (!soonest) return Infinity
     soonest.hours = with_(soonest)
   }

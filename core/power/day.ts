@@ -201,7 +201,11 @@ export const planDay = (
       needed,
       have,
       failsAtMin: needed > have && real.failsAtMin < Infinity ? alone() : Infinity,
-      chargeMin: fillMinutes(emptied(usedWh, Math.max(...cells.map(({ usableWh }) => usableWh))), baysFor(kind, bays)),
+      chargeMin: fillMinutes(
+        emptied(usedWh, Math.max(...cells.map(({ usableWh }) => usableWh))),
+        baysFor(kind, bays),
+        baysFor(kind, bays, true),
+      ),
     }
   })
   return {
@@ -241,7 +245,7 @@ export const nearMains = (
     const mine = spares.filter((spare) => spare.kind === kind).length
     // No more bays work than there are packs out of the rig.
     const chargesW = bays
-      .filter((bay) => bay.kind === kind)
+      .filter((bay) => bay.kind === kind && !bay.once)
       .reduce((sum, bay) => sum + Math.min(bay.bays, mine) * bay.watts * CHARGING, 0)
     return { kind, usesW, chargesW, spares: mine, forEver: usesW === 0 || (mine > 0 && chargesW >= usesW) }
   })

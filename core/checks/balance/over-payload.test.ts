@@ -19,7 +19,7 @@ testCheck(overPayload, {
       name: 'a gram too much; a stronger head is known',
       message: 'over',
       level: 'stop',
-      numbers: { payloadG: 1100, limitG: 1099 },
+      numbers: { carriedG: 1100, limitG: 1099 },
       parts: ['head'],
       remedies: 2,
       ...onHead(1099, [head('strong', 4000)]),
@@ -30,12 +30,12 @@ testCheck(overPayload, {
     {
       name: 'within its rating, but a piece was never weighed',
       message: 'unweighed',
-      numbers: { payloadG: 1000, limitG: 1100 },
+      numbers: { carriedG: 1000, limitG: 1100 },
       parts: ['foot'],
       ...onHead(1100, [], { massG: 0, unknown: ['massG'] }),
     },
   ],
   silent: [
-    { name: 'exactly its rating', message: 'within', numbers: { payloadG: 1100, limitG: 1100 }, ...onHead(1100) },
+    { name: 'exactly its rating', message: 'within', numbers: { carriedG: 1100, limitG: 1100 }, ...onHead(1100) },
   ],
 })

@@ -15,19 +15,19 @@ export const overPayload = defineCheck<PlacedPart, object, 'mass' | 'onPlate'>({
   options: z.object({}),
   defaults: {},
   needs: ['mass', 'onPlate'],
-  limit: { measured: 'payloadG', allowed: 'limitG' },
+  limit: { measured: 'carriedG', allowed: 'limitG' },
   messages: {
-    speaks: { over: '{stand} carries too much. {payloadG:g} sits on it; it takes {limitG:g}.' },
-    silent: { within: '{stand} carries {payloadG:g} of {limitG:g}.' },
+    speaks: { over: '{stand} carries too much. {carriedG:g} sits on it; it takes {limitG:g}.' },
+    silent: { within: '{stand} carries {carriedG:g} of {limitG:g}.' },
     cannotTell: {
-      unweighed: '{stand} carries at least {payloadG:g} of {limitG:g}. Nobody knows what {part} weighs; weigh it.',
+      unweighed: '{stand} carries at least {carriedG:g} of {limitG:g}. Nobody knows what {part} weighs; weigh it.',
     },
   },
   subjects: ({ onPlate }) => (onPlate ? [onPlate.stand] : []),
   judge: (stand, { mass }) => {
     const limitG = stand.mate?.ok ? stand.mate.value.limitG : Infinity
     const names = { stand: stand.part.name }
-    const numbers = { payloadG: mass.inHandG, limitG }
+    const numbers = { carriedG: mass.inHandG, limitG }
     if (exceeds(mass.inHandG, limitG))
       return { group: 'speaks', message: 'over', names, numbers, parts: [stand.instance.id], at: stand.centre }
     const [unweighed] = mass.unknown

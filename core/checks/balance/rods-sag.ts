@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { type Sag, sagsOf, STIFFNESS } from '../../balance/index.ts'
+import { rodRails } from '../../assembly/index.ts'
+import { heavierBy, type Sag, sagsOf, STIFFNESS } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { swapsThat } from '../places.ts'
@@ -20,7 +21,7 @@ export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
   limit: { measured: 'sagMm', allowed: 'mostMm' },
   messages: {
     speaks: {
-      bend: '{rods} bend by {sagMm:mm} under {by}. {carriedG:g} rides up to {outMm:mm} out; in steel it would be {steelMm:mm}, and {mostMm:mm} is let pass.',
+      bend: '{rods} bend by {sagMm:mm} under {by}. {carriedG:g} rides up to {outMm:mm} out; in steel, {heavierG:g} heavier, it would be {steelMm:mm}; {mostMm:mm} is let pass.',
     },
     silent: { stiff: '{rods} stay straight: {sagMm:mm} at {by}.' },
     cannotTell: {},
@@ -29,7 +30,9 @@ export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
   judge: ({ rods, by, outMm, carriedG, sagMm }, _, { mostMm }) => {
     const names = { rods: rods.part.name, by: by.part.name }
     const steelMm = (sagMm * STIFFNESS[rods.part.rod?.matter ?? 'steel']) / STIFFNESS.steel
-    const numbers = { sagMm, mostMm, outMm, carriedG, steelMm }
+    const [rail] = rodRails(rods.part)
+    const heavierG = rods.part.rod ? heavierBy(rods.part.rod, rail?.lengthMm ?? 0, 'steel') : 0
+    const numbers = { sagMm, mostMm, outMm, carriedG, steelMm, heavierG }
     return exceeds(sagMm, mostMm)
       ? { group: 'speaks', message: 'bend', names, numbers, parts: [rods.instance.id], at: rods.centre }
       : { group: 'silent', message: 'stiff', names, numbers }

@@ -9,11 +9,12 @@ import { watching } from './view-blocked.ts'
 
 type Watching = z.infer<typeof watching.options>
 
-const isSeen = ({ hidden, offDeg }: Watched, { mostPercent, mostDeg }: Watching): boolean =>
+/** Is a screen near enough to straight, and free enough, to be read? */
+export const isSeen = ({ hidden, offDeg }: Watched, { mostPercent, mostDeg }: Watching): boolean =>
   Math.round(100 * hidden) <= mostPercent && !exceeds(offDeg, mostDeg)
 
-/** The eye goes to the finder where the rig is held up to it. */
-const throughFinder = ({ assembly, invasions }: Sees<'invasions'>, camera: PlacedPart): boolean =>
+/** The eye goes to a free finder where the rig is held up to it. */
+export const throughFinder = ({ assembly, invasions }: Sees<'invasions'>, camera: PlacedPart): boolean =>
   (assembly.setup.support === 'two-hand' || assembly.setup.support === 'shoulder') &&
   camera.part.rooms.some(({ kind }) => kind === 'view') &&
   !invasions.some(({ piece, room }) => piece === camera && room.kind === 'view')

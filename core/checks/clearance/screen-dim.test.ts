@@ -1,5 +1,6 @@
 import { placeSetup } from '../../assembly/index.ts'
 import { factsOf } from '../../facts/index.ts'
+import { tinyCamera, tinyRig } from '../../testing/index.ts'
 import { testCheck } from '../tester.ts'
 import { screen, watching } from '../../testing/view-rigs.ts'
 import { screenDim } from './screen-dim.ts'
@@ -10,8 +11,30 @@ const inSun = (nits: number, sun = true) => {
   return { ...tiny, rig: { ...tiny.rig, brief: { ...tiny.rig.brief, conditions: sun ? ['sun' as const] : [] } } }
 }
 
+/** The tiny camera held in two hands with a screen on its back, and nothing else to look at. */
+const ownInSun = (nits: number) =>
+  tinyRig([], [], {
+    brief: { conditions: ['sun'] },
+    setup: { support: 'two-hand' },
+    extra: [
+      {
+        ...tinyCamera,
+        screen: { at: [0, 0, 30], out: [0, 0, 1], up: [0, 1, 0], wideMm: 60, tallMm: 40, nits, solid: 0 },
+      },
+    ],
+  })
+
 testCheck(screenDim, {
   speaks: [
+    {
+      name: 'the camera’s own screen, where nothing else shows the picture',
+      message: 'own',
+      level: 'hint',
+      numbers: { nits: 500, openNits: 800 },
+      parts: ['camera'],
+      remedies: 0,
+      ...ownInSun(500),
+    },
     {
       name: '350 nit in open sun',
       message: 'dim',
@@ -21,7 +44,10 @@ testCheck(screenDim, {
       ...inSun(350),
     },
   ],
-  silent: [{ name: 'exactly 800', message: 'bright', numbers: { nits: 800 }, ...inSun(800) }],
+  silent: [
+    { name: 'a bright one on the camera itself', message: 'bright', ...ownInSun(900) },
+    { name: 'exactly 800', message: 'bright', numbers: { nits: 800 }, ...inSun(800) },
+  ],
 })
 
 test('indoors nobody asks', () => {

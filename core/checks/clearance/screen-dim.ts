@@ -1,10 +1,24 @@
 import { z } from 'zod'
 import type { Watched } from '../../clearance/index.ts'
+import type { Sees } from '../../facts/index.ts'
 import { defineCheck } from '../check.ts'
 import { swapsThat } from '../places.ts'
+import { isSeen, throughFinder } from './own-screen.ts'
+import { watching } from './view-blocked.ts'
+
+/**
+ * The camera's own screen, where it is what the picture is seen on and no monitor lies in the bag either; its brightness
+ * may be unknown.
+ */
+const ownOf = (facts: Sees<'screens' | 'ownScreen' | 'invasions'>) => {
+  const { assembly, screens, ownScreen: own } = facts
+  const spare = assembly.loose.some(({ part }) => part.optics?.kind === 'screen')
+  if (!own || own.nits === 0 || screens.length > 0 || spare) return []
+  return isSeen(own, watching.defaults) && !throughFinder(facts, own.piece) ? [own] : []
+}
 
 /** A monitor that is too dark for the light it stands in. */
-export const screenDim = defineCheck<Watched, { openNits: number }, 'screens'>({
+export const screenDim = defineCheck<Watched, { openNits: number }, 'screens' | 'ownScreen' | 'invasions'>({
   id: 'screen-dim',
   family: 'clearance',
   title: 'Too dark for the sun',
@@ -15,23 +29,29 @@ export const screenDim = defineCheck<Watched, { openNits: number }, 'screens'>({
   options: z.object({ openNits: z.number().positive() }),
   defaults: { openNits: 800 },
   units: {},
-  needs: ['screens'],
+  needs: ['screens', 'ownScreen', 'invasions'],
   limit: { measured: 'nits', allowed: 'openNits' },
   messages: {
     speaks: {
       dim: '{screen} is too dark for open sun. It gives {nits} nit; {openNits} and more are read there. A hood, or a brighter one.',
+      own: 'The screen of {screen} is too dark for open sun. It gives {nits} nit; {openNits} and more are read there. A hood, or the finder.',
     },
     silent: { bright: '{screen} is read in open sun: {nits} nit.' },
     cannotTell: {},
   },
-  subjects: ({ assembly, screens }) => (assembly.rig.brief.conditions.includes('sun') ? screens : []),
-  judge: ({ piece, at, nits }, _, { openNits }) => {
+  subjects: (facts) => (facts.assembly.rig.brief.conditions.includes('sun') ? [...facts.screens, ...ownOf(facts)] : []),
+  judge: (screen, { ownScreen: own }, { openNits }) => {
+    const { piece, at, nits } = screen
     const names = { screen: piece.part.name }
     const numbers = { nits, openNits }
+    if (screen === own && nits < openNits)
+      return { group: 'speaks', message: 'own', level: 'hint', names, numbers, parts: [piece.instance.id], at }
     return nits < openNits
       ? { group: 'speaks', message: 'dim', names, numbers, parts: [piece.instance.id], at }
       : { group: 'silent', message: 'bright', names, numbers }
   },
-  remedies: ({ piece }, facts, _, { openNits }) =>
-    swapsThat(facts, piece, 2, ({ optics }) => optics?.kind === 'screen' && optics.nits >= openNits),
+  remedies: ({ piece }, facts, { message }, { openNits }) =>
+    message === 'own'
+      ? []
+      : swapsThat(facts, piece, 2, ({ optics }) => optics?.kind === 'screen' && optics.nits >= openNits),
 })

@@ -3,6 +3,7 @@ import { adapterLoad } from './adapter-load.ts'
 import { adapterNoElectronics } from './adapter-no-electronics.ts'
 import { clampOnSize } from './clamp-on-size.ts'
 import { fieldUncovered } from './field-uncovered.ts'
+import { filterOrder } from './filter-order.ts'
 import { filterPerLens } from './filter-per-lens.ts'
 import { filterStack } from './filter-stack.ts'
 import { filterThread } from './filter-thread.ts'
@@ -27,6 +28,7 @@ export const glassChecks: readonly Check[] = [
   adapterNoElectronics,
   clampOnSize,
   fieldUncovered,
+  filterOrder,
   filterPerLens,
   filterStack,
   filterThread,

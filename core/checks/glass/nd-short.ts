@@ -59,6 +59,7 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'lig
     if (phase.missesBy === 0) return { group: 'silent', message: 'held', names, key, station: 'glass', numbers }
     if (assembly.rig.brief.wishes.nd === 'skip')
       return { group: 'silent', message: 'waived', names, key, station: 'glass', numbers }
+    const onLens = assembly.placed.filter(({ part }) => ndOf(part, true)).map(({ instance }) => instance.id)
     const wanted = needs.some(({ capability }) => capability === 'nd')
     if (!wanted && phase.iris <= smallestStop)
       return { group: 'silent', message: 'iris', names, key, station: 'glass', numbers }
@@ -70,6 +71,7 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'lig
       key,
       station: 'glass',
       numbers,
+      parts: onLens,
     }
   },
   remedies: (phase, facts, { message }) => {

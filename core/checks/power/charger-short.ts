@@ -9,22 +9,24 @@ import { batteryOf, packRemedy } from '../wires.ts'
 const options = z.object({ nightMin: z.number().positive() })
 
 /** Batteries that the night is too short to fill again. */
-export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day'>({
+export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day' | 'bays'>({
   id: 'charger-short',
   family: 'power',
   title: 'Not charged again by morning',
   why: 'The second day starts with half-empty packs. Never charge unattended, and follow the maker’s advice.',
   level: 'hint',
-  source: 'What the day takes, over what all bays put in; a night of 8 h.',
+  source:
+    'What the day takes, over what all bays put in; a night of 8 h. A camera, a plate or a pack with a charging socket fills one pack by night: nobody changes packs then.',
   options,
   defaults: { nightMin: 480 },
   units: { nightMin: 'min' },
   about: 'electric',
-  needs: ['day'],
+  needs: ['day', 'bays'],
   limit: { measured: 'chargeMin', allowed: 'nightMin' },
   messages: {
     speaks: {
       long: 'Not full by morning. Filling the {part} again takes {chargeMin:min} with the bays in the kit; a night has {nightMin:min}.',
+      few: 'Not all full by morning. What takes the {part} along fills one by night, and nothing in the kit charges the others.',
       none: 'No charger. Nothing in the kit charges the {part}.',
     },
     silent: { enough: 'The {part} are full again in {chargeMin:min}.' },
@@ -35,7 +37,13 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day'>
     const key = kind
     const names = { part: batteryOf(facts, kind)?.part.name ?? kind }
     if (chargeMin === Infinity)
-      return { group: 'speaks', message: 'none', names, key, parts: [batteryOf(facts, kind)?.id ?? ''] }
+      return {
+        group: 'speaks',
+        message: facts.bays.some((bay) => bay.kind === kind && bay.once) ? 'few' : 'none',
+        names,
+        key,
+        parts: [batteryOf(facts, kind)?.id ?? ''],
+      }
     const numbers = { chargeMin, nightMin }
     return exceeds(chargeMin, nightMin)
       ? { group: 'speaks', message: 'long', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }

@@ -76,7 +76,7 @@ const first = computed(() => {
               {{ use.breaks === 0 ? 'hot' : `${use.breaks} dark` }}</span
             >
           </td>
-          <td class="fig text-right">{{ use.bays === 0 ? 'no charger' : hours(use.chargeMin) }}</td>
+          <td class="fig text-right">{{ use.chargeMin === Infinity ? 'no charger' : hours(use.chargeMin) }}</td>
           <td class="text-right">{{ use.forEver ? 'for ever' : 'runs down' }}</td>
         </tr>
         <tr v-if="kinds.length === 0">
