@@ -82,7 +82,7 @@ export interface Tree {
 }
 
 /** Does a line belong to a trouble? It is about the same piece; or about what that piece hangs on, and as heavy. */
-const belongs = ({ finding, all }: Line, { root, culprit }: Open, { hostOf, camera }: Tree): boolean => {
+const belongs = ({ finding, all }: Line, { root, follows, culprit }: Open, { hostOf, camera }: Tree): boolean => {
   const { level, family } = finding
   const parts = all.flatMap((one) => one.parts)
   if (parts.length === 0) return false
@@ -90,6 +90,9 @@ const belongs = ({ finding, all }: Line, { root, culprit }: Open, { hostOf, came
   // Everything hangs on the camera: to share it says nothing.
   const shared = parts.some((part) => part !== camera && root.finding.parts.includes(part))
   if (shared && (level !== 'stop' || family === root.finding.family)) return true
+  // What is said of a piece stays together, wherever the first of it was folded.
+  const [first] = finding.parts
+  if (level !== 'stop' && first !== camera && follows.some((line) => line.finding.parts[0] === first)) return true
   const loads = [finding, root.finding].every(({ numbers }) => numbers['carriedG'] !== undefined)
   return loads && (hostOf(culprit) === parts[0] || hostOf(parts[0] ?? '') === culprit)
 }

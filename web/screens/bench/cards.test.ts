@@ -19,7 +19,9 @@ test('every finding has the number of its card, and cards are counted from one',
 })
 
 test('a line that stands for several says how many more, and from where to where', () => {
-  const light = cards.map(({ root }) => root).find(({ finding }) => finding.check === 'nd-short') ?? never()
+  const light =
+    cards.flatMap(({ root, follows }) => [root, ...follows]).find(({ finding }) => finding.check === 'nd-short') ??
+    never()
   expect(light.all.length).toBeGreaterThan(1)
   const [, other] = light.all
   expect(rangeWords(light, style)).toMatch(/ [\d.]+ stops to [\d.]+ stops\.$/)
