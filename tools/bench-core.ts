@@ -88,8 +88,8 @@ console.log(
 
 const sizes = [10, 20, 40, 80]
 /** Parts that came later: drawn from the same parts, the rigs stay the same, and their figures can be held to older ones. */
-const later: ReadonlySet<string> = new Set(['phragma-grad-565'])
-const drawnFrom = catalogueOf(demoParts.filter(({ id }) => !later.has(id)))
+const later = ({ id, role }: (typeof demoParts)[number]): boolean => id === 'phragma-grad-565' || role === 'coupler'
+const drawnFrom = catalogueOf(demoParts.filter((part) => !later(part)))
 const rigs = sizes.map((pieces) => syntheticRig(pieces, SEED, drawnFrom, 'calabash-h1'))
 await measure(
   'Growth with the rig: every check, nothing remembered; cures are worked out beside the page when looked at',

@@ -1,5 +1,6 @@
 import {
   type Catalogue,
+  goesIn,
   type Mount,
   mountOf,
   type Part,
@@ -151,6 +152,19 @@ const mendSetup = (setup: Setup, partOf: ReadonlyMap<string, Part>, camera: stri
     ({ instance }) => partOf.has(instance) && !sits.has(instance),
   )
   const on = new Set([...sits, ...off.map(({ instance }) => instance)])
+  const saving = new Set<string>()
+  const saves = (id: string, { instance, socket }: Link['from']): boolean => {
+    const plug = partOf.get(id)?.coupler?.connector
+    const own = partOf.get(instance)?.sockets?.find((one) => one.id === socket)
+    return plug !== undefined && own !== undefined && goesIn(plug, own.connector)
+  }
+  /** Port savers that are such and go in, each once. */
+  const savers = (couplers: NonNullable<Link['couplers']>, ends: Pick<Link, 'from' | 'to'>): Pick<Link, 'couplers'> => {
+    const kept = Object.entries(couplers).filter(
+      ([end, id]) => saves(id, ends[end as 'from' | 'to']) && !saving.has(id) && saving.add(id),
+    )
+    return kept.length > 0 ? { couplers: Object.fromEntries(kept) } : {}
+  }
   const reaches = ({ instance, socket }: Link['from']) =>
     partOf.get(instance)?.sockets?.some(({ id }) => id === socket) ?? false
   return {
@@ -167,7 +181,11 @@ const mendSetup = (setup: Setup, partOf: ReadonlyMap<string, Part>, camera: stri
     ),
     links: firstOfEach(setup.links, ({ cable }) => cable)
       .filter(({ cable, from, to }) => partOf.get(cable)?.cable !== undefined && reaches(from) && reaches(to))
-      .map((link) => ({ ...link, through: link.through.filter((id) => partOf.get(id)?.holdsCable !== undefined) })),
+      .map(({ couplers = {}, ...link }) => ({
+        ...link,
+        through: link.through.filter((id) => partOf.get(id)?.holdsCable !== undefined),
+        ...savers(couplers, link),
+      })),
   }
 }
 

@@ -149,11 +149,20 @@ const stripped = (setup: Setup, instance: string): Setup => {
   }
 }
 
+/** Links without a port saver that is gone. */
+const uncoupled = (links: readonly Link[], gone: string): readonly Link[] =>
+  links.map((link) => {
+    const { couplers, ...rest } = link
+    if (couplers?.from !== gone && couplers?.to !== gone) return link
+    const kept = Object.entries(couplers).filter(([, id]) => id !== gone)
+    return kept.length > 0 ? { ...rest, couplers: Object.fromEntries(kept) } : rest
+  })
+
 /** A set-up in which nothing is remembered of how a piece was posed, braced or wired. */
 const forgotten = (setup: Setup, instance: string): Setup => {
   const poses = setup.poses.filter((pose) => pose.instance !== instance)
   const links = unheld(
-    setup.links.filter(
+    uncoupled(setup.links, instance).filter(
       (link) => link.cable !== instance && link.from.instance !== instance && link.to.instance !== instance,
     ),
     (id) => id !== instance,

@@ -46,6 +46,8 @@ export const linkSchema = z.strictObject({
   from: socketRef,
   to: socketRef,
   through: z.array(idSchema).max(8).readonly(),
+  /** A port saver or angled coupler of the kit that stays between the plug and the socket at either end. */
+  couplers: z.strictObject({ from: idSchema.optional(), to: idSchema.optional() }).optional(),
 })
 
 /**

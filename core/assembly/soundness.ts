@@ -1,4 +1,4 @@
-import { type Catalogue, mountOf } from '../catalogue/index.ts'
+import { type Catalogue, goesIn, mountOf } from '../catalogue/index.ts'
 import type { Issue } from '../kernel/index.ts'
 import type { Rig, Setup } from './rig.ts'
 
@@ -62,10 +62,22 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
       if (!partOf.get(instance)?.sockets?.some(({ id }) => id === socket))
         issues.push({ code: 'socket-unknown', path: `${at}.${end}`, names: { instance, socket } })
     }
+    for (const end of ['from', 'to'] as const) {
+      const coupler = link.couplers?.[end]
+      if (coupler === undefined) continue
+      const plug = partOf.get(coupler)?.coupler?.connector
+      const socket = partOf.get(link[end].instance)?.sockets?.find(({ id }) => id === link[end].socket)
+      if (!plug) issues.push({ code: 'coupler-unknown', path: `${at}.couplers.${end}`, names: { coupler } })
+      else if (socket && !goesIn(plug, socket.connector))
+        issues.push({ code: 'coupler-unfit', path: `${at}.couplers.${end}`, names: { coupler, socket: socket.id } })
+    }
     for (const instance of link.through)
       if (!partOf.get(instance)?.holdsCable)
         issues.push({ code: 'holds-no-cable', path: `${at}.through`, names: { instance } })
   })
+  const couplers = setup.links.flatMap((link) => Object.values(link.couplers ?? {}))
+  for (const coupler of repeated(couplers))
+    issues.push({ code: 'coupler-twice', path: `${path}.links`, names: { coupler } })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
   for (const guest of hostOf.keys()) {
     const seen = new Set<string>()

@@ -1,4 +1,5 @@
 import type { PlacedPart } from '../assembly/index.ts'
+import { saversOf } from '../cabling/index.ts'
 import { inHand } from '../balance/index.ts'
 import { isUnknown, type Part } from '../catalogue/index.ts'
 import type { Context } from '../context/index.ts'
@@ -77,6 +78,7 @@ const weights = ({ facts, assembly }: Assessment): readonly Weighed[] => {
     ...assembly.placed
       .filter(inHand)
       .map((piece) => ({ input: massInput(piece.instance.id, piece.part, context), at: piece.centre })),
+    ...saversOf(facts.leads).map(({ id, part, at }) => ({ input: massInput(id, part, context), at })),
     ...facts.leads
       .filter(({ onRig }) => onRig > 0)
       .map(({ link, part, middle, onRig }) => ({

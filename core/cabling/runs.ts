@@ -1,6 +1,8 @@
 import {
   type Assembly,
   cableWay,
+  type Coupled,
+  coupledAt,
   type Link,
   pathToRoot,
   type PlacedPart,
@@ -43,7 +45,7 @@ export const COIL_REACH = 3
 const movers: ReadonlySet<Role> = new Set(['arm', 'monitor-mount'])
 
 /** One end of a lead in its socket. */
-export interface RunEnd extends SocketHere {
+export interface RunEnd extends Coupled {
   readonly plug: CableEnd
   /** Does this plug go into this socket? */
   readonly fits: boolean
@@ -160,15 +162,15 @@ const halfway = ({ points, lengthMm }: Route): Vec3 => {
 
 /** A lead with its plugs in two sockets, before its way is known. */
 interface Plugged {
-  readonly from: SocketHere
-  readonly to: SocketHere
+  readonly from: Coupled
+  readonly to: Coupled
   readonly cable: Cable
   readonly flipped: boolean
   /** Where the lead passes, the exits of both plugs first and last. */
   readonly stops: readonly Vec3[]
 }
 
-const pluggedIn = (from: SocketHere, to: SocketHere, cable: Cable, through: readonly PlacedPart[]): Plugged => {
+const pluggedIn = (from: Coupled, to: Coupled, cable: Cable, through: readonly PlacedPart[]): Plugged => {
   const flipped = isFlipped(cable, from, to)
   const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
   const holds = through.flatMap((piece) =>
@@ -183,6 +185,13 @@ const pluggedIn = (from: SocketHere, to: SocketHere, cable: Cable, through: read
 const routed = (assembly: Assembly, { from, cable, stops }: Plugged): Route => {
   const { walls, boxes } = wallsAround(assembly.placed)
   return routesFrom(from.piece).routeOf(stops, walls, boxes, cable.thickMm)
+}
+
+/** In front of the piece's own socket: a straight port saver and the plug in it; an angled one lies flat. */
+const roomAt = ({ coupler, socket }: Coupled, plugMm: number): number => {
+  const saver = coupler?.part.coupler
+  if (!saver || !coupler) return plugMm
+  return dot(coupler.own.out, socket.out) > 0.5 ? saver.longMm + plugMm : FLAT_PLUG_MM
 }
 
 /** The ends of a lead that are on the rig. */
@@ -204,15 +213,14 @@ const laid = (
   const reachMm = cable.lengthMm * (cable.coil ? COIL_REACH : 1)
   const held = endsOnRig(assembly, [from, to])
   const [only] = held.length === 1 ? held : []
-  const endOf = (here: SocketHere, plug: CableEnd, at: Vec3, exit: Vec3, next: Vec3): RunEnd => ({
-    piece: here.piece,
-    socket: here.socket,
+  const endOf = (here: Coupled, plug: CableEnd, at: Vec3, exit: Vec3, next: Vec3): RunEnd => ({
+    ...here,
     plug,
     fits: goesIn(plug.connector, here.socket.connector),
     at,
     exit,
     turnsDeg: turnOf(here, plug, exit, next),
-    roomMm: plugRoomMm(plug, cable.thickMm),
+    roomMm: roomAt(here, plugRoomMm(plug, cable.thickMm)),
     onRig: held.includes(here),
   })
   return {
@@ -256,21 +264,35 @@ const heldBy = (run: Pick<Run, 'points' | 'pathMm'>, through: readonly PlacedPar
     return [{ piece, fromMm, toMm: run.pathMm - fromMm }]
   })
 
+/** A socket as the lead meets it: with the port saver that stays in it, if there is one. */
+const saved = (
+  here: SocketHere,
+  id: string | undefined,
+  parts: ReadonlyMap<string, Part>,
+  far: SocketHere,
+): Coupled => {
+  const part = id === undefined ? undefined : parts.get(id)
+  return id !== undefined && part ? coupledAt(here, id, part, socketPoint(far)) : here
+}
+
 const pluggedLeads = perKey<Link, Plugged>('leads in their sockets')
 const laidLeads = perKey<Link, Run>('leads laid')
 
 /**
  * Every lead of the set-up whose two ends go along, laid out. Links with an end that is not there are left out:
  * see `loose-lead`. A lead that lies as it lay before, between the same pieces, is the same lead.
- * @param cables the parts of the linked cables, by instance
+ * @param cables the parts of the linked cables and port savers, by instance
  */
 export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Run[] =>
   assembly.setup.links.flatMap((link): Run[] => {
-    const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
+    const [own, far, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
     const cable = part?.cable
-    if (!from || !to || !cable) return []
+    if (!own || !far || !cable) return []
+    const [from, to] = [saved(own, link.couplers?.from, cables, far), saved(far, link.couplers?.to, cables, own)]
     const through = link.through.flatMap((id) => assembly.byInstance.get(id) ?? [])
-    const key = [part, from.piece, to.piece, ...through].map(numberOf).join()
+    const key = [part, from.piece, to.piece, ...through, ...[from, to].flatMap(({ coupler }) => coupler?.part ?? part)]
+      .map(numberOf)
+      .join()
     const plugged = pluggedLeads(link, key, () => pluggedIn(from, to, cable, through))
     const way = routed(assembly, plugged)
     return [

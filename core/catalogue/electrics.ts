@@ -64,6 +64,17 @@ export const cableSchema = z.strictObject({
   upTo: z.enum(pictureFormats).optional(),
 })
 
+/**
+ * A port saver or an angled coupler: what it plugs in with, the way it turns, how far its own socket stands off, and the
+ * heaviest picture it passes. Its socket is of the same kind as its plug.
+ */
+export const couplerSchema = z.strictObject({
+  connector: z.enum(connectorIds),
+  angle: z.enum(plugAngles),
+  longMm: z.number().positive().max(300),
+  upTo: z.enum(pictureFormats).optional(),
+})
+
 /** What a part records, on what; or what it stores. */
 export const mediaSchema = z.strictObject({
   /** The recordings it can make, the usual one first. */
@@ -96,6 +107,7 @@ export type PictureFormat = (typeof pictureFormats)[number]
 export type Volts = z.infer<typeof voltsSchema>
 export type Power = z.infer<typeof powerSchema>
 export type Cable = z.infer<typeof cableSchema>
+export type Coupler = z.infer<typeof couplerSchema>
 export type CableEnd = Cable['a']
 export type Media = z.infer<typeof mediaSchema>
 export type Codec = NonNullable<Media['codecs']>[number]

@@ -5,7 +5,16 @@ import { openingSchema, opticsSchema } from './optics.ts'
 import { figureSchema } from './figure.ts'
 import { roleIds } from './roles.ts'
 import { connectorIds } from './connectors.ts'
-import { cableSchema, carried, mediaSchema, micFeeds, pictureFormats, powerSchema, voltsSchema } from './electrics.ts'
+import {
+  cableSchema,
+  carried,
+  couplerSchema,
+  mediaSchema,
+  micFeeds,
+  pictureFormats,
+  powerSchema,
+  voltsSchema,
+} from './electrics.ts'
 
 const LARGEST_MM = 3000
 const mm = z.number().min(-LARGEST_MM).max(LARGEST_MM)
@@ -268,6 +277,7 @@ export const partSchema = z.strictObject({
     .optional(),
   power: powerSchema.optional(),
   cable: cableSchema.optional(),
+  coupler: couplerSchema.optional(),
   media: mediaSchema.optional(),
   /** How many voices it takes at once: a receiver for two people has two. */
   channels: z.int().min(1).max(16).optional(),

@@ -59,6 +59,7 @@ export const roles = {
   'audio-cable': { title: 'audio cable', station: 'cables' },
   'data-cable': { title: 'data cable', station: 'cables' },
   'cable-clamp': { title: 'cable clamp', station: 'cables' },
+  coupler: { title: 'port saver', station: 'cables' },
   adapter: { title: 'adapter', station: 'base' },
   case: { title: 'case', station: 'proof' },
   tool: { title: 'tool', station: 'proof' },
@@ -78,6 +79,7 @@ export const bagRoles: ReadonlySet<Role> = new Set([
   'video-cable',
   'audio-cable',
   'data-cable',
+  'coupler',
 ])
 
 /** Parts that join two others and do no work of their own. */

@@ -1,6 +1,6 @@
-import { type PlacedPart, type SocketHere, socketName } from '../assembly/index.ts'
+import { freshId, type Link, type PlacedPart, type SocketHere, socketName } from '../assembly/index.ts'
 import { gives, type Run, type RunEnd, takes } from '../cabling/index.ts'
-import { type Carried, mate, standardOf } from '../catalogue/index.ts'
+import { type Carried, type ConnectorId, connectors, goesIn, mate, standardOf } from '../catalogue/index.ts'
 import { batteriesOf, batteryKind } from '../power/index.ts'
 import {
   type Candidate,
@@ -153,3 +153,41 @@ export const endsOf = (run: Run): readonly (readonly [RunEnd, RunEnd])[] => [
 /** A battery of a kind, on the rig or in the bag. */
 export const batteryOf = (facts: Sees, kind: string) =>
   batteriesOf(facts.assembly).find(({ part }) => batteryKind(part) === kind)
+
+/** A port saver between a plug and its socket that turns nothing, the readiest one that goes in. */
+export const saverRemedies = (
+  { assembly, context }: Sees,
+  link: Link,
+  end: 'from' | 'to',
+  connector: ConnectorId,
+): readonly Remedy[] => {
+  const { rig } = assembly
+  const fits = [...(context.catalogue.byRole.get('coupler') ?? [])]
+    .filter(({ coupler }) => coupler?.angle === 'straight' && goesIn(coupler.connector, connector))
+    .sort(byReadiness({ assembly, context }))
+  return fits.slice(0, 1).map((part) => {
+    const idle = assembly.loose.find(
+      ({ instance, part: other }) => other.id === part.id && !Object.values(link.couplers ?? {}).includes(instance.id),
+    )
+    const id = idle?.instance.id ?? freshId(rig, part.id)
+    return {
+      text: 'leave {part} in {socket}',
+      numbers: {},
+      names: { part: part.name, socket: connectors[connector].title },
+      commands: [
+        ...(idle ? [] : [{ do: 'add', instance: { id, partId: part.id, status: 'in' } } as const]),
+        ...rig.setups.flatMap((one) =>
+          one.links
+            .filter((other) => sameSocket(other[end], link[end]))
+            .slice(0, 1)
+            .map((other) => ({
+              do: 'link' as const,
+              setup: one.id,
+              link: { ...other, couplers: { ...other.couplers, [end]: id } },
+            })),
+        ),
+      ],
+    }
+  })
+}
+const sameSocket = (a: Link['from'], b: Link['from']): boolean => a.instance === b.instance && a.socket === b.socket

@@ -1,4 +1,4 @@
-import { cableWay, type PlacedPart, plugFrame, type SocketHere } from '../assembly/index.ts'
+import { cableWay, type Coupled, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import {
   BEND,
   type Cable,
@@ -23,6 +23,7 @@ import {
   perThing,
   type Placed,
   placeShape,
+  point,
   scale,
   subtract,
   unit,
@@ -31,7 +32,7 @@ import {
 import { sweepOf } from './rooms.ts'
 
 /** One end of a lead as it lies: in which socket, with which plug, and where its cable is free to turn. */
-export interface LaidEnd extends SocketHere {
+export interface LaidEnd extends Coupled {
   readonly plug: CableEnd
   readonly exit: Vec3
 }
@@ -53,6 +54,21 @@ export interface LeadBody {
   readonly end: LaidEnd | undefined
   readonly shape: Placed
   readonly bounds: Bounds
+}
+
+/** A port saver as a bar from the piece's own socket to the one it makes of it, round the corner of an angled one. */
+const saverOf = (end: LaidEnd): readonly LeadBody[] => {
+  const { coupler, piece, socket } = end
+  if (!coupler) return []
+  const { wideMm, tallMm } = connectors[coupler.own.connector]
+  const thick = Math.min(wideMm, tallMm)
+  const isStraight = dot(coupler.own.out, socket.out) > 0.5
+  const corner = isStraight ? coupler.own.at : add(coupler.own.at, scale(coupler.own.out, FLAT_PLUG_MM / 2))
+  const corners = [coupler.own.at, corner, socket.at].map((at) => point(piece.frame, at))
+  return corners.slice(1).flatMap((to, i) => {
+    const bar = strand(corners[i] ?? to, to, thick)
+    return bar ? [body('plug', bar, end)] : []
+  })
 }
 
 /** How much of a coil is cable; the rest is air between its turns. */
@@ -141,7 +157,8 @@ export const leadBodies = perThing('bodies of a lead', (lead: LaidLead): readonl
           ),
         ]
       : []
-  return [...plugOf(lead.from, thick), ...plugOf(lead.to, thick), ...strands, ...coil]
+  const ends = [lead.from, lead.to].flatMap((end) => [...saverOf(end), ...plugOf(end, thick)])
+  return [...ends, ...strands, ...coil]
 })
 
 /** A lead that lies in a room something wants for itself. */

@@ -17,7 +17,7 @@ import {
 } from '../balance/index.ts'
 import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { type Run, wornOf } from '../cabling/index.ts'
+import { type Run, saversOf, wornOf } from '../cabling/index.ts'
 import { fact, type FactTable } from './define.ts'
 import { isFirm } from './figures.ts'
 
@@ -50,23 +50,24 @@ const endsOn = ({ off }: Assembly, [a, b]: readonly [PlacedPart, PlacedPart]) =>
 /** What weighs, hangs, stands and tips. */
 export const balanceFacts: FactTable<Names> = {
   mass: fact(['leads'], ({ assembly, leads }) =>
-    massOf(
-      assembly,
-      hanging(leads).map(({ link, part, middle, onRig }) => ({
+    massOf(assembly, [
+      ...hanging(leads).map(({ link, part, middle, onRig }) => ({
         massG: part.massG * onRig,
         at: middle,
         instance: link.cable,
         part,
       })),
-    ),
+      ...saversOf(leads).map(({ id, part, at }) => ({ massG: part.massG, at, instance: id, part })),
+    ]),
   ),
-  leadWeights: fact(['leads'], ({ assembly, leads }) =>
-    hanging(leads).map(({ part, middle, onRig, from, to }) => ({
+  leadWeights: fact(['leads'], ({ assembly, leads }) => [
+    ...hanging(leads).map(({ part, middle, onRig, from, to }) => ({
       massG: part.massG * onRig,
       at: middle,
-      ends: onRig === 1 ? [from.piece, to.piece] : endsOn(assembly, [from.piece, to.piece]),
+      ends: onRig === 1 ? ([from.piece, to.piece] as const) : endsOn(assembly, [from.piece, to.piece]),
     })),
-  ),
+    ...saversOf(leads).map(({ part, at, piece }) => ({ massG: part.massG, at, ends: [piece, piece] as const })),
+  ]),
   /** What goes along off the rig, by place. */
   worn: fact(['leads'], ({ assembly, leads }) => wornOf(assembly, leads)),
   /** What bears this set-up: palms, pad, stand or knees, each with its part. */

@@ -18,7 +18,7 @@ export const usageOf = (rigs: readonly Rig[]): ReadonlyMap<string, readonly Usag
       for (const instance of [
         setup.root,
         ...setup.joints.map(({ guest }) => guest),
-        ...setup.links.map(({ cable }) => cable),
+        ...setup.links.flatMap(({ cable, couplers }) => [cable, ...Object.values(couplers ?? {})]),
         ...(setup.off ?? []).map(({ instance }) => instance),
       ]) {
         const partId = partOf.get(instance)

@@ -276,14 +276,16 @@ const sorted = (
   return order
 }
 
-/** The parts of the cables that are linked in a set-up, by instance. */
+/** The parts of the cables and port savers that are linked in a set-up, by instance. */
 export const cablesOf = ({ rig, setup }: Assembly, part: (id: string) => Part | undefined): ReadonlyMap<string, Part> =>
   new Map(
-    setup.links.flatMap(({ cable }): [string, Part][] => {
-      const instance = rig.kit.find(({ id }) => id === cable)
-      const known = instance && part(instance.partId)
-      return known ? [[cable, known]] : []
-    }),
+    setup.links
+      .flatMap(({ cable, couplers }) => [cable, ...Object.values(couplers ?? {})])
+      .flatMap((id): [string, Part][] => {
+        const instance = rig.kit.find((one) => one.id === id)
+        const known = instance && part(instance.partId)
+        return known ? [[id, known]] : []
+      }),
   )
 
 /**

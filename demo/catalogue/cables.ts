@@ -1,5 +1,5 @@
-import type { Cable, Carried, ConnectorId, Part, PlugAngle, Role, Volts } from '@zucchini/core/catalogue'
-import { bar, part, up } from '../shapes/index.ts'
+import type { Cable, Carried, ConnectorId, Coupler, Part, PlugAngle, Role, Volts } from '@zucchini/core/catalogue'
+import { bar, block, part, up } from '../shapes/index.ts'
 import { given } from './given.ts'
 
 type End = readonly [ConnectorId, PlugAngle?]
@@ -193,4 +193,36 @@ export const cables: readonly Part[] = [
   usb('papyr-usb-300', 'Papyr USB-C lead, 30 cm, angled', 22, 15, 300, ['usb-c', 'up'], ['usb-c', 'up']),
   usb('papyr-usb-500', 'Papyr USB-C lead, 50 cm, one end angled', 30, 17, 500, ['usb-c', 'up'], ['usb-c']),
   usb('bulrush-usb-1000', 'Bulrush USB-C lead, 1 m', 48, 9, 1000, ['usb-c'], ['usb-c']),
+]
+
+/** A plug with a socket behind it: it stays in the camera and takes the wear, or turns the plug along the body. */
+const saver = (
+  id: string,
+  name: string,
+  massG: number,
+  usual: number,
+  connector: ConnectorId,
+  angle: PlugAngle,
+  longMm: number,
+  upTo?: Coupler['upTo'],
+): Part =>
+  part({
+    ...given(id, name, massG, usual),
+    role: 'coupler',
+    solids: [
+      block([-8, 0, -longMm / 2], [8, 11, longMm / 2], 'plain', 2),
+      block([-6, 2, -longMm / 2 - 9], [6, 9, -longMm / 2], 'metal', 1),
+    ],
+    coupler: { connector, angle, longMm, ...(upTo ? { upTo } : {}) },
+  })
+
+export const savers = [
+  saver('papyr-saver-hdmi-d', 'Papyr port saver, HDMI D', 9, 9, 'hdmi-d', 'straight', 32, 'uhd30'),
+  saver('papyr-saver-hdmi-c', 'Papyr port saver, HDMI C', 10, 9, 'hdmi-c', 'straight', 33, 'uhd30'),
+  saver('papyr-saver-hdmi-a', 'Papyr port saver, HDMI A', 12, 11, 'hdmi-a', 'straight', 36),
+  saver('reedsmith-hdmi-a-down', 'Reedsmith angled coupler, HDMI A, down', 11, 10, 'hdmi-a', 'down', 22),
+  saver('reedsmith-hdmi-a-left', 'Reedsmith angled coupler, HDMI A, left', 11, 10, 'hdmi-a', 'left', 22),
+  saver('reedsmith-hdmi-a-swivel', 'Reedsmith swivel coupler, HDMI A', 14, 16, 'hdmi-a', 'swivel', 26, 'uhd60'),
+  saver('typha-usb-c-saver', 'Typha port saver, USB-C', 7, 8, 'usb-c', 'straight', 28),
+  saver('typha-usb-c-up', 'Typha angled coupler, USB-C, up', 7, 9, 'usb-c', 'up', 18),
 ]

@@ -1,6 +1,6 @@
 import type { Part } from '@zucchini/core/catalogue'
 import { bagThings, plates, smallAdapters, stands } from './base.ts'
-import { cables } from './cables.ts'
+import { cables, savers } from './cables.ts'
 import { cages } from './cages.ts'
 import { cameras } from './cameras.ts'
 import { withElectrics } from './electrics.ts'
@@ -24,6 +24,7 @@ export { bodies } from './cameras.ts'
 /** The invented catalogue that ships with the program. */
 export const demoParts: readonly Part[] = [
   ...cables,
+  ...savers,
   ...cameras,
   ...cages,
   ...lenses,

@@ -2,7 +2,7 @@ import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { runNames, runParts } from '../wires.ts'
+import { runNames, runParts, saverRemedies } from '../wires.ts'
 import { socketName } from '../../assembly/index.ts'
 
 /** Sockets held by little more than solder. */
@@ -33,7 +33,11 @@ export const portWear = defineCheck<Run, object, 'leads'>({
     speaks: {
       worn: 'A small socket wears out. {end} is {socket}, plugged in {plugged} set-ups and bare in {without}. Leave a short lead in and change over at its far end.',
     },
-    silent: { stays: '{end} keeps its lead, or is sturdy.', held: 'A clamp holds the plug at {end}.' },
+    silent: {
+      stays: '{end} keeps its lead, or is sturdy.',
+      held: 'A clamp holds the plug at {end}.',
+      saved: '{saver} stays in {end} and takes the wear.',
+    },
     cannotTell: {},
   },
   subjects: ({ leads }) =>
@@ -43,10 +47,13 @@ export const portWear = defineCheck<Run, object, 'leads'>({
     const names = { ...runNames(run), end: socketName(run.from), socket: connectors[run.from.socket.connector].title }
     const key = run.link.cable
     const numbers = { plugged, without }
+    if (run.from.coupler)
+      return { group: 'silent', message: 'saved', names: { ...names, saver: run.from.coupler.part.name }, key, numbers }
     if (run.held.some(({ piece }) => piece.part.holdsCable?.plug))
       return { group: 'silent', message: 'held', names, key, numbers }
     return small.has(run.from.socket.connector) && without > 0
       ? { group: 'speaks', message: 'worn', names, key, numbers, parts: runParts(run), at: run.from.at }
       : { group: 'silent', message: 'stays', names, key, numbers }
   },
+  remedies: (run, facts) => saverRemedies(facts, run.link, 'from', run.from.socket.connector),
 })

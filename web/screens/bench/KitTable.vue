@@ -21,10 +21,10 @@ const whereabouts = (part: Part, run: Run | undefined): string => {
   if (part.media?.stores && part.role === 'card') return 'in a slot or the bag'
   return part.power?.store || bagRoles.has(part.role) ? 'in the bag' : 'not on this set-up'
 }
-const look = (row: { readonly id: string; readonly plugged: boolean }) => {
+const look = (row: { readonly id: string; readonly lead?: string | undefined; readonly plugged: boolean }) => {
   const { rig, setup } = props.assessment.assembly
   if (row.plugged)
-    void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: row.id } })
+    void router.push({ name: 'wiring', params: { id: rig.id }, query: { setup: setup.id, lead: row.lead ?? row.id } })
   else bench.pickPiece(row.id)
 }
 
@@ -44,6 +44,7 @@ const rows = computed(() => {
     plugged: false,
     at: undefined,
     movable: false,
+    lead: undefined,
     price: price(piece.instance.id),
   }))
   const off = props.assessment.assembly.off.map(({ piece, at }) => ({
@@ -54,11 +55,18 @@ const rows = computed(() => {
     plugged: false,
     at: piece.host ? undefined : at,
     movable: !piece.host,
+    lead: undefined,
     price: price(piece.instance.id),
   }))
-  const leads = new Map(props.assessment.facts.leads.map((run) => [run.link.cable, run]))
+  // A port saver is looked at with the lead that is plugged into it.
+  const leads = new Map(
+    props.assessment.facts.leads.flatMap((run) =>
+      [run.link.cable, ...Object.values(run.link.couplers ?? {})].map((id) => [id, run] as const),
+    ),
+  )
   const loose = props.assessment.assembly.loose.map(({ instance, part }) => ({
     id: instance.id,
+    lead: leads.get(instance.id)?.link.cable,
     part,
     on: whereabouts(part, leads.get(instance.id)),
     placed: false,

@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import type { LeadLine } from '@zucchini/core/assess'
 import type { Run } from '@zucchini/core/cabling'
-import { connectors } from '@zucchini/core/catalogue'
+import { connectors, type Part } from '@zucchini/core/catalogue'
 import { X } from '@lucide/vue'
 import { computed, shallowRef, watch } from 'vue'
+import { useContext } from '../../stores/context.ts'
 import { useRig } from '../../stores/rig.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { millimetres, partGrams, voltSpan } from '../../wording.ts'
 import LeadLines from './LeadLines.vue'
+import { saverCommands, saversFor } from './savers.ts'
 
 const props = defineProps<{ run: Run }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRig()
+const context = useContext()
 
 const mm = (value: number) => millimetres(Math.round(value), store.style.units)
 const assessment = computed(() => store.assessment)
@@ -37,6 +40,14 @@ const through = (id: string, on: boolean) => {
   const list = on ? [...link.through, id] : link.through.filter((other) => other !== id)
   if (store.setup)
     store.apply([{ do: 'link', setup: store.setup.id, link: { ...link, through: list } }], `lay ${props.run.part.name}`)
+}
+/** Port savers and couplers that go into the socket at an end, those at hand first. */
+const saversAt = (end: 'from' | 'to'): readonly Part[] =>
+  saversFor(context.catalogue, props.run[end].coupler?.own.connector ?? props.run[end].socket.connector, context.owned)
+const couple = (end: 'from' | 'to', partId: string) => {
+  if (!store.rig || !store.setup) return
+  const commands = saverCommands(store.rig, store.setup.id, props.run.link, end, partId)
+  store.apply(commands, partId ? `a port saver on ${props.run.part.name}` : `no port saver on ${props.run.part.name}`)
 }
 const unplug = () => {
   if (
@@ -110,6 +121,20 @@ const swap = (line: LeadLine) => {
         />{{ piece.part.name }}</label
       >
     </fieldset>
+    <template v-for="end in ['from', 'to'] as const" :key="end">
+      <label v-if="saversAt(end).length" class="mt-2 flex items-center gap-2">
+        <span class="label shrink-0">between, {{ end === 'from' ? 'at its start' : 'at its end' }}</span>
+        <select
+          class="field min-w-0 flex-1 py-0.5"
+          :value="run[end].coupler?.part.id ?? ''"
+          :aria-label="`Port saver or coupler ${end === 'from' ? 'at its start' : 'at its end'}`"
+          @change="couple(end, ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">nothing</option>
+          <option v-for="part in saversAt(end)" :key="part.id" :value="part.id">{{ part.name }}</option>
+        </select>
+      </label>
+    </template>
     <p v-if="!run.clear" class="label mt-2">The way is an estimate: it could not be laid clear of everything.</p>
     <button class="btn mt-2" @click="unplug">Unplug</button>
     <h3 class="mt-3 border-b border-line pb-1 font-semibold">Instead</h3>
