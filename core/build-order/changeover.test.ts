@@ -33,7 +33,7 @@ test('two screws off: the outer one first, 25 s each with a coin', () => {
 test('put on: hosts before guests; a pinned foot wants a hex key and 40 s', () => {
   const { steps, seconds, tools } = between([], [a, b, on('pinned', 'foot', 'camera', 'pinned')])
   expect(steps.map(({ instance }) => instance)).toEqual(['a', 'pinned', 'b'])
-  expect([seconds, tools]).toEqual([90, ['coin', 'hex key']])
+  expect([seconds, tools]).toEqual([90, ['4 mm key', 'coin']])
 })
 
 test('a moved piece is undone and done; a turned one only set', () => {

@@ -1,5 +1,5 @@
 import type { Assembly, Joint, Link, PlacedPart } from '../assembly/index.ts'
-import type { MountStandard, Tool } from '../catalogue/index.ts'
+import { type MountStandard, type Tool, toolName } from '../catalogue/index.ts'
 
 /** One thing to do when one set-up becomes another. */
 export interface Step {
@@ -9,13 +9,15 @@ export interface Step {
   readonly name: string
   readonly seconds: number
   readonly tool: Tool
+  /** The same with the size of its key, where it is known. */
+  readonly toolName: string
 }
 
 export interface Changeover {
   readonly steps: readonly Step[]
   readonly seconds: number
   /** What has to be in the pocket; fingers and levers are always there. */
-  readonly tools: readonly Tool[]
+  readonly tools: readonly string[]
 }
 
 const SLIDE_SECONDS = 4
@@ -47,6 +49,7 @@ const leadsAt =
         name: loose.find(({ instance }) => instance.id === cable)?.part.name ?? cable,
         seconds: lead,
         tool: 'fingers',
+        toolName: 'fingers',
       }))
 
 const sameSeat = (a: Joint, b: Joint): boolean =>
@@ -63,6 +66,7 @@ const stepAt =
       name: piece.part.name,
       seconds: what === 'slide' ? SLIDE_SECONDS : mated ? joint(mated.standard) : 0,
       tool: mated?.tool ?? 'fingers',
+      toolName: mated ? toolName(mated) : 'fingers',
     }
   }
 
@@ -94,6 +98,8 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
   return {
     steps,
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
-    tools: [...new Set(steps.map(({ tool }) => tool))].filter((tool) => tool !== 'fingers' && tool !== 'lever').sort(),
+    tools: [
+      ...new Set(steps.filter(({ tool }) => tool !== 'fingers' && tool !== 'lever').map((one) => one.toolName)),
+    ].sort(),
   }
 }

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../kernel/index.ts'
 import { standardOf } from './interfaces/index.ts'
-import type { Tool } from './part.ts'
+import type { KeySize, Tool } from './part.ts'
 import type { MateCode, MountEnd, MountStandard } from './standard.ts'
 
 /** Two ends that go together: which is the socket and which the plug, and what the joint is like. */
@@ -18,12 +18,18 @@ export interface Mate {
   readonly limitBy: 'maker' | 'usual'
   readonly mayLift: boolean
   readonly tool: Tool
+  /** Which key, where the tool is one and its size is known. */
+  readonly keySize?: KeySize
   readonly seconds: number
   /** On a rail: which side is the rail, and how much of it is taken, mm. */
   readonly along?: { readonly rail: 'holds' | 'sits'; readonly takesMm: number }
   /** It goes on, but not as it should: "does not latch". */
   readonly fault?: string
 }
+
+/** What a joint is tightened with, in words. @example `4 mm key`; `hex key` where its size is not known */
+export const toolName = ({ tool, keySize }: Pick<Mate, 'tool' | 'keySize'>): string =>
+  keySize ? `${keySize} key` : tool
 
 /** An end in words: `pinned 3/8" screw`, `cold shoe`. */
 export const endName = ({ mount }: MountEnd): string => standardOf(mount.standard).ends[mount.side]
@@ -49,9 +55,19 @@ const lower = (a: Limit, b: Limit): Limit =>
  * standards read of an end is in it. A seat made for certain bodies hangs on the part's list of them as well.
  */
 export const matingKey = ({ part, mount }: MountEnd): string => {
-  const { standard, side, screws, antiTwist, limitG, tool } = mount
+  const { standard, side, screws, antiTwist, limitG, tool, keySize } = mount
   const own = standardOf(standard).fields.map((field) => mount[field])
-  return JSON.stringify([standard, side, screws, antiTwist, limitG, tool, own, side === 'sits' ? part.fits : []])
+  return JSON.stringify([
+    standard,
+    side,
+    screws,
+    antiTwist,
+    limitG,
+    tool,
+    keySize,
+    own,
+    side === 'sits' ? part.fits : [],
+  ])
 }
 
 /**
@@ -71,6 +87,8 @@ export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate, MateCode> => {
   if (objections.length > 0) return { ok: false, issues: objections }
   const along = taken ? undefined : standard.along
   const screws = plug.mount.screws ?? 1
+  const tool = plug.mount.tool ?? standard.tool
+  const keySize = tool === 'hex key' ? (plug.mount.keySize ?? standard.keySize) : undefined
   const fault = taken ? undefined : socketStandard.fault?.(socket, plug)
   return good({
     ...(along ? { along: { rail: along.rail, takesMm: along.takesMm(along.rail === 'holds' ? plug : socket) } } : {}),
@@ -82,7 +100,8 @@ export const mate = (a: MountEnd, b: MountEnd): Outcome<Mate, MateCode> => {
     turnStepDeg: standard.turnStepDeg,
     ...lower(limitOf(socket, socketStandard, screws), limitOf(plug, standard, screws)),
     mayLift: standard.mayLift && socketStandard.mayLift,
-    tool: plug.mount.tool ?? standard.tool,
+    tool,
+    ...(keySize ? { keySize } : {}),
     seconds: standard.seconds,
   })
 }

@@ -153,6 +153,21 @@ export const socketSchema = z.strictObject({
   mvPerPa: z.number().positive().max(500).optional(),
 })
 
+/** Keys for screws with a hexagon in their heads, across flats. */
+export const keySizes = [
+  '1.5 mm',
+  '2 mm',
+  '2.5 mm',
+  '3 mm',
+  '4 mm',
+  '5 mm',
+  '6 mm',
+  '1/8"',
+  '5/32"',
+  '3/16"',
+  '1/4"',
+] as const
+
 export const mountSchema = z.strictObject({
   id: idSchema,
   standard: z.string().min(1).max(40),
@@ -200,6 +215,8 @@ export const mountSchema = z.strictObject({
   limitG: z.number().positive().max(100_000).optional(),
   shares: z.array(idSchema).max(12).readonly().optional(),
   tool: z.enum(['fingers', 'coin', 'hex key', 'lever']).optional(),
+  /** Which key, where it takes one; the usual one of its standard when it is not told. */
+  keySize: z.enum(keySizes).optional(),
   /** A battery's seat: the voltage the part bears there. */
   volts: voltsSchema.optional(),
 })
@@ -306,4 +323,5 @@ export type Hinge = z.infer<typeof hingeSchema>
 export type Socket = z.infer<typeof socketSchema>
 export type Mount = z.infer<typeof mountSchema>
 export type Look = (typeof looks)[number]
+export type KeySize = (typeof keySizes)[number]
 export type Tool = NonNullable<Mount['tool']>

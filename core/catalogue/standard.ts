@@ -1,5 +1,5 @@
 import type { Issue } from '../kernel/index.ts'
-import type { Mount, Part, Tool } from './part.ts'
+import type { KeySize, Mount, Part, Tool } from './part.ts'
 
 /** One end of a joint: a mount and the part it belongs to. */
 export interface MountEnd {
@@ -103,6 +103,8 @@ export interface MountStandard {
   /** What it carries when neither part says otherwise, g. */
   readonly limitG?: number
   readonly tool: Tool
+  /** The usual key for its screw. */
+  readonly keySize?: KeySize
   readonly seconds: number
   /** Its family is a diameter in mm, and must be readable as one. */
   readonly sized?: true

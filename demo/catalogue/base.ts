@@ -1,6 +1,6 @@
 import type { Solid } from '@zucchini/core/catalogue'
 import type { Vec3 } from '@zucchini/core/kernel'
-import { ahead, back, bar, block, down, holds, part, plate, sits, slot, up } from '../shapes/index.ts'
+import { ahead, back, bar, block, clampLever, down, holds, part, plate, sits, slot, up } from '../shapes/index.ts'
 
 export const plates = [
   plate({
@@ -88,7 +88,9 @@ const clampHead = (
       block([-30, -14, -34], [30, 0, 34], 'metal', 3),
       bar([0, -14, 0], down, 62, radius, 'plain'),
       bar([0, -52, 40], back, 160, 7, 'grip'),
+      block([30, -12, -8], [38, -2, 24], 'knob', 2),
     ],
+    rooms: [clampLever(54)],
     mounts: [
       sits('clamp', 'dovetail-38', [0, 0, 0], up, { lengthMm: 40, limitG, fromG: 600, momentNm: headNm(limitG) }),
       sits('legs', 'thread-3/8', [0, -76, 0], down),

@@ -170,6 +170,7 @@ export const moreArms = [
     aheadMm: 0,
     leanDeg: 20,
     limitG: 1200,
+    turns: true,
   }),
 ]
 

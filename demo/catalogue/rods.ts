@@ -3,6 +3,7 @@ import {
   block,
   brick,
   brickPlate,
+  clampLever,
   down,
   dropIn,
   holds,
@@ -331,7 +332,12 @@ export const powerParts = [
     maker: 'Gourdwell',
     massG: 1680,
     price: [240, 279, 320],
-    solids: [block([-34, -16, -44], [34, 0, 44], 'metal', 3), bar([0, -16, 0], down, 60, 44, 'plain')],
+    solids: [
+      block([-34, -16, -44], [34, 0, 44], 'metal', 3),
+      bar([0, -16, 0], down, 60, 44, 'plain'),
+      block([34, -13, -8], [42, -3, 24], 'knob', 2),
+    ],
+    rooms: [clampLever(58)],
     mounts: [
       sits('clamp', 'slide-50', [0, 0, 0], up, { lengthMm: 60, limitG: 6000 }),
       sits('legs', 'thread-3/8', [0, -76, 0], down),

@@ -121,6 +121,8 @@ export const viewMounts = [
     aheadMm: 0,
     leanDeg: 0,
     limitG: 400,
+    turns: true,
+    tiltDeg: 45,
   }),
   mountArm({
     id: 'tromba-ball-14',
@@ -134,6 +136,8 @@ export const viewMounts = [
     aheadMm: 0,
     leanDeg: 0,
     limitG: 500,
+    turns: true,
+    tiltDeg: 45,
   }),
   mountArm({
     id: 'pattypan-arm-110',

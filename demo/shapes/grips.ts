@@ -1,4 +1,4 @@
-import type { Capability, Mount, Part, Solid } from '@zucchini/core/catalogue'
+import type { Capability, Hinge, Mount, Part, Solid } from '@zucchini/core/catalogue'
 import { ahead, back, bar, block, down, holds, left, part, type Price, right, sits, slot, up } from './solids.ts'
 
 interface Piece {
@@ -118,9 +118,33 @@ export interface MountArmFacts extends Piece {
   readonly aheadMm: number
   readonly leanDeg: number
   readonly limitG: number
+  /** A ball or swivel turns about its post as well as tilting. */
+  readonly turns?: boolean
+  readonly tiltDeg?: number
 }
 
-/** Carries a monitor on a 1/4" screw, leaning back by a fixed angle. Origin: the middle of its foot. */
+/** How far a joint is set from where it is drawn; drawn first, then by steps either way. */
+const stepsOf = (most: number, step: number, [less, more]: readonly [string, string]): Hinge['positions'] => [
+  { id: 'as-drawn', label: 'as it comes', deg: 0 },
+  ...Array.from({ length: most / step }, (_, i) => step * (i + 1)).flatMap((deg) => [
+    { id: `${less}-${deg}`, label: `${deg}° ${less}`, deg },
+    { id: `${more}-${deg}`, label: `${deg}° ${more}`, deg: -deg },
+  ]),
+]
+
+/** The joint at the tip: it tilts about the knob; a ball or swivel turns about its post as well. */
+const tipHinges = ({ aheadMm, turns, tiltDeg = 90 }: MountArmFacts, pivotMm: number, count: number): Hinge[] => {
+  const at = [0, pivotMm, 0 - aheadMm] as const
+  const moved = { at, solids: [count - 3, count - 1], mounts: ['stud'] }
+  return [
+    ...(turns
+      ? [{ id: 'turn', label: 'turns', axis: up, positions: stepsOf(90, 30, ['left', 'right']), ...moved }]
+      : []),
+    { id: 'tilt', label: 'tilts', axis: right, positions: stepsOf(tiltDeg, 15, ['back', 'ahead']), ...moved },
+  ]
+}
+
+/** Carries a monitor on a 1/4" screw, leaning back as it comes and tilting from there. Origin: the middle of its foot. */
 export const mountArm = (a: MountArmFacts): Part => {
   const lean = (a.leanDeg * Math.PI) / 180
   const solids: Solid[] = [block([-10, 0, -10], [10, 9, 10], 'metal', 2)]
@@ -170,6 +194,7 @@ export const mountArm = (a: MountArmFacts): Part => {
         label: `${a.name}, 1/4" screw`,
       },
     ],
+    hinges: tipHinges(a, base + 8, solids.length),
     facts: { leans: `${a.leanDeg} degrees back` },
   })
 }

@@ -1,4 +1,4 @@
-import type { Look, Mount, Part, Solid } from '@zucchini/core/catalogue'
+import type { Look, Mount, Part, Room, Solid } from '@zucchini/core/catalogue'
 import { add, middleOf, scale, type Vec3 } from '@zucchini/core/kernel'
 
 export const left: Vec3 = [-1, 0, 0]
@@ -91,4 +91,11 @@ export const slot = (along: Vec3, reachMm: number, stepMm = 1): NonNullable<Moun
   minMm: -reachMm,
   maxMm: reachMm,
   stepMm,
+})
+
+/** The lever of a clamp on its right: two fingers open it outward, the middle of its way so far beside. */
+export const clampLever = (besideMm: number): Room => ({
+  kind: 'lever',
+  shape: { kind: 'box', centre: [besideMm, -7, 8], size: [32, 18, 36] },
+  lost: 'its clamp can not be opened',
 })

@@ -14,6 +14,7 @@ export const threadQuarterPinned: MountStandard = {
   mayLift: true,
   limitG: 4000,
   tool: 'hex key',
+  keySize: '4 mm',
   seconds: 40,
   objections: noObjections,
 }

@@ -14,6 +14,7 @@ export const threadQuarter: MountStandard = {
   mayLift: true,
   limitG: 3000,
   tool: 'coin',
+  keySize: '4 mm',
   seconds: 25,
   objections: noObjections,
 }

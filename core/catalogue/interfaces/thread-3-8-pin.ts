@@ -14,6 +14,7 @@ export const threadThreeEighthsPinned: MountStandard = {
   mayLift: true,
   limitG: 6000,
   tool: 'hex key',
+  keySize: '5 mm',
   seconds: 40,
   objections: noObjections,
 }

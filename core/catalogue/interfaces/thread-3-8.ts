@@ -14,6 +14,7 @@ export const threadThreeEighths: MountStandard = {
   mayLift: true,
   limitG: 6000,
   tool: 'coin',
+  keySize: '5 mm',
   seconds: 25,
   objections: noObjections,
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Fit, type Misfit } from '@zucchini/core/assess'
 import { offPlaceWords, type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
-import { endName, mountOf, roles } from '@zucchini/core/catalogue'
+import { endName, mountOf, roles, toolName } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
 import { scale } from '@zucchini/core/kernel'
 import { Trash2, X } from '@lucide/vue'
@@ -52,7 +52,7 @@ const seat = computed(() => {
   if (!host || !hostMount || !guestMount) return 'carries everything else'
   const by = `${endName({ part, mount: guestMount })} on ${host.part.name}, ${hostMount.label ?? hostMount.id}`
   return mate?.ok
-    ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : mate.value.tool}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}`
+    ? `${by}; ${mate.value.tool === 'fingers' ? 'by hand' : toolName(mate.value)}, ${mate.value.seconds} s${mate.value.holdsTwist ? ', can not turn' : ', can turn'}`
     : by
 })
 const pieces = computed(() => context.owned.get(props.piece.part.id) ?? 0)

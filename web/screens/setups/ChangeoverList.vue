@@ -31,7 +31,8 @@ const word = {
         <span class="fig text-soft">{{ i + 1 }}</span><span class="font-medium">{{ word[step.do] }}</span
         ><span class="truncate">{{ step.name }}</span>
         <span class="label tight"
-          >{{ step.tool === 'fingers' ? '' : step.tool }} <span class="fig text-ink">{{ step.seconds }} s</span></span
+          >{{ step.tool === 'fingers' ? '' : step.toolName }}
+          <span class="fig text-ink">{{ step.seconds }} s</span></span
         >
       </li>
       <li v-if="changeover.steps.length === 0" class="border-t border-line py-1 text-soft">
