@@ -66,6 +66,7 @@ const mateWords: Readonly<Record<MateCode, string>> = {
   'spacing-differs': 'its screws stand {screwsMm:mm} apart, the holes {holesMm:mm}',
   'pack-differs': 'the bay takes {holds}, this is {wants}',
   'flange-differs': 'made for {wantsMm:mm} from the sensor, here it sits at {holdsMm:mm}',
+  'face-small': 'its back is {wantsMm:mm} by {highMm:mm}, the face is free over {freeMm:mm} by {tallMm:mm}',
   'ring-size-differs': 'closes on {minMm:mm} to {maxMm:mm}, the ring is {ringMm:mm}',
   'clamp-size-differs': 'made for {wants}, the lens front is {holds}',
   'tray-differs': 'the tray takes {holds}, this is {wants}',

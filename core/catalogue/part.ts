@@ -198,6 +198,8 @@ export const mountSchema = z.strictObject({
   /** Distance between two screws, and how far a slot lets them wander. */
   spacingMm: lengthMm.optional(),
   slotMm: z.number().min(0).max(200).optional(),
+  /** A flat face, or the back of a pad: how wide and tall it is. */
+  faceMm: z.tuple([lengthMm, lengthMm]).readonly().optional(),
   /** How far a screw stands out, or how deep a blind hole is, mm. */
   screwMm: z.number().positive().max(60).optional(),
   deepMm: z.number().positive().max(60).optional(),

@@ -49,6 +49,7 @@ export type Kind =
 export type ObjectionCode =
   | 'body-unfit'
   | 'clamp-size-differs'
+  | 'face-small'
   | 'filter-size-differs'
   | 'flange-differs'
   | 'lens-mount-differs'
@@ -69,6 +70,7 @@ export const kindFields = [
   'closesOn',
   'spacingMm',
   'slotMm',
+  'faceMm',
 ] as const satisfies readonly (keyof Mount)[]
 export type KindField = (typeof kindFields)[number]
 

@@ -229,7 +229,13 @@ export const brick = (
       block([-w / 2, -h / 2, 0], [w / 2, h / 2, d], 'plain', 4),
       block([-w / 2 + 8, -h / 2 + 8, d], [w / 2 - 8, h / 2 - 8, d + 1], 'detail', 2),
     ],
-    mounts: [sits('back', b.standard, [0, 0, 0], ahead, b.family ? { family: b.family } : {})],
+    mounts: [
+      sits('back', b.standard, [0, 0, 0], ahead, b.family ? { family: b.family } : {}),
+      // A slab is too narrow for anything to stick to.
+      ...(b.standard === 'slab-l'
+        ? []
+        : [holds('face', 'face', [0, 0, d + 1], back, { faceMm: [w - 20, h - 20], label: `${b.name}, flat side` })]),
+    ],
     facts: { Wh: b.wh },
   })
 }

@@ -3,6 +3,7 @@ import { unknownStandard } from '../unknown-standard.ts'
 import { body } from './body.ts'
 import { clampOn } from './clamp-on.ts'
 import { dovetail38 } from './dovetail-38.ts'
+import { face } from './face.ts'
 import { filterThread } from './filter-thread.ts'
 import { gear08 } from './gear-0-8.ts'
 import { lensMount } from './lens-mount.ts'
@@ -31,6 +32,7 @@ export const standards: readonly MountStandard[] = [
   body,
   clampOn,
   dovetail38,
+  face,
   filterThread,
   gear08,
   lensMount,

@@ -35,6 +35,19 @@ const held = (guest: ReturnType<typeof tinyPart>, mount: string, hostMount: stri
 const packPart = (family: string) => tinyPart({ id: 'pack', mounts: [plug('back', 'pack', { family })] })
 const filter = tinyPart({ id: 'filter', mounts: [plug('rear', 'filter-thread', { family: '82' })] })
 
+/** A back of so many millimetres on a face of 30 by 60. */
+const onFace = (faceMm: readonly [number, number]) =>
+  tinyRig(
+    [
+      tinyPart({
+        id: 'flat',
+        mounts: [plug('foot', 'thread-1/4'), socket('side', 'face', [0, 20, 0], [0, 1, 0], { faceMm: [30, 60] })],
+      }),
+      tinyPart({ id: 'box', mounts: [plug('back', 'pad', { faceMm })] }),
+    ],
+    [on('flat', 'foot', 'camera', 'hole'), on('box', 'back', 'flat', 'side')],
+  )
+
 testCheck(mountMismatch, {
   speaks: [
     {
@@ -77,6 +90,13 @@ testCheck(mountMismatch, {
       ),
     },
     {
+      // 30 mm of face, less 3 at either edge.
+      name: 'a pad a millimetre too wide for its face',
+      message: 'face-small',
+      numbers: { wantsMm: 25, highMm: 25, freeMm: 24, tallMm: 54 },
+      ...onFace([25, 25]),
+    },
+    {
       name: 'a clamp too wide for the ring',
       message: 'ring-size-differs',
       numbers: { ringMm: 70, minMm: 71, maxMm: 80 },
@@ -113,6 +133,7 @@ testCheck(mountMismatch, {
     },
   ],
   silent: [
+    { name: 'a pad as wide as its face is free, stuck on across', message: 'fits', ...onFace([54, 24]) },
     {
       name: 'one size, typed in two ways',
       message: 'fits',

@@ -43,6 +43,8 @@ const speaks = {
   'lens-mount-differs': "{guest} won't lock. It has the {wants} mount; the camera has {holds}.",
   'flange-differs':
     "{guest} locks but won't focus right. It is made to sit {wantsMm:mm} from the sensor; here it sits at {holdsMm:mm}.",
+  'face-small':
+    "{guest} won't stick. Its back is {wantsMm:mm} by {highMm:mm}; of the face {freeMm:mm} by {tallMm:mm} is flat and free.",
   'ring-size-differs': "{guest} won't close. It closes on {minMm:mm} to {maxMm:mm}; the ring is {ringMm:mm}.",
 } as const satisfies Record<Told, string>
 

@@ -157,6 +157,17 @@ const slideWay = (name: string) =>
         :name="`Mount ${n}, closes on at most (mm)`"
         @change="change({ closesOn: { minMm: $event, ...mount.closesOn, maxMm: $event } })"
     /></span>
+    <span v-if="kind === 'pad'" class="flex items-center gap-1"
+      ><span class="label">flat over</span
+      ><NumberField
+        :value="mount.faceMm?.[0] ?? NaN"
+        :name="`Mount ${n}, how wide it is flat (mm)`"
+        @change="change({ faceMm: [$event, mount.faceMm?.[1] ?? $event] })" /><span class="label">by</span
+      ><NumberField
+        :value="mount.faceMm?.[1] ?? NaN"
+        :name="`Mount ${n}, how tall it is flat (mm)`"
+        @change="change({ faceMm: [mount.faceMm?.[0] ?? $event, $event] })"
+    /></span>
     <label v-if="kind === 'shoe' && mount.side === 'sits'" class="flex items-center gap-1.5"
       ><span class="label">kept by</span
       ><select

@@ -28,3 +28,14 @@ test('it is asked of shoe feet only', () => {
       .exists(),
   ).toBe(false)
 })
+
+test('a pad or a face is asked how wide and tall it is; one figure typed first stands for both', async () => {
+  const face: Mount = { id: 'face', standard: 'face', side: 'holds', at: [0, 0, 0], out: [0, 0, 1], up: [0, 1, 0] }
+  const plain = row(face)
+  await plain.get('[aria-label="Mount 1, how wide it is flat (mm)"]').setValue('40')
+  expect(plain.emitted('change')).toEqual([[{ ...face, faceMm: [40, 40] }]])
+  const known = row({ ...face, faceMm: [40, 60] })
+  await known.get('[aria-label="Mount 1, how tall it is flat (mm)"]').setValue('55')
+  expect(known.emitted('change')).toEqual([[{ ...face, faceMm: [40, 55] }]])
+  expect(row(foot).find('[aria-label="Mount 1, how wide it is flat (mm)"]').exists()).toBe(false)
+})
