@@ -96,6 +96,6 @@ export const slot = (along: Vec3, reachMm: number, stepMm = 1): NonNullable<Moun
 /** The lever of a clamp on its right: two fingers open it outward, the middle of its way so far beside. */
 export const clampLever = (besideMm: number): Room => ({
   kind: 'lever',
-  shape: { kind: 'box', centre: [besideMm, -7, 8], size: [32, 18, 36] },
+  shape: { kind: 'box', centre: [besideMm, -11, 8], size: [32, 16, 36] },
   lost: 'its clamp can not be opened',
 })

@@ -26,7 +26,7 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day' 
   messages: {
     speaks: {
       long: 'Not full by morning. Filling the {part} again takes {chargeMin:min} with the bays in the kit; a night has {nightMin:min}.',
-      few: 'Not all full by morning. What takes the {part} along fills one by night, and nothing in the kit charges the others.',
+      few: 'Not all full by morning. A {part} is filled where it sits, one by night; nothing in the kit charges the others.',
       none: 'No charger. Nothing in the kit charges the {part}.',
     },
     silent: { enough: 'The {part} are full again in {chargeMin:min}.' },
