@@ -138,6 +138,7 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
     title: 'Likely within the money',
     how: 'prices drawn as their history spreads them, a quarter of it shared by all; the share of bills under the cap',
   },
+  asked: { title: 'Asked for', how: 'what the kind of shoot, its conditions and you ask of the rig' },
   needs: { title: 'What the job asks for', how: 'from the kind of shoot, its conditions and your wishes' },
   unmet: { title: 'What nothing gives yet', how: 'what the job asks for, less what the pieces give' },
 }
@@ -227,6 +228,7 @@ export const factValue = (name: FactName, facts: Facts, style: Style): string =>
     cost: () => money(facts.cost.usual, style.currency),
     bill: () => money(facts.bill.totalMinor, style.currency),
     chance: () => (facts.chance.within === undefined ? '' : `${Math.round(facts.chance.within * 100)} %`),
+    asked: () => of(facts.asked.size, 'wish', 'wishes'),
     needs: () => of(facts.needs.length, 'wish', 'wishes'),
     unmet: () => of(facts.unmet.length, 'wish', 'wishes'),
     lensKit: () => of(facts.lensKit.length, 'lens', 'lenses'),

@@ -29,6 +29,24 @@ export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonl
   return sorted ? list : keyed.sort((a, b) => compare(a.key, b.key)).map(({ item }) => item)
 }
 
+/**
+ * The same where keys begin with a number that few have in common: by that first, and by whole keys only among those
+ * that have it in common.
+ */
+const inRank = <T>(list: readonly T[], rankOf: (item: T) => number, keyOf: (item: T) => Key): readonly T[] => {
+  if (list.length < 2) return list
+  const ranked = list.map((item) => ({ item, rank: rankOf(item) })).sort((a, b) => a.rank - b.rank)
+  const all: T[] = []
+  for (let from = 0; from < ranked.length;) {
+    let to = from + 1
+    while (to < ranked.length && ranked[to]?.rank === ranked[from]?.rank) to++
+    const alike = ranked.slice(from, to).map(({ item }) => item)
+    for (const item of to - from > 1 ? inOrder(alike, keyOf) : alike) all.push(item)
+    from = to
+  }
+  return all.every((item, i) => item === list[i]) ? list : all
+}
+
 /** What somebody wrote beside a piece puts it in no other place. */
 const instanceKey = ({ partId, status, health = 1, tier }: Instance): Key => [partId, status, health, tier ?? '']
 
@@ -72,36 +90,38 @@ export const canonical = (
   const partOf = (id: string): string => kit.get(id)?.partId ?? ''
   const socketIndex = (end: Link['from']): number =>
     catalogue.parts.get(partOf(end.instance))?.sockets?.findIndex(({ id }) => id === end.socket) ?? -1
-  const jointKey = ({ guest, guestMount, host, hostMount, slideMm, turnDeg }: Joint): Key => [
-    place(guest),
+  const jointKey = ({ guestMount, host, hostMount, slideMm, turnDeg }: Joint): Key => [
     place(host),
     guestMount,
     hostMount,
     slideMm,
     turnDeg,
   ]
-  const links = inOrder(setup.links, ({ cable, from, to, through }) => [
-    place(from.instance),
-    socketIndex(from),
-    place(to.instance),
-    socketIndex(to),
-    ...(kit.has(cable) ? instanceKey(kit.get(cable) as Instance) : []),
-    ...through.map(place),
-  ])
+  const links = inRank(
+    setup.links,
+    ({ from }) => place(from.instance),
+    ({ cable, from, to, through }) => [
+      socketIndex(from),
+      place(to.instance),
+      socketIndex(to),
+      ...(kit.has(cable) ? instanceKey(kit.get(cable) as Instance) : []),
+      ...through.map(place),
+    ],
+  )
   const cables = new Map(links.map(({ cable }, i) => [cable, i]))
   return {
     rig: {
       ...rig,
-      kit: inOrder(rig.kit, (instance) => [
-        place(instance.id),
-        cables.get(instance.id) ?? links.length,
-        ...instanceKey(instance),
-      ]),
+      kit: inRank(
+        rig.kit,
+        ({ id }) => place(id),
+        (instance) => [cables.get(instance.id) ?? links.length, ...instanceKey(instance)],
+      ),
     },
     setup: {
       ...setup,
-      joints: inOrder(setup.joints, jointKey),
-      braces: inOrder(setup.braces, jointKey),
+      joints: inRank(setup.joints, ({ guest }) => place(guest), jointKey),
+      braces: inRank(setup.braces, ({ guest }) => place(guest), jointKey),
       poses: inOrder(setup.poses, ({ instance, hinge, position }) => [place(instance), hinge, position]),
       links,
       ...(setup.off ? { off: inOrder(setup.off, ({ instance, at }) => [place(instance), at]) } : {}),

@@ -71,19 +71,17 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
  *   edge until the end of the arm, 100 mm off, is down: atan (80 / 100) = 38.7 degrees
  */
 export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
-  // Flat numbers: a rig has thousands of corners, and each turn moves them all.
+  // Flat numbers: each turn moves every corner.
+  const count = touching.reduce((sum, { corners }) => sum + corners.length, 0)
   const owners: Touching[] = []
-  const corners: Vec3[] = []
+  const [x, y, z] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)]
   for (const of of touching)
     for (const at of of.corners) {
-      owners.push(of)
-      corners.push(at)
+      const i = owners.push(of) - 1
+      x[i] = at[0]
+      y[i] = at[1]
+      z[i] = at[2]
     }
-  const [x, y, z] = [0, 1, 2].map((k) => Float64Array.from(corners, (at) => at[k as 0 | 1 | 2])) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ]
   let mass = centre
   let tilted = 0
   for (let turn = 0; ; turn++) {
@@ -133,6 +131,9 @@ const AROUND: readonly Vec3[] = [-2, -1, 0, 1, 2].flatMap((i) =>
 /** A corner that some direction sees as its farthest, but for this, can touch the table. mm */
 const OUTERMOST_MM = 0.3
 
+/** A piece farther from the outermost of the rig than this, whichever way one looks, touches no table. mm */
+const NEAR_OUTERMOST_MM = 25
+
 /** What of a part can touch a table, in its own frame: of the corners of its hard solids those that lie outermost. */
 const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part) => {
   const hard = solids.filter(({ matter }) => matter === 'body')
@@ -157,5 +158,31 @@ const outside = perThing('what of a piece can touch', (piece: PlacedPart): reado
   })),
 )
 
-/** Everything hard that is in the hand, with what must not be lain on told apart. */
-export const touchingOf = (assembly: Assembly): readonly Touching[] => assembly.placed.filter(inHand).flatMap(outside)
+/** How far a piece reaches in each direction. */
+const reachOf = perThing('reaches of a piece', (piece: PlacedPart): Float64Array =>
+  Float64Array.from(AROUND, (way) =>
+    outside(piece).reduce(
+      (far, { corners }) => corners.reduce((most, at) => Math.max(most, dot(at, way)), far),
+      -Infinity,
+    ),
+  ),
+)
+
+/**
+ * Everything hard that is in the hand and outermost in some direction, or nearly so, with what must not be lain on told
+ * apart.
+ */
+export const touchingOf = (assembly: Assembly): readonly Touching[] => {
+  const pieces = assembly.placed.filter(inHand)
+  const reaches = pieces.map(reachOf)
+  const farthest = new Float64Array(AROUND.length).fill(-Infinity)
+  for (const reach of reaches)
+    for (let n = 0; n < farthest.length; n++)
+      if ((reach[n] ?? -Infinity) > (farthest[n] ?? 0)) farthest[n] = reach[n] ?? 0
+  return pieces.flatMap((piece, i) => {
+    const reach = reaches[i]
+    for (let n = 0; n < farthest.length; n++)
+      if ((reach?.[n] ?? -Infinity) >= (farthest[n] ?? 0) - NEAR_OUTERMOST_MM) return outside(piece)
+    return []
+  })
+}

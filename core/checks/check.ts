@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Command, PlacedPart } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
-import { type Measure, measuresIn, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
+import { type Measure, measuresIn, perKey, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts, Reads, Sees, Watched } from '../facts/index.ts'
 import { FactFailure } from '../facts/index.ts'
 import { optionsFor } from './limits.ts'
@@ -230,8 +230,34 @@ const messageOf = (check: { id: string; messages: Messages }, judgement: Judgeme
 interface OfEachPiece<S, N extends FactName = never> {
   (facts: Sees<N>): readonly S[]
   readonly of: (piece: PlacedPart) => readonly S[]
+  /** The placed pieces that have any. */
+  readonly here: (facts: Sees<N>) => readonly PlacedPart[]
   /** Does the rule speak of this set-up at all? */
   readonly when: (facts: Sees<N>) => boolean
+}
+
+/** Every rule that takes its subjects piece by piece, in the order in which they were written down. */
+const byPieces: ((piece: PlacedPart) => readonly object[])[] = []
+
+/** The rules that have something to say of a piece: most pieces concern few of them. */
+const rulesKept = perKey<PlacedPart, readonly number[]>('rules of a piece')
+const rulesOf = (piece: PlacedPart): readonly number[] =>
+  rulesKept(piece, String(byPieces.length), () => byPieces.flatMap((of, rule) => (of(piece).length > 0 ? [rule] : [])))
+
+/** Of placed pieces those that each rule has something to say of. */
+const piecesKept = perKey<readonly PlacedPart[], ReadonlyMap<number, readonly PlacedPart[]>>('pieces of a rule')
+const piecesOf = (placed: readonly PlacedPart[]): ReadonlyMap<number, readonly PlacedPart[]> =>
+  piecesKept(placed, String(byPieces.length), () => piecesByRule(placed))
+
+const piecesByRule = (placed: readonly PlacedPart[]): ReadonlyMap<number, readonly PlacedPart[]> => {
+  const all = new Map<number, PlacedPart[]>()
+  for (const piece of placed)
+    for (const rule of rulesOf(piece)) {
+      const list = all.get(rule)
+      if (list) list.push(piece)
+      else all.set(rule, [piece])
+    }
+  return all
 }
 
 /**
@@ -243,7 +269,9 @@ export const ofEachPiece = <S extends object, N extends FactName = never>(
   when: (facts: Sees<N>) => boolean = () => true,
 ): OfEachPiece<S, N> => {
   const kept = perThing('subjects of a piece', of)
-  return Object.assign((facts: Sees<N>) => (when(facts) ? facts.assembly.placed.flatMap(kept) : []), { of: kept, when })
+  const rule = byPieces.push(kept) - 1
+  const here = ({ assembly }: Sees<N>): readonly PlacedPart[] => piecesOf(assembly.placed).get(rule) ?? nobody
+  return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), { of: kept, here, when })
 }
 /** The placed pieces of a kind as the subjects of a rule. */
 export const piecesThat = <N extends FactName = never>(
@@ -341,13 +369,12 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     return made
   }
   const eachOf = definition.subjects as Partial<OfEachPiece<S & object, N>>
-  const byPiece = (facts: Facts, of: OfEachPiece<S & object>['of'], watched: Watched): readonly Found[] => {
+  const byPiece = (facts: Facts, { of, here }: OfEachPiece<S & object>, watched: Watched): readonly Found[] => {
     const all: Found[] = []
     if (!eachOf.when?.(facts)) return all
     const options = judgedBy(facts)
-    for (const piece of facts.assembly.placed) {
+    for (const piece of here(facts)) {
       const subjects = of(piece)
-      if (subjects.length === 0) continue
       for (let k = 0; k < subjects.length; k++) {
         const find: Find = ({ assembly }) => {
           const same = assembly.byInstance.get(piece.instance.id)
@@ -363,7 +390,7 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     return all
   }
   const eachJudged = (facts: Facts, watched?: () => Watched): readonly Found[] => {
-    if (eachOf.of && watched) return byPiece(facts, eachOf.of, watched())
+    if (eachOf.here && watched) return byPiece(facts, eachOf as OfEachPiece<S & object>, watched())
     const all: Found[] = []
     const options = judgedBy(facts)
     let index = 0

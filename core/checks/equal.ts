@@ -1,9 +1,8 @@
-import type { PlacedPart, Rig } from '../assembly/index.ts'
-import { needsOf } from '../brief/index.ts'
+import type { Joint, PlacedPart, Rig } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
 import { boundsOf, dot, emptyBounds, identity, numberOf, perKey, perThing, placeShape, unite } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
-import type { Sees } from '../facts/index.ts'
+import { type Sees, takenFrom } from '../facts/index.ts'
 import { byReadiness } from './places.ts'
 
 /** A little less charge or light than before is still the same. */
@@ -34,8 +33,6 @@ export interface Use {
   readonly gifts: readonly string[]
 }
 
-const giftsOf = perKey<Part, readonly string[]>('gifts that are asked for')
-
 /** The ends of leads at each piece, at most in one set-up. */
 const plugged = perThing('ends of leads', (setups: Rig['setups']): ReadonlyMap<string, readonly string[]> => {
   const most = new Map<string, readonly string[]>()
@@ -49,15 +46,17 @@ const plugged = perThing('ends of leads', (setups: Rig['setups']): ReadonlyMap<s
   return most
 })
 
-export const useOf = ({ assembly: { rig } }: Sees, { instance, part }: PlacedPart): Use => {
-  // What is read of the brief has to be read each time: whoever asks is noted as hanging on it.
-  const asked = new Set<string>(needsOf(rig.brief).map(({ capability }) => capability))
-  const ids = part.sockets ? (plugged(rig.setups).get(instance.id) ?? []) : []
+export const useOf = (facts: Sees<'asked'>, { instance, part }: PlacedPart): Use => {
+  const ids = part.sockets
+    ? takenFrom(facts, ({ assembly }) => plugged(assembly.rig.setups).get(instance.id)?.join(' ') ?? '')
+    : ''
+  const { asked } = facts
   return {
     sockets: ids
+      .split(' ')
       .flatMap((id) => part.sockets?.find((socket) => socket.id === id) ?? [])
       .map(({ connector, direction }) => `${connector} ${direction}`),
-    gifts: giftsOf(part, [...asked].join(), () => part.provides.filter((gift) => asked.has(gift))),
+    gifts: part.provides.filter((gift) => asked.has(gift)),
   }
 }
 
@@ -160,6 +159,21 @@ const partsIn = perThing(
   (kit: Rig['kit']): ReadonlyMap<string, string> => new Map(kit.map(({ id, partId }) => [id, partId])),
 )
 
+/** What sits on each piece, by set-up: guest, its foot, and the point it sits on. */
+const guestsIn = perThing(
+  'guests in set-ups',
+  (setups: Rig['setups']): readonly ReadonlyMap<string, readonly Joint[]>[] =>
+    setups.map(({ joints }) => {
+      const by = new Map<string, Joint[]>()
+      for (const joint of joints) {
+        const list = by.get(joint.host)
+        if (list) list.push(joint)
+        else by.set(joint.host, [joint])
+      }
+      return by
+    }),
+)
+
 /** What sits on the new part must look the way it did: by less than 8 degrees. */
 const SAME_WAY = 0.99
 
@@ -188,22 +202,39 @@ const takesThese = (part: Part, old: Part, sitting: readonly Sitting[]): boolean
   })
 }
 
-/** Does a part take all that sits on a piece, in every set-up, each on a point of its own that faces the same way? */
-export const takesAll = (
+/** What sits on a piece in each set-up that has something on it, and what tells one such lot from another. */
+interface Lot {
+  readonly key: string
+  readonly sitting: readonly Sitting[]
+}
+const lotsKept = perKey<Part, readonly Lot[]>('what sits on a part')
+const lotsOn = (
   { assembly: { rig }, context: { catalogue } }: Sees,
-  piece: PlacedPart,
-  part: Part,
-): boolean => {
+  { instance, part }: PlacedPart,
+): readonly Lot[] => {
   const partOf = partsIn(rig.kit)
-  return rig.setups.every(({ joints }) => {
-    const sitting = joints.flatMap(({ guest, guestMount, host, hostMount }): Sitting[] => {
-      const seated = host === piece.instance.id ? catalogue.parts.get(partOf.get(guest) ?? '') : undefined
+  const lots = guestsIn(rig.setups).flatMap((by): Lot[] => {
+    const sitting = (by.get(instance.id) ?? []).flatMap(({ guest, guestMount, hostMount }): Sitting[] => {
+      const seated = catalogue.parts.get(partOf.get(guest) ?? '')
       return seated ? [{ part: seated, mount: guestMount, on: hostMount }] : []
     })
-    if (sitting.length === 0) return true
     const key = sitting.map((one) => `${numberOf(one.part)} ${one.mount} ${one.on}`).join()
-    return takes(part, `${numberOf(piece.part)} ${key}`, () => takesThese(part, piece.part, sitting))
+    return sitting.length > 0 ? [{ key, sitting }] : []
   })
+  return lots.length === 0 ? noLots : lotsKept(part, lots.map(({ key }) => key).join(';'), () => lots)
+}
+const noLots: readonly Lot[] = []
+
+/**
+ * Whether a part takes all that sits on a piece, in every set-up, each on a point of its own that faces the same way.
+ * What sits there is looked up once for all parts that are tried.
+ */
+export const takesAll = (facts: Sees, piece: PlacedPart): ((part: Part) => boolean) => {
+  const lots = takenFrom(facts, (now) => lotsOn(now, piece))
+  return (part) =>
+    lots.every(({ key, sitting }) =>
+      takes(part, `${numberOf(piece.part)} ${key}`, () => takesThese(part, piece.part, sitting)),
+    )
 }
 
 const equals = perKey<Catalogue, readonly Part[]>('cheaper equals')
@@ -212,7 +243,7 @@ const equals = perKey<Catalogue, readonly Part[]>('cheaper equals')
  * The parts in the shops that are cheaper, do all that the rig uses of a piece and hold as well where it sits, the
  * cheapest first; the same for a catalogue and a use, so worked out once.
  */
-export const cheaperEquals = (facts: Sees, piece: PlacedPart): readonly Part[] => {
+export const cheaperEquals = (facts: Sees<'asked'>, piece: PlacedPart): readonly Part[] => {
   const { catalogue } = facts.context
   const use = useOf(facts, piece)
   const where = `${piece.host?.part.id ?? ''} ${piece.joint?.hostMount ?? ''} ${piece.joint?.guestMount ?? ''}`

@@ -21,7 +21,7 @@ import { numberOf, perKey, perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Level, Remedy } from './check.ts'
-import { isFirm, type Sees } from '../facts/index.ts'
+import { isFirm, type Sees, takenFrom } from '../facts/index.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
 export const spareOwned = (facts: Sees, part: Part): boolean => {
@@ -262,8 +262,8 @@ export const isBraced = (assembly: Assembly, piece: PlacedPart): boolean =>
 const nothing: JointLoad = { far: 'guest', massG: 0, first: [0, 0, 0], momentNm: 0, twistNm: 0, holds: 1 }
 
 /** What the joint of a piece has to carry: nothing for a piece that sits on nothing. */
-export const loadOn = ({ loads }: Sees<'loads'>, { instance }: PlacedPart): JointLoad =>
-  loads.get(instance.id) ?? nothing
+export const loadOn = (facts: Sees<'loads'>, { instance }: PlacedPart): JointLoad =>
+  takenFrom(facts, ({ loads }) => loads.get(instance.id) ?? nothing)
 
 /** Over a maker's rating it is a stop, over the usual figure of the standard a risk. */
 export const overLimit = ({ mate: made }: PlacedPart): { readonly message: 'over' | 'usual'; readonly level: Level } =>

@@ -77,6 +77,7 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
  */
 export const settled = (was: unknown, now: unknown): unknown => {
   if (equalValues(was, now)) return was
+  if (was instanceof Map && now instanceof Map) return settledMap(was, now)
   if (!Array.isArray(was) || !Array.isArray(now)) return now
   const old: readonly unknown[] = was
   // Lists mostly grow or shrink at one place: an old element is looked for behind the last one found.
@@ -95,6 +96,20 @@ export const settled = (was: unknown, now: unknown): unknown => {
     return one
   })
   return kept === list.length && kept === old.length ? was : list
+}
+
+/** The same for a map: under each key the old value where the new one says the same. */
+const settledMap = (was: ReadonlyMap<unknown, unknown>, now: ReadonlyMap<unknown, unknown>): unknown => {
+  let kept = 0
+  const map = new Map(
+    [...now].map(([key, one]): [unknown, unknown] => {
+      const old = was.get(key)
+      if (!alike(old, one)) return [key, one]
+      kept++
+      return [key, old]
+    }),
+  )
+  return kept === map.size && same([...was.keys()], [...map.keys()]) ? was : map
 }
 
 const sameOrList = (a: unknown, b: unknown): boolean =>

@@ -111,6 +111,8 @@ export interface Figures {
   readonly cost: Cost
   readonly bill: Bill
   readonly chance: Chance
+  /** What the brief asks for, whichever set-up serves it. */
+  readonly asked: ReadonlySet<string>
   readonly needs: readonly Need[]
   readonly unmet: readonly Need[]
 }

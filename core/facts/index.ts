@@ -1,6 +1,6 @@
 export * from './figures.ts'
 export * from './facts.ts'
-export type { Reads, Watched } from './moment.ts'
+export { type Reads, takenFrom, type Watched } from './moment.ts'
 export { FactFailure } from './failure.ts'
 export { blankWhereFailed } from './shown.ts'
 export { deliveryOf } from './glass.ts'

@@ -244,12 +244,10 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
   }) as unknown as Facts
 }
 
-/** One thing that was read: a leaf or a query, and what it was. */
-interface Read {
-  readonly leaf: boolean
-  readonly name: string
-  readonly value: unknown
-}
+/** One thing that was read: a leaf, a query or what was taken out of them, and what it was. */
+type Read =
+  | { readonly leaf: boolean; readonly name: string; readonly value: unknown }
+  | { readonly taken: (facts: Facts) => unknown; readonly value: unknown }
 
 /**
  * Notes what is read while a question deals with one of its subjects, so that what it made of that subject can be
@@ -257,10 +255,19 @@ interface Read {
  */
 class Noting implements Ask {
   readonly #ask: Ask
+  readonly #plain: Facts
   #reads: Read[] = []
 
-  constructor(ask: Ask) {
+  constructor(ask: Ask, plain: Facts) {
     this.#ask = ask
+    this.#plain = plain
+  }
+
+  /** Notes what is taken out of the figures, rather than all of those figures. */
+  taken(take: (facts: Facts) => unknown): unknown {
+    const value = take(this.#plain)
+    this.#reads.push({ taken: take, value })
+    return value
   }
 
   leaf(name: string): unknown {
@@ -285,10 +292,24 @@ class Noting implements Ask {
 
   /** Reads it all again, so that the question hangs on it as before. */
   stands(reads: readonly Read[]): boolean {
-    for (const { leaf, name, value } of reads)
-      if (!Object.is(leaf ? this.#ask.leaf(name) : this.#ask.query(name), value)) return false
+    for (const read of reads) {
+      const now =
+        'taken' in read ? read.taken(this.#plain) : read.leaf ? this.#ask.leaf(read.name) : this.#ask.query(read.name)
+      if (!Object.is(now, read.value)) return false
+    }
     return true
   }
+}
+
+/**
+ * One value out of the figures, for a rule that looks at its subjects one by one: what it made of a subject stands while
+ * that value is the very same, whatever else the figures it was taken from have become. `take` may hang on its subject
+ * and on the figures it is given, and must give a value that stays the same object.
+ * @example the load of one joint out of all loads: a piece put on elsewhere leaves it alone
+ */
+export const takenFrom = <F extends object, T>(facts: F, take: (facts: F) => T): T => {
+  const { ask } = facts as { readonly ask?: unknown }
+  return ask instanceof Noting ? (ask.taken(take as unknown as (facts: Facts) => unknown) as T) : take(facts)
 }
 
 /** The figures as one subject of a question sees them, and what was read of them. */
@@ -333,7 +354,7 @@ export const queriesFor = (
   }
   const viewOf = viewsBy((ask, concern) => seenBy(ask, prototype, concern))
   const watchedOf = viewsBy((ask, concern): Watched => {
-    const noting = new Noting(ask)
+    const noting = new Noting(ask, viewOf(ask, concern))
     return { facts: seenBy(noting, prototype, concern), noting }
   })
   const made = new Map<string, Query>()

@@ -5,7 +5,7 @@ import { capabilities, type Capability } from '../catalogue/index.ts'
 import { billOf, chanceOf, costOf, plainRules } from '../money/index.ts'
 import { fact, type FactTable } from './define.ts'
 
-type Names = 'cost' | 'bill' | 'chance' | 'needs' | 'unmet'
+type Names = 'cost' | 'bill' | 'chance' | 'asked' | 'needs' | 'unmet'
 
 /** Ways of holding in which nobody lifts the rig by its top between two takes. */
 const heldElsewhere: ReadonlySet<Support> = new Set(['shoulder', 'chest', 'lap'])
@@ -25,6 +25,7 @@ export const planFacts: FactTable<Names> = {
   bill: fact(['cost'], ({ context, cost }) => billOf(cost.usual, context.rules ?? plainRules)),
   /** How likely the bill stays within the brief's money; sending is taken as it is at usual prices. */
   chance: fact(['cost'], ({ assembly, context, cost }) => chanceOf(cost, assembly.rig.brief.budgetMinor, context)),
+  asked: fact([], ({ assembly }) => new Set<string>(needsOf(assembly.rig.brief).map(({ capability }) => capability))),
   /** What the brief asks of this set-up, as far as its way of being held has a use for it. */
   needs: fact([], ({ assembly }) =>
     needsOf(assembly.rig.brief).filter(

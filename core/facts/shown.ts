@@ -25,6 +25,7 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   network: { cells: [], nodes: [], feeds: [], rings: [], order: [] },
   runDown: { events: [], cellMin: new Map(), nodeMin: new Map(), first: noFlow },
   day: { phases: [], minutes: 0, events: [], kinds: [], darkMin: new Map(), failsAtMin: 0, swaps: 0, charges: [] },
+  asked: new Set(),
   cost: { lines: [], low: 0, usual: 0, high: 0, unpriced: [] },
   bill: { goodsMinor: 0, shippingMinor: 0, taxMinor: 0, totalMinor: 0 },
   chance: { within: undefined, thin: [] },

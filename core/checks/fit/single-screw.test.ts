@@ -70,6 +70,20 @@ testCheck(singleScrew, {
     { name: '60 mm off at the desk', message: 'creeps', level: 'risk', ...tinyRig([bar(60)], [place]) },
   ],
   silent: [
+    {
+      name: 'a second hold keeps it from turning',
+      message: 'braced',
+      ...tinyRig(
+        [
+          {
+            ...bar(2 * atLimitMm),
+            mounts: [...bar(2 * atLimitMm).mounts, plug('stay', 'thread-1/4', { at: [-25, 0, 0] })],
+          },
+        ],
+        [place],
+        { setup: { braces: [on('bar', 'stay', 'camera', 'hole')] } },
+      ),
+    },
     { name: 'a neighbour’s face along it stops it both ways', message: 'stopped', ...beside(60, 25) },
     {
       name: 'exactly at the limit',

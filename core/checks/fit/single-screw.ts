@@ -3,9 +3,9 @@ import { type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
 import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
 import { mate, mountOf, standardOf, type Tool } from '../../catalogue/index.ts'
 import { clashWith } from '../../clearance/index.ts'
-import type { Sees } from '../../facts/index.ts'
-import { dot, exceeds, lengthOf, perThing, subtract } from '../../kernel/index.ts'
-import { defineCheck } from '../check.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
+import { dot, exceeds, lengthOf, overlap, perThing, subtract } from '../../kernel/index.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy } from '../places.ts'
 
 /** Joints that never were meant to hold a twist: they have checks of their own. */
@@ -55,19 +55,27 @@ const byOneScrew = (piece: PlacedPart): boolean => {
 const PLAY_DEG = 4
 const PRESSES_MM = 0.3
 
+/** The piece turned by as much as it may, either way. */
+const turnedALittle = perThing('pieces turned by their play', (piece: PlacedPart): readonly PlacedPart[] => {
+  const { host, joint, instance, part } = piece
+  if (!host || !joint) return []
+  return [PLAY_DEG, -PLAY_DEG].map((byDeg) => seat(host, { ...joint, turnDeg: joint.turnDeg + byDeg }, instance, part))
+})
+
 /** Does a neighbour's face stop it, whichever way it turns? */
 const stoppedBy = ({ assembly }: Sees, piece: PlacedPart): PlacedPart | undefined => {
-  const { host, joint } = piece
-  if (!host || !joint) return undefined
-  const others = assembly.placed.filter((other) => other !== host && !ridesOn(other, piece))
-  const meets = (byDeg: number) => {
-    const turned = seat(host, { ...joint, turnDeg: joint.turnDeg + byDeg }, piece.instance, piece.part)
-    return others.find(
-      (other) => clashWith(turned, [other]) > Math.max(PRESSES_MM, clashWith(piece, [other]) + PRESSES_MM),
+  const [one, other] = turnedALittle(piece)
+  if (!one || !other) return undefined
+  const meets = (turned: PlacedPart) =>
+    assembly.placed.find(
+      (near) =>
+        near !== piece.host &&
+        overlap(near.bounds, turned.bounds) &&
+        !ridesOn(near, piece) &&
+        clashWith(turned, [near]) > Math.max(PRESSES_MM, clashWith(piece, [near]) + PRESSES_MM),
     )
-  }
-  const first = meets(PLAY_DEG)
-  return first && meets(-PLAY_DEG) ? first : undefined
+  const first = meets(one)
+  return first && meets(other) ? first : undefined
 }
 
 /** A joint on one screw with nothing to stop it turning, and a load that wants to turn it. */
@@ -93,18 +101,14 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     },
     silent: {
       light: '{part} sits on one screw, but only {twistNm:N m} of {riskNm:N m} pulls at it.',
+      braced: '{part} sits on one screw, and a second hold keeps it from turning.',
       stopped: '{part} sits on one screw, and {by} stops it whichever way it turns.',
     },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    assembly.placed.filter(
-      (piece) =>
-        piece.mate?.ok &&
-        byOneScrew(piece) &&
-        !byFriction.has(piece.mate.value.standard.kind) &&
-        !isBraced(assembly, piece),
-    ),
+  subjects: piecesThat(
+    (piece) => piece.mate?.ok && byOneScrew(piece) && !byFriction.has(piece.mate.value.standard.kind),
+  ),
   judge: (piece, facts, { riskNm, stopNm }) => {
     const { brief } = facts.assembly.rig
     const turning = loadOn(facts, piece).twistNm
@@ -116,8 +120,10 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     const names = { part: piece.part.name, tool: toolWords[grasp?.tool ?? 'fingers'] }
     const numbers = { twistNm: turning, riskNm: safeNm, stopNm: endNm }
     const parts = [piece.instance.id]
+    if (takenFrom(facts, ({ assembly }) => isBraced(assembly, piece)))
+      return { group: 'silent', message: 'braced', names, numbers }
     if (!exceeds(turning, safeNm)) return { group: 'silent', message: 'light', names, numbers }
-    const stop = stoppedBy(facts, piece)
+    const stop = takenFrom(facts, (now) => stoppedBy(now, piece))
     if (stop) return { group: 'silent', message: 'stopped', names: { ...names, by: stop.part.name }, numbers }
     const swung =
       facts.assembly.setup.support !== 'tripod' &&

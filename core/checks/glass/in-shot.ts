@@ -1,5 +1,6 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
+import { takenFrom } from '../../facts/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { getOutOfTheWay } from '../cures.ts'
 
@@ -24,10 +25,11 @@ export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
     (piece) => piece.joint !== undefined && piece.part.optics?.kind !== 'lens',
     ({ sight }) => sight !== undefined,
   ),
-  judge: (piece, { sight, inShot: seen }) => {
-    const one = seen.find((intruder) => intruder.piece === piece)
+  judge: (piece, facts) => {
+    const intoMm = takenFrom(facts, ({ inShot: seen }) => seen.find((one) => one.piece === piece)?.intoMm ?? 0)
+    const focalMm = takenFrom(facts, ({ sight }) => sight?.focalMm ?? 0)
     const names = { part: piece.part.name }
-    const numbers = { focalMm: sight?.focalMm ?? 0, intoMm: one?.intoMm ?? 0, allowedMm: 0 }
+    const numbers = { focalMm, intoMm, allowedMm: 0 }
     return exceeds(numbers.intoMm, 0)
       ? { group: 'speaks', message: 'seen', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'clear', names, numbers }

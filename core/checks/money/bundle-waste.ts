@@ -37,7 +37,7 @@ const single = (facts: Sees, piece: PlacedPart): Part | undefined =>
       !part.includes?.length &&
       lossesOf(piece.part, part).length === 0 &&
       isNoLarger(piece.part, part) &&
-      takesAll(facts, piece, part),
+      takesAll(facts, piece)(part),
   )[0]
 
 /** A box of which half stays in the box. */

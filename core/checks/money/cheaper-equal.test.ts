@@ -22,6 +22,11 @@ testCheck(cheaperEqual, {
   ],
   silent: [
     {
+      name: 'what is owned costs nothing more',
+      message: 'paid',
+      ...bought(cube('cube', 6000), 0, [cube('other', 3000)], { owned: { cube: 1 } }),
+    },
+    {
       name: 'twenty at least',
       message: 'little',
       numbers: { savesMinor: 2000, leastMinor: 2000 },

@@ -4,8 +4,8 @@ import { standRoles } from '../../balance/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { type Cost, costOf, lineOf } from '../../money/index.ts'
-import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { defineCheck, piecesThat } from '../check.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { cheaperEquals, takesAll } from '../equal.ts'
 import { swapRemedy } from '../places.ts'
 
@@ -21,34 +21,55 @@ interface Equal {
 /** What a stand has to bear is for its own rules to judge. */
 const canBeWeighed = ({ part }: PlacedPart): boolean => !standRoles.has(part.role)
 
-const inBoxes = perThing(
-  'what comes in boxes',
-  ({ lines }: Pick<Cost, 'lines'>): ReadonlySet<string> => new Set(lines.flatMap(({ part }) => part.includes ?? [])),
+const inBoxes = perThing('what comes in boxes', (lines: Cost['lines']): string =>
+  [...new Set(lines.flatMap(({ part }) => part.includes ?? []))].sort().join(' '),
 )
 /** Neither part has to do with anything else in a box, nor lies in the locker: then the bill falls by their difference. */
-const isPlain = ({ context, cost }: Sees<'cost'>, from: Part, to: Part): boolean =>
-  [from, to].every((part) => !part.includes?.length && !context.owned.has(part.id) && !inBoxes(cost).has(part.id))
+const arePlain = (boxed: string, owned: ReadonlyMap<string, number>, ...parts: readonly Part[]): boolean =>
+  parts.every(({ id, includes }) => !includes?.length && !owned.has(id) && !boxed.split(' ').includes(id))
 
-const usualWith = ({ assembly, context }: Sees, piece: PlacedPart, part: Part): number => {
-  const kit = assembly.rig.kit.map((one) => (one.id === piece.instance.id ? { ...one, partId: part.id } : one))
-  return costOf({ kit }, context.catalogue, context.owned).usual
+/** The parts whose price hangs on one of these by a box: what comes in its box, and in whose box it comes; of the kit the boxes are enough. */
+const boxedWith = (seeds: readonly Part[], kit: readonly Part[]): ReadonlySet<string> => {
+  const all = new Set(seeds.flatMap(({ id, includes = [] }) => [id, ...includes]))
+  for (let size = 0; size !== all.size;) {
+    size = all.size
+    for (const { id, includes = [] } of kit)
+      if (all.has(id) || includes.some((one) => all.has(one))) for (const one of [id, ...includes]) all.add(one)
+  }
+  return all
+}
+
+/** What the whole bill falls by: all that has nothing to do with either box stays as it is, and is left out. */
+const savesInAll = ({ assembly, context }: Sees, piece: PlacedPart, part: Part): number => {
+  const { catalogue, owned } = context
+  const parts = assembly.rig.kit.flatMap(({ partId }) => {
+    const known = catalogue.parts.get(partId)
+    return known?.includes?.length ? [known] : []
+  })
+  const mine = boxedWith([piece.part, part], parts)
+  const kit = assembly.rig.kit.filter(({ partId }) => mine.has(partId))
+  const swapped = kit.map((one) => (one.id === piece.instance.id ? { ...one, partId: part.id } : one))
+  return costOf({ kit }, catalogue, owned).usual - costOf({ kit: swapped }, catalogue, owned).usual
 }
 
 /** The cheapest equal that takes all that sits there, in every set-up, and makes the whole bill smaller. */
-const bestOf = (facts: Sees<'cost'>, piece: PlacedPart): Equal | undefined => {
-  const { cost } = facts
-  for (const part of cheaperEquals(facts, piece).slice(0, MOST_TRIED)) {
-    if (!takesAll(facts, piece, part)) continue
-    const savesMinor = isPlain(facts, piece.part, part)
+const bestOf = (facts: Sees<'cost' | 'asked'>, piece: PlacedPart): Equal | undefined => {
+  const equals = cheaperEquals(facts, piece).slice(0, MOST_TRIED)
+  if (equals.length === 0) return undefined
+  const goesOn = takesAll(facts, piece)
+  const boxed = takenFrom(facts, ({ cost }) => inBoxes(cost.lines))
+  for (const part of equals) {
+    if (!goesOn(part)) continue
+    const savesMinor = arePlain(boxed, facts.context.owned, piece.part, part)
       ? piece.part.price.usual - part.price.usual
-      : cost.usual - usualWith(facts, piece, part)
+      : savesInAll(facts, piece, part)
     if (savesMinor > 0) return { part, savesMinor }
   }
   return undefined
 }
 
 /** Something dearer than it need be for this job. */
-export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cost'>({
+export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cost' | 'asked'>({
   id: 'cheaper-equal',
   family: 'money',
   title: 'A cheaper one does the same',
@@ -59,7 +80,7 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cos
   options: z.object({ leastMinor: z.int().positive() }),
   defaults: { leastMinor: 2000 },
   units: { leastMinor: 'minor' },
-  needs: ['cost'],
+  needs: ['cost', 'asked'],
   limit: { measured: 'savesMinor', allowed: 'leastMinor' },
   messages: {
     speaks: {
@@ -67,17 +88,19 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cos
         '{other} does the same for this job. It costs {otherMinor:minor} where {part} costs {priceMinor:minor}; the bill falls by {savesMinor:minor}.',
     },
     silent: {
+      paid: '{part} costs nothing more.',
       dear: 'Nothing cheaper does what {part} does.',
       little: '{other} would save {savesMinor:minor}: too little for a word.',
     },
     cannotTell: {},
   },
-  subjects: ({ assembly, cost }) =>
-    assembly.placed.filter((piece) => {
-      const line = piece.joint && lineOf(cost, piece.instance.id)
-      return line && !line.owned && line.usual > 0 && canBeWeighed(piece)
-    }),
+  subjects: piecesThat((piece) => piece.joint !== undefined && canBeWeighed(piece)),
   judge: (piece, facts, { leastMinor }) => {
+    const paid = takenFrom(facts, ({ cost }) => {
+      const line = lineOf(cost, piece.instance.id)
+      return line !== undefined && !line.owned && line.usual > 0
+    })
+    if (!paid) return { group: 'silent', message: 'paid', names: { part: piece.part.name } }
     const found = bestOf(facts, piece)
     const names = { part: piece.part.name, other: found?.part.name ?? '' }
     if (!found) return { group: 'silent', message: 'dear', names }

@@ -1,4 +1,4 @@
-import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { notNeeded } from './not-needed.ts'
 import { testCheck } from '../tester.ts'
 import { mic, inShoe, wants } from '../../testing/thrift-rigs.ts'
@@ -30,5 +30,22 @@ testCheck(notNeeded, {
       ),
     },
   ],
-  silent: [{ name: 'a microphone that is asked for', message: 'needed', ...tinyRig([mic('mic')], [inShoe], wants) }],
+  silent: [
+    { name: 'a microphone that is asked for', message: 'needed', ...tinyRig([mic('mic')], [inShoe], wants) },
+    {
+      name: 'an arm with something on it',
+      message: 'carries',
+      ...tinyRig(
+        [
+          tinyPart({
+            id: 'arm',
+            role: 'arm',
+            mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])],
+          }),
+          tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] }),
+        ],
+        [on('arm', 'foot', 'camera', 'hole'), on('cube', 'foot', 'arm', 'top')],
+      ),
+    },
+  ],
 })

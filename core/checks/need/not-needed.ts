@@ -1,11 +1,10 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
-import { needsOf } from '../../brief/index.ts'
 import { joiningRoles, type Role } from '../../catalogue/index.ts'
 import { lineOf } from '../../money/index.ts'
-import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { defineCheck, piecesThat } from '../check.ts'
+import { takenFrom } from '../../facts/index.ts'
 import { isLeaf, takeOffRemedy } from '../places.ts'
 
 const carriers: ReadonlySet<Role> = new Set([
@@ -19,19 +18,15 @@ const carriers: ReadonlySet<Role> = new Set([
   'lens-support',
 ])
 
-/** Parts that can be left out: they end a branch, and are there either to carry something or to give something. */
-const candidates = (facts: Sees): PlacedPart[] =>
-  facts.assembly.placed.filter(
-    (piece) =>
-      piece.host &&
-      inHand(piece) &&
-      isLeaf(facts, piece) &&
-      piece.part.role !== 'lens' &&
-      (carriers.has(piece.part.role) || piece.part.provides.length > 0),
-  )
+/** Parts that are there either to carry something or to give something. */
+const isCandidate = (piece: PlacedPart): boolean =>
+  piece.host !== undefined &&
+  inHand(piece) &&
+  piece.part.role !== 'lens' &&
+  (carriers.has(piece.part.role) || piece.part.provides.length > 0)
 
 /** A part that this job does not ask for. */
-export const notNeeded = defineCheck<PlacedPart, object, 'cost'>({
+export const notNeeded = defineCheck<PlacedPart, object, 'cost' | 'asked'>({
   id: 'not-needed',
   family: 'need',
   title: 'Not needed for this job',
@@ -40,31 +35,34 @@ export const notNeeded = defineCheck<PlacedPart, object, 'cost'>({
   source: 'What the part gives, against what the brief asks.',
   options: z.object({}),
   defaults: {},
-  needs: ['cost'],
+  needs: ['cost', 'asked'],
   messages: {
     speaks: {
       idle: '{part} carries nothing. Leaving it out saves {massG:g}, {priceMinor:minor} and {seconds} s.',
       unasked:
         "{part} isn't earning its place. Nothing in the brief asks for it; leaving it out saves {massG:g}, {priceMinor:minor} and {seconds} s.",
     },
-    silent: { needed: '{part} gives what the brief asks for.' },
+    silent: { carries: '{part} carries something.', needed: '{part} gives what the brief asks for.' },
     cannotTell: {},
   },
-  subjects: candidates,
-  judge: (piece, { assembly, cost }) => {
+  subjects: piecesThat(isCandidate),
+  judge: (piece, facts) => {
+    const named = { part: piece.part.name }
+    // What can be left out ends a branch.
+    if (!takenFrom(facts, (now) => isLeaf(now, piece))) return { group: 'silent', message: 'carries', names: named }
     // What another set-up of the rig has a use for is not for nothing in this one.
-    const wanted = needsOf(assembly.rig.brief)
-    const line = lineOf(cost, piece.instance.id)
+    const { asked: wanted } = facts
+    const priceMinor = takenFrom(facts, ({ cost }) => lineOf(cost, piece.instance.id)?.usual ?? 0)
     const numbers = {
       massG: piece.part.massG,
-      priceMinor: line?.usual ?? 0,
+      priceMinor,
       seconds: piece.mate?.ok ? piece.mate.value.seconds : 0,
     }
-    const names = { part: piece.part.name }
+    const names = named
     const parts = [piece.instance.id]
     if (piece.part.provides.length === 0)
       return { group: 'speaks', message: 'idle', numbers, names, parts, at: piece.centre }
-    const asked = piece.part.provides.some((gift) => wanted.some((need) => need.capability === gift))
+    const asked = piece.part.provides.some((gift) => wanted.has(gift))
     return asked
       ? { group: 'silent', message: 'needed', numbers, names }
       : { group: 'speaks', message: 'unasked', numbers, names, parts, at: piece.centre }
