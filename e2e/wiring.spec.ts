@@ -132,3 +132,32 @@ test('the day in the brief is written in parts, and the hours follow', async ({ 
   await expect(scale(page, 'Runs')).toContainText('of 8 h 00')
   await expect(page.locator('[data-check="runtime-short"]').first()).toContainText('The day takes')
 })
+
+test('a battery is worn on the belt: it leaves the hand, its lead is too short, and undo puts it back', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-1?setup=slip&piece=brick-plate`)
+  const where = page.getByLabel('Where Typha V-mount plate, 1/4" screw goes along')
+  await expect(where).toHaveValue('')
+  await where.selectOption('belt')
+  await expect(page.locator('dt', { hasText: 'on the belt' })).toBeVisible()
+  await expect(page.getByText('battery plate; on the belt, joined by its leads')).toBeVisible()
+  // What sits on it went along: plate and brick are no longer drawn on the rig.
+  await expect(page.locator('[data-lead="tap"]')).toContainText('to Typha V-mount plate')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(where).toHaveValue('')
+  await saved(page)
+})
+
+test('a port saver is put between a plug and the camera, bought once, and taken out again', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2/wiring?setup=crossing&lead=hdmi`)
+  const saver = page.getByLabel('Port saver or coupler at its start')
+  const way = page.locator('dl').filter({ hasText: 'along the rig' })
+  const before = await way.textContent()
+  await saver.selectOption({ label: 'Papyr port saver, HDMI A' })
+  await expect(way).not.toHaveText(before ?? '')
+  await saver.selectOption('')
+  await expect(way).toHaveText(before ?? '')
+  await saved(page)
+})
