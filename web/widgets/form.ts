@@ -5,6 +5,10 @@ import type { z } from 'zod'
 /** What a field says when its schema refuses it, by the field's name; else the schema's own words. */
 export type FieldWords = Readonly<Record<string, string>>
 
+/** A figure that has to be typed: the field begins empty, and empty it is refused. */
+export const typedIn = (schema: z.ZodType<number>): z.ZodType<number | null> =>
+  schema.nullable().refine((value) => value !== null)
+
 /**
  * A Zod schema as a form takes it: everything is checked, and each complaint stands at the field it is about. A form
  * given the schema itself would check nothing and say so nowhere.

@@ -4,12 +4,13 @@ import { daysBetween, addDays } from '@zucchini/core/kernel'
 import type { CostLine, Price } from '@zucchini/core/money'
 import { X } from '@lucide/vue'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api } from '../../api.ts'
+import { api, type PriceOverview } from '../../api.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
 import MoneyChart from '../../widgets/MoneyChart.vue'
 import { grams, money, signed } from '../../wording.ts'
-import { typedMoney } from '../../widgets/typed-money.ts'
+import PriceForm from './PriceForm.vue'
+import WatchForm from './WatchForm.vue'
 
 const props = defineProps<{ line: CostLine; picture: MoneyPicture }>()
 defineEmits<{ close: []; swap: [part: string] }>()
@@ -50,13 +51,6 @@ const instead = computed(() => {
   return piece && store.rig && context.whole ? insteadOf(store.rig, piece, context.whole) : []
 })
 
-const shop = ref('')
-const amount = ref('')
-const sending = ref('')
-const seenOn = ref('')
-const currency = ref('')
-const used = ref(false)
-const gone = ref(false)
 const act = async (what: () => Promise<Parameters<typeof context.adoptPrices>[0]>) => {
   try {
     trouble.value = ''
@@ -78,45 +72,9 @@ const putBack = async () => {
   await act(() => api.addPrice(price))
   if (trouble.value === '') takenOut.value = undefined
 }
-const add = () => {
-  const minor = typedMoney(amount.value)
-  if (typeof minor !== 'number') {
-    trouble.value = 'A price is 0 or more, such as 49.90.'
-    return
-  }
-  const sent = typedMoney(sending.value)
-  if (sent === null) {
-    trouble.value = 'Sending costs 0 or more, such as 5.90.'
-    return
-  }
-  if (shop.value.trim() === '') {
-    trouble.value = 'Say which shop it was.'
-    return
-  }
-  void act(() =>
-    api.addPrice({
-      partId: part.value.id,
-      seenOn: seenOn.value || today.value,
-      shop: shop.value.trim(),
-      amountMinor: minor,
-      shippingMinor: sent ?? 0,
-      currency: (currency.value || home.value).toUpperCase(),
-      used: used.value,
-      available: !gone.value,
-    }),
-  ).then(() => {
-    // What was refused stays to be mended.
-    if (trouble.value === '') amount.value = ''
-  })
-}
-const below = ref('')
-const watchIt = () => {
-  const minor = typedMoney(below.value)
-  if (typeof minor !== 'number' || minor === 0) {
-    trouble.value = 'Say under which price you want to know, such as 49.90.'
-    return
-  }
-  void act(() => api.watchPrice(part.value.id, minor))
+const stored = async (now: PriceOverview) => {
+  await context.adoptPrices(now)
+  await read()
 }
 </script>
 
@@ -151,38 +109,7 @@ const watchIt = () => {
     />
     <details>
       <summary class="cursor-pointer">Enter a price that was seen</summary>
-      <form class="mt-1.5 grid grid-cols-2 gap-1.5" @submit.prevent="add">
-        <label class="label"
-          >shop<input v-model="shop" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="60"
-        /></label>
-        <label class="label"
-          >on<input v-model="seenOn" type="date" class="field mt-0.5 w-full py-0.5 text-ink" :max="today"
-        /></label>
-        <label class="label"
-          >price<input v-model="amount" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal"
-        /></label>
-        <label class="label"
-          >sending<input
-            v-model="sending"
-            class="field fig mt-0.5 w-full py-0.5 text-ink"
-            inputmode="decimal"
-            placeholder="0"
-        /></label>
-        <label class="label"
-          >currency<input
-            v-model="currency"
-            class="field mt-0.5 w-full py-0.5 text-ink"
-            maxlength="3"
-            :placeholder="home"
-        /></label>
-        <label class="flex items-center gap-1.5"
-          ><input v-model="used" type="checkbox" class="accent-leaf" /> second hand</label
-        >
-        <label class="flex items-center gap-1.5"
-          ><input v-model="gone" type="checkbox" class="accent-leaf" /> none left</label
-        >
-        <button class="btn col-span-2 justify-center py-0.5">Store it</button>
-      </form>
+      <PriceForm :key="part.id" :part-id="part.id" :home="home" :today="today" @stored="stored" />
     </details>
     <p v-if="takenOut" class="label flex items-center gap-2" role="status">
       {{ takenOut.shop }}, {{ takenOut.seenOn }}: {{ money(takenOut.amountMinor, takenOut.currency) }} is out of the
@@ -212,19 +139,7 @@ const watchIt = () => {
         </li>
       </ul>
     </details>
-    <form class="flex items-end gap-1.5" @submit.prevent="watchIt">
-      <label class="label min-w-0 flex-1"
-        >tell me when it is under<input
-          v-model="below"
-          class="field fig mt-0.5 w-full py-0.5 text-ink"
-          inputmode="decimal"
-          :placeholder="watched ? (watched.belowMinor / 100).toFixed(2) : ''"
-      /></label>
-      <button class="btn py-0.5">Watch</button>
-      <button v-if="watched" type="button" class="btn py-0.5" @click="act(() => api.watchPrice(part.id, null))">
-        Stop
-      </button>
-    </form>
+    <WatchForm :key="part.id" :part-id="part.id" :below-minor="watched?.belowMinor" @stored="stored" />
     <p v-if="watched" class="label">Watched since {{ watched.since }}, under {{ money(watched.belowMinor, home) }}.</p>
     <p v-if="trouble" class="text-[12.5px] text-brick" role="alert">{{ trouble }}</p>
     <section v-if="instead.length" aria-label="In its place">

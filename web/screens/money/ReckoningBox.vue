@@ -5,6 +5,7 @@ import { api, type PriceOverview } from '../../api.ts'
 import { useContext } from '../../stores/context.ts'
 import { money } from '../../wording.ts'
 import { typedMoney } from '../../widgets/typed-money.ts'
+import RateForm from './RateForm.vue'
 
 const context = useContext()
 const trouble = ref('')
@@ -38,18 +39,6 @@ const tax = (event: Event) => {
   const value = Number((event.target as HTMLInputElement).value || Number.NaN)
   if (value >= 0 && value <= 100) rule({ taxPercent: value })
   else trouble.value = 'A tax runs from 0 to 100 percent.'
-}
-const currency = ref('')
-const rate = ref('')
-const addRate = () => {
-  const code = currency.value.trim().toUpperCase()
-  const value = Number(rate.value.replace(',', '.'))
-  if (!/^[A-Z]{3}$/.test(code)) trouble.value = 'Use a three-letter currency code, such as GBP.'
-  else if (!(value > 0)) trouble.value = 'A rate must be more than 0: what one unit is worth here.'
-  else if (known.value)
-    void act(() => api.addRate({ currency: code, seenOn: known.value?.today ?? '', rate: value })).then(() => {
-      if (trouble.value === '') rate.value = ''
-    })
 }
 const parts = computed(() => context.catalogue?.parts)
 </script>
@@ -107,16 +96,7 @@ const parts = computed(() => context.catalogue?.parts)
         prices have it in</label
       >
     </div>
-    <form class="flex items-end gap-1.5" @submit.prevent="addRate">
-      <label class="label w-20"
-        >currency<input v-model="currency" class="field mt-0.5 w-full py-0.5 text-ink" maxlength="3" placeholder="GBP"
-      /></label>
-      <label class="label min-w-0 flex-1"
-        >one is worth, {{ known.home
-        }}<input v-model="rate" class="field fig mt-0.5 w-full py-0.5 text-ink" inputmode="decimal" placeholder="1.17"
-      /></label>
-      <button class="btn py-0.5">Store the rate</button>
-    </form>
+    <RateForm :home="known.home" :today="known.today" @stored="context.adoptPrices" />
     <p v-if="known.rates.length" class="label">
       {{
         known.rates

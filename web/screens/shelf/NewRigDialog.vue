@@ -3,15 +3,17 @@ import { newRig } from '@zucchini/core/assembly'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { z } from 'zod'
 import { api, ApiRefusal } from '../../api.ts'
 import { useContext } from '../../stores/context.ts'
+import Field from '../../widgets/Field.vue'
+import { useSchemaForm } from '../../widgets/form.ts'
 import { partGrams } from '../../wording.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const context = useContext()
 const router = useRouter()
-const name = ref('')
 const chosen = ref('')
 const trouble = ref('')
 // The shelf itself needs no catalogue; a new rig does.
@@ -41,30 +43,33 @@ const slug = (text: string) =>
     .replaceAll(/[^a-z0-9]+/g, '-')
     .replaceAll(/^-+|-+$/g, '')
     .slice(0, 40) || 'rig'
-const make = async () => {
-  const title = name.value.trim()
-  if (!title) {
-    trouble.value = 'Give the rig a name, such as the shoot it is for.'
-    return
-  }
-  // Whoever types fast is done before the catalogue is here, and the camera comes from it.
-  await context.load().catch(() => undefined)
-  if (!camera.value) {
-    trouble.value = 'The catalogue could not be read, so there is no camera to begin with. Try again in a moment.'
-    return
-  }
-  for (const end of ['', '-2', '-3', `-${Date.now().toString(36)}`])
-    try {
-      const { rig } = await api.create(newRig(`${slug(title)}${end}`, title, camera.value), 'new rig')
-      emit('close')
-      await router.push({ name: 'brief', params: { id: rig.id } })
-      return
-    } catch (error) {
-      if (error instanceof ApiRefusal && error.code === 'rig-exists') continue
-      trouble.value = error instanceof Error ? error.message : 'The rig could not be saved.'
+const NAME = 'Give the rig a name, such as the shoot it is for.'
+const wanted = z.strictObject({ name: z.string().trim().min(1).max(80) })
+const { submit } = useSchemaForm<z.infer<typeof wanted>>(
+  wanted,
+  { name: '' },
+  async ({ name }) => {
+    trouble.value = ''
+    // Whoever types fast is done before the catalogue is here, and the camera comes from it.
+    await context.load().catch(() => undefined)
+    if (!camera.value) {
+      trouble.value = 'The catalogue could not be read, so there is no camera to begin with. Try again in a moment.'
       return
     }
-}
+    for (const end of ['', '-2', '-3', `-${Date.now().toString(36)}`])
+      try {
+        const { rig } = await api.create(newRig(`${slug(name)}${end}`, name, camera.value), 'new rig')
+        emit('close')
+        await router.push({ name: 'brief', params: { id: rig.id } })
+        return
+      } catch (error) {
+        if (error instanceof ApiRefusal && error.code === 'rig-exists') continue
+        trouble.value = error instanceof Error ? error.message : 'The rig could not be saved.'
+        return
+      }
+  },
+  { name: NAME },
+)
 </script>
 
 <template>
@@ -73,11 +78,8 @@ const make = async () => {
     <div class="fixed inset-0 flex items-center justify-center p-6">
       <DialogPanel class="w-full max-w-md rounded-xl border border-line bg-card p-6 shadow-xl">
         <DialogTitle class="text-lg font-semibold">New rig</DialogTitle>
-        <form class="mt-4 flex flex-col gap-4" @submit.prevent="make">
-          <label class="flex flex-col gap-1"
-            ><span class="label">What is it for?</span
-            ><input v-model="name" class="field" maxlength="80" placeholder="Two days on the ferry" autofocus
-          /></label>
+        <form class="mt-4 flex flex-col gap-4" novalidate @submit="submit">
+          <Field name="name" label="What is it for?" :longest="80" hint="Two days on the ferry" autofocus />
           <fieldset>
             <legend class="label mb-1">Which camera?</legend>
             <label
