@@ -56,7 +56,9 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'wiring',
     'build-order',
   ],
+  'ways-out': ['kernel', 'assembly', 'context', 'facts', 'checks'],
   assess: [
+    'ways-out',
     'kernel',
     'catalogue',
     'brief',

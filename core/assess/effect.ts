@@ -14,16 +14,17 @@ export interface Effect {
   readonly lost: Readonly<Record<Level, number>>
 }
 
-const compare = (before: Assessment, after: Assessment): Effect => {
+/** What differs between a set-up and the same after an edit. */
+export const changeOf = (before: Assessment, { facts, findings }: Pick<Assessment, 'facts' | 'findings'>): Effect => {
   const had = new Set(before.findings.map(findingKey))
-  const has = new Set(after.findings.map(findingKey))
-  const gained = after.findings.filter((finding) => !had.has(findingKey(finding)))
+  const has = new Set(findings.map(findingKey))
+  const gained = findings.filter((finding) => !had.has(findingKey(finding)))
   return {
-    massG: after.mass.inHandG - before.mass.inHandG,
-    toBuyMinor: after.cost.usual - before.cost.usual,
+    massG: facts.mass.inHandG - before.mass.inHandG,
+    toBuyMinor: facts.cost.usual - before.cost.usual,
     tiltFromDeg: before.hang?.tiltDeg,
-    tiltToDeg: after.hang?.tiltDeg,
-    tallMm: after.size.tallMm - before.size.tallMm,
+    tiltToDeg: facts.hang?.tiltDeg,
+    tallMm: facts.size.tallMm - before.size.tallMm,
     gained: countLevels(gained),
     lost: countLevels(before.findings.filter((finding) => !has.has(findingKey(finding)))),
   }
@@ -36,7 +37,7 @@ export const effectOf = (
   before: Assessment,
 ): Effect | { readonly issues: readonly Issue[] } => {
   const edited = edit(rig, commands, before.facts.context.catalogue)
-  return edited.ok ? compare(before, tryOut(edited.value, before)) : { issues: edited.issues }
+  return edited.ok ? changeOf(before, tryOut(edited.value, before)) : { issues: edited.issues }
 }
 
 /**

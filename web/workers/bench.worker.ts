@@ -2,12 +2,11 @@ import {
   type Assessment,
   type Blame,
   blameOf,
-  type Effect,
-  effectOf,
   evaluate,
   type Fit,
   type FitsHere,
   fitsInSteps,
+  knownBy,
   type Misfit,
   misfitsHere,
   plugsFor,
@@ -16,11 +15,12 @@ import {
   schoolLines,
   type SchoolLine,
   swapsFor,
+  type Way,
+  waysOut,
   wiringFor,
 } from '@zucchini/core/assess'
 import { type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
-import type { Remedy } from '@zucchini/core/checks'
 import type { Context } from '@zucchini/core/context'
 import type { FactName } from '@zucchini/core/facts'
 import type { PriceView } from '@zucchini/core/money'
@@ -46,12 +46,6 @@ const assessed = (rig: Rig, setup: string): Assessment => {
 
 let asked = 0
 let curing = 0
-/** A way out of a finding, and what it would change. */
-export interface Cure {
-  readonly remedy: Remedy
-  readonly effect: Effect | undefined
-}
-
 /** Lets a newer question in. */
 const breath = (): Promise<void> => new Promise((done) => setTimeout(done))
 const pointIn = (assessment: Assessment, instance: string, mount: string) =>
@@ -107,20 +101,16 @@ const bench = {
     return blameOf(assessed(rig, setup), fact)
   },
   /**
-   * The cures of every finding, in the order of the findings, each with what it would change; a newer question ends an
-   * older one.
+   * The ways out of every finding that hold when they are tried, in the order of the findings; a newer question ends
+   * an older one.
    */
-  async cures(rig: Rig, setup: string): Promise<readonly (readonly Cure[])[] | undefined> {
+  async cures(rig: Rig, setup: string): Promise<readonly (readonly Way[])[] | undefined> {
     const turn = ++curing
     const before = assessed(rig, setup)
-    const all: Cure[][] = []
+    const known = knownBy(before, (id) => assessed(rig, id))
+    const all: (readonly Way[])[] = []
     for (const finding of before.findings) {
-      all.push(
-        finding.remedies.map((remedy) => {
-          const effect = effectOf(before.rig, remedy.commands, before)
-          return { remedy, effect: 'issues' in effect ? undefined : effect }
-        }),
-      )
+      all.push(waysOut(known, before, finding))
       await breath()
       if (turn !== curing) return undefined
     }

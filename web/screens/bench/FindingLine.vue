@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import type { Effect, Line } from '@zucchini/core/assess'
+import type { Line, Way } from '@zucchini/core/assess'
 import type { Finding, Remedy } from '@zucchini/core/checks'
 import { computed } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
-import type { Cure } from '../../workers/bench.worker.ts'
 import { fill, grams, headline, money, signed } from '../../wording.ts'
-import { rangeWords } from './card-words.ts'
+import { priceWords, rangeWords } from './card-words.ts'
 
 // One line of a card: what is wrong, from where to where when it is true of several, and the ways out.
-const props = defineProps<{ line: Line; cures: readonly Cure[] }>()
+const props = defineProps<{ line: Line; cures: readonly Way[] }>()
 const emit = defineEmits<{ look: [finding: Finding] }>()
 const store = useRig()
 const bench = useBench()
@@ -20,16 +19,13 @@ const finding = computed(() => props.line.finding)
 const said = computed(() => headline(say(finding.value.text, finding.value)))
 const ranges = computed(() => rangeWords(props.line, store.style))
 
-const consequence = (effect: Effect | undefined): string => {
-  if (!effect) return ''
+const consequence = (way: Way): string => {
+  const { effect } = way
   const parts = [
+    way.as === 'part' ? 'helps in part' : '',
     effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units)),
     effect.toBuyMinor === 0 ? '' : signed(effect.toBuyMinor, (m) => money(m, store.style.currency)),
-    effect.gained.stop > 0
-      ? `${effect.gained.stop} new stop${effect.gained.stop > 1 ? 's' : ''}`
-      : effect.gained.risk > 0
-        ? `${effect.gained.risk} new risk${effect.gained.risk > 1 ? 's' : ''}`
-        : '',
+    priceWords(way, store.setup?.id ?? '', (id) => store.rig?.setups.find((setup) => setup.id === id)?.name ?? id),
   ]
   return parts.filter(Boolean).join(', ')
 }
@@ -47,17 +43,17 @@ const cure = (remedy: Remedy) => {
     <span v-if="ranges" class="text-soft">{{ ranges }}</span>
   </button>
   <ul v-if="cures.length" class="mt-1.5 flex flex-col items-start gap-1">
-    <li v-for="({ remedy, effect }, i) in cures" :key="i">
+    <li v-for="(way, i) in cures" :key="i">
       <button
         class="cure"
-        @click="cure(remedy)"
-        @mouseenter="bench.foresee(remedy.commands)"
+        @click="cure(way.remedy)"
+        @mouseenter="bench.foresee(way.remedy.commands)"
         @mouseleave="bench.forget()"
-        @focus="bench.foresee(remedy.commands)"
+        @focus="bench.foresee(way.remedy.commands)"
         @blur="bench.forget()"
       >
-        {{ say(remedy.text, remedy)
-        }}<span v-if="consequence(effect)" class="tight whitespace-nowrap"> · {{ consequence(effect) }}</span>
+        {{ say(way.remedy.text, way.remedy)
+        }}<span v-if="consequence(way)" class="tight whitespace-nowrap"> · {{ consequence(way) }}</span>
       </button>
     </li>
   </ul>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { type Assessment, cardsIn, type Line } from '@zucchini/core/assess'
+import { type Assessment, cardsIn, type Line, type Way } from '@zucchini/core/assess'
 import { type Family, type Finding, findingKey, levels } from '@zucchini/core/checks'
 import { ChevronDown } from '@lucide/vue'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
-import type { Cure } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, headline } from '../../wording.ts'
 import { cardNumbers, distinctCures, keyOfCard, rangeWords, shortly } from './card-words.ts'
@@ -64,9 +63,9 @@ const briefly = (line: Line) => {
 // Trying out cures is dear, so the worker does it. What was known of the same trouble stays until the new answer comes,
 // so that
 // nothing jumps.
-const cures = shallowRef<ReadonlyMap<string, readonly Cure[]>>()
+const cures = shallowRef<ReadonlyMap<string, readonly Way[]>>()
 /** The ways out of everything a line stands for. */
-const curesOf = ({ all }: Line): readonly Cure[] =>
+const curesOf = ({ all }: Line): readonly Way[] =>
   distinctCures(all.flatMap((finding) => cures.value?.get(findingKey(finding)) ?? []))
 let asked = 0
 watch(

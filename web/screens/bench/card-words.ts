@@ -1,4 +1,4 @@
-import { type Card, type Line } from '@zucchini/core/assess'
+import { type Card, type Line, type Way } from '@zucchini/core/assess'
 import { type Finding, findingKey, type Remedy } from '@zucchini/core/checks'
 import { figure, type Style } from '../../wording.ts'
 
@@ -48,3 +48,21 @@ export const keyOfCard = ({ root: { finding } }: { readonly root: { readonly fin
 export const distinctCures = <C extends { readonly remedy: Remedy }>(cures: readonly C[]): readonly C[] => [
   ...new Map(cures.map((cure) => [JSON.stringify(cure.remedy.commands), cure])).values(),
 ]
+
+/**
+ * At what price a way out is had: how many risks are new, and in which other set-ups. @example "2 new risks, 1 of them
+ * in slip"
+ */
+export const priceWords = (
+  { gained }: Pick<Way, 'gained'>,
+  here: string,
+  nameOf: (setup: string) => string,
+): string => {
+  if (gained.length === 0) return ''
+  const elsewhere = gained.filter(({ setup }) => setup !== here)
+  const all = `${gained.length} new ${gained.length === 1 ? 'risk' : 'risks'}`
+  if (elsewhere.length === 0) return all
+  const where = listed([...new Set(elsewhere.map(({ setup }) => nameOf(setup)))])
+  if (elsewhere.length === gained.length) return `${all}, in ${where}`
+  return `${all}, ${elsewhere.length} of them in ${where}`
+}

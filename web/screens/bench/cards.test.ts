@@ -1,14 +1,31 @@
-import { cardsIn } from '@zucchini/core/assess'
-import { findingKey } from '@zucchini/core/checks'
+import { cardsIn, type Way } from '@zucchini/core/assess'
+import { findingKey, type Remedy } from '@zucchini/core/checks'
 import { first, onPage, second } from '../../testing/demo.ts'
 import { useBench } from '../../stores/bench.ts'
-import { cardNumbers, distinctCures, rangeWords, shortly } from './card-words.ts'
+import { cardNumbers, distinctCures, priceWords, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 
 const style = { units: 'metric', currency: 'EUR' } as const
 const draft = first()
 const cards = cardsIn(draft)
+
+/** A way out that changes nothing but its finding. */
+const wayOf = (remedy: Remedy, more: Partial<Way> = {}): Way => ({
+  remedy,
+  effect: {
+    massG: 0,
+    toBuyMinor: 0,
+    tiltFromDeg: undefined,
+    tiltToDeg: undefined,
+    tallMm: 0,
+    gained: { stop: 0, risk: 0, hint: 0 },
+    lost: { stop: 0, risk: 0, hint: 0 },
+  },
+  as: 'plain',
+  gained: [],
+  ...more,
+})
 
 test('every finding has the number of its card, and cards are counted from one', () => {
   const numbers = cardNumbers(cards)
@@ -36,7 +53,7 @@ test('a line that stands for several says how many more, and from where to where
 
 test('a line tells what is wrong and how much, is looked at by a press, and offers its ways out', async () => {
   const line = cards[0]?.root ?? never()
-  const cures = line.finding.remedies.map((remedy) => ({ remedy, effect: undefined }))
+  const cures = line.finding.remedies.map((remedy) => wayOf(remedy))
   const { page } = await onPage(FindingLine, { props: { line, cures } })
   expect(page.find('strong').text()).toMatch(/^Too much for the joint/)
   expect(page.text()).toContain('993 g')
@@ -80,3 +97,19 @@ test('what fits only just is told when it is asked for, the closest first; a pre
 function never(): never {
   throw new Error('the first mark has one')
 }
+
+test('at what price a way out is had is said with where it is paid; one that helps in part says so', async () => {
+  const [one, two] = draft.findings
+  if (!one || !two) throw new Error('the first mark has findings')
+  const named = (setup: string) => `the ${setup}`
+  const here = { setup: 'crossing', finding: one }
+  const there = { setup: 'slip', finding: two }
+  expect(priceWords({ gained: [] }, 'crossing', named)).toBe('')
+  expect(priceWords({ gained: [here] }, 'crossing', named)).toBe('1 new risk')
+  expect(priceWords({ gained: [there] }, 'crossing', named)).toBe('1 new risk, in the slip')
+  expect(priceWords({ gained: [here, there] }, 'crossing', named)).toBe('2 new risks, 1 of them in the slip')
+  const line = cards[0]?.root ?? never()
+  const [remedy] = line.finding.remedies
+  const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(remedy ?? never(), { as: 'part' })] } })
+  expect(page.get('.cure').text()).toContain('helps in part')
+})

@@ -1,0 +1,153 @@
+import { type Command, edit, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
+import {
+  checks,
+  type Family,
+  type Finding,
+  findingKey,
+  findingsOf,
+  type Level,
+  levels,
+  wayKindOf,
+} from '../checks/index.ts'
+import { contextFor } from '../context/index.ts'
+import { type Facts, factsAfter } from '../facts/index.ts'
+import { perThing } from '../kernel/index.ts'
+
+/** What is lost where nobody heeds a finding, the gravest first. */
+const losses = ['person', 'gear', 'take', 'time', 'money'] as const
+
+/** What balance loses falls on somebody; what comes apart is gear; what is dark, unheard, unseen or unmet is a take. */
+const lossOf: Readonly<Record<Family, (typeof losses)[number]>> = {
+  balance: 'person',
+  fit: 'gear',
+  power: 'take',
+  picture: 'take',
+  sound: 'take',
+  glass: 'take',
+  need: 'take',
+  clearance: 'time',
+  money: 'money',
+}
+
+/** Does one finding weigh at least as much as another: by its level, then by what is lost? */
+const isAsGrave = (one: Finding, other: Finding): boolean => {
+  const [a, b] = [levels.indexOf(one.level), levels.indexOf(other.level)]
+  return a < b || (a === b && losses.indexOf(lossOf[one.family]) <= losses.indexOf(lossOf[other.family]))
+}
+
+/** A rig with what is known of each of its set-ups. */
+export interface Known {
+  readonly rig: Rig
+  readonly factsOf: (setup: string) => Facts
+}
+
+/** Why a way out is not offered. */
+export type Refusal = 'impossible' | 'nothing' | 'stop' | 'risk' | 'need'
+
+/** What became of a way out that was carried out on a copy of the rig. */
+export interface Verdict {
+  /**
+   * `plain`: the finding is gone and nothing graver than a hint is new anywhere. `part`: the same, but it is only less
+   * than it was. `price`: it is gone or less, and something less grave is new, or what the piece gave is missed.
+   * `refused`: it is not offered.
+   */
+  readonly as: 'plain' | 'part' | 'price' | 'refused'
+  readonly why?: Refusal
+  /** Stops and risks that are new, with the set-up they are new in. */
+  readonly gained: readonly { readonly setup: string; readonly finding: Finding }[]
+  /** The set-up of the finding as it would be; undefined where it was refused. */
+  readonly after?: Judged
+}
+
+/** A set-up and what is said of it. */
+export interface Judged {
+  readonly facts: Facts
+  readonly findings: readonly Finding[]
+}
+
+const byId = new Map(checks.map((check) => [check.id, check]))
+const checkOf = (id: string) => byId.get(id)
+
+const findingsIn = perThing('findings of a moment', (facts: Facts): readonly Finding[] => findingsOf(facts))
+const keysIn = perThing(
+  'keys of findings',
+  (facts: Facts): ReadonlyMap<string, Level> => new Map(findingsIn(facts).map((one) => [findingKey(one), one.level])),
+)
+
+/** Edits that reach every set-up, whichever they were meant for. */
+const wide: ReadonlySet<Command['do']> = new Set(['discard', 'swap', 'status', 'health', 'brief'])
+
+/** The set-ups that some edits can change; a piece that is only added lies in the bag of all others. */
+const reached = ({ setups }: Rig, commands: readonly Command[], own: string): readonly string[] =>
+  commands.some((command) => wide.has(command.do))
+    ? setups.map(({ id }) => id)
+    : [...new Set([own, ...commands.flatMap((command) => ('setup' in command ? [command.setup] : []))])]
+
+/** By how much a finding is over its limit; undefined for one without. */
+const overOf = ({ check, numbers }: Finding): number | undefined => {
+  const limit = checkOf(check)?.limit
+  const [is, may] = limit ? [numbers[limit.measured], numbers[limit.allowed]] : []
+  return is === undefined || may === undefined ? undefined : Math.abs(is - may)
+}
+/** A figure that falls by less has not been helped. */
+const HELPS = 0.98
+
+/** Is it the same trouble as before, and less of it? */
+const isLess = (now: Finding, was: Finding): boolean => {
+  const [over, before] = [overOf(now), overOf(was)]
+  return now.check === was.check && over !== undefined && before !== undefined && over <= before * HELPS
+}
+
+const isWorse = (finding: Finding, before: ReadonlyMap<string, Level>): boolean => {
+  const was = before.get(findingKey(finding))
+  return was === undefined || levels.indexOf(finding.level) < levels.indexOf(was)
+}
+
+/**
+ * Carries a way out of a finding out on a copy of the rig and judges it again, in every set-up it reaches: the finding
+ * has to be gone, or its figure nearer to its limit; no stop may be new, nor a risk as grave as what is cured; and no
+ * wish may be left unmet, but by taking something off or leaving it out.
+ * @param setup the set-up the finding is in
+ */
+export const accept = (
+  { rig, factsOf }: Known,
+  setup: string,
+  finding: Finding,
+  commands: readonly Command[],
+): Verdict => {
+  const refused = (why: Refusal, gained: Verdict['gained'] = []): Verdict => ({ as: 'refused', why, gained })
+  const before = factsOf(setup)
+  const edited = edit(rig, commands, before.context.catalogue)
+  if (!edited.ok) return refused('impossible')
+  const gained: { setup: string; finding: Finding }[] = []
+  let isMissed = false
+  let isPart = false
+  let own: Judged | undefined
+  for (const id of reached(rig, commands, setup)) {
+    const known = factsOf(id)
+    const there = setupOf(edited.value, id)
+    if (!there) continue
+    const context = contextFor(edited.value, known.context)
+    const after = factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
+    const found = findingsOf(after)
+    if (id === setup) own = { facts: after, findings: found }
+    const left = id === setup ? found.find((one) => findingKey(one) === findingKey(finding)) : undefined
+    if (left && !isLess(left, finding)) return refused('nothing')
+    const had = keysIn(known)
+    const wished = new Set(known.unmet.map(({ capability }) => capability))
+    if (after.unmet.some(({ capability }) => !wished.has(capability))) isMissed = true
+    isPart ||= left !== undefined
+    for (const one of found) {
+      if (!isWorse(one, had) || one.level === 'hint') continue
+      if (id === setup && isLess(one, finding)) isPart = true
+      else gained.push({ setup: id, finding: one })
+    }
+  }
+  const stop = gained.find(({ finding: { level } }) => level === 'stop')
+  if (stop) return refused('stop', gained)
+  if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
+  const kind = wayKindOf(commands)
+  if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained)
+  const as = gained.length > 0 || isMissed ? 'price' : isPart ? 'part' : 'plain'
+  return { as, gained, ...(own ? { after: own } : {}) }
+}
