@@ -300,6 +300,8 @@ export const partSchema = z.strictObject({
   media: mediaSchema.optional(),
   /** How many voices it takes at once: a receiver for two people has two. */
   channels: z.int().min(1).max(16).optional(),
+  /** A hood over a screen: the part of the light round about that it keeps off. */
+  shade: z.number().min(0).max(0.95).optional(),
   /** What a picture is late by once it has gone through, ms. */
   delayMs: z.number().min(0).max(2000).optional(),
   /** Where a cable can be laid through it, and whether it grips the plug itself. */

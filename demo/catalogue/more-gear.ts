@@ -64,6 +64,7 @@ export const moreMonitors = [
     role: 'monitor-mount',
     solids: [block([-86, 0, 0], [86, 4, 60], 'plain', 1), block([-9, -6, 4], [9, 0, 22], 'metal', 1)],
     mounts: [sits('foot', 'thread-1/4', [0, -6, 13], down)],
+    shade: 0.6,
   }),
 ]
 

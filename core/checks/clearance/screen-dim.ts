@@ -1,8 +1,10 @@
 import { z } from 'zod'
+import { guestsOf, type PlacedPart } from '../../assembly/index.ts'
+import { offeredParts } from '../../catalogue/index.ts'
 import type { Watched } from '../../clearance/index.ts'
 import type { Sees } from '../../facts/index.ts'
 import { defineCheck } from '../check.ts'
-import { swapsThat } from '../places.ts'
+import { addRemedy, byReadiness, eachOf, firstOf, swapsThat } from '../places.ts'
 import { isSeen, throughFinder } from './own-screen.ts'
 import { watching } from './view-blocked.ts'
 
@@ -17,6 +19,12 @@ const ownOf = (facts: Sees<'screens' | 'ownScreen' | 'invasions'>) => {
   return isSeen(own, watching.defaults) && !throughFinder(facts, own.piece) ? [own] : []
 }
 
+/** The hood that sits on a screen. */
+const hoodOn = ({ placed }: Sees['assembly'], screen: PlacedPart): PlacedPart | undefined =>
+  guestsOf(placed)
+    .get(screen)
+    ?.find(({ part }) => part.shade !== undefined)
+
 /** A monitor that is too dark for the light it stands in. */
 export const screenDim = defineCheck<Watched, { openNits: number }, 'screens' | 'ownScreen' | 'invasions'>({
   id: 'screen-dim',
@@ -25,7 +33,7 @@ export const screenDim = defineCheck<Watched, { openNits: number }, 'screens' | 
   why: 'In open sun it is a mirror, and exposure is judged by the reflection of your own hat.',
   level: 'risk',
   source:
-    'Open sun, 100,000 lux on glass that reflects 1 % of it, lays 300 nit over the picture; read well from two and a half times as much on.',
+    'Open sun, 100,000 lux on glass that reflects 1 % of it, lays 300 nit over the picture; read well from two and a half times as much on. A hood keeps a part of it off, as stated for it.',
   options: z.object({ openNits: z.number().positive() }),
   defaults: { openNits: 800 },
   units: {},
@@ -36,22 +44,37 @@ export const screenDim = defineCheck<Watched, { openNits: number }, 'screens' | 
       dim: '{screen} is too dark for open sun. It gives {nits} nit; {openNits} and more are read there. A hood, or a brighter one.',
       own: 'The screen of {screen} is too dark for open sun. It gives {nits} nit; {openNits} and more are read there. A hood, or the finder.',
     },
-    silent: { bright: '{screen} is read in open sun: {nits} nit.' },
+    silent: {
+      bright: '{screen} is read in open sun: {nits} nit.',
+      hooded: '{screen} is read in open sun under {hood}: {nits} nit, and {openNits} would do.',
+    },
     cannotTell: {},
   },
   subjects: (facts) => (facts.assembly.rig.brief.conditions.includes('sun') ? [...facts.screens, ...ownOf(facts)] : []),
-  judge: (screen, { ownScreen: own }, { openNits }) => {
+  judge: (screen, { ownScreen: own, assembly }, { openNits: bareNits }) => {
     const { piece, at, nits } = screen
-    const names = { screen: piece.part.name }
+    const hood = hoodOn(assembly, piece)
+    const openNits = bareNits * (1 - (hood?.part.shade ?? 0))
+    const names = { screen: piece.part.name, hood: hood?.part.name ?? '' }
     const numbers = { nits, openNits }
-    if (screen === own && nits < openNits)
-      return { group: 'speaks', message: 'own', level: 'hint', names, numbers, parts: [piece.instance.id], at }
-    return nits < openNits
-      ? { group: 'speaks', message: 'dim', names, numbers, parts: [piece.instance.id], at }
-      : { group: 'silent', message: 'bright', names, numbers }
+    if (nits >= openNits) return { group: 'silent', message: hood ? 'hooded' : 'bright', names, numbers }
+    const said = { names, numbers, parts: [piece.instance.id], at }
+    return screen === own
+      ? { group: 'speaks', message: 'own', level: 'hint', ...said }
+      : { group: 'speaks', message: 'dim', ...said }
   },
-  remedies: ({ piece }, facts, { message }, { openNits }) =>
-    message === 'own'
-      ? []
-      : swapsThat(facts, piece, 2, ({ optics }) => optics?.kind === 'screen' && optics.nits >= openNits),
+  remedies: ({ piece, nits }, facts, { message }, { openNits }) => {
+    if (message === 'own') return []
+    const here = facts.points.filter((point) => point.open && point.piece === piece)
+    const hoods = offeredParts(facts.context.catalogue)
+      .filter(({ shade }) => shade !== undefined && nits >= openNits * (1 - shade))
+      .sort(byReadiness(facts))
+    return [
+      ...firstOf(
+        1,
+        eachOf(hoods, (part) => addRemedy(facts, part, here)),
+      ),
+      ...swapsThat(facts, piece, 2, ({ optics }) => optics?.kind === 'screen' && optics.nits >= openNits),
+    ]
+  },
 })
