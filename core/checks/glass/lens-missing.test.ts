@@ -1,3 +1,4 @@
+import { evaluate } from '../../assess/index.ts'
 import { front } from '../../testing/front-rigs.ts'
 import { seeingCamera, zoom } from '../../testing/glass.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
@@ -25,4 +26,9 @@ testCheck(lensMissing, {
     },
   ],
   silent: [{ name: 'a lens on it', message: 'there', ...front([zoom({}), block], [onTop]) }],
+})
+
+test('the whole assessment says so where nothing else of glass is on the rig', () => {
+  const { rig, context } = tinyRig([block], [onTop], { extra: [seeingCamera()] })
+  expect(evaluate(rig, 'main', context).findings.map(({ check }) => check)).toContain('lens-missing')
 })

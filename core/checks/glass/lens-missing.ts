@@ -14,7 +14,6 @@ export const lensMissing = defineCheck<Sees, object>({
   level: 'risk',
   source: 'The pieces of the set-up against the camera’s lens mount.',
   ...noOptions,
-  about: 'glass',
   needs: [],
   messages: {
     speaks: {

@@ -44,7 +44,6 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>,
   options,
   defaults: { reachMm: 130 },
   units: { reachMm: 'mm' },
-  about: 'electric',
   needs: ['leads'],
   limit: { measured: 'buttonMm', allowed: 'reachMm' },
   messages: {
