@@ -21,7 +21,7 @@ defineEmits<{ pick: [cable: string] }>()
     stroke-linejoin="round"
     @click.stop="$emit('pick', lead.cable)"
   >
-    <title>{{ lead.name }}</title>
+    <title>{{ lead.away ? `${lead.name}, to ${lead.away.to}` : lead.name }}</title>
     <path
       v-if="hidden"
       :d="lead.d"
@@ -44,16 +44,15 @@ defineEmits<{ pick: [cable: string] }>()
       </template>
       <text
         v-if="lead.away"
-        :x="lead.away.at[0]"
-        :y="lead.away.at[1] + 12"
-        text-anchor="middle"
+        :x="lead.away.at[0] + 8"
+        :y="lead.away.at[1] + 2"
         font-size="11"
         fill="var(--soft)"
         stroke="var(--card)"
         stroke-width="3"
         paint-order="stroke"
       >
-        to {{ lead.away.to }}
+        off the rig
       </text>
     </template>
   </g>
