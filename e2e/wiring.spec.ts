@@ -133,7 +133,7 @@ test('the day in the brief is written in parts, and the hours follow', async ({ 
   await expect(page.locator('[data-check="runtime-short"]').first()).toContainText('The day takes')
 })
 
-test('a battery is worn on the belt: it leaves the hand, its lead is too short, and undo puts it back', async ({
+test('a battery is worn on the belt with its plate: it leaves the rig, its grams are told, and undo puts it back', async ({
   page,
   app,
 }) => {
@@ -141,7 +141,10 @@ test('a battery is worn on the belt: it leaves the hand, its lead is too short, 
   const where = page.getByLabel('Where Typha V-mount plate, 1/4" screw goes along')
   await expect(where).toHaveValue('')
   await where.selectOption('belt')
-  await expect(page.locator('dt', { hasText: 'on the belt' })).toBeVisible()
+  // The plate of 168 g, the brick of 620 and half of a lead of 42.
+  await expect(page.locator('div', { has: page.locator('dt', { hasText: 'on the belt' }) }).last()).toContainText(
+    '809 g',
+  )
   await expect(page.getByText('battery plate; on the belt, joined by its leads')).toBeVisible()
   // What sits on it went along: plate and brick are no longer drawn on the rig.
   await expect(page.locator('[data-lead="tap"]')).toContainText('to Typha V-mount plate')

@@ -189,9 +189,9 @@ const rootOf = (instance: Seated, part: Part, orientation: Orientation): PlacedP
   roots(part, `${orientation} ${seatedKey(instance)}`, () => put(instance, part, rootFrames[orientation]))
 
 /** A piece off the rig stands below it, by what a lead to that place takes. */
-const offRoots = perPair('pieces off the rig', (_: PlacedPart, __: Part) => perKey<Part, PlacedPart>('piece off'))
+const offRoots = perThing('pieces off the rig', (_: PlacedPart) => perKey<Part, PlacedPart>('piece off'))
 const offRootOf = (root: PlacedPart, instance: Seated, part: Part, downMm: number): PlacedPart =>
-  offRoots(root, part)(part, `${downMm} ${seatedKey(instance)}`, () =>
+  offRoots(root)(part, `${downMm} ${seatedKey(instance)}`, () =>
     put(instance, part, { ...identity, at: [root.centre[0], root.bounds.min[1] - downMm, root.centre[2]] }),
   )
 

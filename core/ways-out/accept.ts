@@ -68,10 +68,13 @@ export interface Judged {
 const byId = new Map(checks.map((check) => [check.id, check]))
 const checkOf = (id: string) => byId.get(id)
 
+/** The same trouble, at whatever level it is said. */
+const troubleOf = (finding: Finding): string => findingKey({ ...finding, level: 'hint' })
+
 const findingsIn = perThing('findings of a moment', (facts: Facts): readonly Finding[] => findingsOf(facts))
 const keysIn = perThing(
   'keys of findings',
-  (facts: Facts): ReadonlyMap<string, Level> => new Map(findingsIn(facts).map((one) => [findingKey(one), one.level])),
+  (facts: Facts): ReadonlyMap<string, Level> => new Map(findingsIn(facts).map((one) => [troubleOf(one), one.level])),
 )
 
 /** Edits that reach every set-up, whichever they were meant for. */
@@ -99,7 +102,7 @@ const isLess = (now: Finding, was: Finding): boolean => {
 }
 
 const isWorse = (finding: Finding, before: ReadonlyMap<string, Level>): boolean => {
-  const was = before.get(findingKey(finding))
+  const was = before.get(troubleOf(finding))
   return was === undefined || levels.indexOf(finding.level) < levels.indexOf(was)
 }
 
@@ -131,15 +134,20 @@ export const accept = (
     const after = factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
     const found = findingsOf(after)
     if (id === setup) own = { facts: after, findings: found }
-    const left = id === setup ? found.find((one) => findingKey(one) === findingKey(finding)) : undefined
-    if (left && !isLess(left, finding)) return refused('nothing')
+    const left = id === setup ? found.find((one) => troubleOf(one) === troubleOf(finding)) : undefined
+    const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
+    if (left && !isMilder && !isLess(left, finding)) return refused('nothing')
     const had = keysIn(known)
     const wished = new Set(known.unmet.map(({ capability }) => capability))
     if (after.unmet.some(({ capability }) => !wished.has(capability))) isMissed = true
     isPart ||= left !== undefined
     for (const one of found) {
       if (!isWorse(one, had) || one.level === 'hint') continue
-      if (id === setup && isLess(one, finding)) isPart = true
+      // What is told of a whole set-up, such as its height, names another piece once the first is gone.
+      const isOnly = [findingsIn(known), found].every(
+        (all) => all.filter((two) => two.check === one.check).length === 1,
+      )
+      if (id === setup && one.level !== 'stop' && isOnly && isLess(one, finding)) isPart = true
       else gained.push({ setup: id, finding: one })
     }
   }

@@ -2,14 +2,12 @@
 import { ref } from 'vue'
 import { z } from 'zod'
 import { api, type PriceOverview } from '../../api.ts'
-import { useContext } from '../../stores/context.ts'
 import Field from '../../widgets/Field.vue'
 import { typedIn, useSchemaForm } from '../../widgets/form.ts'
 
 /** A price that was seen in a shop; `stored` gets what the ledger says with it. */
 const props = defineProps<{ partId: string; home: string; today: string }>()
 const emit = defineEmits<{ stored: [now: PriceOverview] }>()
-const context = useContext()
 const trouble = ref('')
 
 const seen = z.strictObject({
@@ -34,7 +32,7 @@ const { submit, setFieldValue } = useSchemaForm<z.infer<typeof seen>>(
       const now = await api.addPrice({
         ...rest,
         partId: props.partId,
-        seenOn: seenOn ?? context.money?.today ?? props.today,
+        seenOn: seenOn ?? props.today,
         amountMinor,
         shippingMinor: shippingMinor ?? 0,
         currency: (currency || props.home).toUpperCase(),
