@@ -32,6 +32,13 @@ testCheck(voltage, {
       ...tapped(tank(), bears(12, 17), tapLead()),
     },
     {
+      name: 'what draws nothing has no minutes to lose: a hint without them, and no endless number',
+      message: 'under',
+      level: 'hint',
+      numbers: { lowVolts: 11, leastVolts: 12 },
+      ...tapped(tank(), { ...bears(12, 17), power: {} }, tapLead()),
+    },
+    {
       name: 'a battery that never gives what the input wants',
       message: 'under',
       level: 'risk',

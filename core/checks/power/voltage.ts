@@ -48,18 +48,20 @@ export const voltage = defineCheck<Feed, object, 'network' | 'runDown'>({
     const message = connector === 'usb-c' ? 'step' : exceeds(feed.volts.max, volts.max) ? 'over' : 'under'
     // A battery that goes lower than its load wants is not used up: what is left in it would have run it on.
     const runsMin = facts.runDown.nodeMin.get(feed.to)
-    if (message === 'under' && feed.ends && runsMin !== undefined)
+    const ends = message === 'under' && feed.ends && runsMin !== undefined ? feed.ends : undefined
+    if (ends && runsMin !== undefined && Number.isFinite(runsMin))
       return {
         group: 'speaks',
         message: 'early',
         level: 'hint',
-        names: { ...names, from: facts.assembly.byInstance.get(feed.ends.cell)?.part.name ?? names.from },
+        names: { ...names, from: facts.assembly.byInstance.get(ends.cell)?.part.name ?? names.from },
         key,
-        numbers: { ...numbers, earlierMin: (runsMin * feed.ends.share) / (1 - feed.ends.share) },
+        numbers: { ...numbers, earlierMin: (runsMin * ends.share) / (1 - ends.share) },
         parts,
         ...(to ? { at: to.centre } : {}),
       }
-    const level = message === 'over' ? 'stop' : 'risk'
+    // What draws nothing, or goes on from another source, loses no minute by it.
+    const level = message === 'over' ? 'stop' : ends ? 'hint' : 'risk'
     return { group: 'speaks', message, level, names, key, numbers, parts, ...(to ? { at: to.centre } : {}) }
   },
   remedies: (feed, facts, { group }) => {
