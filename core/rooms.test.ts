@@ -56,7 +56,8 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'wiring',
     'build-order',
   ],
-  'ways-out': ['kernel', 'assembly', 'context', 'facts', 'checks'],
+  remedies: ['kernel', 'catalogue', 'assembly', 'facts', 'checks', 'clearance', 'cabling'],
+  'ways-out': ['kernel', 'assembly', 'context', 'facts', 'checks', 'remedies'],
   assess: [
     'ways-out',
     'kernel',

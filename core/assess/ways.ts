@@ -1,12 +1,13 @@
-import { type Finding, type Remedy, type WayKind, wayKindOf } from '../checks/index.ts'
+import type { Finding, Remedy, WayKind } from '../checks/index.ts'
 import { perThing } from '../kernel/index.ts'
-import { accept, type Known, type Verdict } from '../ways-out/index.ts'
+import { type Known, search, takesAway, type Verdict } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** A way out that was carried out on a copy of the rig and held, and what it would change. */
 export interface Way {
   readonly remedy: Remedy
+  readonly kind: WayKind
   readonly effect: Effect
   readonly as: Exclude<Verdict['as'], 'refused'>
   /** Risks that are new, by set-up; none for a plain way out. */
@@ -15,15 +16,28 @@ export interface Way {
 
 /** So many are offered; a good colleague names a few. */
 export const MOST_WAYS = 4
+/** And so many with what stands under “more”. */
+const MOST_SHOWN = 8
 
 const ranks: Readonly<Record<Way['as'], number>> = { plain: 0, part: 1, price: 2 }
-/** What takes something away comes last: it is no cure, it does without. */
-const away: ReadonlySet<WayKind> = new Set(['take-off', 'leave-out'])
 
 const inOrder = (a: Way, b: Way): number => {
-  const last = ({ remedy }: Way) => Number(away.has(wayKindOf(remedy.commands)))
   const costs = ({ effect }: Way) => Math.max(0, effect.toBuyMinor)
-  return last(a) - last(b) || ranks[a.as] - ranks[b.as] || a.gained.length - b.gained.length || costs(a) - costs(b)
+  return (
+    Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
+    ranks[a.as] - ranks[b.as] ||
+    a.gained.length - b.gained.length ||
+    costs(a) - costs(b) ||
+    a.effect.massG - b.effect.massG
+  )
+}
+
+/** The first of each kind, then what is left over, each in the order it came in. */
+const ofDifferentKinds = (ways: readonly Way[]): readonly Way[] => {
+  const kinds = new Set<WayKind>()
+  const first = ways.filter(({ kind }) => kinds.size < kinds.add(kind).size)
+  const few = first.slice(0, MOST_WAYS)
+  return [...few, ...ways.filter((way) => !few.includes(way))]
 }
 
 /**
@@ -32,13 +46,13 @@ const inOrder = (a: Way, b: Way): number => {
  * @param known the rig with its other set-ups; `before` is one of them
  */
 export const waysOut = (known: Known, before: Assessment, finding: Finding): readonly Way[] =>
-  finding.remedies
-    .flatMap((remedy): Way[] => {
-      const { as, gained, after } = accept(known, before.setupId, finding, remedy.commands)
-      return as === 'refused' || !after ? [] : [{ remedy, effect: changeOf(before, after), as, gained }]
-    })
-    .sort(inOrder)
-    .slice(0, MOST_WAYS)
+  ofDifferentKinds(
+    search(known, before.setupId, finding)
+      .flatMap(({ remedy, kind, verdict: { as, gained, after } }): Way[] =>
+        after ? [{ remedy, kind, effect: changeOf(before, after), as, gained }] : [],
+      )
+      .sort(inOrder),
+  ).slice(0, MOST_SHOWN)
 
 /** A rig whose set-ups are assessed when they are first asked for. */
 export const knownBy = (before: Assessment, assess: (setup: string) => Assessment): Known => {

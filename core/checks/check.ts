@@ -26,6 +26,8 @@ export interface Remedy {
   readonly numbers: Numbers
   readonly names: Names
   readonly commands: readonly Command[]
+  /** What it does, where its edits alone don't tell: a tether that is put on holds something. */
+  readonly kind?: WayKind
 }
 
 /**
@@ -37,6 +39,8 @@ export const wayKinds = [
   'turn',
   'pose',
   'move',
+  'insert',
+  'support',
   'swap',
   'lead',
   'add',
@@ -47,13 +51,27 @@ export const wayKinds = [
 ] as const
 export type WayKind = (typeof wayKinds)[number]
 
+/** Is something new put on, and what was there put on it? */
+const putsBetween = (commands: readonly Command[]): boolean => {
+  const added = new Set(commands.flatMap((command) => (command.do === 'add' ? [command.instance.id] : [])))
+  return commands.some(
+    (command) => command.do === 'place' && added.has(command.joint.host) && !added.has(command.joint.guest),
+  )
+}
+
+/** The kind of a way out. */
+export const kindOf = ({ kind, commands }: Pick<Remedy, 'kind' | 'commands'>): WayKind => kind ?? wayKindOf(commands)
+
 /** The kind of a way out, by the edits it is made of. */
 export const wayKindOf = (commands: readonly Command[]): WayKind => {
   const does = new Set(commands.map((command) => command.do))
   if (does.has('swap')) return 'swap'
+  if (does.has('brace')) return 'support'
+  if (putsBetween(commands)) return 'insert'
+  if (does.has('place') && does.has('add')) return 'add'
   if (does.has('link') || does.has('unlink')) return 'lead'
   if (does.has('add')) return 'add'
-  if (does.has('place') || does.has('brace') || does.has('stow')) return 'move'
+  if (does.has('place') || does.has('stow')) return 'move'
   if (does.has('pose')) return 'pose'
   if (does.has('set'))
     return commands.some(

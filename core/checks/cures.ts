@@ -3,7 +3,7 @@ import { mate, mountOf } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { scale, zero } from '../kernel/index.ts'
 import { type Remedy, wayKindOf, type WayKind } from './check.ts'
-import { type Facts, factsOf } from '../facts/index.ts'
+import { type Facts, factsAfter as factsNext } from '../facts/index.ts'
 import { moveRemedy, takeOffRemedy } from './places.ts'
 
 const MOST_STEPS = 40
@@ -46,7 +46,7 @@ export const factsAfter = (facts: Facts, commands: readonly Command[]): Facts | 
   const edited = edit(facts.assembly.rig, commands, facts.context.catalogue)
   const setup = edited.ok ? edited.value.setups.find(({ id }) => id === facts.assembly.setup.id) : undefined
   return edited.ok && setup
-    ? factsOf(placeSetup(edited.value, setup, facts.context.catalogue), facts.context)
+    ? factsNext(facts, placeSetup(edited.value, setup, facts.context.catalogue), facts.context, true)
     : undefined
 }
 

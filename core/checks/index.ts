@@ -14,11 +14,23 @@ import { askable, type Facts, momentOf } from '../facts/index.ts'
 
 export * from './check.ts'
 export { type Limit, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
-export { byReadiness, pointName, spareOwned } from './places.ts'
-export { lossesOf } from './equal.ts'
+export {
+  addRemedy,
+  afterSwap,
+  byReadiness,
+  dispensable,
+  firstOf,
+  pointName,
+  spareOwned,
+  swapRemedy,
+  takeOffRemedy,
+} from './places.ts'
+export { factsAfter as figuresAfter } from './cures.ts'
+export { noPlaceFor, placeMade } from './nowhere.ts'
+export { lossesOf, takesAll, useOf } from './equal.ts'
 export { type Forgotten, forgottenOf } from './money/forgotten-cost.ts'
 export { formatWords } from './words.ts'
-export { stockOf } from './wires.ts'
+export { joinRemedies, saverRemedies, seatBattery, stockOf, swapLead } from './wires.ts'
 
 const lists: Readonly<Record<Family, readonly Check[]>> = {
   fit: fitChecks,
@@ -65,6 +77,10 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
     facts,
   )
 }
+
+/** What one check has to say about a set-up; the others are not asked. */
+export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
+  withCures(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
 
 /** What makes two findings of different assessments the same trouble. */
 export const findingKey = (finding: Finding): string =>

@@ -16,7 +16,7 @@ import {
 } from '../assembly/index.ts'
 import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, type Part, roles } from '../catalogue/index.ts'
-import { clashWith } from '../clearance/index.ts'
+import { clashWith, suitsRole } from '../clearance/index.ts'
 import { numberOf, perKey, perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
@@ -59,7 +59,7 @@ const sitsOn = (piece: PlacedPart, point: Point): boolean =>
   piece.host === point.piece && piece.joint?.hostMount === point.mount.id
 
 /**
- * Moves a piece to the open point where it sits clear of everything, the nearest first; undefined when there is none.
+ * Moves a piece to the open point where its role works and it sits clear of everything, the nearest first; undefined when there is none.
  */
 export const moveRemedy = (
   facts: Sees<'points'>,
@@ -74,7 +74,7 @@ export const moveRemedy = (
     .sort((a, b) => near(a) - near(b))
   for (const point of points)
     for (const seating of seatingsAt(point, piece.instance, piece.part))
-      if (clashWith(seating.piece, others) === 0)
+      if (clashWith(seating.piece, others) === 0 && suitsRole(facts.assembly, seating.piece))
         return {
           text: 'move to {point}',
           numbers: {},
@@ -135,7 +135,7 @@ export const swapRemedy = (facts: Sees, piece: PlacedPart, to: Part): Remedy | u
 }
 
 /**
- * The first place a new part can go without touching anything: the edits that add it and seat it there. @param at the
+ * The first place a new part can go where its role works and it touches nothing: the edits that add it and seat it there. @param at the
  * points that are looked at
  */
 export const addRemedy = (
@@ -153,7 +153,9 @@ export const addRemedy = (
       !part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part, mount }).ok)
     )
       continue
-    const seating = seatingsAt(point, instance, part).find((option) => clashWith(option.piece, placed) === 0)
+    const seating = seatingsAt(point, instance, part).find(
+      (option) => suitsRole(facts.assembly, option.piece) && clashWith(option.piece, placed) === 0,
+    )
     if (seating)
       return {
         text: 'put on {part}, at {point}',

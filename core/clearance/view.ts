@@ -99,6 +99,13 @@ interface Picture {
   readonly nits: number
 }
 
+/** How far a picture on a piece, wherever it would sit, is turned off the operator's eye, degrees. */
+export const offEyeDeg = (assembly: Assembly, { frame }: PlacedPart, picture: Pick<Picture, 'at' | 'out'>): number => {
+  const at = point(frame, picture.at)
+  const toEye = unit(subtract(eyeBefore(eyeOf(assembly), at), at))
+  return (Math.acos(Math.max(-1, Math.min(1, dot(direction(frame, picture.out), toEye)))) * 180) / Math.PI
+}
+
 /** A picture on a piece, as it is seen from where the operator's eye is in this set-up. */
 const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watched => {
   const axis = axisOf(assembly)
@@ -106,7 +113,6 @@ const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watch
   const eye = eyeBefore(eyeOf(assembly), at)
   const [out, up] = [direction(piece.frame, picture.out), direction(piece.frame, picture.up)]
   const right = cross(up, out)
-  const toEye = unit(subtract(eye, at))
   const spots = fieldsOf.map(([x, y]) =>
     add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * picture.wideMm), scale(up, y * picture.tallMm))),
   )
@@ -137,7 +143,7 @@ const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watch
   return {
     piece,
     at,
-    offDeg: (Math.acos(Math.max(-1, Math.min(1, dot(out, toEye)))) * 180) / Math.PI,
+    offDeg: offEyeDeg(assembly, piece, picture),
     aboveMm: at[1] - axis[1],
     aheadMm: axis[2] - at[2],
     besideMm: Math.abs(at[0] - axis[0]),

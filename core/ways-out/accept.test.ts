@@ -41,17 +41,17 @@ const off: readonly Command[] = [{ do: 'take-off', setup: 'main', instance: 'cub
 
 test('what clears its finding and brings nothing is plain; what only lessens it is a part', () => {
   const gone = knownOf(heavy(1200))
-  expect(accept(gone, 'main', findingIn(gone, 'over-mass'), off).as).toBe('plain')
+  expect(accept(gone, 'main', findingIn(gone, 'over-mass'), { commands: off }).as).toBe('plain')
   const less = knownOf(heavy(800))
-  expect(accept(less, 'main', findingIn(less, 'over-mass'), off).as).toBe('part')
+  expect(accept(less, 'main', findingIn(less, 'over-mass'), { commands: off }).as).toBe('part')
 })
 
 test('what changes nothing of its finding, and what can not be done, is refused', () => {
   const known = knownOf(heavy(1200))
   const finding = findingIn(known, 'over-mass')
-  const turned = accept(known, 'main', finding, [{ do: 'set', setup: 'main', instance: 'cube', turnDeg: 90 }])
+  const turned = accept(known, 'main', finding, { commands: [{ do: 'set', setup: 'main', instance: 'cube', turnDeg: 90 }] })
   expect([turned.as, turned.why]).toEqual(['refused', 'nothing'])
-  const unknown = accept(known, 'main', finding, [{ do: 'swap', instance: 'nobody', partId: 'cube' }])
+  const unknown = accept(known, 'main', finding, { commands: [{ do: 'swap', instance: 'nobody', partId: 'cube' }] })
   expect([unknown.as, unknown.why]).toEqual(['refused', 'impossible'])
 })
 
@@ -61,16 +61,16 @@ test('a lighter piece where the rig stays too heavy helps in part, and nothing i
     tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')], { brief: { inHandG: 1000 }, extra: [light] }),
   )
   const finding = findingIn(known, 'over-mass')
-  const verdict = accept(known, 'main', finding, [{ do: 'swap', instance: 'cube', partId: 'light' }])
+  const verdict = accept(known, 'main', finding, { commands: [{ do: 'swap', instance: 'cube', partId: 'light' }] })
   expect([verdict.as, verdict.gained]).toEqual(['part', []])
 })
 
 test('a new stop is never taken, whatever it cures', () => {
   // Without its pack the camera is 100 g lighter and dark.
   const known = knownOf(wiredRig([pack()], [inBay()], [], { brief: { inHandG: 1050 } }))
-  const verdict = accept(known, 'main', findingIn(known, 'over-mass'), [
-    { do: 'take-off', setup: 'main', instance: 'pack' },
-  ])
+  const verdict = accept(known, 'main', findingIn(known, 'over-mass'), {
+    commands: [{ do: 'take-off', setup: 'main', instance: 'pack' }],
+  })
   expect([verdict.as, verdict.why]).toEqual(['refused', 'stop'])
   expect(verdict.gained.map(({ setup, finding }) => [setup, finding.check])).toContainEqual(['main', 'unpowered'])
 })
@@ -86,7 +86,7 @@ test('a risk less grave than a stop that goes is a price, told with the set-up i
   const tiny = tinyRig([bad], [on('bad', 'foot', 'camera', 'hole')], { brief: { inHandG: 1500 }, extra: [good] })
   const known = knownOf(tiny)
   const finding = findingIn(known, 'mount-mismatch')
-  const verdict = accept(known, 'main', finding, [{ do: 'swap', instance: 'bad', partId: 'good' }])
+  const verdict = accept(known, 'main', finding, { commands: [{ do: 'swap', instance: 'bad', partId: 'good' }] })
   expect(verdict.as).toBe('price')
   expect(verdict.gained.map(({ finding: one }) => one.check)).toContain('over-mass')
 })
@@ -101,9 +101,9 @@ test('a wish that is met no more is refused, but where something is taken off it
   })
   const known = knownOf(tiny)
   const finding = findingIn(known, 'over-mass')
-  const swapped = accept(known, 'main', finding, [{ do: 'swap', instance: 'screen', partId: 'plain' }])
+  const swapped = accept(known, 'main', finding, { commands: [{ do: 'swap', instance: 'screen', partId: 'plain' }] })
   expect([swapped.as, swapped.why]).toEqual(['refused', 'need'])
-  const taken = accept(known, 'main', finding, [{ do: 'take-off', setup: 'main', instance: 'screen' }])
+  const taken = accept(known, 'main', finding, { commands: [{ do: 'take-off', setup: 'main', instance: 'screen' }] })
   expect(taken.as).toBe('price')
 })
 
@@ -132,11 +132,11 @@ test('a swap is judged in every set-up, an edit of one set-up in that one', () =
   const asked: string[] = []
   const watching: Known = { rig, factsOf: (id) => (asked.push(id), known.factsOf(id)) }
   const finding = findingIn(known, 'over-mass')
-  const swap = accept(watching, 'main', finding, [{ do: 'swap', instance: 'rail', partId: 'bare' }])
+  const swap = accept(watching, 'main', finding, { commands: [{ do: 'swap', instance: 'rail', partId: 'bare' }] })
   // The rider of the other set-up would be left without its point: such a swap can't even be carried out.
   expect(swap.as).toBe('refused')
   asked.length = 0
-  accept(watching, 'main', finding, [{ do: 'take-off', setup: 'main', instance: 'rail' }])
+  accept(watching, 'main', finding, { commands: [{ do: 'take-off', setup: 'main', instance: 'rail' }] })
   expect([...new Set(asked)]).toEqual(['main'])
 })
 
@@ -149,7 +149,7 @@ test('over the demo and every sound rig: judged from nothing, no way out that is
     for (const { id } of rig.setups)
       for (const finding of findingsOf(known.factsOf(id)))
         for (const { commands, text } of finding.remedies) {
-          const { as } = accept(known, id, finding, commands)
+          const { as } = accept(known, id, finding, { commands })
           counts[as]++
           if (as === 'refused') continue
           const edited = edit(rig, commands, context.catalogue)

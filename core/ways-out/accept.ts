@@ -5,9 +5,11 @@ import {
   type Finding,
   findingKey,
   findingsOf,
+  findingsOfCheck,
+  kindOf,
   type Level,
+  type Remedy,
   levels,
-  wayKindOf,
 } from '../checks/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsAfter } from '../facts/index.ts'
@@ -55,7 +57,7 @@ export interface Verdict {
   readonly why?: Refusal
   /** Stops and risks that are new, with the set-up they are new in. */
   readonly gained: readonly { readonly setup: string; readonly finding: Finding }[]
-  /** The set-up of the finding as it would be; undefined where it was refused. */
+  /** The set-up of the finding as it would be; undefined where nothing of it could be judged. */
   readonly after?: Judged
 }
 
@@ -71,6 +73,8 @@ const checkOf = (id: string) => byId.get(id)
 /** The same trouble, at whatever level it is said. */
 const troubleOf = (finding: Finding): string => findingKey({ ...finding, level: 'hint' })
 
+const sameTrouble = (one: Finding, other: Finding): boolean => troubleOf(one) === troubleOf(other)
+
 const findingsIn = perThing('findings of a moment', (facts: Facts): readonly Finding[] => findingsOf(facts))
 const keysIn = perThing(
   'keys of findings',
@@ -83,7 +87,7 @@ const wide: ReadonlySet<Command['do']> = new Set(['discard', 'swap', 'status', '
 /** The set-ups that some edits can change; a piece that is only added lies in the bag of all others. */
 const reached = ({ setups }: Rig, commands: readonly Command[], own: string): readonly string[] =>
   commands.some((command) => wide.has(command.do))
-    ? setups.map(({ id }) => id)
+    ? [...new Set([own, ...setups.map(({ id }) => id)])]
     : [...new Set([own, ...commands.flatMap((command) => ('setup' in command ? [command.setup] : []))])]
 
 /** By how much a finding is over its limit; undefined for one without. */
@@ -116,9 +120,15 @@ export const accept = (
   { rig, factsOf }: Known,
   setup: string,
   finding: Finding,
-  commands: readonly Command[],
+  remedy: Pick<Remedy, 'commands' | 'kind'>,
 ): Verdict => {
-  const refused = (why: Refusal, gained: Verdict['gained'] = []): Verdict => ({ as: 'refused', why, gained })
+  const { commands } = remedy
+  const refused = (why: Refusal, gained: Verdict['gained'] = [], after?: Judged): Verdict => ({
+    as: 'refused',
+    why,
+    gained,
+    ...(after ? { after } : {}),
+  })
   const before = factsOf(setup)
   const edited = edit(rig, commands, before.context.catalogue)
   if (!edited.ok) return refused('impossible')
@@ -132,11 +142,12 @@ export const accept = (
     if (!there) continue
     const context = contextFor(edited.value, known.context)
     const after = factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
-    const found = findingsOf(after)
-    if (id === setup) own = { facts: after, findings: found }
-    const left = id === setup ? found.find((one) => troubleOf(one) === troubleOf(finding)) : undefined
+    // Most of what is tried does not help: the rule that found it is asked first, and by itself.
+    const left = id === setup ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding)) : undefined
     const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
     if (left && !isMilder && !isLess(left, finding)) return refused('nothing')
+    const found = findingsOf(after)
+    if (id === setup) own = { facts: after, findings: found }
     const had = keysIn(known)
     const wished = new Set(known.unmet.map(({ capability }) => capability))
     if (after.unmet.some(({ capability }) => !wished.has(capability))) isMissed = true
@@ -152,10 +163,10 @@ export const accept = (
     }
   }
   const stop = gained.find(({ finding: { level } }) => level === 'stop')
-  if (stop) return refused('stop', gained)
-  if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
-  const kind = wayKindOf(commands)
-  if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained)
+  if (stop) return refused('stop', gained, own)
+  if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained, own)
+  const kind = kindOf(remedy)
+  if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained, own)
   const as = gained.length > 0 || isMissed ? 'price' : isPart ? 'part' : 'plain'
   return { as, gained, ...(own ? { after: own } : {}) }
 }

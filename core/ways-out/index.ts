@@ -1,1 +1,2 @@
 export * from './accept.ts'
+export * from './search.ts'

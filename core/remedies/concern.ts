@@ -1,0 +1,35 @@
+import type { PlacedPart } from '../assembly/index.ts'
+import type { Run } from '../cabling/index.ts'
+import type { Finding, Remedy } from '../checks/index.ts'
+import type { Facts } from '../facts/index.ts'
+
+/** What a finding is about, as far as something can be moved, swapped or held there. */
+export interface Concern {
+  readonly finding: Finding
+  /** The seated pieces it names, those farthest from the camera first. */
+  readonly named: readonly PlacedPart[]
+  /** And what carries them, up to the camera, the nearest first. */
+  readonly carriers: readonly PlacedPart[]
+  /** The leads it names. */
+  readonly leads: readonly Run[]
+}
+
+/** A kind of move: what it proposes for a concern, the gentlest first. Nothing of it was tried. */
+export type Proposer = (facts: Facts, concern: Concern) => Iterable<Remedy>
+
+const depthOf = (piece: PlacedPart): number => (piece.host ? depthOf(piece.host) + 1 : 0)
+
+export const concernOf = (facts: Facts, finding: Finding): Concern => {
+  const { byInstance } = facts.assembly
+  const seated = finding.parts.flatMap((id) => byInstance.get(id) ?? []).filter(({ joint }) => joint)
+  const named = [...new Set(seated)].sort((a, b) => depthOf(b) - depthOf(a))
+  const carriers: PlacedPart[] = []
+  for (const piece of named)
+    for (let host = piece.host; host?.joint; host = host.host)
+      if (!named.includes(host) && !carriers.includes(host)) carriers.push(host)
+  const leads = facts.leads.filter(({ link }) => finding.parts.includes(link.cable))
+  return { finding, named, carriers, leads }
+}
+
+/** All that can be moved to help: what is named, then what carries it. */
+export const moversOf = ({ named, carriers }: Concern): readonly PlacedPart[] => [...named, ...carriers]

@@ -1,0 +1,67 @@
+import { type Command, freshId, type Joint, middleOf, type PlacedPart, ridesOn, seat } from '../assembly/index.ts'
+import { joiningRoles, mate, mountOf, offeredParts, type Part, type Role } from '../catalogue/index.ts'
+import { byReadiness, type Remedy } from '../checks/index.ts'
+import { clashWith, suitsRole } from '../clearance/index.ts'
+import type { Facts } from '../facts/index.ts'
+import { moversOf, type Proposer } from './concern.ts'
+
+/** What goes between two pieces: spacers, risers, extenders, plates at an angle, swivels, arms, clamps. */
+const between: ReadonlySet<Role> = new Set([...joiningRoles, 'arm', 'monitor-mount', 'mic-mount', 'rod-clamp', 'lens-adapter', 'step-ring'])
+
+const jointOf = (guest: string, guestMount: string, host: string, hostMount: string, slideMm: number): Joint => ({
+  guest,
+  guestMount,
+  host,
+  hostMount,
+  slideMm,
+  turnDeg: 0,
+})
+
+/** The ways one part goes between a piece and what it sits on, with the piece clear of all that does not ride on it. */
+const waysBetween = function* (facts: Facts, piece: PlacedPart, part: Part): Generator<Remedy> {
+  const { setup, placed, rig } = facts.assembly
+  const hostMount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
+  if (!piece.host || !piece.joint || !hostMount) return
+  const others = placed.filter((other) => !ridesOn(other, piece))
+  const idle = facts.assembly.loose.find((loose) => loose.part.id === part.id)?.instance
+  const instance = idle ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
+  const add: Command = idle ? { do: 'status', instance: idle.id, status: 'in' } : { do: 'add', instance }
+  for (const foot of part.mounts) {
+    const made = mate({ part: piece.host.part, mount: hostMount }, { part, mount: foot })
+    if (!made.ok) continue
+    for (const top of part.mounts) {
+      if (top === foot || top.carries) continue
+      for (const own of piece.part.mounts) {
+        if (own.carries || !mate({ part, mount: top }, { part: piece.part, mount: own }).ok) continue
+        const lower = jointOf(instance.id, foot.id, piece.host.instance.id, hostMount.id, middleOf(hostMount.travel ?? foot.travel))
+        const upper = jointOf(piece.instance.id, own.id, instance.id, top.id, middleOf(top.travel ?? own.travel))
+        const first = seat(piece.host, { ...lower, turnDeg: 0 }, instance, part)
+        const turns = [piece.joint.turnDeg, 0, 180, 90, -90]
+        const turnDeg = [...new Set(turns)].find((deg) => {
+          const seated = seat(first, { ...upper, turnDeg: deg }, piece.instance, piece.part)
+          return suitsRole(facts.assembly, seated) && clashWith(seated, others) === 0
+        })
+        if (turnDeg === undefined || clashWith(first, others) > 0) continue
+        yield {
+          text: 'put {part} between {piece} and {host}',
+          numbers: {},
+          names: { part: part.name, piece: piece.part.name, host: piece.host.part.name },
+          commands: [
+            add,
+            { do: 'place', setup: setup.id, joint: lower },
+            { do: 'place', setup: setup.id, joint: { ...upper, turnDeg } },
+          ],
+        }
+        return
+      }
+    }
+  }
+}
+
+/** Between every piece and what it sits on whatever joins the two, the readiest first. */
+export const insert: Proposer = function* (facts, concern) {
+  const parts = offeredParts(facts.context.catalogue)
+    .filter(({ role }) => between.has(role))
+    .sort(byReadiness(facts))
+  for (const piece of moversOf(concern)) for (const part of parts) yield* waysBetween(facts, piece, part)
+}

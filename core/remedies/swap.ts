@@ -1,0 +1,43 @@
+import { type PlacedPart, swapCommands } from '../assembly/index.ts'
+import { type Part, roles } from '../catalogue/index.ts'
+import { byReadiness, lossesOf, type Remedy, useOf } from '../checks/index.ts'
+import type { Facts } from '../facts/index.ts'
+import { moversOf, type Proposer } from './concern.ts'
+
+/** Parts that could stand in for a piece: those that lose nothing of what is used of it first, then the readiest. */
+const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
+  const { catalogue } = facts.context
+  const part = catalogue.parts.get(piece.part.id) ?? piece.part
+  const use = useOf(facts, piece)
+  const lost = new Map<Part, number>()
+  for (const other of catalogue.byRole.get(part.role) ?? [])
+    if (other.id !== part.id && use.gifts.every((gift) => (other.provides as readonly string[]).includes(gift)))
+      lost.set(other, lossesOf(part, other, use).length)
+  const ready = byReadiness(facts)
+  return [...lost.keys()].sort((a, b) => (lost.get(a) ?? 0) - (lost.get(b) ?? 0) || ready(a, b))
+}
+
+/** The other part in the place of the piece, in every set-up; nothing where something would come off by it. */
+export const swappedFor = (facts: Facts, piece: PlacedPart, to: Part): Remedy | undefined => {
+  const commands = swapCommands(facts.assembly.rig, piece.instance.id, to, facts.context.catalogue)
+  return commands.some((command) => command.do === 'take-off')
+    ? undefined
+    : {
+        text: 'swap the {role} for {part}',
+        numbers: {},
+        names: { role: roles[piece.part.role].title, part: to.name },
+        commands,
+      }
+}
+
+/** Every piece for another of its role, a rival of each before the next rival of any. */
+export const swap: Proposer = function* (facts, concern) {
+  const rivals = moversOf(concern).map((piece) => ({ piece, parts: rivalsOf(facts, piece) }))
+  const most = Math.max(0, ...rivals.map(({ parts }) => parts.length))
+  for (let i = 0; i < most; i++)
+    for (const { piece, parts } of rivals) {
+      const to = parts[i]
+      const remedy = to && swappedFor(facts, piece, to)
+      if (remedy) yield remedy
+    }
+}

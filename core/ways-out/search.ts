@@ -1,0 +1,138 @@
+import { type Finding, kindOf, type Remedy, type WayKind } from '../checks/index.ts'
+import { type MoveKind, proposalsFor } from '../remedies/index.ts'
+import { accept, type Known, type Verdict } from './accept.ts'
+
+/** A way out that was carried out on a copy of the rig and held. */
+export interface Tried {
+  readonly remedy: Remedy
+  readonly kind: WayKind
+  readonly verdict: Verdict & { readonly as: Exclude<Verdict['as'], 'refused'> }
+}
+
+/** So many proposals of a kind are tried at most: what is rare and dear less often. */
+const MOST_TRIED: Readonly<Record<MoveKind, number>> = {
+  slide: 26,
+  turn: 14,
+  pose: 12,
+  move: 10,
+  lead: 8,
+  support: 10,
+  insert: 14,
+  swap: 14,
+  add: 8,
+  'leave-out': 3,
+}
+/** Kinds of which one way is as good as two. */
+const ONE_IS_ENOUGH: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'support', 'insert'])
+/** What takes something away comes last: it is no cure, it does without. */
+export const takesAway = (kind: WayKind): boolean => kind === 'take-off' || kind === 'leave-out'
+/** A good colleague names a few; once so many kinds help without a price, nothing more is looked for. */
+const ENOUGH_KINDS = 4
+/** What brings trouble of its own is looked at again, so often, with so many moves against what it brought. */
+const MENDED = { roots: 4, deep: 3, moves: 6 } as const
+/** And by these kinds alone: a way out of a way out has to be small. */
+const mends: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'lead', 'move'])
+
+/** Words with names of their own, so that two can stand in one sentence. */
+const renamed = ({ text, numbers, names }: Remedy, n: number) => {
+  const of = (record: Readonly<Record<string, never>> | Remedy['numbers'] | Remedy['names']) =>
+    Object.fromEntries(Object.entries(record).map(([key, value]) => [`${key}${n}`, value]))
+  return {
+    text: text.replace(/\{(\w+)/g, (_, key: string) => `{${key}${n}`),
+    numbers: of(numbers) as Remedy['numbers'],
+    names: of(names) as Remedy['names'],
+  }
+}
+
+/** Two ways out as one: what the second does, it does after the first. */
+export const bothOf = (one: Remedy, other: Remedy): Remedy => {
+  const n = (one.text.match(/, and /g)?.length ?? 0) + 2
+  const more = renamed(other, n)
+  return {
+    text: `${one.text}, and ${more.text}`,
+    numbers: { ...one.numbers, ...more.numbers },
+    names: { ...one.names, ...more.names },
+    commands: [...one.commands, ...other.commands],
+    kind: kindOf(one),
+  }
+}
+
+const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !== 'refused'
+
+/** A move that brought trouble of its own, with what takes that away again; undefined where nothing small does. */
+const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, verdict: Verdict): Tried | undefined => {
+  let [now, seen] = [remedy, verdict]
+  for (let deep = 0; deep < MENDED.deep; deep++) {
+    const { after } = seen
+    const worst = seen.gained.find((one) => one.setup === setup)?.finding
+    if (!after || !worst) return undefined
+    const moves = function* (): Generator<Remedy> {
+      yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
+      for (const { kind, proposals } of proposalsFor(after.facts, worst)) {
+        let count = 0
+        if (mends.has(kind))
+          for (const one of proposals()) {
+            if (count++ >= MENDED.moves) break
+            yield one
+          }
+      }
+    }
+    let better: { readonly remedy: Remedy; readonly verdict: Verdict } | undefined
+    for (const move of moves()) {
+      const both = bothOf(now, move)
+      const judged = accept(known, setup, finding, both)
+      if (isTaken(judged)) return { remedy: both, kind: kindOf(both), verdict: judged }
+      if (judged.after && judged.gained.length < seen.gained.length) {
+        better = { remedy: both, verdict: judged }
+        break
+      }
+    }
+    if (!better) return undefined
+    ;[now, seen] = [better.remedy, better.verdict]
+  }
+  return undefined
+}
+
+/**
+ * The ways out of a finding that hold when they are tried, in every set-up they reach, in the order in which they were
+ * found: what the rule that speaks names first, then each kind of move, the gentlest first, then what needs a second
+ * move after it.
+ */
+export const search = (known: Known, setup: string, finding: Finding): readonly Tried[] => {
+  const facts = known.factsOf(setup)
+  const found: Tried[] = []
+  const seen = new Set<string>()
+  const spoilt: { readonly remedy: Remedy; readonly verdict: Verdict }[] = []
+  const helps = (kind: WayKind) => found.some((one) => one.kind === kind && one.verdict.as === 'plain')
+  const tryOut = (remedy: Remedy): Verdict['as'] | undefined => {
+    const key = JSON.stringify(remedy.commands)
+    if (seen.has(key)) return undefined
+    seen.add(key)
+    const verdict = accept(known, setup, finding, remedy)
+    if (isTaken(verdict)) found.push({ remedy, kind: kindOf(remedy), verdict })
+    else if (verdict.after && (verdict.why === 'stop' || verdict.why === 'risk')) spoilt.push({ remedy, verdict })
+    return verdict.as
+  }
+  for (const remedy of finding.remedies) tryOut(remedy)
+  for (const { kind, proposals } of proposalsFor(facts, finding)) {
+    const kinds = new Set(found.flatMap((one) => (one.verdict.as === 'plain' && !takesAway(one.kind) ? [one.kind] : [])))
+    if (kinds.size >= ENOUGH_KINDS) break
+    if (helps(kind) || (kind === 'leave-out' && found.some((one) => takesAway(one.kind)))) continue
+    let [tried, plain] = [0, 0]
+    for (const remedy of proposals()) {
+      if (tried++ >= MOST_TRIED[kind]) break
+      if (tryOut(remedy) === 'plain' && ++plain >= (ONE_IS_ENOUGH.has(kind) ? 1 : 2)) break
+    }
+  }
+  if (!found.some(({ kind }) => !takesAway(kind))) {
+    const fewest = spoilt.sort((a, b) => a.verdict.gained.length - b.verdict.gained.length).slice(0, MENDED.roots)
+    for (const { remedy, verdict } of fewest) {
+      const both = mended(known, setup, finding, remedy, verdict)
+      if (both) {
+        found.push(both)
+        break
+      }
+    }
+  }
+  return found
+}
