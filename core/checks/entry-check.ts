@@ -1,8 +1,6 @@
 import type { Kind } from '../catalogue/index.ts'
 import type { Entry } from '../clearance/index.ts'
-import { type Check, type CheckDefinition, defineCheck, noOptions, wayKindOf } from './check.ts'
-import { getOutOfTheWay } from './cures.ts'
-import type { Sees } from '../facts/index.ts'
+import { type Check, type CheckDefinition, defineCheck, noOptions } from './check.ts'
 
 type Words = Pick<CheckDefinition<Entry, object>, 'id' | 'family' | 'title' | 'why' | 'level' | 'source'>
 
@@ -33,15 +31,5 @@ export const entryCheck = ({ kind, ...words }: Words & { readonly kind: Kind }):
             at: piece.centre,
           }
         : { group: 'silent', message: 'open', names, numbers }
-    },
-    remedies: ({ piece, ends }, facts) => {
-      const open = (after: Sees<'entries'>) =>
-        after.entries.every(
-          (entry) => entry.piece.instance.id !== piece.instance.id || !entry.ends[0] || !entry.ends[1],
-        )
-      const movable = ends.find((end) => end?.joint && end !== piece.host) ?? piece
-      return getOutOfTheWay(facts, movable, open)
-        .filter(({ commands }) => movable === piece || wayKindOf(commands) !== 'take-off')
-        .slice(0, 2)
     },
   })

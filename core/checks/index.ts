@@ -83,8 +83,11 @@ export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
   withCures(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
 
 /** What makes two findings of different assessments the same trouble. */
-export const findingKey = (finding: Finding): string =>
-  [finding.check, finding.level, finding.key, ...[...finding.parts].sort()].join(' ')
+export const findingKey = (finding: Finding): string => `${finding.level} ${troubleOf(finding)}`
+
+/** The same trouble, at whatever level it is said. */
+export const troubleOf = ({ check, key, parts }: Pick<Finding, 'check' | 'key' | 'parts'>): string =>
+  [check, key, ...[...parts].sort()].join(' ')
 
 /** The operator's own limits, checked against what the checks take. */
 export const limitsSchema = limitsSchemaFor(checks)

@@ -3,7 +3,6 @@ import { dot, lengthOf, subtract } from '../kernel/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions, ofEachPiece } from './check.ts'
-import { getOutOfTheWay } from './cures.ts'
 import type { FactName, Sees } from '../facts/index.ts'
 
 /** Two hinges whose middles lie no farther apart are one. mm */
@@ -87,12 +86,6 @@ export const roomCheck = <N extends FactName = never>(
             at: one.by.centre,
           }
         : { group: 'silent', message: 'free', names, key, numbers }
-    },
-    remedies: (subject, facts) => {
-      const one = found(facts, subject)
-      if (!one) return []
-      const mover = subject.piece.host === one.by || !one.by.joint ? subject.piece : one.by
-      return getOutOfTheWay(facts, mover, (after) => found(after, subject) === undefined)
     },
   })
 }

@@ -1,12 +1,20 @@
 import { type Command, freshId, type Joint, middleOf, type PlacedPart, ridesOn, seat } from '../assembly/index.ts'
-import { joiningRoles, mate, mountOf, offeredParts, type Part, type Role } from '../catalogue/index.ts'
+import { joiningRoles, mate, mountOf, type Part, partnersOf, type Role } from '../catalogue/index.ts'
 import { byReadiness, type Remedy } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { moversOf, type Proposer } from './concern.ts'
 
 /** What goes between two pieces: spacers, risers, extenders, plates at an angle, swivels, arms, clamps. */
-const between: ReadonlySet<Role> = new Set([...joiningRoles, 'arm', 'monitor-mount', 'mic-mount', 'rod-clamp', 'lens-adapter', 'step-ring'])
+const between: ReadonlySet<Role> = new Set([
+  ...joiningRoles,
+  'arm',
+  'monitor-mount',
+  'mic-mount',
+  'rod-clamp',
+  'lens-adapter',
+  'step-ring',
+])
 
 const jointOf = (guest: string, guestMount: string, host: string, hostMount: string, slideMm: number): Joint => ({
   guest,
@@ -33,7 +41,13 @@ const waysBetween = function* (facts: Facts, piece: PlacedPart, part: Part): Gen
       if (top === foot || top.carries) continue
       for (const own of piece.part.mounts) {
         if (own.carries || !mate({ part, mount: top }, { part: piece.part, mount: own }).ok) continue
-        const lower = jointOf(instance.id, foot.id, piece.host.instance.id, hostMount.id, middleOf(hostMount.travel ?? foot.travel))
+        const lower = jointOf(
+          instance.id,
+          foot.id,
+          piece.host.instance.id,
+          hostMount.id,
+          middleOf(hostMount.travel ?? foot.travel),
+        )
         const upper = jointOf(piece.instance.id, own.id, instance.id, top.id, middleOf(top.travel ?? own.travel))
         const first = seat(piece.host, { ...lower, turnDeg: 0 }, instance, part)
         const turns = [piece.joint.turnDeg, 0, 180, 90, -90]
@@ -58,10 +72,21 @@ const waysBetween = function* (facts: Facts, piece: PlacedPart, part: Part): Gen
   }
 }
 
-/** Between every piece and what it sits on whatever joins the two, the readiest first. */
-export const insert: Proposer = function* (facts, concern) {
-  const parts = offeredParts(facts.context.catalogue)
-    .filter(({ role }) => between.has(role))
+/** What joins a piece with what it sits on: it goes on the one's point and takes the other, the readiest first. */
+const joinersOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
+  const { catalogue } = facts.context
+  const hostMount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
+  if (!piece.host || !hostMount) return []
+  const takers = new Set(
+    piece.part.mounts.filter(({ carries }) => !carries).flatMap((own) => partnersOf(piece.part, own, catalogue)),
+  )
+  return partnersOf(piece.host.part, hostMount, catalogue)
+    .filter((part) => between.has(part.role) && takers.has(part))
     .sort(byReadiness(facts))
-  for (const piece of moversOf(concern)) for (const part of parts) yield* waysBetween(facts, piece, part)
+}
+
+/** Between every piece and what it sits on whatever joins the two. */
+export const insert: Proposer = function* (facts, concern) {
+  for (const piece of moversOf(concern))
+    for (const part of joinersOf(facts, piece)) yield* waysBetween(facts, piece, part)
 }

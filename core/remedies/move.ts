@@ -13,8 +13,7 @@ const placesOf = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> 
   const others = placed.filter((other) => !ridesOn(other, piece))
   const points = facts.points
     .filter(
-      (point) =>
-        (point.open || point.taken.every((id) => id === piece.instance.id)) && !ridesOn(point.piece, piece),
+      (point) => (point.open || point.taken.every((id) => id === piece.instance.id)) && !ridesOn(point.piece, piece),
     )
     .sort((a, b) => away(a, piece) - away(b, piece))
   for (const point of points) {

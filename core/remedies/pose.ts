@@ -20,16 +20,18 @@ export const pose: Proposer = function* (facts, concern) {
   const { placed, setup } = facts.assembly
   const parts = new Set(concern.finding.parts)
   const named = placed.filter((piece) => parts.has(piece.instance.id))
-  const movers = new Set([...named, ...moversOf(concern), ...placed.filter((piece) => named.some((one) => ridesOn(one, piece)))])
+  const movers = new Set([
+    ...named,
+    ...moversOf(concern),
+    ...placed.filter((piece) => named.some((one) => ridesOn(one, piece))),
+  ])
   const all = [...movers].flatMap((piece) => positionsOf(facts, piece).map((one) => ({ piece, ...one })))
   for (const { piece, hinge, position } of all.sort((a, b) => a.byDeg - b.byDeg)) {
     const remedy: Remedy = {
       text: 'set {hinge} of {part} to {position}',
       numbers: {},
       names: { part: piece.part.name, hinge: hinge.label, position: position.label },
-      commands: [
-        { do: 'pose', setup: setup.id, instance: piece.instance.id, hinge: hinge.id, position: position.id },
-      ],
+      commands: [{ do: 'pose', setup: setup.id, instance: piece.instance.id, hinge: hinge.id, position: position.id }],
     }
     yield remedy
   }

@@ -27,7 +27,8 @@ const braces = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
     for (const other of rest) {
       if (lengthOf(subtract(mine.at, other.at)) > REACH_MM) continue
       const [guest, host] = mine.mount.side === 'sits' ? [mine, other] : [other, mine]
-      if (!mate({ part: host.piece.part, mount: host.mount }, { part: guest.piece.part, mount: guest.mount }).ok) continue
+      if (!mate({ part: host.piece.part, mount: host.mount }, { part: guest.piece.part, mount: guest.mount }).ok)
+        continue
       yield {
         text: 'hold {part} at {point} as well',
         numbers: {},

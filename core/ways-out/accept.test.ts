@@ -49,7 +49,9 @@ test('what clears its finding and brings nothing is plain; what only lessens it 
 test('what changes nothing of its finding, and what can not be done, is refused', () => {
   const known = knownOf(heavy(1200))
   const finding = findingIn(known, 'over-mass')
-  const turned = accept(known, 'main', finding, { commands: [{ do: 'set', setup: 'main', instance: 'cube', turnDeg: 90 }] })
+  const turned = accept(known, 'main', finding, {
+    commands: [{ do: 'set', setup: 'main', instance: 'cube', turnDeg: 90 }],
+  })
   expect([turned.as, turned.why]).toEqual(['refused', 'nothing'])
   const unknown = accept(known, 'main', finding, { commands: [{ do: 'swap', instance: 'nobody', partId: 'cube' }] })
   expect([unknown.as, unknown.why]).toEqual(['refused', 'impossible'])

@@ -3,13 +3,13 @@ import {
   checks,
   type Family,
   type Finding,
-  findingKey,
   findingsOf,
   findingsOfCheck,
   kindOf,
   type Level,
   type Remedy,
   levels,
+  troubleOf,
 } from '../checks/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsAfter } from '../facts/index.ts'
@@ -69,9 +69,6 @@ export interface Judged {
 
 const byId = new Map(checks.map((check) => [check.id, check]))
 const checkOf = (id: string) => byId.get(id)
-
-/** The same trouble, at whatever level it is said. */
-const troubleOf = (finding: Finding): string => findingKey({ ...finding, level: 'hint' })
 
 const sameTrouble = (one: Finding, other: Finding): boolean => troubleOf(one) === troubleOf(other)
 
@@ -143,7 +140,8 @@ export const accept = (
     const context = contextFor(edited.value, known.context)
     const after = factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
     // Most of what is tried does not help: the rule that found it is asked first, and by itself.
-    const left = id === setup ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding)) : undefined
+    const left =
+      id === setup ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding)) : undefined
     const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
     if (left && !isMilder && !isLess(left, finding)) return refused('nothing')
     const found = findingsOf(after)

@@ -28,10 +28,14 @@ const ONE_IS_ENOUGH: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', '
 export const takesAway = (kind: WayKind): boolean => kind === 'take-off' || kind === 'leave-out'
 /** A good colleague names a few; once so many kinds help without a price, nothing more is looked for. */
 const ENOUGH_KINDS = 4
+const HINTS_SHARE = 0.25
 /** What brings trouble of its own is looked at again, so often, with so many moves against what it brought. */
 const MENDED = { roots: 4, deep: 3, moves: 6 } as const
 /** And by these kinds alone: a way out of a way out has to be small. */
 const mends: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'lead', 'move'])
+
+/** What a lead or a pack cures its own rule knows best. */
+const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'sound'])
 
 /** Words with names of their own, so that two can stand in one sentence. */
 const renamed = ({ text, numbers, names }: Remedy, n: number) => {
@@ -67,7 +71,7 @@ const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, v
     const worst = seen.gained.find((one) => one.setup === setup)?.finding
     if (!after || !worst) return undefined
     const moves = function* (): Generator<Remedy> {
-      yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
+      if (leads.has(worst.family)) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
       for (const { kind, proposals } of proposalsFor(after.facts, worst)) {
         let count = 0
         if (mends.has(kind))
@@ -114,17 +118,22 @@ export const search = (known: Known, setup: string, finding: Finding): readonly 
     return verdict.as
   }
   for (const remedy of finding.remedies) tryOut(remedy)
+  // What is only a hint is not worth a long search.
+  const share = finding.level === 'hint' ? HINTS_SHARE : 1
+  if (share < 1 && found.length > 0) return found
   for (const { kind, proposals } of proposalsFor(facts, finding)) {
-    const kinds = new Set(found.flatMap((one) => (one.verdict.as === 'plain' && !takesAway(one.kind) ? [one.kind] : [])))
+    const kinds = new Set(
+      found.flatMap((one) => (one.verdict.as === 'plain' && !takesAway(one.kind) ? [one.kind] : [])),
+    )
     if (kinds.size >= ENOUGH_KINDS) break
     if (helps(kind) || (kind === 'leave-out' && found.some((one) => takesAway(one.kind)))) continue
     let [tried, plain] = [0, 0]
     for (const remedy of proposals()) {
-      if (tried++ >= MOST_TRIED[kind]) break
+      if (tried++ >= MOST_TRIED[kind] * share) break
       if (tryOut(remedy) === 'plain' && ++plain >= (ONE_IS_ENOUGH.has(kind) ? 1 : 2)) break
     }
   }
-  if (!found.some(({ kind }) => !takesAway(kind))) {
+  if (share === 1 && !found.some(({ kind }) => !takesAway(kind))) {
     const fewest = spoilt.sort((a, b) => a.verdict.gained.length - b.verdict.gained.length).slice(0, MENDED.roots)
     for (const { remedy, verdict } of fewest) {
       const both = mended(known, setup, finding, remedy, verdict)

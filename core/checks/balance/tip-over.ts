@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { takeOffRemedy } from '../places.ts'
 
 /** Legs that a knock or a gust brings down. */
 export const tipOver = defineCheck<Sees<'tip'>, { safeDeg: number }, 'tip'>({
@@ -45,9 +44,5 @@ export const tipOver = defineCheck<Sees<'tip'>, { safeDeg: number }, 'tip'>({
     return exceeds(safeDeg, tipDeg)
       ? { group: 'speaks', message: 'near', names, numbers, parts, at: tip.legs.centre }
       : { group: 'silent', message: 'stands', names, numbers }
-  },
-  remedies: ({ tip, assembly }, facts) => {
-    const head = tip && assembly.placed.find((piece) => piece === tip.legs.host)
-    return head ? [takeOffRemedy(facts, head)] : []
   },
 })

@@ -4,7 +4,6 @@ import { exceeds } from '../../kernel/index.ts'
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { moveRemedy } from '../places.ts'
 
 const onShoe = ({ joint, host }: PlacedPart): boolean => {
   const mount = joint && host && mountOf(host.part, joint.hostMount)
@@ -46,9 +45,5 @@ export const driveCovers = defineCheck<PlacedPart, object, 'points'>({
     return exceeds(1, numbers.open)
       ? { group: 'speaks', message: 'last', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'room', names, numbers }
-  },
-  remedies: (piece, facts) => {
-    const move = moveRemedy(facts, piece, ({ mount }) => standardOf(mount.standard).kind !== 'shoe')
-    return move ? [move] : []
   },
 })

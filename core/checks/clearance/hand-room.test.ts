@@ -35,7 +35,6 @@ testCheck(handRoom, {
       level: 'risk',
       numbers: { lackMm: 8, wantedMm: 28 },
       parts: ['camera', 'handle'],
-      remedies: 1,
       ...wide(20, false),
     },
     {

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
 import { GLOVE_MM, type Sees } from '../../facts/index.ts'
 
 const FINGERS_MM = 28
@@ -42,12 +41,5 @@ export const handRoom = defineCheck<PlacedPart, object, 'invasions'>({
       parts: [found.by.instance.id, handle.instance.id],
       at: found.by.centre,
     }
-  },
-  remedies: (handle, facts) => {
-    const found = pinchedBy(facts, handle)
-    if (!found) return []
-    // What the handle itself stands on can't get out of its way.
-    const mover = handle.host === found.by || !found.by.joint ? handle : found.by
-    return getOutOfTheWay(facts, mover, (after) => pinchedBy(after, handle) === undefined)
   },
 })

@@ -2,11 +2,8 @@ import { z } from 'zod'
 import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { factsAfter } from '../cures.ts'
-import { carried, moveRemedy } from '../places.ts'
+import { carried } from '../places.ts'
 
-/** A move is worth proposing from this much on. mm */
-const LOWER_MM = 20
 
 /** A monitor that stands far over the lens. */
 export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: number }, 'screens'>({
@@ -34,11 +31,5 @@ export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: num
     if (!exceeds(screen.aboveMm, goodMm)) return { group: 'silent', message: 'low', names, numbers }
     const level = exceeds(screen.aboveMm, riskMm) ? 'risk' : 'hint'
     return { group: 'speaks', message: 'high', level, names, numbers, parts: [screen.piece.instance.id], at: screen.at }
-  },
-  remedies: (screen, facts) => {
-    const low = moveRemedy(facts, screen.piece, (point) => point.at[1] < screen.at[1])
-    const after = low && factsAfter(facts, low.commands)
-    const moved = after?.screens.find(({ piece }) => piece.instance.id === screen.piece.instance.id)
-    return low && moved && moved.aboveMm < screen.aboveMm - LOWER_MM ? [low] : []
   },
 })

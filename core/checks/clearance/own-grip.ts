@@ -4,7 +4,6 @@ import type { Palm } from '../../balance/index.ts'
 import { depthIn } from '../../clearance/index.ts'
 import { boundsOf, exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
 import type { Sees } from '../../facts/index.ts'
 
 interface Met {
@@ -62,13 +61,5 @@ export const ownGrip = defineCheck<Palm, { mostMm: number }, 'palms'>({
           at: met.by.centre,
         }
       : { group: 'silent', message: 'free', names, numbers }
-  },
-  remedies: (palm, facts, _, { mostMm }) => {
-    const met = deepestIn(facts, palm)
-    return met?.by.joint
-      ? getOutOfTheWay(facts, met.by, (after) =>
-          bodies(after.palms).every((now) => (deepestIn(after, now)?.depthMm ?? 0) <= mostMm),
-        )
-      : []
   },
 })

@@ -2,9 +2,8 @@ import type { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, wayKindOf } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
-import type { Facts, Sees } from '../../facts/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Sees } from '../../facts/index.ts'
 import { watching } from './view-blocked.ts'
 
 type Watching = z.infer<typeof watching.options>
@@ -58,11 +57,5 @@ export const ownScreen = defineCheck<Watched, z.infer<typeof watching.options>, 
     if (hiddenPercent > mostPercent && own.by)
       return { group: 'speaks', message: 'hidden', names, numbers, parts: [own.by.instance.id, camera], at: own.at }
     return { group: 'speaks', message: 'away', names, numbers, parts: [camera], at: own.at }
-  },
-  remedies: (own, facts, _, limits) => {
-    const cleared = (after: Facts) => after.ownScreen !== undefined && isSeen(after.ownScreen, limits)
-    return own.by?.joint && Math.round(100 * own.hidden) > limits.mostPercent
-      ? getOutOfTheWay(facts, own.by, cleared).filter(({ commands }) => wayKindOf(commands) !== 'take-off')
-      : []
   },
 })

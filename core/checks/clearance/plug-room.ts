@@ -1,8 +1,7 @@
 import { connectors, FLAT_PLUG_MM } from '../../catalogue/index.ts'
 import type { PlugRoom } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, noOptions, wayKindOf } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
+import { defineCheck, noOptions } from '../check.ts'
 
 /** A socket without room for a straight plug and its bend. */
 export const plugRoom = defineCheck<PlugRoom, object, 'plugs' | 'leads'>({
@@ -46,15 +45,4 @@ export const plugRoom = defineCheck<PlugRoom, object, 'plugs' | 'leads'>({
         }
       : { group: 'silent', message: 'straight', names, key, numbers }
   },
-  remedies: ({ by, piece, socket, wantedMm }, facts) =>
-    by?.joint
-      ? getOutOfTheWay(facts, by, (after) =>
-          after.plugs.every(
-            (room) =>
-              room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= wantedMm,
-          ),
-        )
-          .filter(({ commands }) => wayKindOf(commands) !== 'take-off')
-          .slice(0, 2)
-      : [],
 })

@@ -9,7 +9,6 @@ testCheck(portraitMonitor, {
       message: 'across',
       level: 'hint',
       parts: ['screen'],
-      remedies: 0,
       ...watching(screen(45, 80), [], { orientation: 'upright' }),
     },
   ],

@@ -75,7 +75,6 @@ testCheck(screenSwing, {
       level: 'risk',
       numbers: { freeDeg: 150, fullDeg: 180, shortDeg: 30 },
       parts: ['brick', 'camera'],
-      remedies: 3,
       ...withScreen([brick], [on('brick', 'foot', 'camera', 'back')]),
     },
   ],

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
 import type { Sees } from '../../facts/index.ts'
 import { posedOpen } from '../room-check.ts'
 
@@ -49,9 +48,5 @@ export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
       parts: [found.by.instance.id, camera.instance.id],
       at: found.by.centre,
     }
-  },
-  remedies: (camera, facts) => {
-    const found = stoppedBy(facts, camera)
-    return found ? getOutOfTheWay(facts, found.by, (after) => stoppedBy(after, camera) === undefined) : []
   },
 })

@@ -3,7 +3,6 @@ import { connectors } from '../../catalogue/index.ts'
 import type { PlugRoom } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
 
 /** A socket that no plug can reach. */
 export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }, 'plugs'>({
@@ -43,13 +42,4 @@ export const socketBlocked = defineCheck<PlugRoom, { leastMm: number }, 'plugs'>
         }
       : { group: 'silent', message: 'free', names, key, numbers }
   },
-  remedies: ({ by, piece, socket }, facts, _, { leastMm }) =>
-    by
-      ? getOutOfTheWay(facts, by.joint ? by : piece, (after) =>
-          after.plugs.every(
-            (room) =>
-              room.piece.instance.id !== piece.instance.id || room.socket.id !== socket.id || room.freeMm >= leastMm,
-          ),
-        )
-      : [],
 })

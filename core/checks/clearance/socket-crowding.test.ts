@@ -52,7 +52,6 @@ testCheck(socketCrowding, {
       level: 'hint',
       numbers: { overlapMm: 3 },
       parts: ['camera'],
-      remedies: 0,
       ...twoPorts(8),
     },
     {
@@ -60,7 +59,6 @@ testCheck(socketCrowding, {
       message: 'crowded',
       numbers: { overlapMm: 7 },
       parts: ['camera', 'box'],
-      remedies: 1,
       ...besidePort(0),
     },
   ],

@@ -5,7 +5,6 @@ import { pluggedOf } from '../../clearance/index.ts'
 import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { getOutOfTheWay } from '../cures.ts'
 
 interface Neighbours {
   readonly a: Plugged
@@ -73,12 +72,5 @@ export const socketCrowding = defineCheck<Neighbours, object, 'crowds'>({
     return exceeds(numbers.overlapMm, 0)
       ? { group: 'speaks', message: 'crowded', names, key, numbers, parts, at: a.plug.centre }
       : { group: 'silent', message: 'apart', names, key, numbers }
-  },
-  remedies: ({ a, b }, facts) => {
-    // On one piece the sockets are where they are; between two pieces one of them can move.
-    const mover = a.piece === b.piece ? undefined : [b.piece, a.piece].find((piece) => piece.joint)
-    return mover
-      ? getOutOfTheWay(facts, mover, (after) => !after.crowds.some((crowd) => sameSockets(crowd, { a, b })))
-      : []
   },
 })

@@ -4,7 +4,6 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import type { Drive } from '../../optics/index.ts'
 import { CLASH_MM, perThing } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { oneOutOfTheWay } from '../cures.ts'
 
 interface Neighbours extends Clash {
   readonly touching: boolean
@@ -55,9 +54,4 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes' | 'drives'>(
       ? { group: 'speaks', message: 'clash', names, numbers, parts: [b.instance.id, a.instance.id], at: b.centre }
       : { group: 'silent', message: 'clear', names, numbers }
   },
-  remedies: ({ a, b }, facts) =>
-    oneOutOfTheWay(facts, [b, a], (after) => {
-      const [now, other] = [after.assembly.byInstance.get(a.instance.id), after.assembly.byInstance.get(b.instance.id)]
-      return now !== undefined && other !== undefined && clashDepth(now, other) === 0
-    }),
 })

@@ -11,7 +11,6 @@ testCheck(tooTall, {
       level: 'risk',
       numbers: { tallMm: 100, capMm: 99, overMm: 1 },
       parts: ['cube'],
-      remedies: 1,
       ...tinyRig([cube('cube')], [onHole], { brief: { tallMm: 99 } }),
     },
   ],

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { firstOf, takeOffRemedy } from '../places.ts'
 
 /** Taller than the brief allows. */
 export const tooTall = defineCheck<Sees<'size'>, object, 'size'>({
@@ -32,9 +31,5 @@ export const tooTall = defineCheck<Sees<'size'>, object, 'size'>({
     return exceeds(size.tallMm, capMm)
       ? { group: 'speaks', message: 'over', numbers, names, parts: [top.instance.id], at: top.centre }
       : { group: 'silent', message: 'within', numbers, names }
-  },
-  remedies: (facts, _, judgement) => {
-    const top = facts.assembly.byInstance.get(judgement.parts?.[0] ?? '')
-    return firstOf(1, [top?.joint ? takeOffRemedy(facts, top) : undefined])
   },
 })

@@ -11,7 +11,6 @@ testCheck(tooWide, {
       level: 'risk',
       numbers: { wideMm: 120, overMm: 10 },
       parts: ['cube'],
-      remedies: 1,
       ...wide(110),
     },
   ],

@@ -1,7 +1,6 @@
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Facts, Sees } from '../../facts/index.ts'
-import { firstOf, takeOffRemedy } from '../places.ts'
 
 const sideOf = ({ assembly, size }: Sees<'size'>) => {
   const middle = (size.bounds.min[0] + size.bounds.max[0]) / 2
@@ -40,9 +39,5 @@ export const tooWide = defineCheck<Sees<'size'>, object, 'size'>({
     return exceeds(size.wideMm, capMm)
       ? { group: 'speaks', message: 'over', numbers, names, parts: [side.instance.id], at: side.centre }
       : { group: 'silent', message: 'within', numbers, names }
-  },
-  remedies: (facts) => {
-    const side = sideOf(facts)
-    return firstOf(1, [side.joint ? takeOffRemedy(facts, side) : undefined])
   },
 })

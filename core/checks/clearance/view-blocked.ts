@@ -1,12 +1,8 @@
 import { z } from 'zod'
 import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, wayKindOf } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
-import type { Facts, Sees } from '../../facts/index.ts'
-
-const again = (after: Sees<'screens'>, { piece }: Watched) =>
-  after.screens.find((screen) => screen.piece.instance.id === piece.instance.id)
+import { defineCheck } from '../check.ts'
+import type { Sees } from '../../facts/index.ts'
 
 /** How much of a picture may be hidden, and how far off its face it is still read; for monitors and for the camera's own. */
 export const watching = {
@@ -48,21 +44,5 @@ export const viewBlocked = defineCheck<Watched, { mostPercent: number; mostDeg: 
     if (hiddenPercent > mostPercent && screen.by)
       return { group: 'speaks', message: 'hidden', names, numbers, parts: [screen.by.instance.id, own], at: screen.at }
     return { group: 'silent', message: 'seen', names, numbers }
-  },
-  remedies: (screen, facts, _, { mostPercent, mostDeg }) => {
-    const cleared = (after: Facts) => {
-      const now = again(after, screen)
-      return now === undefined || (100 * now.hidden <= mostPercent && !exceeds(now.offDeg, mostDeg))
-    }
-    const carrier = screen.piece.host?.part.role === 'camera' ? screen.piece : (screen.piece.host ?? screen.piece)
-    const movers =
-      screen.by?.joint && !exceeds(screen.offDeg, mostDeg)
-        ? [screen.by, screen.piece, carrier]
-        : [screen.piece, carrier]
-    const all = [...new Set(movers)].flatMap((piece) => getOutOfTheWay(facts, piece, cleared))
-    return [
-      ...all.filter(({ commands }) => wayKindOf(commands) !== 'take-off').slice(0, 2),
-      ...all.filter(({ commands }) => wayKindOf(commands) === 'take-off').slice(0, 1),
-    ]
   },
 })

@@ -24,7 +24,6 @@ testCheck(adapterStack, {
       level: 'risk',
       numbers: { inRow: 3, highMm: 60 },
       parts: ['mic', 'three', 'two', 'one'],
-      remedies: 2,
       ...tower(3),
     },
   ],

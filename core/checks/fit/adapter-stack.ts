@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { joiningRoles, mate } from '../../catalogue/index.ts'
+import { joiningRoles } from '../../catalogue/index.ts'
 import { exceeds, lengthOf, subtract } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { moveRemedy, takeOffRemedy } from '../places.ts'
 
 const stackUnder = (piece: PlacedPart): PlacedPart[] => {
   const stack: PlacedPart[] = []
@@ -48,17 +47,5 @@ export const adapterStack = defineCheck<PlacedPart, { most: number }>({
           at: piece.centre,
         }
       : { group: 'silent', message: 'firm', names, numbers }
-  },
-  remedies: (piece, facts) => {
-    const direct = moveRemedy(
-      facts,
-      piece,
-      (point) =>
-        !joiningRoles.has(point.piece.part.role) &&
-        piece.part.mounts.some(
-          (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
-        ),
-    )
-    return [...(direct ? [direct] : []), takeOffRemedy(facts, piece)]
   },
 })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { loadOn, isBraced, onTheRun, takeOffRemedy } from '../places.ts'
+import { loadOn, isBraced, onTheRun } from '../places.ts'
 
 const FRICTION: ReadonlySet<string> = new Set(['pad', 'clamp'])
 
@@ -40,5 +40,4 @@ export const frictionHolder = defineCheck<PlacedPart, { safeG: number }, 'loads'
       ? { group: 'speaks', message: 'loose', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'light', names, numbers }
   },
-  remedies: (piece, facts) => [takeOffRemedy(facts, piece)],
 })

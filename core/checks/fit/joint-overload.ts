@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { loadOn, loadWords, overLimit, takeOffRemedy } from '../places.ts'
+import { loadOn, loadWords, overLimit } from '../places.ts'
 
 /** The moment both ends are rated for, the lower of the two; lens mounts have a rule of their own. */
 const ratedNmOf = ({ mate }: PlacedPart): number | undefined => {
@@ -70,5 +70,4 @@ export const jointOverload = defineCheck<PlacedPart, object, 'loads'>({
         }
       : { group: 'silent', message: 'within', names, numbers }
   },
-  remedies: (piece, facts) => [takeOffRemedy(facts, piece)],
 })

@@ -17,7 +17,6 @@ testCheck(mountTaken, {
       message: 'taken',
       level: 'stop',
       parts: ['b', 'a'],
-      remedies: 2,
       ...tinyRig([screw('a'), screw('b')], [on('a', 'foot', 'camera', 'hole'), on('b', 'foot', 'camera', 'hole')]),
     },
     { name: 'clamps overlap by 5 mm', message: 'overlapping', numbers: { sharedMm: 5 }, ...railed(-10, 5) },

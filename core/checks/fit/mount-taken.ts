@@ -1,10 +1,9 @@
 import { z } from 'zod'
 import { guestsOf, type PlacedPart } from '../../assembly/index.ts'
-import { mate, mountOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { firstOf, moveRemedy, pointName, takeOffRemedy } from '../places.ts'
+import { pointName } from '../places.ts'
 
 interface Pair {
   readonly first: PlacedPart
@@ -71,18 +70,4 @@ export const mountTaken = defineCheck<Pair, object, 'points'>({
       ? { group: 'speaks', message: 'overlapping', names, numbers, parts, at }
       : { group: 'silent', message: 'apart', names, numbers }
   },
-  remedies: ({ second, mountId }, facts) => [
-    ...firstOf(1, [
-      moveRemedy(facts, second, (point) => {
-        const here = point.piece === second.host && point.mount.id === mountId
-        const mount = mountOf(second.part, second.joint?.guestMount ?? '')
-        return (
-          !here &&
-          mount !== undefined &&
-          mate({ part: point.piece.part, mount: point.mount }, { part: second.part, mount }).ok
-        )
-      }),
-    ]),
-    takeOffRemedy(facts, second),
-  ],
 })

@@ -27,7 +27,6 @@ testCheck(mountsShared, {
       message: 'blocked',
       level: 'stop',
       parts: ['two', 'one'],
-      remedies: 2,
       ...both('b'),
     },
   ],

@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { pointName, takeOffRemedy } from '../places.ts'
+import { pointName } from '../places.ts'
 
 interface Pair {
   readonly first: PlacedPart
@@ -58,5 +58,4 @@ export const mountsShared = defineCheck<Pair, object>({
         }
       : { group: 'silent', message: 'free', names }
   },
-  remedies: ({ first, second }, facts) => [takeOffRemedy(facts, second), takeOffRemedy(facts, first)],
 })

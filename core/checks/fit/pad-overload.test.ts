@@ -10,7 +10,6 @@ testCheck(padOverload, {
       level: 'risk',
       numbers: { carriedG: 251, limitG: 250 },
       parts: ['box'],
-      remedies: 1,
       ...padded(251),
     },
   ],

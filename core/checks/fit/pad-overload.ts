@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
-import { loadOn, takeOffRemedy } from '../places.ts'
+import { loadOn } from '../places.ts'
 
 /** More on a hook-and-loop pad than it holds. */
 export const padOverload = defineCheck<PlacedPart, object, 'loads'>({
@@ -30,5 +30,4 @@ export const padOverload = defineCheck<PlacedPart, object, 'loads'>({
       ? { group: 'speaks', message: 'peels', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'holds', names, numbers }
   },
-  remedies: (piece, facts) => [takeOffRemedy(facts, piece)],
 })

@@ -1,8 +1,6 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { mate } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
-import { moveRemedy, swapsThat, takeOffRemedy } from '../places.ts'
 
 const lengths = ({ mate: made }: PlacedPart) => {
   if (made?.ok === false) {
@@ -38,13 +36,5 @@ export const railTooShort = defineCheck<PlacedPart, object>({
     return exceeds(numbers.clampMm, numbers.railMm)
       ? { group: 'speaks', message: 'short', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'holds', names, numbers }
-  },
-  remedies: (piece, facts) => {
-    const elsewhere = moveRemedy(facts, piece, (point) =>
-      piece.part.mounts.some(
-        (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
-      ),
-    )
-    return [...(elsewhere ? [elsewhere] : []), ...swapsThat(facts, piece, 1, () => true), takeOffRemedy(facts, piece)]
   },
 })

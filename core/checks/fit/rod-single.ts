@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { mate } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { isBraced, loadOn, moveRemedy, takeOffRemedy } from '../places.ts'
+import { isBraced, loadOn } from '../places.ts'
 
 /** Something on one rod, with nothing that keeps it from swinging round. */
 export const rodSingle = defineCheck<PlacedPart, { safeNm: number }, 'loads'>({
@@ -40,14 +39,5 @@ export const rodSingle = defineCheck<PlacedPart, { safeNm: number }, 'loads'>({
     return exceeds(turning, safeNm)
       ? { group: 'speaks', message: 'swings', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'holds', names, numbers }
-  },
-  remedies: (piece, facts) => {
-    const firm = moveRemedy(facts, piece, (point) =>
-      piece.part.mounts.some((mount) => {
-        const made = mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount })
-        return made.ok && made.value.holdsTwist
-      }),
-    )
-    return [...(firm ? [firm] : []), takeOffRemedy(facts, piece)]
   },
 })

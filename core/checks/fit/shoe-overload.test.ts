@@ -13,7 +13,6 @@ testCheck(shoeOverload, {
       level: 'risk',
       numbers: { carriedG: 600, limitG: 500 },
       parts: ['arm'],
-      remedies: 2,
       ...tinyRig([foot('arm', 100), screwed('monitor', 500)], [onShoe, on('monitor', 'foot', 'arm', 'top')]),
     },
     {

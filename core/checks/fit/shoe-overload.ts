@@ -1,9 +1,8 @@
 import { z } from 'zod'
-import { carriedBy, type PlacedPart } from '../../assembly/index.ts'
-import { mate } from '../../catalogue/index.ts'
+import { type PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { firstOf, loadOn, moveRemedy, overLimit, takeOffRemedy } from '../places.ts'
+import { loadOn, overLimit } from '../places.ts'
 
 /** More mass on an accessory shoe than it carries. */
 export const shoeOverload = defineCheck<PlacedPart, object, 'loads'>({
@@ -41,16 +40,5 @@ export const shoeOverload = defineCheck<PlacedPart, object, 'loads'>({
           at: piece.centre,
         }
       : { group: 'silent', message: 'light', names, numbers }
-  },
-  remedies: (piece, facts) => {
-    const carriedG = loadOn(facts, piece).massG
-    const strong = moveRemedy(facts, piece, (point) =>
-      piece.part.mounts.some((mount) => {
-        const made = mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount })
-        return made.ok && made.value.limitG >= carriedG
-      }),
-    )
-    const upper = carriedBy(facts.assembly, piece).filter((other) => other.host === piece)
-    return [...firstOf(1, [strong]), ...upper.map((other) => takeOffRemedy(facts, other)), takeOffRemedy(facts, piece)]
   },
 })

@@ -1,8 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { mate, mountOf } from '../../catalogue/index.ts'
+import { mountOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
-import { moveRemedy, swapsThat, takeOffRemedy } from '../places.ts'
 
 const spacing = (piece: PlacedPart) => {
   const host = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
@@ -39,13 +38,5 @@ export const twoScrewSpacing = defineCheck<PlacedPart, object>({
     return exceeds(numbers.offMm, numbers.slotMm)
       ? { group: 'speaks', message: 'apart', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'meets', names, numbers }
-  },
-  remedies: (piece, facts) => {
-    const elsewhere = moveRemedy(facts, piece, (point) =>
-      piece.part.mounts.some(
-        (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
-      ),
-    )
-    return [...(elsewhere ? [elsewhere] : []), ...swapsThat(facts, piece, 1, () => true), takeOffRemedy(facts, piece)]
   },
 })

@@ -28,7 +28,6 @@ testCheck(adapterLoad, {
       level: 'risk',
       numbers: { momentNm: GRAVITY * 0.1, ratedNm: 0.8 },
       parts: ['lens'],
-      remedies: 1,
       ...adapted(100),
     },
   ],

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { isBraced, loadOn, takeOffRemedy } from '../places.ts'
+import { isBraced, loadOn } from '../places.ts'
 
 /** A heavy lens on a lens adapter. */
 export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }, 'supports' | 'loads'>({
@@ -43,5 +43,4 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }, 'support
       ? { group: 'speaks', message: 'over', names, numbers, parts: [lens.instance.id], at: lens.centre }
       : { group: 'silent', message: 'within', names, numbers }
   },
-  remedies: (lens, facts) => [takeOffRemedy(facts, lens)],
 })

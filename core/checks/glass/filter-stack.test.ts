@@ -12,7 +12,6 @@ testCheck(filterStack, {
       level: 'risk',
       numbers: { count: 3, most: 2 },
       parts: ['a', 'b', 'c'],
-      remedies: 1,
       ...front(['a', 'b', 'c'].map((id) => disc(id, 3, nd(1))).concat([zoom()]), [
         screwed('a'),
         on('b', 'rear', 'a', 'front'),

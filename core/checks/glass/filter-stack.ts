@@ -4,7 +4,6 @@ import { exceeds } from '../../kernel/index.ts'
 import { filterOf, lensOf } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { isLeaf, takeOffRemedy } from '../places.ts'
 
 interface Stack {
   readonly lens: PlacedPart
@@ -50,6 +49,4 @@ export const filterStack = defineCheck<Stack, { most: number }>({
         }
       : { group: 'silent', message: 'few', names, numbers }
   },
-  remedies: ({ filters }, facts) =>
-    filters.filter((piece) => isLeaf(facts, piece)).map((piece) => takeOffRemedy(facts, piece)),
 })

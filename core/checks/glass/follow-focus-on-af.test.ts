@@ -11,7 +11,6 @@ testCheck(followFocusOnAf, {
       level: 'hint',
       numbers: { massG: 100, priceMinor: 1000 },
       parts: ['drive'],
-      remedies: 1,
       ...front([zoom({ geared: true, optics: { autofocus: true } }), drive(24)], [held]),
     },
   ],

@@ -1,6 +1,5 @@
 import { type Drive, lensOf } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { takeOffRemedy } from '../places.ts'
 
 /** A follow focus on a lens that focuses by itself. */
 export const followFocusOnAf = defineCheck<Drive, object, 'drives'>({
@@ -34,5 +33,4 @@ export const followFocusOnAf = defineCheck<Drive, object, 'drives'>({
         }
       : { group: 'silent', message: 'manual', names }
   },
-  remedies: ({ piece }, facts) => [takeOffRemedy(facts, piece)],
 })

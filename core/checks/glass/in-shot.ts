@@ -2,7 +2,6 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { takenFrom } from '../../facts/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
 
 /** Part of the rig stands in its own picture. */
 export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
@@ -34,10 +33,4 @@ export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
       ? { group: 'speaks', message: 'seen', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'clear', names, numbers }
   },
-  remedies: (piece, facts) =>
-    getOutOfTheWay(
-      facts,
-      piece,
-      (after) => !after.inShot.some((intruder) => intruder.piece.instance.id === piece.instance.id),
-    ),
 })

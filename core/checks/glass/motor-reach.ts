@@ -1,7 +1,6 @@
 import { exceeds } from '../../kernel/index.ts'
 import type { Drive } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { getOutOfTheWay } from '../cures.ts'
 
 /** A follow focus or motor whose gear does not meet the teeth. */
 export const motorReach = defineCheck<Drive, object, 'drives'>({
@@ -36,12 +35,4 @@ export const motorReach = defineCheck<Drive, object, 'drives'>({
       ? { group: 'speaks', message: acrossMm > 0 ? 'far' : 'into', names, numbers, ...where }
       : { group: 'silent', message: 'meets', names, numbers }
   },
-  remedies: ({ piece }, facts) =>
-    getOutOfTheWay(facts, piece, (after) =>
-      after.drives.every(
-        (drive) =>
-          drive.piece.instance.id !== piece.instance.id ||
-          (Math.abs(drive.acrossMm) <= drive.armMm && drive.alongMm <= drive.slideMm),
-      ),
-    ),
 })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { isBraced, loadOn, takeOffRemedy } from '../places.ts'
+import { isBraced, loadOn } from '../places.ts'
 
 /** What hangs on the camera's lens mount pulls harder at it than it should. */
 export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm: number }, 'supports' | 'loads'>({
@@ -58,5 +58,4 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm:
       at: lens.centre,
     }
   },
-  remedies: (lens, facts) => [takeOffRemedy(facts, lens)],
 })

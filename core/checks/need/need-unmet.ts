@@ -1,15 +1,10 @@
 import { z } from 'zod'
 import { holdThat } from '../../balance/index.ts'
 import type { Need } from '../../brief/index.ts'
-import { capabilities, offeredParts, type Part } from '../../catalogue/index.ts'
+import { capabilities, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { placeMade } from '../nowhere.ts'
-import { addRemedy, byReadiness, eachOf, firstOf, spareOwned } from '../places.ts'
 
-const MOST_TRIED = 12
-/** A place is made for so many at most: that is dear. */
-const MOST_MADE = 3
 
 /** Needs that a rule of their own speaks up for. */
 const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
@@ -75,22 +70,5 @@ export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
       key,
       station: capabilities[need.capability].station,
     }
-  },
-  remedies: (need, facts) => {
-    const givers = offeredParts(facts.context.catalogue).filter(
-      (part: Part) => part.role !== 'camera' && part.provides.includes(need.capability),
-    )
-    const sorted = givers.sort(byReadiness(facts))
-    const enough = sorted.length > 0 && sorted[0] !== undefined && spareOwned(facts, sorted[0]) ? 1 : 2
-    const direct = firstOf(
-      enough,
-      eachOf(sorted.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)),
-    )
-    if (direct.length > 0) return direct
-    // None of them finds a place as it is: one is made.
-    return firstOf(
-      1,
-      eachOf(sorted.slice(0, MOST_MADE), (part) => placeMade(facts, part)),
-    )
   },
 })

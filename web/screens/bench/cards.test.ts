@@ -13,6 +13,7 @@ const cards = cardsIn(draft)
 /** A way out that changes nothing but its finding. */
 const wayOf = (remedy: Remedy, more: Partial<Way> = {}): Way => ({
   remedy,
+  kind: 'other',
   effect: {
     massG: 0,
     toBuyMinor: 0,
