@@ -1,5 +1,5 @@
-import { type Catalogue, mate, type Mount, type Part, type Socket } from '../catalogue/index.ts'
-import { direction, dot, scale, type Vec3 } from '../kernel/index.ts'
+import { type Catalogue, mate, type Mount, type MountEnd, type Part, type Socket } from '../catalogue/index.ts'
+import { direction, dot, lengthOf, scale, subtract, type Vec3 } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { type PlacedPart, seat, type Seated } from './place.ts'
 import type { Point } from './points.ts'
@@ -72,26 +72,66 @@ const ways: readonly (readonly [string, Vec3])[] = [
 export const wayName = (way: Vec3): string =>
   ways.reduce((best, next) => (dot(next[1], way) > dot(best[1], way) ? next : best))[0]
 
-const matching = (from: Part, to: Part, id: string): Mount | undefined => {
+/** Two mounts that face within so much of each other look the same way: less than 8 degrees. */
+const SAME_WAY = 0.99
+
+/**
+ * The mounts of a new part that could do the work of an old one's, the likest first: the same by name and standard, then
+ * of the same standard, those that look the same way and lie nearest first, then what the other end goes together with
+ * all the same, then what merely has the name.
+ */
+const matching = (from: Part, to: Part, id: string, other: MountEnd | undefined): readonly Mount[] => {
   const old = from.mounts.find((mount) => mount.id === id)
-  return (
-    to.mounts.find((mount) => mount.id === id && mount.standard === old?.standard && mount.side === old.side) ??
-    to.mounts.find((mount) => mount.standard === old?.standard && mount.side === old.side) ??
-    to.mounts.find((mount) => mount.id === id)
-  )
+  if (!old) return to.mounts.filter((mount) => mount.id === id)
+  const near = (mount: Mount) =>
+    (dot(mount.out, old.out) > SAME_WAY ? 0 : 1000) + lengthOf(subtract(mount.at, old.at))
+  const like = to.mounts
+    .filter((mount) => mount.side === old.side && !mount.carries)
+    .sort((a, b) => near(a) - near(b))
+  const alike = like.filter((mount) => mount.standard === old.standard)
+  const mates = (mount: Mount) =>
+    other !== undefined && dot(mount.out, old.out) > SAME_WAY && mate({ part: to, mount }, other).ok
+  return [
+    ...alike.filter((mount) => mount.id === id),
+    ...alike.filter((mount) => mount.id !== id),
+    ...like.filter((mount) => mount.standard !== old.standard && mates(mount)),
+    ...to.mounts.filter((mount) => mount.id === id),
+  ]
 }
 
-const reseated = (setup: Setup, instance: string, from: Part, to: Part): { keep: Joint[]; lost: string[] } => {
+const reseated = (
+  rig: Rig,
+  setup: Setup,
+  instance: string,
+  from: Part,
+  to: Part,
+  catalogue: Catalogue,
+): { keep: Joint[]; lost: string[] } => {
   const used = new Set<string>()
+  const stood = new Map<string, Mount>()
   const lost: string[] = []
+  const partOf = (id: string) => catalogue.parts.get(rig.kit.find((piece) => piece.id === id)?.partId ?? '')
+  const endOf = (id: string, mountId: string): MountEnd | undefined => {
+    const part = partOf(id)
+    const mount = part?.mounts.find((one) => one.id === mountId)
+    return part && mount && { part, mount }
+  }
   const keep = setup.joints.flatMap((joint): Joint[] => {
     if (joint.guest !== instance && joint.host !== instance) return []
-    const key = joint.guest === instance ? 'guestMount' : 'hostMount'
-    const mount = matching(from, to, joint[key])
-    if (!mount || used.has(mount.id)) {
+    const isGuest = joint.guest === instance
+    const key = isGuest ? 'guestMount' : 'hostMount'
+    const other = isGuest ? endOf(joint.host, joint.hostMount) : endOf(joint.guest, joint.guestMount)
+    // What shared a place shares it again, rightly or not; a place that was its own stays its own.
+    const mount =
+      stood.get(joint[key]) ??
+      matching(from, to, joint[key], other).find(
+        ({ id, shares = [] }) => !used.has(id) && !shares.some((one) => used.has(one)),
+      )
+    if (!mount) {
       lost.push(joint.guest)
       return []
     }
+    stood.set(joint[key], mount)
     if (mount.lengthMm === undefined) used.add(mount.id)
     return [{ ...joint, [key]: mount.id }]
   })
@@ -132,7 +172,7 @@ const replugged = (setup: Setup, instance: string, from: Part, to: Part): Link[]
 export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Catalogue): readonly Command[] => {
   const from = catalogue.parts.get(rig.kit.find((piece) => piece.id === instance)?.partId ?? '')
   if (!from) throw new RangeError(`"${instance}" is not in this rig's kit`)
-  const moves = rig.setups.map((setup) => ({ setup: setup.id, ...reseated(setup, instance, from, to) }))
+  const moves = rig.setups.map((setup) => ({ setup: setup.id, ...reseated(rig, setup, instance, from, to, catalogue) }))
   return [
     ...moves.flatMap(({ setup, lost }) => lost.map((id): Command => ({ do: 'take-off', setup, instance: id }))),
     { do: 'swap', instance, partId: to.id },

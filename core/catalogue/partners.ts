@@ -1,6 +1,7 @@
 import type { Catalogue } from './catalogue.ts'
 import { standardOf, standards } from './interfaces/index.ts'
-import { mate } from './mating.ts'
+import { perKey } from '../kernel/index.ts'
+import { mate, matingKey } from './mating.ts'
 import type { Mount, Part } from './part.ts'
 
 /** The standards whose other half a mount is. */
@@ -13,7 +14,11 @@ export const standardsFor = ({ standard: id, side }: Mount): readonly string[] =
  * The parts of a catalogue that go together with one mount of a part, found by their standards; a second piece of the
  * part itself may be among them.
  */
-export const partnersOf = (part: Part, mount: Mount, catalogue: Catalogue): readonly Part[] => {
+export const partnersOf = (part: Part, mount: Mount, catalogue: Catalogue): readonly Part[] =>
+  partners(catalogue, matingKey({ part, mount }), () => partnersIn(part, mount, catalogue))
+const partners = perKey<Catalogue, readonly Part[]>('partners of a mount')
+
+const partnersIn = (part: Part, mount: Mount, catalogue: Catalogue): readonly Part[] => {
   // Asking two ends whether they mate is dear when they do not; most do not for their half or their standard alone.
   const takes = new Set(standardsFor(mount))
   const near = new Set([...takes].flatMap((id) => catalogue.byStandard.get(id) ?? []))

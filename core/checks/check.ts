@@ -84,6 +84,30 @@ export const wayKindOf = (commands: readonly Command[]): WayKind => {
   return does.has('brief') ? 'brief' : 'other'
 }
 
+/** Words with names of their own, so that two can stand in one sentence. */
+const renamed = ({ text, numbers, names }: Remedy, n: number) => {
+  const of = (record: Readonly<Record<string, never>> | Remedy['numbers'] | Remedy['names']) =>
+    Object.fromEntries(Object.entries(record).map(([key, value]) => [`${key}${n}`, value]))
+  return {
+    text: text.replace(/\{(\w+)/g, (_, key: string) => `{${key}${n}`),
+    numbers: of(numbers) as Remedy['numbers'],
+    names: of(names) as Remedy['names'],
+  }
+}
+
+/** Two ways out as one: what the second does, it does after the first. */
+export const bothOf = (one: Remedy, other: Remedy): Remedy => {
+  const n = (one.text.match(/, and /g)?.length ?? 0) + 2
+  const more = renamed(other, n)
+  return {
+    text: `${one.text}, and ${more.text}`,
+    numbers: { ...one.numbers, ...more.numbers },
+    names: { ...one.names, ...more.names },
+    commands: [...one.commands, ...other.commands],
+    kind: kindOf(one),
+  }
+}
+
 /**
  * Something a check has to say about a set-up. `text` is a template over `numbers` (whose units it states) and `names`.
  */

@@ -1,19 +1,68 @@
-import { capabilityIds, offeredParts, type Capability } from '../catalogue/index.ts'
-import { addRemedy, byReadiness, firstOf, placeMade } from '../checks/index.ts'
-import type { Proposer } from './concern.ts'
+import { capabilityIds, offeredParts, type Capability, type Part } from '../catalogue/index.ts'
+import {
+  addRemedy,
+  bothOf,
+  byReadiness,
+  figuresAfter,
+  findingsOfCheck,
+  firstOf,
+  placeMade,
+  type Remedy,
+} from '../checks/index.ts'
+import type { Facts } from '../facts/index.ts'
+import { type Concern, moversOf, type Proposer } from './concern.ts'
 
 const isCapability = (key: string): key is Capability => (capabilityIds as readonly string[]).includes(key)
 
 /** What gives a need, put on where it works, or on something that makes its place. */
-export const add: Proposer = function* (facts, { finding }) {
-  if (finding.family !== 'need' || !isCapability(finding.key)) return
-  const wish = finding.key
-  const givers = offeredParts(facts.context.catalogue)
+const givers = function* (facts: Facts, wish: Capability): Generator<Remedy> {
+  const parts = offeredParts(facts.context.catalogue)
     .filter(({ role, provides }) => role !== 'camera' && provides.includes(wish))
     .sort(byReadiness(facts))
-  for (const part of givers) {
+  for (const part of parts) {
     const put = addRemedy(facts, part)
     if (put) yield put
   }
-  for (const part of givers) yield* firstOf(1, [placeMade(facts, part)])
+  for (const part of parts.slice(0, MOST_MADE)) yield* firstOf(1, [placeMade(facts, part)])
+}
+const MOST_MADE = 4
+
+const lenses = function* (facts: Facts): Generator<Remedy> {
+  const parts = offeredParts(facts.context.catalogue).filter(({ role }) => role === 'lens')
+  for (const part of parts.sort(byReadiness(facts))) {
+    const put = addRemedy(facts, part)
+    if (put) yield put
+  }
+}
+
+/** What feeds others from a battery of its own, and what takes a sound in and gives it out. */
+const givesPower = (part: Part): boolean =>
+  part.power?.store !== undefined &&
+  (part.sockets ?? []).some(({ direction, carries }) => direction !== 'in' && (carries?.includes('power') ?? true))
+const passesSound = ({ role }: Part): boolean => role === 'preamp'
+
+/** A relay put on, with the lead from what wants it: a supply for what is dark, a preamp for what nobody hears. */
+const relays = function* (facts: Facts, { finding }: Concern, wanted: (part: Part) => boolean): Generator<Remedy> {
+  const parts = offeredParts(facts.context.catalogue).filter(wanted).sort(byReadiness(facts))
+  for (const part of parts.slice(0, MOST_RELAYS)) {
+    const put = addRemedy(facts, part)
+    const after = put && figuresAfter(facts, put.commands)
+    const left =
+      after &&
+      findingsOfCheck(after, finding.check).find(
+        ({ key, parts: of }) => key === finding.key && of.join() === finding.parts.join(),
+      )
+    const [lead] = left?.remedies ?? []
+    if (put && lead) yield bothOf(put, lead)
+  }
+}
+const MOST_RELAYS = 8
+
+/** What is missing, with what it needs to be there. */
+export const add: Proposer = function* (facts, concern) {
+  const { finding } = concern
+  if (finding.check === 'lens-missing') yield* lenses(facts)
+  else if (finding.family === 'need' && isCapability(finding.key)) yield* givers(facts, finding.key)
+  else if (finding.family === 'power' && moversOf(concern).length > 0) yield* relays(facts, concern, givesPower)
+  else if (finding.check === 'no-cable' && finding.key === 'sound') yield* relays(facts, concern, passesSound)
 }

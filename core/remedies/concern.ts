@@ -17,12 +17,22 @@ export interface Concern {
 /** A kind of move: what it proposes for a concern, the gentlest first. Nothing of it was tried. */
 export type Proposer = (facts: Facts, concern: Concern) => Iterable<Remedy>
 
+/** So many pieces are looked at where none is named. */
+const MOST_PIECES = 8
+
 const depthOf = (piece: PlacedPart): number => (piece.host ? depthOf(piece.host) + 1 : 0)
 
 export const concernOf = (facts: Facts, finding: Finding): Concern => {
-  const { byInstance } = facts.assembly
+  const { byInstance, placed } = facts.assembly
   const seated = finding.parts.flatMap((id) => byInstance.get(id) ?? []).filter(({ joint }) => joint)
-  const named = [...new Set(seated)].sort((a, b) => depthOf(b) - depthOf(a))
+  // What is said of the whole rig concerns its heaviest pieces first.
+  const whole = [...placed].filter(({ joint }) => joint).sort((a, b) => b.part.massG - a.part.massG)
+  const named =
+    seated.length > 0
+      ? [...new Set(seated)].sort((a, b) => depthOf(b) - depthOf(a))
+      : finding.parts.length === 0 && finding.family === 'balance'
+        ? whole.slice(0, MOST_PIECES)
+        : []
   const carriers: PlacedPart[] = []
   for (const piece of named)
     for (let host = piece.host; host?.joint; host = host.host)

@@ -33,12 +33,12 @@ export type MoveKind = keyof typeof proposers
 const kindsFor: Readonly<Record<Family, readonly MoveKind[]>> = {
   fit: ['slide', 'turn', 'move', 'support', 'insert', 'swap', 'leave-out'],
   clearance: ['slide', 'turn', 'pose', 'move', 'lead', 'insert', 'swap', 'leave-out'],
-  balance: ['slide', 'pose', 'move', 'swap', 'leave-out'],
-  glass: ['slide', 'support', 'swap', 'insert', 'leave-out'],
-  power: ['lead', 'swap', 'leave-out'],
-  picture: ['lead', 'turn', 'move', 'support', 'swap', 'leave-out'],
+  balance: ['slide', 'turn', 'pose', 'move', 'swap', 'leave-out'],
+  glass: ['slide', 'support', 'add', 'swap', 'insert', 'leave-out'],
+  power: ['lead', 'add', 'swap', 'leave-out'],
+  picture: ['lead', 'turn', 'move', 'support', 'add', 'swap', 'leave-out'],
   sound: ['lead', 'move', 'swap', 'leave-out'],
-  need: ['add'],
+  need: ['add', 'swap', 'leave-out'],
   money: ['swap'],
 }
 

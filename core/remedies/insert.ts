@@ -1,6 +1,16 @@
-import { type Command, freshId, type Joint, middleOf, type PlacedPart, ridesOn, seat } from '../assembly/index.ts'
+import {
+  type Command,
+  freshId,
+  type Joint,
+  middleOf,
+  type PlacedPart,
+  type Point,
+  ridesOn,
+  seat,
+  seatingsAt,
+} from '../assembly/index.ts'
 import { joiningRoles, mate, mountOf, type Part, partnersOf, type Role } from '../catalogue/index.ts'
-import { byReadiness, type Remedy } from '../checks/index.ts'
+import { byReadiness, pointName, type Remedy } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { moversOf, type Proposer } from './concern.ts'
@@ -85,8 +95,62 @@ const joinersOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
     .sort(byReadiness(facts))
 }
 
-/** Between every piece and what it sits on whatever joins the two. */
+/** So many points and so many parts at each are looked at for a piece that goes elsewhere. */
+const NEAR = { points: 8, parts: 4 } as const
+
+const far = (point: Point, piece: PlacedPart): number =>
+  Math.hypot(...point.at.map((value, i) => value - (piece.centre[i] ?? 0)))
+
+/** A piece on another point by way of something that goes on there and takes it; what it left bare comes off. */
+const elsewhereBy = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
+  const { setup, placed, loose, rig } = facts.assembly
+  const { catalogue } = facts.context
+  const takers = new Set(
+    piece.part.mounts.filter(({ carries }) => !carries).flatMap((own) => partnersOf(piece.part, own, catalogue)),
+  )
+  const { host } = piece
+  const others = placed.filter((other) => !ridesOn(other, piece))
+  const isBare =
+    host !== undefined && between.has(host.part.role) && !placed.some((other) => other.host === host && other !== piece)
+  const standing = isBare ? others.filter((other) => other !== host) : others
+  const points = facts.points
+    .filter((point) => point.open && !ridesOn(point.piece, piece) && (!isBare || point.piece !== host))
+    .sort((a, b) => far(a, piece) - far(b, piece))
+    .slice(0, NEAR.points)
+  for (const point of points) {
+    const parts = partnersOf(point.piece.part, point.mount, catalogue)
+      .filter((part) => between.has(part.role) && takers.has(part))
+      .sort(byReadiness(facts))
+      .slice(0, NEAR.parts)
+    for (const part of parts) {
+      const idle = loose.find((one) => one.part.id === part.id)?.instance
+      const instance = idle ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
+      const lower = seatingsAt(point, instance, part).find(({ piece: seated }) => clashWith(seated, standing) === 0)
+      if (!lower) continue
+      const upper = part.mounts
+        .filter(({ id, carries }) => id !== lower.joint.guestMount && !carries)
+        .flatMap((mount) => seatingsAt({ ...point, piece: lower.piece, mount }, piece.instance, piece.part))
+        .find(({ piece: seated }) => suitsRole(facts.assembly, seated) && clashWith(seated, standing) === 0)
+      if (!upper) continue
+      yield {
+        text: 'move {piece} to {part}, at {point}',
+        numbers: {},
+        names: { part: part.name, piece: piece.part.name, point: pointName(point) },
+        commands: [
+          idle ? { do: 'status', instance: idle.id, status: 'in' } : { do: 'add', instance },
+          { do: 'place', setup: setup.id, joint: lower.joint },
+          { do: 'place', setup: setup.id, joint: upper.joint },
+          ...(isBare && host ? [{ do: 'take-off', setup: setup.id, instance: host.instance.id } as const] : []),
+        ],
+      }
+    }
+  }
+}
+
+/** Between every piece and what it sits on whatever joins the two; then to another point by way of what takes it there. */
 export const insert: Proposer = function* (facts, concern) {
-  for (const piece of moversOf(concern))
-    for (const part of joinersOf(facts, piece)) yield* waysBetween(facts, piece, part)
+  const movers = moversOf(concern)
+  for (const piece of movers) for (const part of joinersOf(facts, piece)) yield* waysBetween(facts, piece, part)
+  const riders = facts.assembly.placed.filter(({ host }) => host && concern.named.includes(host))
+  for (const piece of new Set([...concern.named, ...riders])) yield* elsewhereBy(facts, piece)
 }

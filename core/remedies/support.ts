@@ -3,7 +3,7 @@ import { mate, offeredParts, type Part, type Role } from '../catalogue/index.ts'
 import { addRemedy, byReadiness, pointName, type Remedy } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { lengthOf, subtract } from '../kernel/index.ts'
-import { type Concern, moversOf, type Proposer } from './concern.ts'
+import { moversOf, type Proposer } from './concern.ts'
 
 /** Two mounts farther apart than this are not joined by a second hold as they stand. mm */
 const REACH_MM = 3
@@ -40,7 +40,14 @@ const braces = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
 }
 
 /** Parts that hold something another part carries, by what is wrong. */
-const holders: readonly Role[] = ['lens-support', 'tether', 'cable-clamp', 'rod-clamp']
+const holders: Readonly<Record<string, Role>> = {
+  'mount-moment': 'lens-support',
+  'adapter-load': 'lens-support',
+  'support-reach': 'lens-support',
+  'no-strain-relief': 'cable-clamp',
+  'lead-loose': 'cable-clamp',
+  'untethered-overhead': 'tether',
+}
 
 /** Something new that holds: a lens support under the lens, a tether, a clamp. */
 const held = function* (facts: Facts, parts: readonly Part[]): Generator<Remedy> {
@@ -95,17 +102,14 @@ const bridged = function* (facts: Facts, piece: PlacedPart, parts: readonly Part
   }
 }
 
-const supportsFor = ({ finding }: Concern): ReadonlySet<Role> =>
-  new Set(finding.family === 'glass' || finding.family === 'fit' || finding.family === 'picture' ? holders : [])
-
 /** Second screws, braces, lens supports, tethers, clamps. */
 export const support: Proposer = function* (facts, concern) {
-  const wanted = supportsFor(concern)
+  const wanted = holders[concern.finding.check]
   const parts = offeredParts(facts.context.catalogue).sort(byReadiness(facts))
   for (const piece of moversOf(concern)) yield* braces(facts, piece)
   yield* held(
     facts,
-    parts.filter(({ role }) => wanted.has(role)),
+    parts.filter(({ role }) => role === wanted),
   )
   for (const piece of moversOf(concern))
     yield* bridged(

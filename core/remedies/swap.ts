@@ -1,8 +1,18 @@
 import { type PlacedPart, swapCommands } from '../assembly/index.ts'
-import { type Part, roles } from '../catalogue/index.ts'
+import { capabilityIds, type Capability, mate, mountOf, type Part, roles } from '../catalogue/index.ts'
 import { byReadiness, lossesOf, type Remedy, useOf } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
-import { moversOf, type Proposer } from './concern.ts'
+import { type Concern, moversOf, type Proposer } from './concern.ts'
+
+/** Does a part go on where a piece sits? */
+const goesThere = ({ host, joint }: PlacedPart, part: Part): boolean => {
+  const mount = host && joint && mountOf(host.part, joint.hostMount)
+  return (
+    !host ||
+    !mount ||
+    part.mounts.some((own) => !own.carries && mate({ part: host.part, mount }, { part, mount: own }).ok)
+  )
+}
 
 /** Parts that could stand in for a piece: those that lose nothing of what is used of it first, then the readiest. */
 const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
@@ -11,7 +21,11 @@ const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
   const use = useOf(facts, piece)
   const lost = new Map<Part, number>()
   for (const other of catalogue.byRole.get(part.role) ?? [])
-    if (other.id !== part.id && use.gifts.every((gift) => (other.provides as readonly string[]).includes(gift)))
+    if (
+      other.id !== part.id &&
+      use.gifts.every((gift) => (other.provides as readonly string[]).includes(gift)) &&
+      goesThere(piece, other)
+    )
       lost.set(other, lossesOf(part, other, use).length)
   const ready = byReadiness(facts)
   return [...lost.keys()].sort((a, b) => (lost.get(a) ?? 0) - (lost.get(b) ?? 0) || ready(a, b))
@@ -30,8 +44,22 @@ export const swappedFor = (facts: Facts, piece: PlacedPart, to: Part): Remedy | 
       }
 }
 
+const isCapability = (key: string): key is Capability => (capabilityIds as readonly string[]).includes(key)
+
+/** What gives a need in the place of what is of its kind and does not. */
+const forNeed = function* (facts: Facts, { finding: { key } }: Concern): Generator<Remedy> {
+  if (!isCapability(key)) return
+  for (const piece of facts.assembly.placed)
+    if (piece.joint)
+      for (const part of rivalsOf(facts, piece)) {
+        const remedy = part.provides.includes(key) ? swappedFor(facts, piece, part) : undefined
+        if (remedy) yield remedy
+      }
+}
+
 /** Every piece for another of its role, a rival of each before the next rival of any. */
 export const swap: Proposer = function* (facts, concern) {
+  if (concern.finding.family === 'need') return yield* forNeed(facts, concern)
   const rivals = moversOf(concern).map((piece) => ({ piece, parts: rivalsOf(facts, piece) }))
   const most = Math.max(0, ...rivals.map(({ parts }) => parts.length))
   for (let i = 0; i < most; i++)

@@ -59,6 +59,8 @@ export interface Verdict {
   readonly gained: readonly { readonly setup: string; readonly finding: Finding }[]
   /** The set-up of the finding as it would be; undefined where nothing of it could be judged. */
   readonly after?: Judged
+  /** Every set-up it reached, as it would be. */
+  readonly afters: ReadonlyMap<string, Judged>
 }
 
 /** A set-up and what is said of it. */
@@ -120,19 +122,18 @@ export const accept = (
   remedy: Pick<Remedy, 'commands' | 'kind'>,
 ): Verdict => {
   const { commands } = remedy
-  const refused = (why: Refusal, gained: Verdict['gained'] = [], after?: Judged): Verdict => ({
-    as: 'refused',
-    why,
-    gained,
-    ...(after ? { after } : {}),
-  })
+  const afters = new Map<string, Judged>()
+  const told = (): Pick<Verdict, 'after' | 'afters'> => {
+    const after = afters.get(setup)
+    return { afters, ...(after ? { after } : {}) }
+  }
+  const refused = (why: Refusal, gained: Verdict['gained'] = []): Verdict => ({ as: 'refused', why, gained, ...told() })
   const before = factsOf(setup)
   const edited = edit(rig, commands, before.context.catalogue)
   if (!edited.ok) return refused('impossible')
   const gained: { setup: string; finding: Finding }[] = []
   let isMissed = false
   let isPart = false
-  let own: Judged | undefined
   for (const id of reached(rig, commands, setup)) {
     const known = factsOf(id)
     const there = setupOf(edited.value, id)
@@ -145,7 +146,7 @@ export const accept = (
     const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
     if (left && !isMilder && !isLess(left, finding)) return refused('nothing')
     const found = findingsOf(after)
-    if (id === setup) own = { facts: after, findings: found }
+    afters.set(id, { facts: after, findings: found })
     const had = keysIn(known)
     const wished = new Set(known.unmet.map(({ capability }) => capability))
     if (after.unmet.some(({ capability }) => !wished.has(capability))) isMissed = true
@@ -161,10 +162,10 @@ export const accept = (
     }
   }
   const stop = gained.find(({ finding: { level } }) => level === 'stop')
-  if (stop) return refused('stop', gained, own)
-  if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained, own)
+  if (stop) return refused('stop', gained)
+  if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
   const kind = kindOf(remedy)
-  if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained, own)
+  if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained)
   const as = gained.length > 0 || isMissed ? 'price' : isPart ? 'part' : 'plain'
-  return { as, gained, ...(own ? { after: own } : {}) }
+  return { as, gained, ...told() }
 }

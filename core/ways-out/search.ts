@@ -1,4 +1,4 @@
-import { type Finding, kindOf, type Remedy, type WayKind } from '../checks/index.ts'
+import { bothOf, type Finding, kindOf, type Remedy, type WayKind } from '../checks/index.ts'
 import { type MoveKind, proposalsFor } from '../remedies/index.ts'
 import { accept, type Known, type Verdict } from './accept.ts'
 
@@ -17,7 +17,7 @@ const MOST_TRIED: Readonly<Record<MoveKind, number>> = {
   move: 10,
   lead: 8,
   support: 10,
-  insert: 14,
+  insert: 24,
   swap: 14,
   add: 8,
   'leave-out': 3,
@@ -32,34 +32,10 @@ const HINTS_SHARE = 0.25
 /** What brings trouble of its own is looked at again, so often, with so many moves against what it brought. */
 const MENDED = { roots: 4, deep: 3, moves: 6 } as const
 /** And by these kinds alone: a way out of a way out has to be small. */
-const mends: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'lead', 'move'])
+const mends: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'lead', 'move', 'support', 'add'])
 
 /** What a lead or a pack cures its own rule knows best. */
 const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'sound'])
-
-/** Words with names of their own, so that two can stand in one sentence. */
-const renamed = ({ text, numbers, names }: Remedy, n: number) => {
-  const of = (record: Readonly<Record<string, never>> | Remedy['numbers'] | Remedy['names']) =>
-    Object.fromEntries(Object.entries(record).map(([key, value]) => [`${key}${n}`, value]))
-  return {
-    text: text.replace(/\{(\w+)/g, (_, key: string) => `{${key}${n}`),
-    numbers: of(numbers) as Remedy['numbers'],
-    names: of(names) as Remedy['names'],
-  }
-}
-
-/** Two ways out as one: what the second does, it does after the first. */
-export const bothOf = (one: Remedy, other: Remedy): Remedy => {
-  const n = (one.text.match(/, and /g)?.length ?? 0) + 2
-  const more = renamed(other, n)
-  return {
-    text: `${one.text}, and ${more.text}`,
-    numbers: { ...one.numbers, ...more.numbers },
-    names: { ...one.names, ...more.names },
-    commands: [...one.commands, ...other.commands],
-    kind: kindOf(one),
-  }
-}
 
 const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !== 'refused'
 
@@ -67,9 +43,10 @@ const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !=
 const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, verdict: Verdict): Tried | undefined => {
   let [now, seen] = [remedy, verdict]
   for (let deep = 0; deep < MENDED.deep; deep++) {
-    const { after } = seen
-    const worst = seen.gained.find((one) => one.setup === setup)?.finding
-    if (!after || !worst) return undefined
+    const [first] = seen.gained
+    const after = first && seen.afters.get(first.setup)
+    if (!first || !after) return undefined
+    const worst = first.finding
     const moves = function* (): Generator<Remedy> {
       if (leads.has(worst.family)) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
       for (const { kind, proposals } of proposalsFor(after.facts, worst)) {
