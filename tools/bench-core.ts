@@ -12,7 +12,7 @@ import { type Command, edit, placeSetup, type PlacedPart, type Rig } from '@zucc
 import { catalogueOf } from '@zucchini/core/catalogue'
 import { clashesOf } from '@zucchini/core/clearance'
 import { CLASH_MM, penetration } from '@zucchini/core/kernel'
-import { demoParts } from '@zucchini/demo/catalogue'
+import { between, demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { syntheticParts, syntheticRig } from '@zucchini/demo/synthetic'
 import { planWiring } from '@zucchini/core/wiring'
@@ -87,8 +87,10 @@ console.log(
 )
 
 const sizes = [10, 20, 40, 80]
+const joining: ReadonlySet<string> = new Set(between.map(({ id }) => id))
 /** Parts that came later: drawn from the same parts, the rigs stay the same, and their figures can be held to older ones. */
-const later = ({ id, role }: (typeof demoParts)[number]): boolean => id === 'phragma-grad-565' || role === 'coupler'
+const later = ({ id, role }: (typeof demoParts)[number]): boolean =>
+  id === 'phragma-grad-565' || role === 'coupler' || joining.has(id)
 const drawnFrom = catalogueOf(demoParts.filter((part) => !later(part)))
 const rigs = sizes.map((pieces) => syntheticRig(pieces, SEED, drawnFrom, 'calabash-h1'))
 await measure(

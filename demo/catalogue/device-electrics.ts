@@ -160,6 +160,28 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
     socket('in', '3.5-trs', 'in', [1, 'left', 0.3, 0.5], { carries: ['sound'], label: 'sound in' }),
     phones([1, 'right', 0.3, 0.5]),
   ),
+  'luffa-phones-amp': made(
+    { power: { ownMin: 480 } },
+    socket('in', '3.5-trs', 'in', [1, 'left', 0.3, 0.5], { carries: ['sound'], label: 'sound in' }),
+    phones([1, 'right', 0.3, 0.25]),
+    socket('phones-2', '3.5-trs', 'out', [1, 'right', 0.3, 0.75], {
+      carries: ['sound'],
+      phones: true,
+      label: 'headphones 2',
+    }),
+  ),
+  'delicata-mixer-3': made(
+    { power: { drawW: 2.5, standbyW: 2.5, ownMin: 360 } },
+    xlrIn('in-1', [1, 'back', 0.2, 0.5]),
+    xlrIn('in-2', [1, 'back', 0.5, 0.5]),
+    socket('in-3', '3.5-trs', 'in', [1, 'back', 0.8, 0.5], {
+      carries: ['sound'],
+      feeds: ['plug-in'],
+      label: 'mic in 3',
+    }),
+    soundOut([1, 'left', 0.5, 0.3]),
+    phones([1, 'left', 0.5, 0.7]),
+  ),
   'papyr-timecode': timecodeBox,
   'luffa-timecode': timecodeBox,
   'gourdwell-v-plate-rods': made(
@@ -275,4 +297,5 @@ export const deviceElectrics: Readonly<Record<string, Maker>> = {
     }),
   ),
   'cushaw-side-pin': gripTrigger,
+  'reedsmith-side-run': gripTrigger,
 }

@@ -46,10 +46,13 @@ const electricsOf = (part: Part): Electrics & Partial<Part> => {
   }
 }
 
+/** Grips with a button that records through a trigger lead. */
+const recordGrips: ReadonlySet<string> = new Set(['cushaw-side-pin', 'reedsmith-side-run'])
+
 /** A part of the catalogue with its sockets, its draw and what it records. */
 export const withElectrics = (part: Part): Part => {
   const { seats, ...more } = electricsOf(part)
-  const recordAt = part.id === 'cushaw-side-pin' ? { recordAt: [-30, 30, 14] as const } : {}
+  const recordAt = recordGrips.has(part.id) ? { recordAt: [-30, 30, 14] as const } : {}
   return {
     ...part,
     ...more,

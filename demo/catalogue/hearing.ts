@@ -23,6 +23,7 @@ const noise: Readonly<Record<string, number>> = {
   'delicata-preamp': -128,
   'delicata-preamp-4': -129,
   'tromba-preamp': -126,
+  'delicata-mixer-3': -124,
 }
 
 const hears = ({ carries = [], direction, phones }: Socket): boolean =>

@@ -1,5 +1,6 @@
 import type { Part } from '@zucchini/core/catalogue'
 import { bagThings, plates, smallAdapters, stands } from './base.ts'
+import { between } from './between.ts'
 import { cables, savers } from './cables.ts'
 import { cages } from './cages.ts'
 import { cameras } from './cameras.ts'
@@ -19,6 +20,7 @@ import { withSensor } from './sensors.ts'
 import { sound } from './sound.ts'
 import { monitors, viewMounts } from './view.ts'
 
+export { between } from './between.ts'
 export { bodies } from './cameras.ts'
 
 /** The invented catalogue that ships with the program. */
@@ -58,6 +60,7 @@ export const demoParts: readonly Part[] = [
   ...moreMedia,
   ...morePlates,
   ...moreSmall,
+  ...between,
   ...clamps,
   ...moreStands,
   ...moreBag,
