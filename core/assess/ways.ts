@@ -45,14 +45,16 @@ const ofDifferentKinds = (ways: readonly Way[]): readonly Way[] => {
  * first, then those that cost nothing; what takes something off comes last.
  * @param known the rig with its other set-ups; `before` is one of them
  */
-export const waysOut = (known: Known, before: Assessment, finding: Finding): readonly Way[] =>
-  ofDifferentKinds(
-    search(known, before.setupId, finding)
-      .flatMap(({ remedy, kind, verdict: { as, gained, after } }): Way[] =>
-        after ? [{ remedy, kind, effect: changeOf(before, after), as, gained }] : [],
-      )
-      .sort(inOrder),
-  ).slice(0, MOST_SHOWN)
+export const waysOut = (known: Known, before: Assessment, finding: Finding): readonly Way[] => {
+  const ways = search(known, before.setupId, finding).flatMap(
+    ({ remedy, kind, verdict: { as, gained, after } }): Way[] =>
+      after ? [{ remedy, kind, effect: changeOf(before, after), as, gained }] : [],
+  )
+  // Nobody pays who need not.
+  const free = ways.filter(({ as }) => as !== 'price')
+  const isFree = free.some(({ kind }) => !takesAway(kind))
+  return ofDifferentKinds((isFree ? free : ways).toSorted(inOrder)).slice(0, MOST_SHOWN)
+}
 
 /** A rig whose set-ups are assessed when they are first asked for. */
 export const knownBy = (before: Assessment, assess: (setup: string) => Assessment): Known => {

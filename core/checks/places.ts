@@ -162,6 +162,7 @@ export const addRemedy = (
         numbers: {},
         names: { part: part.name, point: pointName(point) },
         commands: [...add, { do: 'place', setup: setup.id, joint: seating.joint }],
+        kind: 'add',
       }
   }
   return undefined

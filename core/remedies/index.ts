@@ -50,3 +50,7 @@ export const proposalsFor = (
   const concern = concernOf(facts, finding)
   return kindsFor[finding.family].map((kind) => ({ kind, proposals: () => proposers[kind](facts, concern) }))
 }
+
+/** What one kind of move proposes for a finding, whether or not that kind makes sense for it by itself. */
+export const movesOf = (facts: Facts, finding: Finding, kind: MoveKind): Iterable<Remedy> =>
+  proposers[kind](facts, concernOf(facts, finding))

@@ -1,5 +1,15 @@
-import { bothOf, type Finding, kindOf, type Remedy, type WayKind } from '../checks/index.ts'
-import { type MoveKind, proposalsFor } from '../remedies/index.ts'
+import {
+  bothOf,
+  figuresAfter,
+  type Finding,
+  findingsOfCheck,
+  kindOf,
+  type Remedy,
+  troubleOf,
+  type WayKind,
+} from '../checks/index.ts'
+import type { Facts } from '../facts/index.ts'
+import { type MoveKind, movesOf, proposalsFor } from '../remedies/index.ts'
 import { accept, type Known, type Verdict } from './accept.ts'
 
 /** A way out that was carried out on a copy of the rig and held. */
@@ -34,8 +44,8 @@ const MENDED = { roots: 4, deep: 3, moves: 6 } as const
 /** And by these kinds alone: a way out of a way out has to be small. */
 const mends: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'lead', 'move', 'support', 'add'])
 
-/** What a lead or a pack cures its own rule knows best. */
-const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'sound'])
+/** What a lead, a pack or a slide by so much cures, its own rule knows best. */
+const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'sound', 'balance'])
 
 const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !== 'refused'
 
@@ -74,6 +84,28 @@ const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, v
   return undefined
 }
 
+/** Moves after which a rule may know a way out that it did not know before: so many are looked at. */
+const FIRST_MOVES: readonly MoveKind[] = ['turn', 'pose', 'slide', 'move']
+const MOST_FIRST = 8
+
+/** A move that helps by itself to nothing, with what its rule proposes once it is done; undefined where there is none. */
+const paired = (known: Known, setup: string, finding: Finding, facts: Facts): Tried | undefined => {
+  for (const kind of FIRST_MOVES) {
+    let count = 0
+    for (const first of movesOf(facts, finding, kind)) {
+      if (count++ >= MOST_FIRST) break
+      const after = figuresAfter(facts, first.commands)
+      const left = after && findingsOfCheck(after, finding.check).find((one) => troubleOf(one) === troubleOf(finding))
+      for (const then of left?.remedies ?? []) {
+        const both = bothOf(first, then)
+        const verdict = accept(known, setup, finding, both)
+        if (isTaken(verdict)) return { remedy: both, kind: kindOf(then), verdict }
+      }
+    }
+  }
+  return undefined
+}
+
 /**
  * The ways out of a finding that hold when they are tried, in every set-up they reach, in the order in which they were
  * found: what the rule that speaks names first, then each kind of move, the gentlest first, then what needs a second
@@ -91,7 +123,8 @@ export const search = (known: Known, setup: string, finding: Finding): readonly 
     seen.add(key)
     const verdict = accept(known, setup, finding, remedy)
     if (isTaken(verdict)) found.push({ remedy, kind: kindOf(remedy), verdict })
-    else if (verdict.after && (verdict.why === 'stop' || verdict.why === 'risk')) spoilt.push({ remedy, verdict })
+    else if (verdict.after && (verdict.why === 'stop' || verdict.why === 'risk') && !takesAway(kindOf(remedy)))
+      spoilt.push({ remedy, verdict })
     return verdict.as
   }
   for (const remedy of finding.remedies) tryOut(remedy)
@@ -119,6 +152,10 @@ export const search = (known: Known, setup: string, finding: Finding): readonly 
         break
       }
     }
+  }
+  if (share === 1 && leads.has(finding.family) && !found.some(({ kind }) => !takesAway(kind))) {
+    const pair = paired(known, setup, finding, facts)
+    if (pair) found.push(pair)
   }
   return found
 }
