@@ -1,4 +1,4 @@
-import type { Finding, Remedy, WayKind } from '../checks/index.ts'
+import { type Finding, type Level, levels, type Remedy, type WayKind } from '../checks/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { type Known, search, takesAway, type Verdict } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
@@ -18,19 +18,30 @@ export interface Way {
 export const MOST_WAYS = 4
 /** And so many with what stands under “more”. */
 const MOST_SHOWN = 8
+/** Of those at a price so many, where there is no other. */
+const MOST_PAID = 2
 
+/** What is left of it: nothing, the finding itself where it is only less, or the gravest thing that is new. */
+const leftOf = (finding: Finding, { as, gained }: Way): number => {
+  const graveness = (level: Level) => levels.length - levels.indexOf(level)
+  const all = [...(as === 'part' ? [finding.level] : []), ...gained.map(({ finding: { level } }) => level)]
+  return Math.max(0, ...all.map(graveness))
+}
 const ranks: Readonly<Record<Way['as'], number>> = { plain: 0, part: 1, price: 2 }
 
-const inOrder = (a: Way, b: Way): number => {
-  const costs = ({ effect }: Way) => Math.max(0, effect.toBuyMinor)
-  return (
-    Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
-    ranks[a.as] - ranks[b.as] ||
-    a.gained.length - b.gained.length ||
-    costs(a) - costs(b) ||
-    a.effect.massG - b.effect.massG
-  )
-}
+const inOrder =
+  (finding: Finding) =>
+  (a: Way, b: Way): number => {
+    const costs = ({ effect }: Way) => Math.max(0, effect.toBuyMinor)
+    return (
+      Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
+      leftOf(finding, a) - leftOf(finding, b) ||
+      ranks[a.as] - ranks[b.as] ||
+      a.gained.length - b.gained.length ||
+      costs(a) - costs(b) ||
+      a.effect.massG - b.effect.massG
+    )
+  }
 
 /** The first of each kind, then what is left over, each in the order it came in. */
 const ofDifferentKinds = (ways: readonly Way[]): readonly Way[] => {
@@ -53,7 +64,11 @@ export const waysOut = (known: Known, before: Assessment, finding: Finding): rea
   // Nobody pays who need not.
   const free = ways.filter(({ as }) => as !== 'price')
   const isFree = free.some(({ kind }) => !takesAway(kind))
-  return ofDifferentKinds((isFree ? free : ways).toSorted(inOrder)).slice(0, MOST_SHOWN)
+  const paid = ways.filter(({ as }) => as === 'price').toSorted(inOrder(finding))
+  return ofDifferentKinds((isFree ? free : [...free, ...paid.slice(0, MOST_PAID)]).toSorted(inOrder(finding))).slice(
+    0,
+    MOST_SHOWN,
+  )
 }
 
 /** A rig whose set-ups are assessed when they are first asked for. */

@@ -1,12 +1,14 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import { mountOf, type Role } from '../catalogue/index.ts'
-import { direction, dot, point, type Vec3 } from '../kernel/index.ts'
+import { direction, dot, lengthOf, point, type Vec3 } from '../kernel/index.ts'
 import { offEyeDeg } from './view.ts'
 
 /** A screen turned farther off the eye than this can't be read. degrees */
 const READ_DEG = 60
 /** What counts as along, across or below: within 45 degrees of it. */
 const NEARLY = Math.SQRT1_2
+/** What counts as square: within 8 degrees. */
+const SQUARE = 0.99
 /** A top handle's palm lies at least so far above what the camera's own body reaches, mm; it may be lower by a finger. */
 const BELOW_TOP_MM = 10
 /** And no farther beside the lens than a hand reaches without the rig hanging askew, mm. */
@@ -56,11 +58,30 @@ const seen: Suits = (piece, _, assembly) =>
 /** Towards what is filmed, lying level. */
 const ahead: Suits = ({ frame }) => dot(direction(frame, forward), forward) > NEARLY
 
+/** Rods run along the lens. */
+const along: Suits = ({ solids }) =>
+  solids.every(({ shape }) => shape.kind !== 'cylinder' || Math.abs(shape.half[2]) > SQUARE * lengthOf(shape.half))
+
+/** Square to the camera: no face of it askew. */
+const square: Suits = ({ frame }, camera) =>
+  [frame.x, frame.y, frame.z].every((axis) =>
+    [camera.frame.x, camera.frame.y, camera.frame.z].some((other) => Math.abs(dot(axis, other)) > SQUARE),
+  )
+/** Both. */
+const and =
+  (one: Suits, other: Suits): Suits =>
+  (...given) =>
+    one(...given) && other(...given)
+
 const suiting: Readonly<Partial<Record<Role, Suits>>> = {
   'top-handle': above,
   'side-handle': beside,
-  plate: below,
-  'base-plate': below,
+  cage: square,
+  plate: and(below, square),
+  'base-plate': and(below, square),
+  riser: and(below, square),
+  rods: and(square, along),
+  'matte-box': square,
   tripod: below,
   head: below,
   gimbal: below,

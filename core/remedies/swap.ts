@@ -14,6 +14,16 @@ const goesThere = ({ host, joint }: PlacedPart, part: Part): boolean => {
   )
 }
 
+/** What nobody means by “the same but for this”: it would be another job. */
+const otherJob: ReadonlySet<string> = new Set([
+  'what it gives',
+  'stops',
+  'reach or light',
+  'image circle',
+  'room to record',
+  'writing speed',
+])
+
 /** Parts that could stand in for a piece: those that lose nothing of what is used of it first, then the readiest. */
 const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
   const { catalogue } = facts.context
@@ -25,8 +35,10 @@ const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
       other.id !== part.id &&
       use.gifts.every((gift) => (other.provides as readonly string[]).includes(gift)) &&
       goesThere(piece, other)
-    )
-      lost.set(other, lossesOf(part, other, use).length)
+    ) {
+      const losses = lossesOf(part, other, use)
+      if (!losses.some((loss) => otherJob.has(loss))) lost.set(other, losses.length)
+    }
   const ready = byReadiness(facts)
   return [...lost.keys()].sort((a, b) => (lost.get(a) ?? 0) - (lost.get(b) ?? 0) || ready(a, b))
 }

@@ -6,11 +6,12 @@ import {
   findingsOf,
   findingsOfCheck,
   kindOf,
-  type Level,
   type Remedy,
   levels,
   troubleOf,
+  type WayKind,
 } from '../checks/index.ts'
+import { suitsRole } from '../clearance/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsAfter } from '../facts/index.ts'
 import { perThing } from '../kernel/index.ts'
@@ -44,7 +45,7 @@ export interface Known {
 }
 
 /** Why a way out is not offered. */
-export type Refusal = 'impossible' | 'nothing' | 'stop' | 'risk' | 'need'
+export type Refusal = 'impossible' | 'nothing' | 'place' | 'stop' | 'risk' | 'need'
 
 /** What became of a way out that was carried out on a copy of the rig. */
 export interface Verdict {
@@ -77,7 +78,7 @@ const sameTrouble = (one: Finding, other: Finding): boolean => troubleOf(one) ==
 const findingsIn = perThing('findings of a moment', (facts: Facts): readonly Finding[] => findingsOf(facts))
 const keysIn = perThing(
   'keys of findings',
-  (facts: Facts): ReadonlyMap<string, Level> => new Map(findingsIn(facts).map((one) => [troubleOf(one), one.level])),
+  (facts: Facts): ReadonlyMap<string, Finding> => new Map(findingsIn(facts).map((one) => [troubleOf(one), one])),
 )
 
 /** Edits that reach every set-up, whichever they were meant for. */
@@ -95,19 +96,50 @@ const overOf = ({ check, numbers }: Finding): number | undefined => {
   const [is, may] = limit ? [numbers[limit.measured], numbers[limit.allowed]] : []
   return is === undefined || may === undefined ? undefined : Math.abs(is - may)
 }
-/** A figure that falls by less has not been helped. */
-const HELPS = 0.98
+/**
+ * What is over a limit has to fall by a tenth to be helped where it is made up of many things, such as money and mass;
+ * a move that leaves more than half of it is none.
+ */
+const HELPS = { whole: 0.9, move: 0.5 } as const
+const isMove: ReadonlySet<WayKind> = new Set(['slide', 'turn', 'pose', 'move', 'insert'])
+/**
+ * A joint, a face or a plug that is farther over its limit by more than this has become worse. What a rig weighs, costs
+ * and lasts grows with whatever it takes to cure something else.
+ */
+const GROWS = 1.02
+const grows: ReadonlySet<Family> = new Set(['fit', 'clearance', 'glass'])
 
 /** Is it the same trouble as before, and less of it? */
-const isLess = (now: Finding, was: Finding): boolean => {
+const isLess = (now: Finding, was: Finding, kind: WayKind): boolean => {
   const [over, before] = [overOf(now), overOf(was)]
-  return now.check === was.check && over !== undefined && before !== undefined && over <= before * HELPS
+  const share = isMove.has(kind) ? HELPS.move : HELPS.whole
+  return now.check === was.check && over !== undefined && before !== undefined && over <= before * share
 }
 
-const isWorse = (finding: Finding, before: ReadonlyMap<string, Level>): boolean => {
+/** Is it new, said at a graver level, or farther over its limit than it was? */
+const isWorse = (finding: Finding, before: ReadonlyMap<string, Finding>): boolean => {
   const was = before.get(troubleOf(finding))
-  return was === undefined || levels.indexOf(finding.level) < levels.indexOf(was)
+  if (was === undefined || levels.indexOf(finding.level) < levels.indexOf(was.level)) return true
+  const [over, had] = [overOf(finding), overOf(was)]
+  return (
+    grows.has(finding.family) &&
+    finding.level === was.level &&
+    over !== undefined &&
+    had !== undefined &&
+    over > had * GROWS
+  )
 }
+
+/** What stood where its role works and, after some edits, stands where it does not. */
+const misplaced = (before: Facts, after: Facts): boolean =>
+  after.assembly.placed.some((piece) => {
+    const was = before.assembly.byInstance.get(piece.instance.id)
+    return (
+      was !== piece &&
+      !suitsRole(after.assembly, piece) &&
+      (was?.joint === undefined || suitsRole(before.assembly, was))
+    )
+  })
 
 /**
  * Carries a way out of a finding out on a copy of the rig and judges it again, in every set-up it reaches: the finding
@@ -122,6 +154,7 @@ export const accept = (
   remedy: Pick<Remedy, 'commands' | 'kind'>,
 ): Verdict => {
   const { commands } = remedy
+  const kind = kindOf(remedy)
   const afters = new Map<string, Judged>()
   const told = (): Pick<Verdict, 'after' | 'afters'> => {
     const after = afters.get(setup)
@@ -144,7 +177,8 @@ export const accept = (
     const left =
       id === setup ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding)) : undefined
     const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
-    if (left && !isMilder && !isLess(left, finding)) return refused('nothing')
+    if (left && !isMilder && !isLess(left, finding, kind)) return refused('nothing')
+    if (misplaced(known, after)) return refused('place')
     const found = findingsOf(after)
     afters.set(id, { facts: after, findings: found })
     const had = keysIn(known)
@@ -152,19 +186,20 @@ export const accept = (
     if (after.unmet.some(({ capability }) => !wished.has(capability))) isMissed = true
     isPart ||= left !== undefined
     for (const one of found) {
-      if (!isWorse(one, had) || one.level === 'hint') continue
+      // Hints are let pass, but not one for another: pressing on would go round in a ring.
+      if (!isWorse(one, had) || (one.level === 'hint' && !(finding.level === 'hint' && isAsGrave(one, finding))))
+        continue
       // What is told of a whole set-up, such as its height, names another piece once the first is gone.
       const isOnly = [findingsIn(known), found].every(
         (all) => all.filter((two) => two.check === one.check).length === 1,
       )
-      if (id === setup && one.level !== 'stop' && isOnly && isLess(one, finding)) isPart = true
+      if (id === setup && one.level !== 'stop' && isOnly && isLess(one, finding, kind)) isPart = true
       else gained.push({ setup: id, finding: one })
     }
   }
   const stop = gained.find(({ finding: { level } }) => level === 'stop')
   if (stop) return refused('stop', gained)
   if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
-  const kind = kindOf(remedy)
   if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained)
   const as = gained.length > 0 || isMissed ? 'price' : isPart ? 'part' : 'plain'
   return { as, gained, ...told() }
