@@ -19,7 +19,7 @@ export const MOST_WAYS = 4
 /** And so many with what stands under “more”. */
 const MOST_SHOWN = 8
 /** Of those at a price so many, where there is no other. */
-const MOST_PAID = 2
+const MOST_PAID = 1
 
 /** What is left of it: nothing, the finding itself where it is only less, or the gravest thing that is new. */
 const leftOf = (finding: Finding, { as, gained }: Way): number => {
@@ -64,7 +64,10 @@ export const waysOut = (known: Known, before: Assessment, finding: Finding): rea
   // Nobody pays who need not.
   const free = ways.filter(({ as }) => as !== 'price')
   const isFree = free.some(({ kind }) => !takesAway(kind))
-  const paid = ways.filter(({ as }) => as === 'price').toSorted(inOrder(finding))
+  // Doing without what the brief asks for is no cure of a risk.
+  const paid = ways
+    .filter(({ as, kind }) => as === 'price' && (finding.level === 'stop' || !takesAway(kind)))
+    .toSorted(inOrder(finding))
   return ofDifferentKinds((isFree ? free : [...free, ...paid.slice(0, MOST_PAID)]).toSorted(inOrder(finding))).slice(
     0,
     MOST_SHOWN,

@@ -161,6 +161,8 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
   readonly level: Level
   /** Where the limit comes from. */
   readonly source: string
+  /** While it stands nothing can be recorded: whatever else its cure brings weighs less. */
+  readonly whole?: boolean
   readonly options: z.ZodType<O>
   readonly defaults: O
   /** In what its options are measured; those left out are plain counts. */

@@ -32,8 +32,12 @@ const lossOf: Readonly<Record<Family, (typeof losses)[number]>> = {
   money: 'money',
 }
 
+const byId = new Map(checks.map((check) => [check.id, check]))
+const checkOf = (id: string) => byId.get(id)
+
 /** Does one finding weigh at least as much as another: by its level, then by what is lost? */
 const isAsGrave = (one: Finding, other: Finding): boolean => {
+  if (one.level !== 'stop' && checkOf(other.check)?.whole) return false
   const [a, b] = [levels.indexOf(one.level), levels.indexOf(other.level)]
   return a < b || (a === b && losses.indexOf(lossOf[one.family]) <= losses.indexOf(lossOf[other.family]))
 }
@@ -69,9 +73,6 @@ export interface Judged {
   readonly facts: Facts
   readonly findings: readonly Finding[]
 }
-
-const byId = new Map(checks.map((check) => [check.id, check]))
-const checkOf = (id: string) => byId.get(id)
 
 const sameTrouble = (one: Finding, other: Finding): boolean => troubleOf(one) === troubleOf(other)
 

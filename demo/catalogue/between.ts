@@ -30,9 +30,9 @@ const post = (id: string, massG: number, usual: number, name: string, heightMm: 
     ],
   })
 
-/** A block between a base plate and the camera over it, drawn hanging under what it carries. */
-const riser = (id: string, massG: number, usual: number, name: string, heightMm: number) =>
-  plate({
+/** A block with a lip between a base plate and the camera over it; under it there are two holes. */
+const riser = (id: string, massG: number, usual: number, name: string, heightMm: number): Part => {
+  const block = plate({
     ...given(id, name, massG, usual),
     role: 'riser',
     size: [38, heightMm, 44],
@@ -40,6 +40,15 @@ const riser = (id: string, massG: number, usual: number, name: string, heightMm:
     foot: 'thread-1/4',
     slideMm: 0,
   })
+  const label = { label: `${name}, below, second hole` }
+  return {
+    ...block,
+    mounts: [
+      ...block.mounts.map((mount): Mount => (mount.side === 'sits' ? { ...mount, antiTwist: true } : mount)),
+      holds('second', 'thread-1/4', [0, -heightMm, -14], down, label),
+    ],
+  }
+}
 
 /** Something with a foot that offers cold shoes. */
 const shoes = (

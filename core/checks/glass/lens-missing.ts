@@ -12,6 +12,7 @@ export const lensMissing = defineCheck<Sees, object>({
   title: 'No lens on it',
   why: 'Nothing can be filmed with it, and what is said of its balance and its picture is said of another rig.',
   level: 'risk',
+  whole: true,
   source: 'The pieces of the set-up against the camera’s lens mount.',
   ...noOptions,
   needs: [],

@@ -18,6 +18,12 @@ const tight = (facts: Sees<'plugs'>, end: RunEnd): number | undefined => {
   return free !== undefined && exceeds(end.roomMm, free) ? free : undefined
 }
 
+/** What stands before a plug. */
+const before = ({ plugs }: Sees<'plugs'>, { piece, socket }: RunEnd): readonly string[] => {
+  const by = plugs.find((room) => room.piece === piece && room.socket.id === socket.id)?.by
+  return by ? [by.instance.id] : []
+}
+
 /** A plug whose cable leaves the wrong way, or that has no room to stand. */
 export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' | 'plugs'>({
   id: 'plug-direction',
@@ -53,7 +59,10 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' 
       ...(free === undefined ? {} : { freeMm: free }),
     }
     const place = { parts: runParts(run), at: end.at }
-    if (free !== undefined) return { group: 'speaks', message: 'tight', level: 'risk', names, key, numbers, ...place }
+    if (free !== undefined) {
+      const parts = [...new Set([...place.parts, ...before(facts, end)])]
+      return { group: 'speaks', message: 'tight', level: 'risk', names, key, numbers, ...place, parts }
+    }
     return exceeds(end.turnsDeg, mostDeg)
       ? { group: 'speaks', message: 'away', names, key, numbers, ...place }
       : { group: 'silent', message: 'flat', names, key, numbers }
