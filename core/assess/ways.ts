@@ -1,6 +1,7 @@
-import { type Finding, type Level, levels, type Remedy, type WayKind } from '../checks/index.ts'
+import { changeoverOf } from '../build-order/index.ts'
+import { countLevels, type Finding, type Level, levels, paceOf, type Remedy, type WayKind } from '../checks/index.ts'
 import { perThing } from '../kernel/index.ts'
-import { type Known, search, takesAway, type Verdict } from '../ways-out/index.ts'
+import { type Judged, type Known, repairAll, search, takesAway, type Verdict } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
 import type { Assessment } from './evaluate.ts'
 
@@ -9,6 +10,9 @@ export interface Way {
   readonly remedy: Remedy
   readonly kind: WayKind
   readonly effect: Effect
+  /** How long it takes at the bench, and with which tools; none where fingers do. */
+  readonly seconds: number
+  readonly tools: readonly string[]
   readonly as: Exclude<Verdict['as'], 'refused'>
   /** Risks that are new, by set-up; none for a plain way out. */
   readonly gained: Verdict['gained']
@@ -20,6 +24,12 @@ export const MOST_WAYS = 4
 const MOST_SHOWN = 8
 /** Of those at a price so many, where there is no other. */
 const MOST_PAID = 1
+
+/** The work at the bench from one state of a set-up to another. */
+const workOf = ({ assembly, facts }: Assessment, after: Judged): Pick<Way, 'seconds' | 'tools'> => {
+  const { seconds, tools } = changeoverOf(assembly, after.facts.assembly, paceOf(facts.context.limits))
+  return { seconds, tools }
+}
 
 /** What is left of it: nothing, the finding itself where it is only less, or the gravest thing that is new. */
 const leftOf = (finding: Finding, { as, gained }: Way): number => {
@@ -39,7 +49,9 @@ const inOrder =
       ranks[a.as] - ranks[b.as] ||
       a.gained.length - b.gained.length ||
       costs(a) - costs(b) ||
-      a.effect.massG - b.effect.massG
+      Number(a.tools.length > 0) - Number(b.tools.length > 0) ||
+      a.effect.massG - b.effect.massG ||
+      a.seconds - b.seconds
     )
   }
 
@@ -55,11 +67,12 @@ const ofDifferentKinds = (ways: readonly Way[]): readonly Way[] => {
  * The ways out of a finding that hold when they are tried, in every set-up they reach: those that leave the least harm
  * first, then those that cost nothing; what takes something off comes last.
  * @param known the rig with its other set-ups; `before` is one of them
+ * @param most so many are carried out at most: for a first list, which a longer search replaces
  */
-export const waysOut = (known: Known, before: Assessment, finding: Finding): readonly Way[] => {
-  const ways = search(known, before.setupId, finding).flatMap(
+export const waysOut = (known: Known, before: Assessment, finding: Finding, most?: number): readonly Way[] => {
+  const ways = search(known, before.setupId, finding, most).flatMap(
     ({ remedy, kind, verdict: { as, gained, after } }): Way[] =>
-      after ? [{ remedy, kind, effect: changeOf(before, after), as, gained }] : [],
+      after ? [{ remedy, kind, effect: changeOf(before, after), ...workOf(before, after), as, gained }] : [],
   )
   // Nobody pays who need not.
   const free = ways.filter(({ as }) => as !== 'price')
@@ -86,4 +99,41 @@ export const knownBy = (before: Assessment, assess: (setup: string) => Assessmen
       return each(setup)
     },
   }
+}
+
+/** All that can be put right at one go, and what would change by it. */
+export interface RepairOffer {
+  readonly remedy: Remedy
+  readonly cured: readonly Finding[]
+  readonly moves: number
+  readonly effect: Effect
+  readonly seconds: number
+  readonly tools: readonly string[]
+  /** Stops, risks and hints that are left. */
+  readonly left: Readonly<Record<Level, number>>
+}
+
+/** Those ways out that hold together, in the order of the findings; undefined where fewer than two do. */
+export const repairOf = (
+  known: Known,
+  before: Assessment,
+  ways: readonly (readonly [Finding, readonly Way[]])[],
+): RepairOffer | undefined => {
+  const made = repairAll(
+    known,
+    before.setupId,
+    ways.map(([finding, all]) => [finding, all.filter(({ as }) => as === 'plain').map(({ remedy }) => remedy)]),
+    // Money is never spent beyond what the brief has; what is beyond it already gets no more.
+    ({ facts: { cost } }) => cost.usual <= Math.max(before.cost.usual, before.rig.brief.budgetMinor || Infinity),
+  )
+  return (
+    made && {
+      remedy: made.remedy,
+      cured: made.cured,
+      moves: made.moves,
+      effect: changeOf(before, made.after),
+      ...workOf(before, made.after),
+      left: countLevels(made.after.findings),
+    }
+  )
 }

@@ -65,3 +65,36 @@ test('leads come out first and go in last, 8 s each; one that stays between its 
   const other = changeoverOf(place(setup.links), place([link('more', 'camera/hdmi', 'screen/in')]))
   expect(other.steps.map(({ do: what, name }) => `${what} ${name}`)).toEqual(['unplug hdmi', 'plug in more'])
 })
+
+test('a hinge that is swung is a step of its own, 3 s by hand; a second hold is loosened before and made after', () => {
+  const tilt = tinyPart({
+    id: 'tilt',
+    mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])],
+    hinges: [
+      {
+        id: 'tilt',
+        label: 'tilts',
+        at: [0, 10, 0],
+        axis: [1, 0, 0],
+        solids: [0],
+        mounts: ['top'],
+        positions: [
+          { id: 'up', label: 'up', deg: 0 },
+          { id: 'back', label: 'back', deg: 30 },
+        ],
+      },
+    ],
+  })
+  const tiny = tinyRig([tilt, cube('a')], [on('tilt', 'foot', 'camera', 'hole')])
+  const [setup] = tiny.rig.setups
+  if (!setup) throw new Error('a set-up')
+  const place = (more: Partial<Setup>) => placeSetup(tiny.rig, { ...setup, ...more }, tiny.context.catalogue)
+  const swung = changeoverOf(place({}), place({ poses: [{ instance: 'tilt', hinge: 'tilt', position: 'back' }] }))
+  expect(swung.steps.map(({ do: what, instance, seconds }) => [what, instance, seconds])).toEqual([['pose', 'tilt', 3]])
+  const joints = [...setup.joints, on('a', 'foot', 'camera', 'pinned')]
+  const braces = [on('a', 'foot', 'tilt', 'top')]
+  const made = changeoverOf(place({ joints }), place({ joints, braces }))
+  expect(made.steps.map(({ do: what, seconds }) => [what, seconds])).toEqual([['brace', 25]])
+  const off = changeoverOf(place({ joints, braces }), place({}))
+  expect(off.steps.map(({ do: what }) => what)).toEqual(['unbrace', 'undo'])
+})

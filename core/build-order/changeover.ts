@@ -1,9 +1,9 @@
-import type { Assembly, Joint, Link, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, type Brace, hingeDegrees, type Joint, type Link, type PlacedPart } from '../assembly/index.ts'
 import { type MountStandard, type Tool, toolName } from '../catalogue/index.ts'
 
 /** One thing to do when one set-up becomes another. */
 export interface Step {
-  readonly do: 'undo' | 'put on' | 'move' | 'slide' | 'unplug' | 'plug in'
+  readonly do: 'undo' | 'put on' | 'move' | 'slide' | 'pose' | 'brace' | 'unbrace' | 'unplug' | 'plug in'
   /** The piece, or the lead: its instance and its name. */
   readonly instance: string
   readonly name: string
@@ -21,6 +21,8 @@ export interface Changeover {
 }
 
 const SLIDE_SECONDS = 4
+/** Swinging a hinge to where it has to be. */
+const POSE_SECONDS = 3
 /** Plugging a lead in at both ends and laying it, or taking it out. */
 export const LEAD_SECONDS = 8
 
@@ -72,7 +74,7 @@ const stepAt =
 
 /**
  * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts
- * first), moved to another mount, or only slid or turned. Seconds are those of each joint's standard; a moved piece is
+ * first), moved to another mount, or only slid or turned, hinges swung, second holds loosened and made. Seconds are those of each joint's standard; a moved piece is
  * undone and done.
  */
 export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPace): Changeover => {
@@ -84,17 +86,39 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
     const now = to.byInstance.get(piece.instance.id)
     if (!piece.joint) continue
     if (!now?.joint) undone.push(step('undo', piece))
-    else if (!sameSeat(piece.joint, now.joint)) undone.push(step('undo', piece))
+    else if (!sameSeat(piece.joint, now.joint) || piece.part.id !== now.part.id) undone.push(step('undo', piece))
   }
   for (const piece of to.placed) {
     const was = from.byInstance.get(piece.instance.id)
     if (!piece.joint) continue
     if (!was?.joint) done.push(step('put on', piece))
+    else if (was.part.id !== piece.part.id) done.push(step('put on', piece))
     else if (!sameSeat(was.joint, piece.joint)) done.push(step('move', piece))
     else if (!sameSetting(was.joint, piece.joint)) done.push(step('slide', piece))
   }
+  const posed = to.placed.filter((piece) => {
+    const was = from.byInstance.get(piece.instance.id)
+    const degrees = (at: Assembly) => hingeDegrees(piece.part, piece.instance.id, at.setup).join()
+    return was?.part.id === piece.part.id && degrees(from) !== degrees(to)
+  })
+  for (const piece of posed)
+    done.push({ ...step('pose', piece), seconds: POSE_SECONDS, tool: 'fingers', toolName: 'fingers' })
+  const held = ({ joint }: Brace) => `${joint.guest} ${joint.guestMount} ${joint.host} ${joint.hostMount}`
+  const bracesOnly = (one: Assembly, other: Assembly, what: 'brace' | 'unbrace'): Step[] => {
+    const there = new Set(other.braces.map(held))
+    return one.braces
+      .filter((brace) => !there.has(held(brace)))
+      .map(({ guest, mate }) => ({ ...step(what, { ...guest, mate }) }))
+  }
   // Leads come out before what they hang on, and go in last.
-  const steps = [...leadsOnly(from, to, 'unplug'), ...undone, ...done, ...leadsOnly(to, from, 'plug in')]
+  const steps = [
+    ...leadsOnly(from, to, 'unplug'),
+    ...bracesOnly(from, to, 'unbrace'),
+    ...undone,
+    ...done,
+    ...bracesOnly(to, from, 'brace'),
+    ...leadsOnly(to, from, 'plug in'),
+  ]
   return {
     steps,
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),

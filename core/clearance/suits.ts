@@ -62,6 +62,10 @@ const ahead: Suits = ({ frame }) => dot(direction(frame, forward), forward) > NE
 const along: Suits = ({ solids }) =>
   solids.every(({ shape }) => shape.kind !== 'cylinder' || Math.abs(shape.half[2]) > SQUARE * lengthOf(shape.half))
 
+/** On a lens mount, of the camera or of an adapter: nowhere else does it draw a picture. */
+const onMount: Suits = ({ host, joint }) =>
+  !host || !joint || mountOf(host.part, joint.hostMount)?.standard === 'lens-mount'
+
 /** Square to the camera: no face of it askew. */
 const square: Suits = ({ frame }, camera) =>
   [frame.x, frame.y, frame.z].every((axis) =>
@@ -82,6 +86,8 @@ const suiting: Readonly<Partial<Record<Role, Suits>>> = {
   riser: and(below, square),
   rods: and(square, along),
   'matte-box': square,
+  'battery-plate': square,
+  lens: onMount,
   tripod: below,
   head: below,
   gimbal: below,

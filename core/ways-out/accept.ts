@@ -178,7 +178,8 @@ export const accept = (
     const left =
       id === setup ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding)) : undefined
     const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
-    if (left && !isMilder && !isLess(left, finding, kind)) return refused('nothing')
+    // Half of a hint is nothing: it would be said again.
+    if (left && !isMilder && (finding.level === 'hint' || !isLess(left, finding, kind))) return refused('nothing')
     if (misplaced(known, after)) return refused('place')
     const found = findingsOf(after)
     afters.set(id, { facts: after, findings: found })
@@ -194,9 +195,11 @@ export const accept = (
       const isOnly = [findingsIn(known), found].every(
         (all) => all.filter((two) => two.check === one.check).length === 1,
       )
-      if (id === setup && one.level !== 'stop' && isOnly && isLess(one, finding, kind)) isPart = true
+      if (id === setup && one.level !== 'stop' && finding.level !== 'hint' && isOnly && isLess(one, finding, kind)) isPart = true
       else gained.push({ setup: id, finding: one })
     }
+    // What one set-up forbids need not be asked of the others.
+    if (gained.some((one) => one.finding.level === 'stop' || isAsGrave(one.finding, finding))) break
   }
   const stop = gained.find(({ finding: { level } }) => level === 'stop')
   if (stop) return refused('stop', gained)

@@ -1,2 +1,3 @@
 export * from './accept.ts'
 export * from './search.ts'
+export * from './repair.ts'

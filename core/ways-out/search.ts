@@ -110,8 +110,10 @@ const paired = (known: Known, setup: string, finding: Finding, facts: Facts): Tr
  * The ways out of a finding that hold when they are tried, in every set-up they reach, in the order in which they were
  * found: what the rule that speaks names first, then each kind of move, the gentlest first, then what needs a second
  * move after it.
+ * @param most so many ways are carried out at most; without it all that are worth it
  */
-export const search = (known: Known, setup: string, finding: Finding): readonly Tried[] => {
+export const search = (known: Known, setup: string, finding: Finding, most: number = Infinity): readonly Tried[] => {
+  let left = most
   const facts = known.factsOf(setup)
   const found: Tried[] = []
   const seen = new Set<string>()
@@ -119,8 +121,9 @@ export const search = (known: Known, setup: string, finding: Finding): readonly 
   const helps = (kind: WayKind) => found.some((one) => one.kind === kind && one.verdict.as === 'plain')
   const tryOut = (remedy: Remedy): Verdict['as'] | undefined => {
     const key = JSON.stringify(remedy.commands)
-    if (seen.has(key)) return undefined
+    if (seen.has(key) || left <= 0) return undefined
     seen.add(key)
+    left--
     const verdict = accept(known, setup, finding, remedy)
     if (isTaken(verdict)) found.push({ remedy, kind: kindOf(remedy), verdict })
     else if (verdict.after && (verdict.why === 'stop' || verdict.why === 'risk') && !takesAway(kindOf(remedy)))
@@ -135,15 +138,16 @@ export const search = (known: Known, setup: string, finding: Finding): readonly 
     const kinds = new Set(
       found.flatMap((one) => (one.verdict.as === 'plain' && !takesAway(one.kind) ? [one.kind] : [])),
     )
-    if (kinds.size >= ENOUGH_KINDS) break
+    if (kinds.size >= ENOUGH_KINDS || left <= 0) break
     if (helps(kind) || (kind === 'leave-out' && found.some((one) => takesAway(one.kind)))) continue
     let [tried, plain] = [0, 0]
     for (const remedy of proposals()) {
-      if (tried++ >= MOST_TRIED[kind] * share) break
+      if (tried++ >= MOST_TRIED[kind] * share || left <= 0) break
       if (tryOut(remedy) === 'plain' && ++plain >= (ONE_IS_ENOUGH.has(kind) ? 1 : 2)) break
     }
   }
-  if (share === 1 && !found.some(({ kind }) => !takesAway(kind))) {
+  if (left <= 0 || share < 1) return found
+  if (!found.some(({ kind }) => !takesAway(kind))) {
     const fewest = spoilt.sort((a, b) => a.verdict.gained.length - b.verdict.gained.length).slice(0, MENDED.roots)
     for (const { remedy, verdict } of fewest) {
       const both = mended(known, setup, finding, remedy, verdict)
@@ -153,7 +157,7 @@ export const search = (known: Known, setup: string, finding: Finding): readonly 
       }
     }
   }
-  if (share === 1 && leads.has(finding.family) && !found.some(({ kind }) => !takesAway(kind))) {
+  if (leads.has(finding.family) && !found.some(({ kind }) => !takesAway(kind))) {
     const pair = paired(known, setup, finding, facts)
     if (pair) found.push(pair)
   }

@@ -1,4 +1,4 @@
-import { type FigureId, ghostsOf } from '@zucchini/core/assess'
+import { type Effect, type FigureId, ghostsOf } from '@zucchini/core/assess'
 import type { Command, PlacedPart } from '@zucchini/core/assembly'
 import type { Station } from '@zucchini/core/catalogue'
 import { defineStore } from 'pinia'
@@ -68,11 +68,15 @@ export const useBench = defineStore('bench', () => {
   const move = (u: number, v: number) => (lens.value = movedBy(lens.value, u, v))
   /** What would stand where if what is pointed at were done; drawn in dashes beside the rig as it is. */
   const ghosts = shallowRef<readonly PlacedPart[]>([])
-  const foresee = (commands: readonly Command[]) => {
+  /** And what the scales would show. */
+  const foreseen = shallowRef<Effect>()
+  const foresee = (commands: readonly Command[], effect?: Effect) => {
     ghosts.value = rigStore.assessment ? ghostsOf(rigStore.assessment, commands) : []
+    foreseen.value = effect
   }
   const forget = () => {
     if (ghosts.value.length > 0) ghosts.value = []
+    foreseen.value = undefined
   }
   const setView = (name: string) => {
     turning.value = name === 'turntable'
@@ -99,6 +103,7 @@ export const useBench = defineStore('bench', () => {
     stepPiece,
     setView,
     ghosts,
+    foreseen,
     foresee,
     forget,
     lens,

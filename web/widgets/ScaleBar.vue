@@ -11,6 +11,8 @@ const props = defineProps<{
   /** The figure that can be asked about, and whether it is asked about now. */
   asks?: string
   asked?: boolean
+  /** What it would be, were it done what is pointed at. */
+  would?: string | undefined
 }>()
 const emit = defineEmits<{ ask: [] }>()
 
@@ -47,7 +49,10 @@ const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', 
         :style="{ color: state === 'look' || state === 'over' ? tone : 'inherit' }"
         >{{ unit }}</span
       >
-      <span v-if="of" class="label tight ml-1.5">{{ of }}</span>
+      <span v-if="would" class="fig ml-1.5 text-[13px] text-leaf" data-would
+        ><span aria-hidden="true">→</span><span class="sr-only">would be</span> {{ would }}</span
+      >
+      <span v-else-if="of" class="label tight ml-1.5">{{ of }}</span>
       <span v-if="word" class="sr-only">, {{ word }}</span>
     </div>
     <div class="mt-0.5 flex h-[7px] overflow-hidden rounded-[2px] bg-track" aria-hidden="true">

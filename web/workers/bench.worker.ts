@@ -2,6 +2,7 @@ import {
   type Assessment,
   type Blame,
   blameOf,
+  cardsIn,
   evaluate,
   type Fit,
   type FitsHere,
@@ -12,6 +13,8 @@ import {
   plugsFor,
   type LeadLine,
   type Proposal,
+  type RepairOffer,
+  repairOf,
   schoolLines,
   type SchoolLine,
   swapsFor,
@@ -19,6 +22,7 @@ import {
   waysOut,
   wiringFor,
 } from '@zucchini/core/assess'
+import type { Finding } from '@zucchini/core/checks'
 import { type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Context } from '@zucchini/core/context'
@@ -43,6 +47,18 @@ const assessed = (rig: Rig, setup: string): Assessment => {
   grown.set(key, assessment)
   return assessment
 }
+
+/** What is known so far of the ways out. */
+export interface ToldWays {
+  /** In the order of the findings; undefined where nothing was looked for yet. */
+  readonly ways: readonly (readonly Way[] | undefined)[]
+  readonly repair?: RepairOffer
+  readonly isDone: boolean
+}
+
+/** So many ways are tried for the first list, and so often it is told what was found since. */
+const FIRST_TRIES = 10
+const TELL_MS = 250
 
 let asked = 0
 let curing = 0
@@ -101,20 +117,44 @@ const bench = {
     return blameOf(assessed(rig, setup), fact)
   },
   /**
-   * The ways out of every finding that hold when they are tried, in the order of the findings; a newer question ends
-   * an older one.
+   * The ways out of the findings that hold when they are tried, told again and again as more is known: first a few of
+   * what stands on top of each card, then all, at last what of it goes together. A newer question ends an older one.
    */
-  async cures(rig: Rig, setup: string): Promise<readonly (readonly Way[])[] | undefined> {
+  async cures(rig: Rig, setup: string, tell: (told: ToldWays) => void): Promise<void> {
     const turn = ++curing
     const before = assessed(rig, setup)
     const known = knownBy(before, (id) => assessed(rig, id))
-    const all: (readonly Way[])[] = []
-    for (const finding of before.findings) {
-      all.push(waysOut(known, before, finding))
-      await breath()
-      if (turn !== curing) return undefined
-    }
-    return all
+    const cards = cardsIn(before)
+    const heads = cards.flatMap(({ root }) => root.all)
+    const rest = cards.flatMap(({ follows }) => follows.flatMap(({ all }) => all))
+    const found = new Map<Finding, readonly Way[]>()
+    const told = (isDone: boolean, repair?: RepairOffer) =>
+      tell({
+        ways: before.findings.map((finding) => found.get(finding)),
+        isDone,
+        ...(repair ? { repair } : {}),
+      })
+    let since = performance.now()
+    for (const [findings, most] of [
+      [heads, FIRST_TRIES],
+      [[...heads, ...rest], undefined],
+    ] as const)
+      for (const finding of findings) {
+        found.set(finding, waysOut(known, before, finding, most))
+        if (performance.now() - since > TELL_MS || found.size === 1) {
+          told(false)
+          since = performance.now()
+        }
+        await breath()
+        if (turn !== curing) return
+      }
+    told(false)
+    const repair = repairOf(
+      known,
+      before,
+      [...heads, ...rest].map((finding) => [finding, found.get(finding) ?? []]),
+    )
+    if (turn === curing) told(true, repair)
   },
 }
 

@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { type Assessment, cardsIn, type Line, type Way } from '@zucchini/core/assess'
+import { type Assessment, cardsIn, type Line, type RepairOffer, type Way } from '@zucchini/core/assess'
 import { type Family, type Finding, findingKey, levels } from '@zucchini/core/checks'
 import { ChevronDown } from '@lucide/vue'
+import { proxy } from 'comlink'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
+import type { ToldWays } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, headline } from '../../wording.ts'
 import { cardNumbers, distinctCures, keyOfCard, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
+import RepairBox from './RepairBox.vue'
 
 const props = defineProps<{
   assessment: Assessment
@@ -67,17 +70,41 @@ const cures = shallowRef<ReadonlyMap<string, readonly Way[]>>()
 /** The ways out of everything a line stands for. */
 const curesOf = ({ all }: Line): readonly Way[] =>
   distinctCures(all.flatMap((finding) => cures.value?.get(findingKey(finding)) ?? []))
+const repair = shallowRef<RepairOffer>()
+const searching = ref(true)
 let asked = 0
 watch(
   () => props.assessment,
-  async ({ findings, assembly }) => {
+  ({ findings, assembly }) => {
     const turn = ++asked
-    const found = findings.length === 0 ? [] : await benchWorker().cures(assembly.rig, assembly.setup.id)
-    if (turn === asked && found)
-      cures.value = new Map(findings.map((finding, i) => [findingKey(finding), found[i] ?? []]))
+    searching.value = findings.length > 0
+    repair.value = undefined
+    if (findings.length === 0) cures.value = new Map()
+    else
+      void benchWorker().cures(
+        assembly.rig,
+        assembly.setup.id,
+        proxy(({ ways, repair: offer, isDone }: ToldWays) => {
+          if (turn !== asked) return
+          const before = cures.value
+          cures.value = new Map(
+            findings.map((finding, i) => {
+              const key = findingKey(finding)
+              return [key, ways[i] ?? before?.get(key) ?? []]
+            }),
+          )
+          searching.value = !isDone
+          repair.value = offer
+        }),
+      )
   },
   { immediate: true },
 )
+/** On which cards what a repair clears stands. */
+const repaired = computed(() => {
+  const all = cardNumbers(cardsIn(props.assessment))
+  return (repair.value?.cured ?? []).flatMap((finding) => all.get(findingKey(finding)) ?? [])
+})
 const look = (finding: Finding) => {
   const [first] = finding.parts
   if (first && props.assessment.assembly.byInstance.has(first)) bench.pickPiece(first)
@@ -95,7 +122,10 @@ const look = (finding: Finding) => {
       {{ cards.length }} card{{ cards.length > 1 ? 's' : '' }}, {{ folded }} folded in under what
       {{ folded > 1 ? 'they follow' : 'it follows' }} from
     </p>
-    <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
+    <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1" :data-searching="searching || undefined">
+      <li v-if="repair && !only && !bench.station">
+        <RepairBox :assessment="assessment" :offer="repair" :numbers="repaired" />
+      </li>
       <template v-for="(card, i) in cards" :key="card.key">
         <li v-if="card.of !== 'piece' && card.of !== cards[i - 1]?.of" class="label pt-2.5">
           {{ card.of === 'whole' ? 'Not about one piece' : 'Worth a word' }}

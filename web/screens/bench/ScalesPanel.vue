@@ -7,7 +7,7 @@ import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import ScaleBar from '../../widgets/ScaleBar.vue'
 import { heldScale, runsScale } from './held-scale.ts'
-import { atLeast, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
+import { atLeast, degrees, grams, holdWords, hoursMinutes, millimetres, money } from '../../wording.ts'
 
 const props = defineProps<{ assessment: Assessment }>()
 const store = useRig()
@@ -39,6 +39,19 @@ const capG = computed(() => {
   const { setup } = props.assessment.assembly
   return setup.capG || (isPosture(setup.support) ? brief.value.inHandG : 0)
 })
+/** What the scales would show; nothing where they would stay. */
+const would = computed(() => {
+  const effect = bench.foreseen
+  if (!effect) return {}
+  const { mass, cost, size } = props.assessment
+  const { tiltFromDeg: from, tiltToDeg: to } = effect
+  return {
+    hand: effect.massG === 0 ? undefined : grams(mass.inHandG + effect.massG, units.value),
+    buy: effect.toBuyMinor === 0 ? undefined : money(cost.usual + effect.toBuyMinor, brief.value.currency),
+    tall: Math.abs(effect.tallMm) < 0.5 ? undefined : millimetres(size.tallMm + effect.tallMm, units.value),
+    hangs: from === undefined || to === undefined || Math.abs(from - to) < 0.05 ? undefined : degrees(Math.abs(to)),
+  }
+})
 const times = (value: number) => `${value.toFixed(2)} ×`
 </script>
 
@@ -46,18 +59,20 @@ const times = (value: number) => `${value.toFixed(2)} ×`
   <div class="flex flex-col gap-[9px]">
     <ScaleBar
       label="In the hand"
+      :would="would.hand"
       :figure="atLeast(grams(assessment.mass.inHandG, units), unweighed)"
       :of="capG ? `of ${grams(capG, units)}` : ''"
       v-bind="{ ...against(assessment.mass.inHandG, capG, unweighed), ...asking('in-hand') }"
     />
     <ScaleBar
       label="Still to buy"
+      :would="would.buy"
       :figure="atLeast(money(assessment.cost.usual, brief.currency), unpriced)"
       :of="brief.budgetMinor ? `of ${money(brief.budgetMinor, brief.currency).replace(/\.00$/, '')}` : ''"
       v-bind="{ ...against(assessment.cost.usual, brief.budgetMinor, unpriced), ...asking('to-buy') }"
     />
     <ScaleBar v-bind="{ ...runs, ...asking('runs') }" />
-    <ScaleBar v-bind="{ ...held, ...(held.label === 'Hangs' ? asking('hangs') : {}) }" />
+    <ScaleBar v-bind="{ ...held, ...(held.label === 'Hangs' ? { ...asking('hangs'), would: would.hangs } : {}) }" />
     <ScaleBar
       label="Tall"
       :figure="millimetres(Math.round(assessment.size.tallMm), units)"

@@ -14,6 +14,8 @@ const cards = cardsIn(draft)
 const wayOf = (remedy: Remedy, more: Partial<Way> = {}): Way => ({
   remedy,
   kind: 'other',
+  seconds: 0,
+  tools: [],
   effect: {
     massG: 0,
     toBuyMinor: 0,

@@ -9,6 +9,9 @@ const word = {
   'put on': 'put on',
   move: 'put back',
   slide: 'set',
+  pose: 'swing',
+  brace: 'hold',
+  unbrace: 'let go',
   unplug: 'unplug',
   'plug in': 'plug in',
 } as const

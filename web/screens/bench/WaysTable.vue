@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import type { Way } from '@zucchini/core/assess'
+import { MOST_WAYS } from '@zucchini/core/assess'
+import type { WayKind } from '@zucchini/core/checks'
+import { computed, ref } from 'vue'
+import { useBench } from '../../stores/bench.ts'
+import { useRig } from '../../stores/rig.ts'
+import { fill, grams, hoursMinutes, money, signed } from '../../wording.ts'
+import { priceWords } from './card-words.ts'
+
+// The ways out of one finding: what kind, what and how far, grams, money, seconds, tool. A row is pressed to do it.
+const props = defineProps<{ ways: readonly Way[] }>()
+defineEmits<{ take: [way: Way] }>()
+const store = useRig()
+const bench = useBench()
+
+const kinds: Readonly<Record<WayKind, string>> = {
+  slide: 'slide',
+  turn: 'turn',
+  pose: 'pose',
+  move: 'move',
+  insert: 'insert',
+  support: 'support',
+  swap: 'swap',
+  lead: 'lead',
+  add: 'add',
+  brief: 'brief',
+  'take-off': 'leave out',
+  'leave-out': 'leave out',
+  other: 'other',
+}
+const all = ref(false)
+const shown = computed(() => (all.value ? props.ways : props.ways.slice(0, MOST_WAYS)))
+const more = computed(() => props.ways.length - MOST_WAYS)
+const nameOf = (id: string) => store.rig?.setups.find((setup) => setup.id === id)?.name ?? id
+
+const said = ({ remedy }: Way) => fill(remedy.text, remedy.numbers, remedy.names, store.style)
+const costs = ({ effect }: Way) => {
+  const parts = [
+    effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units)),
+    effect.toBuyMinor === 0 ? '' : signed(effect.toBuyMinor, (m) => money(m, store.style.currency)),
+  ].filter(Boolean)
+  return parts.join(' · ')
+}
+const work = ({ seconds, tools }: Way) =>
+  [seconds > 0 ? hoursMinutes(seconds) : '', tools.length > 0 ? tools.join(', ') : seconds > 0 ? 'no tool' : '']
+    .filter(Boolean)
+    .join(', ')
+const price = (way: Way) =>
+  [way.as === 'part' ? 'helps in part' : '', priceWords(way, store.setup?.id ?? '', nameOf)].filter(Boolean).join(', ')
+const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effect)
+</script>
+
+<template>
+  <ul class="mt-1.5 w-full overflow-hidden rounded-lg border border-line" data-ways>
+    <li v-for="(way, i) in shown" :key="i" class="border-b border-line last:border-0">
+      <button
+        class="way"
+        :data-way="way.kind"
+        @click="$emit('take', way)"
+        @mouseenter="foresee(way)"
+        @mouseleave="bench.forget()"
+        @focus="foresee(way)"
+        @blur="bench.forget()"
+      >
+        <span class="label tight way-kind">{{ kinds[way.kind] }}</span>
+        <span class="way-what">{{ said(way) }}</span>
+        <span class="way-cost tight">
+          <strong v-if="costs(way)" class="fig whitespace-nowrap">{{ costs(way) }}</strong>
+          <span v-if="work(way)" class="whitespace-nowrap text-soft">{{ costs(way) ? ' · ' : '' }}{{ work(way) }}</span>
+          <span v-if="price(way)" class="block text-amber">{{ price(way) }}</span>
+        </span>
+      </button>
+    </li>
+    <li v-if="more > 0" class="border-t border-line">
+      <button class="label w-full px-2.5 py-1 text-left hover:text-ink" :aria-expanded="all" @click="all = !all">
+        {{ all ? 'fewer' : `${more} more` }}
+      </button>
+    </li>
+  </ul>
+</template>
