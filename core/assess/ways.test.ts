@@ -1,8 +1,9 @@
 import { catalogueOf } from '../catalogue/index.ts'
-import { wayKindOf } from '../checks/index.ts'
+import { edit } from '../assembly/index.ts'
+import { troubleOf, type WayKind, wayKindOf } from '../checks/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoLocker, firstMark } from '../../demo/scenario/index.ts'
-import { evaluate, knownBy, MOST_WAYS, waysOut } from './index.ts'
+import { evaluate, knownBy, MOST_WAYS, repairOf, waysOut } from './index.ts'
 
 const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const before = evaluate(firstMark, 'crossing', context)
@@ -12,31 +13,67 @@ const known = knownBy(before, (id) => {
   return evaluate(firstMark, id, context)
 })
 const ways = before.findings.map((finding) => ({ finding, ways: waysOut(known, before, finding) }))
-const away = (commands: Parameters<typeof wayKindOf>[0]) => ['take-off', 'leave-out'].includes(wayKindOf(commands))
+const away = (kind: WayKind) => kind === 'take-off' || kind === 'leave-out'
 
-test('few are offered, what takes something off comes last, and plain ones come before those at a price', () => {
+test('what takes something off comes last, and what has a price is offered only where nothing else helps', () => {
   expect(ways.some(({ ways: all }) => all.length > 1)).toBe(true)
   for (const { ways: all } of ways) {
-    expect(all.length).toBeLessThanOrEqual(MOST_WAYS)
-    const kinds = all.map(({ remedy }) => Number(away(remedy.commands)))
-    expect(kinds).toEqual([...kinds].sort((a, b) => a - b))
-    const kept = all.filter(({ remedy }) => !away(remedy.commands)).map(({ as }) => as)
-    expect(kept).toEqual(
-      [...kept].sort((a, b) => ['plain', 'part', 'price'].indexOf(a) - ['plain', 'part', 'price'].indexOf(b)),
-    )
+    const gone = all.map(({ kind }) => Number(away(kind)))
+    expect(gone).toEqual([...gone].sort((a, b) => a - b))
+    const kept = all.filter(({ kind }) => !away(kind)).map(({ as }) => as)
+    expect(kept.includes('price') && kept.some((as) => as !== 'price')).toBe(false)
   }
 })
 
-test('what brings a stop is offered by nobody; the first mark’s receiver is not turned off its lead', () => {
-  const offered = ways.flatMap(({ finding, ways: all }) => all.map(({ remedy }) => ({ finding, remedy })))
-  expect(offered.length).toBeLessThan(before.findings.flatMap(({ remedies }) => remedies).length)
-  // Its own rule would turn the receiver round; then one of its leads no longer reaches.
-  const isTurn = ({ commands }: { readonly commands: Parameters<typeof wayKindOf>[0] }) =>
-    wayKindOf(commands) === 'turn'
-  const crowded = ways.find(({ finding }) => finding.check === 'socket-crowding')
-  expect(crowded?.finding.remedies.some(isTurn)).toBe(true)
-  expect(crowded?.ways.some(({ remedy }) => isTurn(remedy))).toBe(false)
-  for (const { ways: all } of ways) for (const { effect } of all) expect(effect.gained.stop).toBe(0)
+test('the first few are of different kinds', () => {
+  for (const { ways: all } of ways) {
+    const first = all.slice(0, MOST_WAYS).map(({ kind }) => kind)
+    const kinds = new Set(all.map(({ kind }) => kind))
+    expect(new Set(first).size).toBe(Math.min(kinds.size, MOST_WAYS))
+  }
+})
+
+test('what brings a stop is offered by nobody, and every offer says how long it takes and with what', () => {
+  for (const { ways: all } of ways)
+    for (const { effect, remedy, seconds, tools } of all) {
+      expect(effect.gained.stop).toBe(0)
+      const bolts = remedy.commands.some((command) => command.do === 'place' || command.do === 'set')
+      if (bolts && wayKindOf(remedy.commands) !== 'swap')
+        expect([remedy.text, seconds > 0]).toEqual([remedy.text, true])
+      expect(tools).not.toContain('fingers')
+    }
+})
+
+test('a first list is made of a few tries, and nothing in it is worse than nothing', () => {
+  for (const { finding } of ways.slice(0, 6)) {
+    const quick = waysOut(known, before, finding, 10)
+    expect(quick.length).toBeLessThanOrEqual(10)
+    expect(quick.every(({ effect }) => effect.gained.stop === 0)).toBe(true)
+  }
+})
+
+test('what is safe together is judged together: nothing comes off, no money is spent beyond the brief, less is left', () => {
+  const offer = repairOf(
+    known,
+    before,
+    ways.map(({ finding, ways: all }) => [finding, all]),
+  )
+  if (!offer) throw new Error('the first mark has some')
+  expect(offer.moves).toBeGreaterThan(1)
+  expect(offer.remedy.commands.some((command) => command.do === 'discard')).toBe(false)
+  expect(offer.effect.toBuyMinor).toBeLessThanOrEqual(0)
+  const edited = edit(firstMark, offer.remedy.commands, context.catalogue)
+  if (!edited.ok) throw new Error('it can be done')
+  for (const { id } of firstMark.setups) {
+    const had = new Set(evaluate(firstMark, id, context).findings.map(troubleOf))
+    const fresh = evaluate(edited.value, id, context).findings.filter((one) => !had.has(troubleOf(one)))
+    expect(fresh.filter(({ level }) => level !== 'hint').map(({ check }) => `${id} ${check}`)).toEqual([])
+  }
+  const left = new Set(evaluate(edited.value, 'crossing', context).findings.map(troubleOf))
+  expect(offer.cured.filter((finding) => left.has(troubleOf(finding)))).toEqual([])
+  // One by itself is no repair: its own button does it.
+  const [only] = ways.filter(({ ways: all }) => all.some(({ as, kind }) => as === 'plain' && !away(kind)))
+  expect(only && repairOf(known, before, [[only.finding, only.ways]])).toBeUndefined()
 })
 
 test('the other set-ups are assessed once, and only when a way out reaches them', () => {

@@ -175,7 +175,12 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
   readonly about?: Concern
   readonly messages: Messages
   /** The numbers that meet at the limit, for rules that have one. */
-  readonly limit?: { readonly measured: string; readonly allowed: string }
+  readonly limit?: {
+    readonly measured: string
+    readonly allowed: string
+    /** The number that says how far it is over, where the two do not always tell. */
+    readonly over?: string
+  }
   readonly subjects: (facts: Sees<N>) => readonly S[]
   readonly judge: (subject: S, facts: Sees<N>, options: O) => Judgement
   readonly remedies?: (subject: S, facts: Facts, judgement: Judgement, options: O) => readonly Remedy[]

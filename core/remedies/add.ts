@@ -10,7 +10,7 @@ import {
   type Remedy,
 } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
-import { type Concern, moversOf, type Proposer } from './concern.ts'
+import type { Concern, Proposer } from './concern.ts'
 
 const isCapability = (key: string): key is Capability => (capabilityIds as readonly string[]).includes(key)
 
@@ -35,17 +35,15 @@ const lenses = function* (facts: Facts): Generator<Remedy> {
   }
 }
 
-/** What feeds others from a battery of its own, and what takes a sound in and gives it out. */
-const givesPower = (part: Part): boolean =>
-  part.power?.store !== undefined &&
-  (part.sockets ?? []).some(({ direction, carries }) => direction !== 'in' && (carries?.includes('power') ?? true))
+/** A battery, which feeds others from its own sockets or through the plate it sits on. */
+const givesPower = (part: Part): boolean => part.power?.store !== undefined
 const passesSound = ({ role }: Part): boolean => role === 'preamp'
 
 /** A relay put on, with the lead from what wants it: a supply for what is dark, a preamp for what nobody hears. */
 const relays = function* (facts: Facts, { finding }: Concern, wanted: (part: Part) => boolean): Generator<Remedy> {
   const parts = offeredParts(facts.context.catalogue).filter(wanted).sort(byReadiness(facts))
   for (const part of parts.slice(0, MOST_RELAYS)) {
-    const put = addRemedy(facts, part)
+    const put = addRemedy(facts, part) ?? placeMade(facts, part)
     const after = put && figuresAfter(facts, put.commands)
     const left =
       after &&
@@ -63,6 +61,6 @@ export const add: Proposer = function* (facts, concern) {
   const { finding } = concern
   if (finding.check === 'lens-missing') yield* lenses(facts)
   else if (finding.family === 'need' && isCapability(finding.key)) yield* givers(facts, finding.key)
-  else if (finding.family === 'power' && moversOf(concern).length > 0) yield* relays(facts, concern, givesPower)
+  else if (finding.family === 'power') yield* relays(facts, concern, givesPower)
   else if (finding.check === 'no-cable' && finding.key === 'sound') yield* relays(facts, concern, passesSound)
 }

@@ -33,10 +33,10 @@ export type MoveKind = keyof typeof proposers
 const kindsFor: Readonly<Record<Family, readonly MoveKind[]>> = {
   fit: ['slide', 'turn', 'move', 'support', 'insert', 'swap', 'leave-out'],
   clearance: ['slide', 'turn', 'pose', 'move', 'lead', 'insert', 'swap', 'leave-out'],
-  balance: ['slide', 'turn', 'pose', 'move', 'swap', 'leave-out'],
+  balance: ['slide', 'turn', 'pose', 'move', 'swap', 'insert', 'leave-out'],
   glass: ['slide', 'support', 'add', 'swap', 'insert', 'leave-out'],
   power: ['lead', 'add', 'swap', 'leave-out'],
-  picture: ['lead', 'turn', 'move', 'support', 'add', 'swap', 'leave-out'],
+  picture: ['lead', 'turn', 'move', 'insert', 'support', 'add', 'swap', 'leave-out'],
   sound: ['lead', 'move', 'swap', 'leave-out'],
   need: ['add', 'swap', 'leave-out'],
   money: ['swap'],

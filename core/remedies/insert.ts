@@ -13,7 +13,7 @@ import { joiningRoles, mate, mountOf, type Part, partnersOf, type Role } from '.
 import { byReadiness, pointName, type Remedy } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Facts } from '../facts/index.ts'
-import { moversOf, type Proposer } from './concern.ts'
+import { freeWithout, moversOf, type Proposer } from './concern.ts'
 
 /** What goes between two pieces: spacers, risers, extenders, plates at an angle, swivels, arms, clamps. */
 const between: ReadonlySet<Role> = new Set([
@@ -22,6 +22,7 @@ const between: ReadonlySet<Role> = new Set([
   'monitor-mount',
   'mic-mount',
   'rod-clamp',
+  'plate',
   'lens-adapter',
   'step-ring',
 ])
@@ -114,7 +115,7 @@ const elsewhereBy = function* (facts: Facts, piece: PlacedPart): Generator<Remed
     host !== undefined && between.has(host.part.role) && !placed.some((other) => other.host === host && other !== piece)
   const standing = isBare ? others.filter((other) => other !== host) : others
   const points = facts.points
-    .filter((point) => point.open && !ridesOn(point.piece, piece) && (!isBare || point.piece !== host))
+    .filter((point) => freeWithout(point, piece) && !ridesOn(point.piece, piece) && (!isBare || point.piece !== host))
     .sort((a, b) => far(a, piece) - far(b, piece))
     .slice(0, NEAR.points)
   for (const point of points) {

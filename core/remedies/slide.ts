@@ -4,7 +4,7 @@ import { scale, zero } from '../kernel/index.ts'
 import { moversOf, type Proposer } from './concern.ts'
 
 /** So far pieces are slid, mm: a little first, then in longer strides. */
-const STRIDES = [2, 4, 7, 11, 16, 22, 30, 40, 55, 75, 100, 140, 200] as const
+const STRIDES = [1, 2, 4, 7, 11, 16, 22, 30, 40, 55, 75, 100, 140, 200] as const
 
 const slid = (setup: string, piece: PlacedPart, byMm: number, slideMm: number): Remedy => ({
   text: 'slide {part} {byMm:mm} {way}',

@@ -94,14 +94,15 @@ const reached = ({ setups }: Rig, commands: readonly Command[], own: string): re
 /** By how much a finding is over its limit; undefined for one without. */
 const overOf = ({ check, numbers }: Finding): number | undefined => {
   const limit = checkOf(check)?.limit
+  if (limit?.over) return numbers[limit.over]
   const [is, may] = limit ? [numbers[limit.measured], numbers[limit.allowed]] : []
   return is === undefined || may === undefined ? undefined : Math.abs(is - may)
 }
 /**
  * What is over a limit has to fall by a tenth to be helped where it is made up of many things, such as money and mass;
- * a move that leaves more than half of it is none.
+ * a move that leaves more than half of it is none, but on the scales, where every gram has its own arm: three quarters.
  */
-const HELPS = { whole: 0.9, move: 0.5 } as const
+const HELPS = { whole: 0.9, move: 0.5, balance: 0.75 } as const
 const isMove: ReadonlySet<WayKind> = new Set(['slide', 'turn', 'pose', 'move', 'insert'])
 /**
  * A joint, a face or a plug that is farther over its limit by more than this has become worse. What a rig weighs, costs
@@ -113,8 +114,10 @@ const grows: ReadonlySet<Family> = new Set(['fit', 'clearance', 'glass'])
 /** Is it the same trouble as before, and less of it? */
 const isLess = (now: Finding, was: Finding, kind: WayKind): boolean => {
   const [over, before] = [overOf(now), overOf(was)]
-  const share = isMove.has(kind) ? HELPS.move : HELPS.whole
-  return now.check === was.check && over !== undefined && before !== undefined && over <= before * share
+  const moved = was.family === 'balance' ? HELPS.balance : HELPS.move
+  const share = isMove.has(kind) ? moved : HELPS.whole
+  if (now.check !== was.check || over === undefined || before === undefined) return false
+  return over < before && over <= before * share
 }
 
 /** Is it new, said at a graver level, or farther over its limit than it was? */
@@ -195,7 +198,8 @@ export const accept = (
       const isOnly = [findingsIn(known), found].every(
         (all) => all.filter((two) => two.check === one.check).length === 1,
       )
-      if (id === setup && one.level !== 'stop' && finding.level !== 'hint' && isOnly && isLess(one, finding, kind)) isPart = true
+      if (id === setup && one.level !== 'stop' && finding.level !== 'hint' && isOnly && isLess(one, finding, kind))
+        isPart = true
       else gained.push({ setup: id, finding: one })
     }
     // What one set-up forbids need not be asked of the others.

@@ -10,7 +10,6 @@ testCheck(gloveRoom, {
       message: 'blocked',
       level: 'hint',
       numbers: { intoMm: 3 },
-      remedies: 1,
       ...beside('lever', 5, true),
     },
   ],

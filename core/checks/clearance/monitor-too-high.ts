@@ -4,7 +4,6 @@ import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { carried } from '../places.ts'
 
-
 /** A monitor that stands far over the lens. */
 export const monitorTooHigh = defineCheck<Watched, { goodMm: number; riskMm: number }, 'screens'>({
   id: 'monitor-too-high',

@@ -1,7 +1,6 @@
 import type { Watched } from '../../clearance/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
-
 /** The camera stands upright and the monitor does not. */
 export const portraitMonitor = defineCheck<Watched, object, 'screens'>({
   id: 'portrait-monitor',

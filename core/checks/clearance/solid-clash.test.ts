@@ -2,6 +2,8 @@ import { placeSetup, type Rig } from '../../assembly/index.ts'
 import { factsOf } from '../../facts/index.ts'
 import { CLASH_MM } from '../../kernel/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
+import { search } from '../../ways-out/index.ts'
+import { findingsOf } from '../index.ts'
 import { solidClash } from './solid-clash.ts'
 import { testCheck } from '../tester.ts'
 
@@ -55,8 +57,9 @@ test('a piece on a rail is slid clear by the shortest way, and the words name th
     [clamp('slider', [20, 20, 20]), wall],
     [on('slider', 'foot', 'camera', 'rail'), on('wall', 'foot', 'camera', 'hole')],
   )
-  const [finding] = solidClash.run(
-    factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context),
-  )
-  expect(finding?.remedies[0]).toMatchObject({ numbers: { byMm: 1 }, names: { way: 'forward' } })
+  const facts = factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context)
+  const [finding] = findingsOf(facts).filter(({ check }) => check === 'solid-clash')
+  if (!finding) throw new Error('they clash')
+  const ways = search({ rig, factsOf: () => facts }, 'main', finding)
+  expect(ways[0]?.remedy).toMatchObject({ numbers: { byMm: 1 }, names: { way: 'forward' } })
 })

@@ -33,7 +33,7 @@ export const stackVignettes = defineCheck<Stack, object, 'front' | 'clean'>({
   ...noOptions,
   about: 'glass',
   needs: ['front', 'clean'],
-  limit: { measured: 'cleanMm', allowed: 'shortMm' },
+  limit: { measured: 'cleanMm', allowed: 'shortMm', over: 'overMm' },
   messages: {
     speaks: {
       short:
