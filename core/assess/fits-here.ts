@@ -21,7 +21,7 @@ import {
   cheapestFirst,
 } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
-import { clashWith } from '../clearance/index.ts'
+import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Context } from '../context/index.ts'
 import type { Issue } from '../kernel/index.ts'
 import { type Effect, effectOf } from './effect.ts'
@@ -34,6 +34,8 @@ export interface Fit {
   readonly from: 'kit' | 'owned' | 'catalogue'
   readonly commands: readonly Command[]
   readonly effect: Effect
+  /** It fits, and can't do the work of its role here: a handle under the camera, a screen that looks away. */
+  readonly isAstray?: boolean
 }
 
 /** A part that does not go on, why, and the edit that puts it there all the same so that its remedies can be seen. */
@@ -99,8 +101,9 @@ const candidatesFor = (point: Point, assessment: Assessment, context: Context): 
 const FROM_ORDER = { kit: 0, owned: 1, catalogue: 2 } as const
 const byOrigin = (a: Fit | Misfit, b: Fit | Misfit): number => FROM_ORDER[a.from] - FROM_ORDER[b.from]
 
-/** Kit and locker first, then the least harm, money and grams; ids settle the rest. */
+/** Those that do their work here, then kit and locker, then the least harm, money and grams; ids settle the rest. */
 export const byHarm = (a: Fit, b: Fit): number =>
+  Number(a.isAstray ?? false) - Number(b.isAstray ?? false) ||
   byOrigin(a, b) ||
   harm(a.effect) - harm(b.effect) ||
   a.effect.toBuyMinor - b.effect.toBuyMinor ||
@@ -119,15 +122,22 @@ const fitOf = (
   const { placed } = before.assembly
   let best: Joint | undefined
   let least = Infinity
+  let isSuited = false
   for (const { joint, piece } of seatingsAt(point, candidate.instance, candidate.part)) {
+    const suits = suitsRole(before.assembly, piece)
+    // A seat where it does its work goes before one where it merely fits.
+    if (isSuited && !suits) continue
     const depth = clashWith(piece, placed)
-    if (depth < least) [best, least] = [joint, depth]
-    if (least === 0) break
+    if (depth < least || (suits && !isSuited)) [best, least] = [joint, depth]
+    isSuited ||= suits
+    if (least === 0 && isSuited) break
   }
   if (!best) return undefined
   const commands: Command[] = [...candidate.first, { do: 'place', setup: setupId, joint: best }]
   const effect = effectOf(rig, commands, before)
-  return 'issues' in effect ? undefined : { part: candidate.part, from: candidate.from, commands, effect }
+  return 'issues' in effect
+    ? undefined
+    : { part: candidate.part, from: candidate.from, commands, effect, ...(isSuited ? {} : { isAstray: true }) }
 }
 
 /** So many parts are tried out before the first answer, and between one answer and the next. */
@@ -244,4 +254,16 @@ const misfitOf = (candidate: Candidate, point: Point, setup: string): Misfit | u
     turnDeg: 0,
   }
   return { part, from, issue: made.issues[0], commands: [...first, { do: 'place', setup, joint }] }
+}
+
+/** The open point a part goes on: one where its role works before one where it merely fits; undefined where none takes it. */
+export const pointFor = (assessment: Assessment, part: Part): Point | undefined => {
+  const { assembly, points } = assessment
+  const instance = { id: freshId(assembly.rig, part.id), partId: part.id, status: 'in' as const }
+  const open = points.filter(
+    ({ open, piece, mount }) =>
+      open && part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok),
+  )
+  const suited = open.find((point) => seatingsAt(point, instance, part).some(({ piece }) => suitsRole(assembly, piece)))
+  return suited ?? open[0]
 }

@@ -1,7 +1,18 @@
 import { changeoverOf } from '../build-order/index.ts'
-import { countLevels, type Finding, type Level, levels, paceOf, type Remedy, type WayKind } from '../checks/index.ts'
+import type { Part } from '../catalogue/index.ts'
+import {
+  addRemedy,
+  countLevels,
+  type Finding,
+  type Level,
+  levels,
+  paceOf,
+  placeMade,
+  type Remedy,
+  type WayKind,
+} from '../checks/index.ts'
 import { perThing } from '../kernel/index.ts'
-import { type Judged, type Known, repairAll, search, takesAway, type Verdict } from '../ways-out/index.ts'
+import { bundleOf, type Judged, type Known, repairAll, search, takesAway, type Verdict } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
 import type { Assessment } from './evaluate.ts'
 
@@ -136,4 +147,26 @@ export const repairOf = (
       left: countLevels(made.after.findings),
     }
   )
+}
+
+/** A part put on with what it needs, and what would change by it all. */
+export interface Bundle {
+  readonly remedy: Remedy
+  /** So many things came along. */
+  readonly added: number
+  readonly effect: Effect
+  /** Stops and risks that are new all the same. */
+  readonly gained: Verdict['gained']
+}
+
+/** A part that goes on by some edits, with its leads, its power and its hold. */
+export const bundleFor = (known: Known, before: Assessment, remedy: Remedy): Bundle | undefined => {
+  const { remedy: whole, verdict, added } = bundleOf(known, before.setupId, remedy)
+  return verdict.after && { remedy: whole, added, effect: changeOf(before, verdict.after), gained: verdict.gained }
+}
+
+/** A part of the catalogue put where it works, or on what makes its place, with what it needs; undefined where nothing does. */
+export const placedWithNeeds = (known: Known, before: Assessment, part: Part): Bundle | undefined => {
+  const put = addRemedy(before.strict, part) ?? placeMade(before.strict, part)
+  return put && bundleFor(known, before, put)
 }

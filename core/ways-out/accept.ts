@@ -150,15 +150,17 @@ const misplaced = (before: Facts, after: Facts): boolean =>
  * has to be gone, or its figure nearer to its limit; no stop may be new, nor a risk as grave as what is cured; and no
  * wish may be left unmet, but by taking something off or leaving it out.
  * @param setup the set-up the finding is in
+ * @param finding undefined for a wish of the operator's own: then only what it brings is judged
  */
 export const accept = (
   { rig, factsOf }: Known,
   setup: string,
-  finding: Finding,
+  finding: Finding | undefined,
   remedy: Pick<Remedy, 'commands' | 'kind'>,
 ): Verdict => {
   const { commands } = remedy
   const kind = kindOf(remedy)
+  const isHint = finding?.level === 'hint'
   const afters = new Map<string, Judged>()
   const told = (): Pick<Verdict, 'after' | 'afters'> => {
     const after = afters.get(setup)
@@ -179,10 +181,12 @@ export const accept = (
     const after = factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
     // Most of what is tried does not help: the rule that found it is asked first, and by itself.
     const left =
-      id === setup ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding)) : undefined
-    const isMilder = left !== undefined && levels.indexOf(left.level) > levels.indexOf(finding.level)
+      finding && id === setup
+        ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding))
+        : undefined
+    const isMilder = left && finding && levels.indexOf(left.level) > levels.indexOf(finding.level)
     // Half of a hint is nothing: it would be said again.
-    if (left && !isMilder && (finding.level === 'hint' || !isLess(left, finding, kind))) return refused('nothing')
+    if (left && finding && !isMilder && (isHint || !isLess(left, finding, kind))) return refused('nothing')
     if (misplaced(known, after)) return refused('place')
     const found = findingsOf(after)
     afters.set(id, { facts: after, findings: found })
@@ -192,22 +196,22 @@ export const accept = (
     isPart ||= left !== undefined
     for (const one of found) {
       // Hints are let pass, but not one for another: pressing on would go round in a ring.
-      if (!isWorse(one, had) || (one.level === 'hint' && !(finding.level === 'hint' && isAsGrave(one, finding))))
-        continue
+      if (!isWorse(one, had)) continue
+      if (one.level === 'hint' && !(isHint && finding && isAsGrave(one, finding))) continue
       // What is told of a whole set-up, such as its height, names another piece once the first is gone.
       const isOnly = [findingsIn(known), found].every(
         (all) => all.filter((two) => two.check === one.check).length === 1,
       )
-      if (id === setup && one.level !== 'stop' && finding.level !== 'hint' && isOnly && isLess(one, finding, kind))
-        isPart = true
+      const mayBeLess = finding !== undefined && !isHint && id === setup && one.level !== 'stop' && isOnly
+      if (mayBeLess && isLess(one, finding, kind)) isPart = true
       else gained.push({ setup: id, finding: one })
     }
     // What one set-up forbids need not be asked of the others.
-    if (gained.some((one) => one.finding.level === 'stop' || isAsGrave(one.finding, finding))) break
+    if (gained.some((one) => one.finding.level === 'stop' || (finding && isAsGrave(one.finding, finding)))) break
   }
   const stop = gained.find(({ finding: { level } }) => level === 'stop')
   if (stop) return refused('stop', gained)
-  if (gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
+  if (finding && gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
   if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained)
   const as = gained.length > 0 || isMissed ? 'price' : isPart ? 'part' : 'plain'
   return { as, gained, ...told() }

@@ -49,6 +49,19 @@ const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'soun
 
 const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !== 'refused'
 
+/** What puts right what a move has brought: leads, packs, a slide, a turn, a hold. */
+const smallMoves = function* (worst: Finding, facts: Facts): Generator<Remedy> {
+  if (leads.has(worst.family)) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
+  for (const { kind, proposals } of proposalsFor(facts, worst)) {
+    let count = 0
+    if (mends.has(kind))
+      for (const one of proposals()) {
+        if (count++ >= MENDED.moves) break
+        yield one
+      }
+  }
+}
+
 /** A move that brought trouble of its own, with what takes that away again; undefined where nothing small does. */
 const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, verdict: Verdict): Tried | undefined => {
   let [now, seen] = [remedy, verdict]
@@ -56,20 +69,8 @@ const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, v
     const [first] = seen.gained
     const after = first && seen.afters.get(first.setup)
     if (!first || !after) return undefined
-    const worst = first.finding
-    const moves = function* (): Generator<Remedy> {
-      if (leads.has(worst.family)) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
-      for (const { kind, proposals } of proposalsFor(after.facts, worst)) {
-        let count = 0
-        if (mends.has(kind))
-          for (const one of proposals()) {
-            if (count++ >= MENDED.moves) break
-            yield one
-          }
-      }
-    }
     let better: { readonly remedy: Remedy; readonly verdict: Verdict } | undefined
-    for (const move of moves()) {
+    for (const move of smallMoves(first.finding, after.facts)) {
       const both = bothOf(now, move)
       const judged = accept(known, setup, finding, both)
       if (isTaken(judged)) return { remedy: both, kind: kindOf(both), verdict: judged }
@@ -82,6 +83,39 @@ const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, v
     ;[now, seen] = [better.remedy, better.verdict]
   }
   return undefined
+}
+
+/** So many things are added to a part that is wanted, at most. */
+const MOST_BUNDLED = 4
+
+/**
+ * A part that is wanted with what it needs: its leads, its power, what keeps it from turning. Whatever it brings is put
+ * right as far as small moves do; the rest is told.
+ * @param remedy how the part is put on
+ */
+export const bundleOf = (
+  known: Known,
+  setup: string,
+  remedy: Remedy,
+): { readonly remedy: Remedy; readonly verdict: Verdict; readonly added: number } => {
+  let [now, seen, added] = [remedy, accept(known, setup, undefined, remedy), 0]
+  while (added < MOST_BUNDLED && seen.gained.length > 0) {
+    let better: { readonly remedy: Remedy; readonly verdict: Verdict } | undefined
+    for (const { setup: where, finding } of seen.gained) {
+      const after = seen.afters.get(where)
+      for (const move of after ? smallMoves(finding, after.facts) : []) {
+        const both = bothOf(now, move)
+        const judged = accept(known, setup, undefined, both)
+        if (judged.why === 'impossible' || judged.gained.length >= seen.gained.length) continue
+        better = { remedy: both, verdict: judged }
+        break
+      }
+      if (better) break
+    }
+    if (!better) break
+    ;[now, seen, added] = [better.remedy, better.verdict, added + 1]
+  }
+  return { remedy: now, verdict: seen, added }
 }
 
 /** Moves after which a rule may know a way out that it did not know before: so many are looked at. */

@@ -14,7 +14,7 @@ test('a seed decides the parts, and every one is a whole part', () => {
 
 test('a synthetic rig is sound, as large as asked for, and nothing in it clashes but the camera’s own cage', () => {
   const catalogue = catalogueOf(demoParts)
-  const rig = syntheticRig(40, 3, catalogue, 'calabash-h1')
+  const rig = syntheticRig(40, 8, catalogue, 'calabash-h1')
   expect(rig.kit).toHaveLength(40)
   expect(soundnessIssues(rig, catalogue)).toEqual([])
   const [setup] = rig.setups
@@ -22,5 +22,5 @@ test('a synthetic rig is sound, as large as asked for, and nothing in it clashes
   const assembly = placeSetup(rig, setup, catalogue)
   expect(assembly.placed).toHaveLength(40)
   expect(clashesOf(assembly)).toEqual([])
-  expect(syntheticRig(40, 3, catalogue, 'calabash-h1')).toEqual(rig)
+  expect(syntheticRig(40, 8, catalogue, 'calabash-h1')).toEqual(rig)
 })

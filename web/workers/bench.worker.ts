@@ -2,6 +2,8 @@ import {
   type Assessment,
   type Blame,
   blameOf,
+  type Bundle,
+  bundleFor,
   cardsIn,
   evaluate,
   type Fit,
@@ -10,6 +12,7 @@ import {
   knownBy,
   type Misfit,
   misfitsHere,
+  placedWithNeeds,
   plugsFor,
   type LeadLine,
   type Proposal,
@@ -23,7 +26,7 @@ import {
   wiringFor,
 } from '@zucchini/core/assess'
 import type { Finding } from '@zucchini/core/checks'
-import { type Rig, sharedWith } from '@zucchini/core/assembly'
+import { type Command, type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Context } from '@zucchini/core/context'
 import type { FactName } from '@zucchini/core/facts'
@@ -115,6 +118,29 @@ const bench = {
   /** How far a figure may be off, and what is most to blame: every part is tried, so the page's thread is spared. */
   blame(rig: Rig, setup: string, fact: FactName): Blame | undefined {
     return blameOf(assessed(rig, setup), fact)
+  },
+  /** A part that would be put on by some edits, with what it needs. */
+  bundle(rig: Rig, setup: string, commands: readonly Command[], text: string): Bundle | undefined {
+    const before = assessed(rig, setup)
+    const remedy = { text: '{part}', numbers: {}, names: { part: text }, commands }
+    return bundleFor(
+      knownBy(before, (id) => assessed(rig, id)),
+      before,
+      remedy,
+    )
+  },
+  /** A part of the catalogue that no open point takes, put on what makes its place. */
+  placing(rig: Rig, setup: string, partId: string): Bundle | undefined {
+    const part = context.catalogue.parts.get(partId)
+    const before = assessed(rig, setup)
+    return (
+      part &&
+      placedWithNeeds(
+        knownBy(before, (id) => assessed(rig, id)),
+        before,
+        part,
+      )
+    )
   },
   /**
    * The ways out of the findings that hold when they are tried, told again and again as more is known: first a few of

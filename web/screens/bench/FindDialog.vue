@@ -15,7 +15,9 @@ import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
 import { reachable } from '../list.ts'
-import { type Findable, findablesOf, OFF, offPlaceFor, search } from './findables.ts'
+import { fill } from '../../wording.ts'
+import { benchWorker } from '../../workers/client.ts'
+import { BETWEEN, type Findable, findablesOf, OFF, offPlaceFor, search } from './findables.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
@@ -26,7 +28,7 @@ const router = useRouter()
 const query = ref('')
 watch(
   () => props.open,
-  () => (query.value = ''),
+  () => (query.value = failed.value = ''),
 )
 
 const all = computed(() =>
@@ -51,7 +53,24 @@ const takeAlong = (partId: string) => {
   )
   if (done) bench.pickPiece(id)
 }
+/** Why nothing came of what was chosen; said in the dialog. */
+const failed = ref('')
+const putBetween = async (partId: string, title: string) => {
+  if (!store.rig || !store.setup) return
+  failed.value = ''
+  const bundle = await benchWorker().placing(store.rig, store.setup.id, partId)
+  if (!bundle) {
+    failed.value = `Nothing in the catalogue makes a place for ${title} on this set-up.`
+    return
+  }
+  emit('close')
+  const { text, numbers, names, commands } = bundle.remedy
+  if (!store.apply(commands, fill(text, numbers, names, store.style))) return
+  const placed = commands.findLast((command) => command.do === 'place')
+  if (placed?.do === 'place') bench.pickPiece(placed.joint.guest)
+}
 const go = (entry: Findable | null) => {
+  if (entry?.target.startsWith(BETWEEN)) return putBetween(entry.target.slice(BETWEEN.length), entry.title)
   emit('close')
   if (!entry?.target) return
   if (entry.kind === 'piece') bench.pickPiece(entry.target)
@@ -89,6 +108,7 @@ const go = (entry: Findable | null) => {
                 ><span class="label tight ml-auto shrink-0">{{ entry.kind }}</span>
               </li>
             </ComboboxOption>
+            <li v-if="failed" class="px-2.5 py-2 text-amber" role="alert">{{ failed }}</li>
             <li v-if="found.length === 0" class="px-2.5 py-3 text-soft">
               Nothing of that name. Try a role, such as handle or microphone.
             </li>

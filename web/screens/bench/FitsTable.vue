@@ -16,7 +16,11 @@ const props = defineProps<{
   act: string
   compact?: boolean
 }>()
-const emit = defineEmits<{ take: [row: Fit | Misfit]; bridge: [row: Misfit] }>()
+const emit = defineEmits<{
+  take: [row: Fit | Misfit]
+  bridge: [row: Misfit]
+  choose: [row: Fit | Misfit | undefined]
+}>()
 const bridgeWords = ({ bridge }: Misfit) => `with ${(bridge?.adapters ?? []).map(({ name }) => name).join(' + ')}`
 const store = useRig()
 const ask = useAsk()
@@ -86,7 +90,11 @@ const choose = (row: number) => {
 // The part that is chosen is drawn where it would sit, as long as one chooses.
 watch(
   () => (chosen.value ? all.value[at.value] : undefined),
-  (row) => (row ? bench.foresee(row.commands) : bench.forget()),
+  (row) => {
+    if (row) bench.foresee(row.commands, 'effect' in row ? row.effect : undefined)
+    else bench.forget()
+    emit('choose', row)
+  },
 )
 onBeforeUnmount(() => bench.forget())
 
@@ -166,7 +174,13 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
     >
       <span role="gridcell" class="flex min-w-0 items-baseline gap-2"
         ><span class="truncate" :title="fit.part.name">{{ fit.part.name }}</span
-        ><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span></span
+        ><span v-if="fromWord[fit.from]" class="tag shrink-0">{{ fromWord[fit.from] }}</span
+        ><span
+          v-if="fit.isAstray"
+          class="label tight shrink-0"
+          title="It fits here and could not do its work here: it would stand where no hand holds it, or face the wrong way."
+          >no use here</span
+        ></span
       >
       <span
         role="gridcell"

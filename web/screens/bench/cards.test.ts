@@ -10,6 +10,13 @@ const style = { units: 'metric', currency: 'EUR' } as const
 const draft = first()
 const cards = cardsIn(draft)
 
+const turned: Remedy = {
+  text: 'turn {part} to {turnDeg:deg}',
+  numbers: { turnDeg: 90 },
+  names: { part: 'the arm' },
+  commands: [{ do: 'set', setup: 'crossing', instance: 'arm', turnDeg: 90 }],
+}
+
 /** A way out that changes nothing but its finding. */
 const wayOf = (remedy: Remedy, more: Partial<Way> = {}): Way => ({
   remedy,
@@ -56,13 +63,13 @@ test('a line that stands for several says how many more, and from where to where
 
 test('a line tells what is wrong and how much, is looked at by a press, and offers its ways out', async () => {
   const line = cards[0]?.root ?? never()
-  const cures = line.finding.remedies.map((remedy) => wayOf(remedy))
+  const cures = [wayOf(turned), wayOf({ ...turned, commands: [] })]
   const { page } = await onPage(FindingLine, { props: { line, cures } })
   expect(page.find('strong').text()).toMatch(/^Too much for the joint/)
   expect(page.text()).toContain('993 g')
   await page.find('button').trigger('click')
   expect(page.emitted('look')).toEqual([[line.finding]])
-  const buttons = page.findAll('.cure')
+  const buttons = page.findAll('.way')
   expect(buttons.length).toBe(cures.length)
   await buttons[0]?.trigger('mouseenter')
   await buttons[0]?.trigger('mouseleave')
@@ -112,7 +119,6 @@ test('at what price a way out is had is said with where it is paid; one that hel
   expect(priceWords({ gained: [there] }, 'crossing', named)).toBe('1 new risk, in the slip')
   expect(priceWords({ gained: [here, there] }, 'crossing', named)).toBe('2 new risks, 1 of them in the slip')
   const line = cards[0]?.root ?? never()
-  const [remedy] = line.finding.remedies
-  const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(remedy ?? never(), { as: 'part' })] } })
-  expect(page.get('.cure').text()).toContain('helps in part')
+  const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(turned, { as: 'part' })] } })
+  expect(page.get('.way').text()).toContain('helps in part')
 })

@@ -1,6 +1,6 @@
-import type { Assessment } from '@zucchini/core/assess'
+import { type Assessment, pointFor } from '@zucchini/core/assess'
 import { type OffPlace, offPlaceWords } from '@zucchini/core/assembly'
-import { type Catalogue, mate, offeredParts, type Part, roles } from '@zucchini/core/catalogue'
+import { bagRoles, type Catalogue, offeredParts, type Part, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
 import { reachable } from '../list.ts'
 import { wordFilter } from '../../wording.ts'
@@ -17,9 +17,13 @@ export interface Findable {
 const MOST = 12
 /** Begins the target of a part that goes along off the rig. */
 export const OFF = 'off '
+/** And of one that something has to make a place for. */
+export const BETWEEN = 'between '
 
 /** What works on a lead alone, worn or beside the rig. */
 const goesOff = ({ sockets = [], cable, role }: Part): boolean => sockets.length > 0 && !cable && role !== 'camera'
+/** What is bolted on, for which something else may make a place. */
+const needsPlace = ({ mounts, role }: Part): boolean => mounts.length > 0 && role !== 'camera' && !bagRoles.has(role)
 /** A screen or what hangs on the wall stands beside; all else is worn. */
 export const offPlaceFor = ({ role, power }: Part): OffPlace => (role === 'monitor' || power?.mains ? 'beside' : 'belt')
 
@@ -47,9 +51,7 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
     target: id,
   }))
   const parts = offeredParts(catalogue).map((part): Findable => {
-    const point = open.find(({ piece, mount }) =>
-      part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok),
-    )
+    const point = pointFor(assessment, part)
     return {
       id: `part ${part.id}`,
       title: part.name,
@@ -58,8 +60,16 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
         ? `goes on ${pointName(point)}`
         : goesOff(part)
           ? `no open point takes it; it can go along ${offPlaceWords[offPlaceFor(part)]}`
-          : 'no open point takes it',
-      target: point ? `${point.piece.instance.id}/${point.mount.id}` : goesOff(part) ? `${OFF}${part.id}` : '',
+          : needsPlace(part)
+            ? 'no open point takes it; by way of something between, with what it needs'
+            : 'no open point takes it',
+      target: point
+        ? `${point.piece.instance.id}/${point.mount.id}`
+        : goesOff(part)
+          ? `${OFF}${part.id}`
+          : needsPlace(part)
+            ? `${BETWEEN}${part.id}`
+            : '',
     }
   })
   const places = reachable.map(({ name, title, note }): Findable => ({
