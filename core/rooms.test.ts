@@ -57,7 +57,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'build-order',
   ],
   remedies: ['kernel', 'catalogue', 'assembly', 'facts', 'checks', 'clearance', 'cabling'],
-  'ways-out': ['kernel', 'assembly', 'clearance', 'context', 'facts', 'checks', 'remedies'],
+  'ways-out': ['kernel', 'catalogue', 'assembly', 'balance', 'clearance', 'context', 'facts', 'checks', 'remedies'],
   assess: [
     'ways-out',
     'kernel',

@@ -1,11 +1,14 @@
 import {
   type Assessment,
+  cardsIn,
   evaluate,
   FITS_AT_ONCE,
   fitsHere,
   fitsInSteps,
+  knownBy,
   schoolLines,
   tryOut,
+  waysOut,
   wiringFor,
 } from '@zucchini/core/assess'
 import { type Command, edit, placeSetup, type PlacedPart, type Rig } from '@zucchini/core/assembly'
@@ -63,10 +66,33 @@ const tries = fitsHere(secondMark, setup, open, shelf, before).fits.flatMap(({ c
   return edited.ok ? [edited.value] : []
 })
 
+/** So many ways are tried for the first list, as the bench does. */
+const FIRST_TRIES = 10
+let offered = 0
+/** The first mark as the bench has it when it asks for ways out: what is wrong is known, the other set-ups are asked once. */
+const marked = () => {
+  const rig = anew(firstMark)
+  const before = judged(evaluate(rig, 'crossing', shelf))
+  const known = knownBy(before, (id) => judged(evaluate(rig, id, shelf)))
+  return { before, known, heads: cardsIn(before).flatMap(({ root }) => root.all) }
+}
+
 await measure('The demo', {
   'evaluate, second mark, nothing remembered': () => void judged(evaluate(anew(secondMark), setup, shelf)),
   'evaluate, first mark with all its cures, nothing remembered': () => {
     for (const finding of evaluate(anew(firstMark), setup, shelf).findings) cured += finding.remedies.length
+  },
+  'ways out, first mark: the first offer': () => {
+    const { before, known, heads } = marked()
+    for (const finding of heads) if (waysOut(known, before, finding, FIRST_TRIES).length > 0) return
+  },
+  'ways out, first mark: the first list, a few tries for the top of every card': () => {
+    const { before, known, heads } = marked()
+    for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
+  },
+  'ways out, first mark: all of every finding': () => {
+    const { before, known } = marked()
+    for (const finding of before.findings) offered += waysOut(known, before, finding).length
   },
   'edit one slide and evaluate': () => {
     const edited = edit(secondMark, slides[turn++ % slides.length] ?? [], shelf.catalogue)
@@ -193,7 +219,7 @@ await measure('The wiring of the demo', {
   'the three schools, first mark on the tripod': () => void schoolLines(anew(firstMark), 'slip', shelf),
 })
 
-if (cured === 0 || found === 0) throw new Error('the first mark has findings and cures')
+if (cured === 0 || found === 0 || offered === 0) throw new Error('the first mark has findings and cures')
 
 function never(): never {
   throw new Error('what is measured is not there')

@@ -42,7 +42,8 @@ const holding = (facts: Facts): number | undefined => {
   return posture && holdMinutes(facts.mass.inHandG, posture, facts.context.operator)
 }
 
-const secondsOf = (assembly: Assembly, { limits }: Context): number => {
+/** Until a set-up is ready, from nothing: every joint and every lead, s. */
+export const secondsOf = (assembly: Assembly, { limits }: Context): number => {
   const { joint, lead } = paceOf(limits)
   return assembly.placed.reduce(
     (sum, piece) => sum + (piece.mate?.ok ? joint(piece.mate.value.standard) : 0),

@@ -1,6 +1,7 @@
 export * from './asked.ts'
 export * from './blame.ts'
 export * from './effect.ts'
+export * from './target.ts'
 export * from './ways.ts'
 export * from './cards.ts'
 export * from './evaluate.ts'

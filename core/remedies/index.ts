@@ -12,7 +12,7 @@ import { support } from './support.ts'
 import { swap } from './swap.ts'
 import { turn } from './turn.ts'
 
-export { swappedFor } from './swap.ts'
+export { rivalsOf, swappedFor } from './swap.ts'
 
 /** The kinds of move there are, and who proposes them. */
 const proposers = {

@@ -25,7 +25,7 @@ const otherJob: ReadonlySet<string> = new Set([
 ])
 
 /** Parts that could stand in for a piece: those that lose nothing of what is used of it first, then the readiest. */
-const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
+export const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
   const { catalogue } = facts.context
   const part = catalogue.parts.get(piece.part.id) ?? piece.part
   const use = useOf(facts, piece)

@@ -1,3 +1,4 @@
 export * from './accept.ts'
 export * from './search.ts'
+export * from './target.ts'
 export * from './repair.ts'

@@ -21,6 +21,9 @@ import {
   schoolLines,
   type SchoolLine,
   swapsFor,
+  type TargetAnswer,
+  type TargetId,
+  targetOf,
   type Way,
   waysOut,
   wiringFor,
@@ -127,6 +130,16 @@ const bench = {
       knownBy(before, (id) => assessed(rig, id)),
       before,
       remedy,
+    )
+  },
+  /** What brings a figure down by so much. */
+  target(rig: Rig, setup: string, id: TargetId, by: number): TargetAnswer {
+    const before = assessed(rig, setup)
+    return targetOf(
+      knownBy(before, (other) => assessed(rig, other)),
+      before,
+      id,
+      by,
     )
   },
   /** A part of the catalogue that no open point takes, put on what makes its place. */

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { Watched } from '../../clearance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
 
 /** How much of a picture may be hidden, and how far off its face it is still read; for monitors and for the camera's own. */
 export const watching = {

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { type Assessment, type FigureId, reckoningOf } from '@zucchini/core/assess'
+import { type Assessment, type FigureId, reckoningOf, targets } from '@zucchini/core/assess'
 import { X } from '@lucide/vue'
 import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { boundWords, figureTitles, formulaWords, inUnit, sourceWords, valueWords } from '../../figure-words.ts'
 import { formulasOfBar } from '../../formulas.ts'
+import { useContext } from '../../stores/context.ts'
 import { useRig } from '../../stores/rig.ts'
+import TargetBox from './TargetBox.vue'
 import FormulaText from '../../widgets/FormulaText.vue'
 
 // How a figure is reckoned: its formula with the numbers in it, what it is made of and where that comes from, and whose
@@ -17,7 +19,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRig()
+const context = useContext()
 const reckoning = computed(() => reckoningOf(props.assessment, props.figure))
+/** What can be brought down by swaps. */
+const target = computed(() => targets.find((id) => id === props.figure))
+const own = (partId: string) => context.setOwned(partId, 1)
 const head = ref<HTMLElement>()
 watch(
   () => props.figure,
@@ -89,6 +95,7 @@ const change = computed(() => {
         </tr>
       </tbody>
     </table>
+    <TargetBox v-if="target && !bare" :assessment="assessment" :target="target" @own="own" />
     <FormulaText :formulas="formulasOfBar(figure)" />
   </section>
 </template>

@@ -8,6 +8,7 @@ import {
   DialogPanel,
   DialogTitle,
 } from '@headlessui/vue'
+import { pointFor } from '@zucchini/core/assess'
 import { freshId, offPlaceWords } from '@zucchini/core/assembly'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -78,7 +79,10 @@ const go = (entry: Findable | null) => {
   else if (entry.kind === 'screen') void router.push(placeOf(entry.target))
   else if (entry.target.startsWith(OFF)) takeAlong(entry.target.slice(OFF.length))
   else {
-    bench.pickPoint(entry.target)
+    // Of the points that take a part, one where it does its work.
+    const part = entry.kind === 'part' ? context.catalogue?.parts.get(entry.id.replace(/^part /, '')) : undefined
+    const point = part && store.assessment && pointFor(store.assessment, part)
+    bench.pickPoint(point ? `${point.piece.instance.id}/${point.mount.id}` : entry.target)
     bench.wanted = entry.kind === 'part' ? entry.title : ''
   }
 }

@@ -1,6 +1,6 @@
-import { type Assessment, pointFor } from '@zucchini/core/assess'
+import type { Assessment } from '@zucchini/core/assess'
 import { type OffPlace, offPlaceWords } from '@zucchini/core/assembly'
-import { bagRoles, type Catalogue, offeredParts, type Part, roles } from '@zucchini/core/catalogue'
+import { bagRoles, type Catalogue, mate, offeredParts, type Part, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
 import { reachable } from '../list.ts'
 import { wordFilter } from '../../wording.ts'
@@ -51,7 +51,9 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
     target: id,
   }))
   const parts = offeredParts(catalogue).map((part): Findable => {
-    const point = pointFor(assessment, part)
+    const point = open.find(({ piece, mount }) =>
+      part.mounts.some((own) => mate({ part: piece.part, mount }, { part, mount: own }).ok),
+    )
     return {
       id: `part ${part.id}`,
       title: part.name,

@@ -1,0 +1,70 @@
+import type { PlacedPart } from '../assembly/index.ts'
+import { paceOf } from '../checks/index.ts'
+import type { Facts } from '../facts/index.ts'
+import { comparedMinor } from '../money/index.ts'
+import { type Known, reachTarget, type TargetStep } from '../ways-out/index.ts'
+import { changeOf, type Effect } from './effect.ts'
+import { type Assessment, secondsOf } from './evaluate.ts'
+import type { Remedy } from '../checks/index.ts'
+
+/** What can be brought down: grams in the hand, money still to buy, seconds until it is ready. */
+export const targets = ['in-hand', 'to-buy', 'set-up'] as const
+export type TargetId = (typeof targets)[number]
+
+/** A list that brings a figure down, with the running sum. */
+export interface TargetAnswer {
+  readonly steps: readonly TargetStep[]
+  readonly remedy: Remedy | undefined
+  readonly isReached: boolean
+  readonly effect: Effect | undefined
+  /** A camera in the bill that may well be the operator's own: to say so is the first thing to do. */
+  readonly perhapsOwned?: {
+    readonly instance: string
+    readonly partId: string
+    readonly name: string
+    readonly minor: number
+  }
+}
+
+/** How much less is wanted, in g, minor units or s: what is over the limit, or a usual step down. */
+export const usualTarget = ({ mass, cost, assembly, rig }: Assessment, id: TargetId): number => {
+  const { brief } = rig
+  const over =
+    id === 'in-hand'
+      ? mass.inHandG - (assembly.setup.capG || brief.inHandG || mass.inHandG)
+      : id === 'to-buy'
+        ? cost.usual - (brief.budgetMinor || cost.usual)
+        : 0
+  return over > 0 ? Math.ceil(over) : { 'in-hand': 300, 'to-buy': 10_000, 'set-up': 60 }[id]
+}
+
+const figures: Readonly<Record<TargetId, (facts: Facts) => number>> = {
+  'in-hand': ({ mass }) => mass.inHandG,
+  'to-buy': ({ cost }) => cost.usual,
+  'set-up': ({ assembly, context }) => secondsOf(assembly, context),
+}
+
+/** What a piece has of it by itself; what the locker has is bought no more. */
+const estimates = ({ facts }: Assessment, id: TargetId): ((piece: PlacedPart) => number) => {
+  if (id === 'in-hand') return ({ part }) => part.massG
+  if (id === 'to-buy') return ({ part }) => ((facts.context.owned.get(part.id) ?? 0) > 0 ? 0 : comparedMinor(part))
+  const { joint } = paceOf(facts.context.limits)
+  return ({ mate }) => (mate?.ok ? joint(mate.value.standard) : 0)
+}
+
+/** Swaps and removals that bring a figure of a set-up down by so much; nothing that the brief asks for is among them. */
+export const targetOf = (known: Known, before: Assessment, id: TargetId, by: number): TargetAnswer => {
+  const { steps, remedy, isReached, after } = reachTarget(known, before.setupId, figures[id], estimates(before, id), by)
+  const [camera] = before.assembly.placed
+  const line =
+    id === 'to-buy' ? before.cost.lines.find((one) => one.instance === camera?.instance.id && !one.owned) : undefined
+  return {
+    steps,
+    remedy,
+    isReached,
+    effect: after && changeOf(before, after),
+    ...(line && camera
+      ? { perhapsOwned: { instance: line.instance, partId: camera.part.id, name: camera.part.name, minor: line.usual } }
+      : {}),
+  }
+}

@@ -1,0 +1,76 @@
+import { edit } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { evaluate, knownBy, targetOf, targets, usualTarget } from '../assess/index.ts'
+import { troubleOf } from '../checks/index.ts'
+import { demoParts } from '@zucchini/demo/catalogue'
+import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
+import { on, plug, tinyPart, tinyRig } from '../testing/index.ts'
+
+const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+const foot = plug('foot', 'thread-1/4')
+const piece = (id: string, massG: number, usual: number) =>
+  tinyPart({ id, role: 'receiver', massG, mounts: [foot], price: { low: usual, usual, high: usual } })
+
+const tiny = (extra: readonly ReturnType<typeof piece>[]) => {
+  const { rig, context: around } = tinyRig([piece('heavy', 400, 9000)], [on('heavy', 'foot', 'camera', 'hole')], {
+    extra,
+    owned: { heavy: 1 },
+    brief: { wishes: { 'scratch-sound': 'skip' } },
+  })
+  const before = evaluate(rig, 'main', around)
+  return { rig, around, before, known: knownBy(before, (id) => evaluate(rig, id, around)) }
+}
+
+test('so much lighter: the piece for a lighter of its kind, with what it brings and the running sum', () => {
+  const { known, before } = tiny([piece('light', 150, 9000), piece('lighter', 100, 9000)])
+  const answer = targetOf(known, before, 'in-hand', 250)
+  // 400 g for 100 g brings 300; leaving out what nobody asked for brings 400 and goes first.
+  expect(answer.isReached).toBe(true)
+  expect(answer.steps.map(({ gains, sum }) => [gains, sum])).toEqual([[400, 400]])
+  expect(answer.effect?.massG).toBe(-400)
+})
+
+test('what can’t be had is said, with how far one gets', () => {
+  const { known, before } = tiny([])
+  const answer = targetOf(known, before, 'in-hand', 5000)
+  expect([answer.isReached, answer.steps.map(({ sum }) => sum)]).toEqual([false, [400]])
+})
+
+test('over the demo: no step brings a stop or a risk or loses a wish anywhere, and the sum is what comes of it', () => {
+  for (const rig of [firstMark, secondMark]) {
+    const [setup] = rig.setups
+    if (!setup) throw new Error('a set-up')
+    const before = evaluate(rig, setup.id, context)
+    const known = knownBy(before, (id) => evaluate(rig, id, context))
+    for (const id of targets) {
+      const by = usualTarget(before, id)
+      const { steps, remedy, isReached, effect } = targetOf(known, before, id, by)
+      const sum = steps.at(-1)?.sum ?? 0
+      expect(isReached).toBe(sum >= by)
+      expect(steps.reduce((all, { gains }) => all + gains, 0)).toBeCloseTo(sum, 6)
+      if (!remedy) continue
+      const edited = edit(rig, remedy.commands, context.catalogue)
+      if (!edited.ok) throw new Error('it can be done')
+      if (id === 'in-hand') expect(effect?.massG).toBeCloseTo(-sum, 6)
+      if (id === 'to-buy') expect(effect?.toBuyMinor).toBeCloseTo(-sum, 6)
+      for (const other of rig.setups) {
+        const [had, has] = [rig, edited.value].map((one) => evaluate(one, other.id, context))
+        const known = new Set(had?.findings.map(troubleOf))
+        const fresh = has?.findings.filter((one) => one.level !== 'hint' && !known.has(troubleOf(one))) ?? []
+        expect(fresh.map(({ check }) => `${rig.id} ${id} ${other.id} ${check}`)).toEqual([])
+        const wishes = (one: typeof has) => one?.unmet.map(({ capability }) => capability) ?? []
+        expect(wishes(has).filter((wish) => !wishes(had).includes(wish))).toEqual([])
+      }
+    }
+  }
+})
+
+test('a camera that is not owned is asked about first where money is short', () => {
+  const before = evaluate(firstMark, 'crossing', { ...context, owned: new Map() })
+  const known = knownBy(before, (id) => evaluate(firstMark, id, { ...context, owned: new Map() }))
+  const camera = before.assembly.placed[0]?.part.id
+  expect(targetOf(known, before, 'to-buy', 1000).perhapsOwned?.partId).toBe(camera)
+  expect(targetOf(known, before, 'in-hand', 1000).perhapsOwned).toBeUndefined()
+  const owned = evaluate(firstMark, 'crossing', context)
+  expect(targetOf(known, owned, 'to-buy', 1000).perhapsOwned).toBeUndefined()
+})
