@@ -83,11 +83,8 @@ const SAME_WAY = 0.99
 const matching = (from: Part, to: Part, id: string, other: MountEnd | undefined): readonly Mount[] => {
   const old = from.mounts.find((mount) => mount.id === id)
   if (!old) return to.mounts.filter((mount) => mount.id === id)
-  const near = (mount: Mount) =>
-    (dot(mount.out, old.out) > SAME_WAY ? 0 : 1000) + lengthOf(subtract(mount.at, old.at))
-  const like = to.mounts
-    .filter((mount) => mount.side === old.side && !mount.carries)
-    .sort((a, b) => near(a) - near(b))
+  const near = (mount: Mount) => (dot(mount.out, old.out) > SAME_WAY ? 0 : 1000) + lengthOf(subtract(mount.at, old.at))
+  const like = to.mounts.filter((mount) => mount.side === old.side && !mount.carries).sort((a, b) => near(a) - near(b))
   const alike = like.filter((mount) => mount.standard === old.standard)
   const mates = (mount: Mount) =>
     other !== undefined && dot(mount.out, old.out) > SAME_WAY && mate({ part: to, mount }, other).ok

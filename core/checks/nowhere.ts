@@ -17,7 +17,13 @@ export interface NoPlace {
 }
 
 /** Parts that make a place where there is none; so many of them are tried. */
-const makers: ReadonlySet<Part['role']> = new Set([...joiningRoles, 'arm', 'monitor-mount', 'rod-clamp', 'battery-plate'])
+const makers: ReadonlySet<Part['role']> = new Set([
+  ...joiningRoles,
+  'arm',
+  'monitor-mount',
+  'rod-clamp',
+  'battery-plate',
+])
 const MOST_TRIED = 24
 
 const goesOn = ({ piece, mount }: Point, part: Part): boolean =>

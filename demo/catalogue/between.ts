@@ -177,7 +177,10 @@ export const between: readonly Part[] = [
     ...given('pattypan-brace', 'Pattypan telescopic brace, two 1/4" screws', 66, 34),
     role: 'adapter',
     solids: [bar([0, 4, 0], up, 82, 6, 'metal'), bar([0, 0, 0], up, 4, 9, 'knob'), bar([0, 86, 0], up, 4, 9, 'knob')],
-    mounts: [sits('below', 'thread-1/4', [0, 0, 0], down), sits('above', 'thread-1/4', [0, 90, 0], up, { travel: slot(up, 30) })],
+    mounts: [
+      sits('below', 'thread-1/4', [0, 0, 0], down),
+      sits('above', 'thread-1/4', [0, 90, 0], up, { travel: slot(up, 30) }),
+    ],
   }),
   mountArm({
     id: 'crookneck-hinge-14',

@@ -5,7 +5,6 @@ import { capabilities, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 
-
 /** Needs that a rule of their own speaks up for. */
 const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
 
