@@ -42,6 +42,10 @@ const workOf = ({ assembly, facts }: Assessment, after: Judged): Pick<Way, 'seco
   return { seconds, tools }
 }
 
+/** How many rules have something new to say; the same in four parts of the day is one trouble. */
+const kindsNew = ({ gained }: Way): number =>
+  new Set(gained.map(({ setup, finding }) => `${setup} ${finding.check}`)).size
+
 /** What is left of it: nothing, the finding itself where it is only less, or the gravest thing that is new. */
 const leftOf = (finding: Finding, { as, gained }: Way): number => {
   const graveness = (level: Level) => levels.length - levels.indexOf(level)
@@ -58,7 +62,7 @@ const inOrder =
       Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
       leftOf(finding, a) - leftOf(finding, b) ||
       ranks[a.as] - ranks[b.as] ||
-      a.gained.length - b.gained.length ||
+      kindsNew(a) - kindsNew(b) ||
       costs(a) - costs(b) ||
       Number(a.tools.length > 0) - Number(b.tools.length > 0) ||
       a.effect.massG - b.effect.massG ||

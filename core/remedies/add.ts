@@ -1,4 +1,4 @@
-import { capabilityIds, offeredParts, type Capability, type Part } from '../catalogue/index.ts'
+import { capabilityIds, offeredParts, type Capability, type Part, standardOf } from '../catalogue/index.ts'
 import {
   addRemedy,
   bothOf,
@@ -14,11 +14,26 @@ import type { Concern, Proposer } from './concern.ts'
 
 const isCapability = (key: string): key is Capability => (capabilityIds as readonly string[]).includes(key)
 
+/**
+ * A cage to build on can't turn on its body, and has firm points: one on top and one at a side, on which nothing turns
+ * and by which the rig may be lifted.
+ */
+const isFirm = ({ role, mounts }: Part): boolean => {
+  if (role !== 'cage') return true
+  if (!mounts.some(({ side, screws = 1, antiTwist }) => side === 'sits' && (screws > 1 || antiTwist))) return false
+  const firm = mounts.filter(({ side, standard }) => {
+    const { holdsTwist, mayLift } = standardOf(standard)
+    return side === 'holds' && holdsTwist && mayLift
+  })
+  return firm.some(({ out }) => out[1] > 0.9) && firm.some(({ out }) => Math.abs(out[0]) > 0.9)
+}
+
 /** What gives a need, put on where it works, or on something that makes its place. */
 const givers = function* (facts: Facts, wish: Capability): Generator<Remedy> {
+  const ready = byReadiness(facts)
   const parts = offeredParts(facts.context.catalogue)
     .filter(({ role, provides }) => role !== 'camera' && provides.includes(wish))
-    .sort(byReadiness(facts))
+    .sort((a, b) => Number(isFirm(b)) - Number(isFirm(a)) || ready(a, b))
   for (const part of parts) {
     const put = addRemedy(facts, part)
     if (put) yield put

@@ -187,7 +187,7 @@ export const accept = (
     const isMilder = left && finding && levels.indexOf(left.level) > levels.indexOf(finding.level)
     // Half of a hint is nothing: it would be said again.
     if (left && finding && !isMilder && (isHint || !isLess(left, finding, kind))) return refused('nothing')
-    if (misplaced(known, after)) return refused('place')
+    if (finding && misplaced(known, after)) return refused('place')
     const found = findingsOf(after)
     afters.set(id, { facts: after, findings: found })
     const had = keysIn(known)

@@ -50,11 +50,11 @@ const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'soun
 const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !== 'refused'
 
 /** What puts right what a move has brought: leads, packs, a slide, a turn, a hold. */
-const smallMoves = function* (worst: Finding, facts: Facts): Generator<Remedy> {
-  if (leads.has(worst.family)) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
+const smallMoves = function* (worst: Finding, facts: Facts, also?: MoveKind): Generator<Remedy> {
+  if (leads.has(worst.family) || also) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
   for (const { kind, proposals } of proposalsFor(facts, worst)) {
     let count = 0
-    if (mends.has(kind))
+    if (mends.has(kind) || kind === also)
       for (const one of proposals()) {
         if (count++ >= MENDED.moves) break
         yield one
@@ -85,8 +85,13 @@ const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, v
   return undefined
 }
 
-/** So many things are added to a part that is wanted, at most. */
-const MOST_BUNDLED = 4
+/** So many things are added to a part that is wanted, at most; to another camera: its cage, its packs, its leads. */
+const MOST_BUNDLED = { part: 4, camera: 9 } as const
+
+/** A stop weighs more than any risks. */
+const STOP = 100
+const harmOf = ({ gained }: Verdict): number =>
+  gained.reduce((sum, { finding: { level } }) => sum + (level === 'stop' ? STOP : 1), 0)
 
 /**
  * A part that is wanted with what it needs: its leads, its power, what keeps it from turning. Whatever it brings is put
@@ -99,14 +104,17 @@ export const bundleOf = (
   remedy: Remedy,
 ): { readonly remedy: Remedy; readonly verdict: Verdict; readonly added: number } => {
   let [now, seen, added] = [remedy, accept(known, setup, undefined, remedy), 0]
-  while (added < MOST_BUNDLED && seen.gained.length > 0) {
+  const { root } = known.factsOf(setup).assembly.setup
+  const isCamera = remedy.commands.some((command) => command.do === 'swap' && command.instance === root)
+  const most = isCamera ? MOST_BUNDLED.camera : MOST_BUNDLED.part
+  while (added < most && seen.gained.length > 0) {
     let better: { readonly remedy: Remedy; readonly verdict: Verdict } | undefined
     for (const { setup: where, finding } of seen.gained) {
       const after = seen.afters.get(where)
-      for (const move of after ? smallMoves(finding, after.facts) : []) {
+      for (const move of after ? smallMoves(finding, after.facts, isCamera ? 'swap' : undefined) : []) {
         const both = bothOf(now, move)
         const judged = accept(known, setup, undefined, both)
-        if (judged.why === 'impossible' || judged.gained.length >= seen.gained.length) continue
+        if (judged.why === 'impossible' || harmOf(judged) >= harmOf(seen)) continue
         better = { remedy: both, verdict: judged }
         break
       }

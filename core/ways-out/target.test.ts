@@ -1,6 +1,6 @@
-import { edit } from '../assembly/index.ts'
+import { edit, swapCommands } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { evaluate, knownBy, targetOf, targets, usualTarget } from '../assess/index.ts'
+import { bundleFor, evaluate, knownBy, placedWithNeeds, targetOf, targets, usualTarget } from '../assess/index.ts'
 import { troubleOf } from '../checks/index.ts'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
@@ -73,4 +73,38 @@ test('a camera that is not owned is asked about first where money is short', () 
   expect(targetOf(known, before, 'in-hand', 1000).perhapsOwned).toBeUndefined()
   const owned = evaluate(firstMark, 'crossing', context)
   expect(targetOf(known, owned, 'to-buy', 1000).perhapsOwned).toBeUndefined()
+})
+
+test('another camera comes with its cage and its packs, and nothing new is wrong then but what it costs', () => {
+  const before = evaluate(secondMark, 'crossing', context)
+  const known = knownBy(before, (id) => evaluate(secondMark, id, context))
+  const camera = context.catalogue.parts.get('kabocha-s')
+  if (!camera) throw new Error('the demo has it')
+  const { root } = before.assembly.setup
+  const commands = swapCommands(secondMark, root, camera, context.catalogue)
+  const bundle = bundleFor(known, before, { text: '{part}', numbers: {}, names: { part: camera.name }, commands })
+  expect(
+    bundle?.gained.filter(({ finding }) => finding.family !== 'money').map(({ finding }) => finding.check),
+  ).toEqual([])
+  const edited = edit(secondMark, bundle?.remedy.commands ?? [], context.catalogue)
+  if (!edited.ok) throw new Error(JSON.stringify(edited.issues))
+  const { placed } = evaluate(edited.value, 'crossing', context).assembly
+  const cage = placed.find(({ part }) => part.role === 'cage')
+  const pack = placed.find(({ part, host }) => part.role === 'battery' && host?.part.role === 'camera')
+  expect([cage?.mate?.ok, pack?.mate?.ok]).toEqual([true, true])
+  expect(bundle?.added).toBeGreaterThanOrEqual(2)
+  expect(cage?.part.fits).toContain(camera.mounts.find(({ standard }) => standard === 'body')?.family)
+})
+
+test('a part that no point takes is put on by way of something between; what nothing takes has no bundle', () => {
+  const before = evaluate(secondMark, 'crossing', context)
+  const known = knownBy(before, (id) => evaluate(secondMark, id, context))
+  const bushing = context.catalogue.parts.get('typha-bushing-14')
+  if (!bushing) throw new Error('the demo has it')
+  const bundle = placedWithNeeds(known, before, bushing)
+  const added = bundle?.remedy.commands.flatMap((command) => (command.do === 'add' ? [command.instance.partId] : []))
+  expect(added).toHaveLength(2)
+  expect(added).toContain('typha-bushing-14')
+  const nowhere = tinyPart({ id: 'nowhere', mounts: [plug('foot', 'gear-0.8')] })
+  expect(placedWithNeeds(known, before, nowhere)).toBeUndefined()
 })

@@ -70,15 +70,27 @@ const cures = shallowRef<ReadonlyMap<string, readonly Way[]>>()
 /** The ways out of everything a line stands for. */
 const curesOf = ({ all }: Line): readonly Way[] =>
   distinctCures(all.flatMap((finding) => cures.value?.get(findingKey(finding)) ?? []))
+/** Somebody points at the list or is in it: then no row may move away under the hand. */
+const isHeld = ref(false)
+const heldStill = (before: readonly Way[] | undefined, now: readonly Way[] | undefined): readonly Way[] => {
+  if (!before || !now) return now ?? before ?? []
+  return isHeld.value ? distinctCures([...before, ...now]) : now
+}
 const repair = shallowRef<RepairOffer>()
 const searching = ref(true)
+let later: RepairOffer | undefined
+watch(isHeld, (held) => {
+  if (held || !later) return
+  repair.value = later
+  later = undefined
+})
 let asked = 0
 watch(
   () => props.assessment,
   ({ findings, assembly }) => {
     const turn = ++asked
     searching.value = findings.length > 0
-    repair.value = undefined
+    repair.value = later = undefined
     if (findings.length === 0) cures.value = new Map()
     else
       void benchWorker().cures(
@@ -90,11 +102,13 @@ watch(
           cures.value = new Map(
             findings.map((finding, i) => {
               const key = findingKey(finding)
-              return [key, ways[i] ?? before?.get(key) ?? []]
+              return [key, heldStill(before?.get(key), ways[i])]
             }),
           )
           searching.value = !isDone
-          repair.value = offer
+          // Nor may the box above push the rows down.
+          if (!isHeld.value || !offer) repair.value = offer
+          else later = offer
         }),
       )
   },
@@ -122,7 +136,15 @@ const look = (finding: Finding) => {
       {{ cards.length }} card{{ cards.length > 1 ? 's' : '' }}, {{ folded }} folded in under what
       {{ folded > 1 ? 'they follow' : 'it follows' }} from
     </p>
-    <ol class="relative min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1" :data-searching="searching || undefined">
+    <ol
+      class="relative min-h-0 flex-1 overflow-y-auto pr-1"
+      tabindex="-1"
+      :data-searching="searching || undefined"
+      @pointerenter="isHeld = true"
+      @pointerleave="isHeld = false"
+      @focusin="isHeld = true"
+      @focusout="isHeld = false"
+    >
       <li v-if="repair && !only && !bench.station">
         <RepairBox :assessment="assessment" :offer="repair" :numbers="repaired" />
       </li>

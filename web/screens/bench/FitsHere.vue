@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Bundle, Fit, FitsHere, Misfit } from '@zucchini/core/assess'
+import type { Fit, FitsHere, Misfit } from '@zucchini/core/assess'
 import type { Point } from '@zucchini/core/assembly'
 import { standardOf } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
@@ -9,10 +9,10 @@ import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
-import { fill, grams, money, signed } from '../../wording.ts'
 import MountGlyph from '../../widgets/MountGlyph.vue'
 import { benchWorker } from '../../workers/client.ts'
 import FitsTable from './FitsTable.vue'
+import NeedsLine from './NeedsLine.vue'
 
 const props = defineProps<{ point: Point }>()
 const store = useRig()
@@ -65,40 +65,8 @@ const take = (row: Fit | Misfit) => {
   const placed = row.commands.findLast((command) => command.do === 'place')
   if (placed?.do === 'place') bench.pickPiece(placed.joint.guest)
 }
-// The part that is chosen, with what it needs: its lead, its power, its hold.
-const bundle = shallowRef<Bundle>()
-let weighed = 0
-const weigh = async (row: Fit | Misfit | undefined) => {
-  const turn = ++weighed
-  bundle.value = undefined
-  if (!row || !('effect' in row) || !store.rig || !store.setup) return
-  if (row.effect.gained.stop + row.effect.gained.risk === 0) return
-  const answer = await benchWorker().bundle(store.rig, store.setup.id, row.commands, row.part.name)
-  if (turn === weighed && answer && answer.added > 0) bundle.value = answer
-}
-const bundleWords = computed(() => {
-  const { text, numbers, names } = bundle.value?.remedy ?? { text: '', numbers: {}, names: {} }
-  return fill(text, numbers, names, store.style)
-})
-const bundleCosts = computed(() => {
-  const { effect, gained } = bundle.value ?? {}
-  if (!effect || !gained) return ''
-  return [
-    signed(effect.massG, (g) => grams(g, store.style.units)),
-    signed(effect.toBuyMinor, (m) => money(m, store.style.currency)),
-    gained.length === 0
-      ? 'nothing new is wrong then'
-      : `${gained.length} new finding${gained.length > 1 ? 's' : ''} left`,
-  ].join(' · ')
-})
-const takeBundle = () => {
-  if (!bundle.value) return
-  const { commands } = bundle.value.remedy
-  bench.forget()
-  if (!store.apply(commands, bundleWords.value)) return
-  const placed = commands.find((command) => command.do === 'place')
-  if (placed?.do === 'place') bench.pickPiece(placed.joint.guest)
-}
+/** The row that is chosen. */
+const chosen = shallowRef<Fit | Misfit>()
 const bridge = (row: Misfit) => row.bridge && take({ ...row, commands: row.bridge.commands })
 defineExpose({ focus: () => input.value?.focus() })
 </script>
@@ -134,11 +102,7 @@ defineExpose({ focus: () => input.value?.focus() })
       >
       <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
     </div>
-    <p v-if="bundle" class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line py-1" data-bundle>
-      <span class="min-w-0"><span class="text-soft">With what it needs:</span> {{ bundleWords }}</span>
-      <span class="label tight">{{ bundleCosts }}</span>
-      <button class="cure ml-auto" @click="takeBundle">put all on</button>
-    </p>
+    <NeedsLine :row="chosen" @done="(instance) => instance && bench.pickPiece(instance)" />
     <FitsTable
       v-if="found"
       ref="table"
@@ -149,7 +113,7 @@ defineExpose({ focus: () => input.value?.focus() })
       act="put on"
       @take="take"
       @bridge="bridge"
-      @choose="weigh"
+      @choose="(row) => (chosen = row)"
     />
   </section>
 </template>

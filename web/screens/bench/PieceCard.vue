@@ -12,6 +12,7 @@ import { useContext } from '../../stores/context.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { millimetres, money, partGrams } from '../../wording.ts'
 import FitsTable from './FitsTable.vue'
+import NeedsLine from './NeedsLine.vue'
 import OffSelect from './OffSelect.vue'
 import { alongWith, alongWords, takeOff } from './take-off.ts'
 
@@ -57,6 +58,7 @@ const seat = computed(() => {
 })
 const pieces = computed(() => context.owned.get(props.piece.part.id) ?? 0)
 const swaps = shallowRef<readonly Fit[]>([])
+const chosen = shallowRef<Fit | Misfit>()
 let asked = 0
 watch(
   [() => props.piece.instance.id, () => store.rig, () => store.setup?.id, () => context.owned],
@@ -242,7 +244,17 @@ const age = (percent: number) =>
         />
         <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
       </div>
-      <FitsTable :fits="swaps" :misfits="[]" :filter="filter" :show-misfits="false" compact act="swap" @take="swap" />
+      <NeedsLine :row="chosen" />
+      <FitsTable
+        :fits="swaps"
+        :misfits="[]"
+        :filter="filter"
+        :show-misfits="false"
+        compact
+        act="swap"
+        @take="swap"
+        @choose="(row) => (chosen = row)"
+      />
     </div>
   </section>
 </template>
