@@ -67,7 +67,7 @@ const tries = fitsHere(secondMark, setup, open, shelf, before).fits.flatMap(({ c
 })
 
 /** So many ways are tried for the first list, as the bench does. */
-const FIRST_TRIES = 10
+const FIRST_TRIES = 7
 let offered = 0
 /** The first mark as the bench has it when it asks for ways out: what is wrong is known, the other set-ups are asked once. */
 const marked = () => {

@@ -63,7 +63,7 @@ export interface ToldWays {
 }
 
 /** So many ways are tried for the first list, and so often it is told what was found since. */
-const FIRST_TRIES = 10
+const FIRST_TRIES = 7
 const TELL_MS = 250
 
 let asked = 0
