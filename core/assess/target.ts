@@ -1,11 +1,11 @@
 import type { PlacedPart } from '../assembly/index.ts'
-import { paceOf } from '../checks/index.ts'
+import { mate, mountOf } from '../catalogue/index.ts'
+import { paceOf, type Remedy } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { type Known, reachTarget, type TargetStep } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
 import { type Assessment, secondsOf } from './evaluate.ts'
-import type { Remedy } from '../checks/index.ts'
 
 /** What can be brought down: grams in the hand, money still to buy, seconds until it is ready. */
 export const targets = ['in-hand', 'to-buy', 'set-up'] as const
@@ -48,8 +48,17 @@ const figures: Readonly<Record<TargetId, (facts: Facts) => number>> = {
 const estimates = ({ facts }: Assessment, id: TargetId): ((piece: PlacedPart) => number) => {
   if (id === 'in-hand') return ({ part }) => part.massG
   if (id === 'to-buy') return ({ part }) => ((facts.context.owned.get(part.id) ?? 0) > 0 ? 0 : comparedMinor(part))
-  const { joint } = paceOf(facts.context.limits)
-  return ({ mate }) => (mate?.ok ? joint(mate.value.standard) : 0)
+  const { joint: secondsFor } = paceOf(facts.context.limits)
+  // Of a rival it is not known yet by which mount it would sit: the quickest counts.
+  return ({ host, joint, part }) => {
+    const mount = host && joint && mountOf(host.part, joint.hostMount)
+    if (!mount) return 0
+    const made = part.mounts
+      .filter(({ carries }) => !carries)
+      .map((own) => mate({ part: host.part, mount }, { part, mount: own }))
+    const seconds = made.flatMap((one) => (one.ok ? [secondsFor(one.value.standard)] : []))
+    return seconds.length > 0 ? Math.min(...seconds) : 0
+  }
 }
 
 /** Swaps and removals that bring a figure of a set-up down by so much; nothing that the brief asks for is among them. */

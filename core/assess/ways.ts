@@ -120,7 +120,8 @@ export const knownBy = (before: Assessment, assess: (setup: string) => Assessmen
 export interface RepairOffer {
   readonly remedy: Remedy
   readonly cured: readonly Finding[]
-  readonly moves: number
+  /** Its moves one by one. */
+  readonly steps: readonly Remedy[]
   readonly effect: Effect
   readonly seconds: number
   readonly tools: readonly string[]
@@ -145,7 +146,7 @@ export const repairOf = (
     made && {
       remedy: made.remedy,
       cured: made.cured,
-      moves: made.moves,
+      steps: made.steps,
       effect: changeOf(before, made.after),
       ...workOf(before, made.after),
       left: countLevels(made.after.findings),

@@ -21,3 +21,5 @@ export const capabilities = {
 
 export type Capability = keyof typeof capabilities
 export const capabilityIds = Object.keys(capabilities) as [Capability, ...Capability[]]
+
+export const isCapability = (id: string): id is Capability => (capabilityIds as readonly string[]).includes(id)

@@ -16,21 +16,19 @@ export * from './check.ts'
 export { type Limit, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
 export {
   addRemedy,
-  afterSwap,
   byReadiness,
   dispensable,
   firstOf,
   pointName,
   spareOwned,
-  swapRemedy,
   takeOffRemedy,
 } from './places.ts'
 export { factsAfter as figuresAfter } from './cures.ts'
-export { noPlaceFor, placeMade } from './nowhere.ts'
-export { lossesOf, takesAll, useOf } from './equal.ts'
+export { placeMade } from './nowhere.ts'
+export { lossesOf, useOf } from './equal.ts'
 export { type Forgotten, forgottenOf } from './money/forgotten-cost.ts'
 export { formatWords } from './words.ts'
-export { joinRemedies, saverRemedies, seatBattery, stockOf, swapLead } from './wires.ts'
+export { saverRemedies, stockOf, swapLead } from './wires.ts'
 
 const lists: Readonly<Record<Family, readonly Check[]>> = {
   fit: fitChecks,

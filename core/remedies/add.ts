@@ -1,4 +1,4 @@
-import { capabilityIds, offeredParts, type Capability, type Part, standardOf } from '../catalogue/index.ts'
+import { type Capability, isCapability, offeredParts, type Part, standardOf } from '../catalogue/index.ts'
 import {
   addRemedy,
   bothOf,
@@ -8,11 +8,10 @@ import {
   firstOf,
   placeMade,
   type Remedy,
+  troubleOf,
 } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import type { Concern, Proposer } from './concern.ts'
-
-const isCapability = (key: string): key is Capability => (capabilityIds as readonly string[]).includes(key)
 
 /**
  * A cage to build on can't turn on its body, and has firm points: one on top and one at a side, on which nothing turns
@@ -60,11 +59,7 @@ const relays = function* (facts: Facts, { finding }: Concern, wanted: (part: Par
   for (const part of parts.slice(0, MOST_RELAYS)) {
     const put = addRemedy(facts, part) ?? placeMade(facts, part)
     const after = put && figuresAfter(facts, put.commands)
-    const left =
-      after &&
-      findingsOfCheck(after, finding.check).find(
-        ({ key, parts: of }) => key === finding.key && of.join() === finding.parts.join(),
-      )
+    const left = after && findingsOfCheck(after, finding.check).find((one) => troubleOf(one) === troubleOf(finding))
     const [lead] = left?.remedies ?? []
     if (put && lead) yield bothOf(put, lead)
   }

@@ -45,7 +45,6 @@ const holders: Readonly<Record<string, Role>> = {
   'adapter-load': 'lens-support',
   'support-reach': 'lens-support',
   'no-strain-relief': 'cable-clamp',
-  'lead-loose': 'cable-clamp',
   'untethered-overhead': 'tether',
 }
 

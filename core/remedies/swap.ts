@@ -1,5 +1,5 @@
 import { type PlacedPart, swapCommands } from '../assembly/index.ts'
-import { capabilityIds, type Capability, mate, mountOf, type Part, roles } from '../catalogue/index.ts'
+import { isCapability, mate, mountOf, type Part, roles } from '../catalogue/index.ts'
 import { byReadiness, lossesOf, type Remedy, useOf } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { type Concern, moversOf, type Proposer } from './concern.ts'
@@ -55,8 +55,6 @@ export const swappedFor = (facts: Facts, piece: PlacedPart, to: Part): Remedy | 
         commands,
       }
 }
-
-const isCapability = (key: string): key is Capability => (capabilityIds as readonly string[]).includes(key)
 
 /** What gives a need in the place of what is of its kind and does not. */
 const forNeed = function* (facts: Facts, { finding: { key } }: Concern): Generator<Remedy> {

@@ -7,7 +7,8 @@ import { takesAway } from './search.ts'
 export interface Repair {
   readonly remedy: Remedy
   readonly cured: readonly Finding[]
-  readonly moves: number
+  /** Its moves one by one, in the order in which they are done. */
+  readonly steps: readonly Remedy[]
   /** The set-up as it would be. */
   readonly after: Judged
 }
@@ -39,9 +40,9 @@ export const repairAll = (
       const { as, after } = accept(known, setup, finding, both)
       const stays = (one: Finding) => !after?.findings.some((left) => troubleOf(left) === troubleOf(one))
       if (as !== 'plain' || !after || !affords(after) || !(done?.cured ?? []).every(stays)) continue
-      done = { remedy: both, cured: [...(done?.cured ?? []), finding], moves: (done?.moves ?? 0) + 1, after }
+      done = { remedy: both, cured: [...(done?.cured ?? []), finding], steps: [...(done?.steps ?? []), remedy], after }
       break
     }
   }
-  return done && done.moves > 1 ? done : undefined
+  return done && done.steps.length > 1 ? done : undefined
 }

@@ -108,3 +108,24 @@ test('a part that no point takes is put on by way of something between; what not
   const nowhere = tinyPart({ id: 'nowhere', mounts: [plug('foot', 'gear-0.8')] })
   expect(placedWithNeeds(known, before, nowhere)).toBeUndefined()
 })
+
+test('sooner ready: a pinned screw, 40 s, for a plain one, 25 s, where what it gives is wanted', () => {
+  const given = (id: string, standard: string) =>
+    tinyPart({ id, role: 'receiver', massG: 20, provides: ['wireless-sound'], mounts: [plug('foot', standard)] })
+  const { rig, context: around } = tinyRig(
+    [given('slow', 'thread-1/4-pin')],
+    [on('slow', 'foot', 'camera', 'pinned')],
+    { extra: [given('quick', 'thread-1/4')], brief: { wishes: { 'scratch-sound': 'skip', 'wireless-sound': 'want' } } },
+  )
+  const before = evaluate(rig, 'main', around)
+  const answer = targetOf(
+    knownBy(before, (id) => evaluate(rig, id, around)),
+    before,
+    'set-up',
+    10,
+  )
+  expect([answer.isReached, answer.steps.map(({ remedy, sum }) => [remedy.names['part'], sum])]).toEqual([
+    true,
+    [['quick', 15]],
+  ])
+})

@@ -72,10 +72,6 @@ const curesOf = ({ all }: Line): readonly Way[] =>
   distinctCures(all.flatMap((finding) => cures.value?.get(findingKey(finding)) ?? []))
 /** Somebody points at the list or is in it: then no row may move away under the hand. */
 const isHeld = ref(false)
-const heldStill = (before: readonly Way[] | undefined, now: readonly Way[] | undefined): readonly Way[] => {
-  if (!before || !now) return now ?? before ?? []
-  return isHeld.value ? distinctCures([...before, ...now]) : now
-}
 const repair = shallowRef<RepairOffer>()
 const searching = ref(true)
 let later: RepairOffer | undefined
@@ -89,6 +85,7 @@ watch(
   () => props.assessment,
   ({ findings, assembly }) => {
     const turn = ++asked
+    const told = new Set<string>()
     searching.value = findings.length > 0
     repair.value = later = undefined
     if (findings.length === 0) cures.value = new Map()
@@ -102,7 +99,12 @@ watch(
           cures.value = new Map(
             findings.map((finding, i) => {
               const key = findingKey(finding)
-              return [key, heldStill(before?.get(key), ways[i])]
+              const known = before?.get(key)
+              if (!ways[i]) return [key, known ?? []]
+              // What was found for the rig as it was before is never kept beside what holds now.
+              const still = isHeld.value && told.has(key) && known ? distinctCures([...known, ...ways[i]]) : ways[i]
+              told.add(key)
+              return [key, still]
             }),
           )
           searching.value = !isDone

@@ -52,10 +52,9 @@ const cleared = computed(() => {
   const all = [...new Set(props.numbers)].sort((a, b) => a - b)
   return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1) ?? ''}` : all.join('')
 })
-const steps = computed(() => {
-  const { text, numbers, names } = props.offer.remedy
-  return fill(text, numbers, names, store.style).split(', and ')
-})
+const steps = computed(() =>
+  props.offer.steps.map(({ text, numbers, names }) => fill(text, numbers, names, store.style)),
+)
 const foresee = () => bench.foresee(props.offer.remedy.commands, props.offer.effect)
 const doAll = () => {
   bench.forget()
@@ -74,7 +73,7 @@ const doAll = () => {
   >
     <h3 class="font-semibold">Repair all that is safe</h3>
     <p>
-      <strong>{{ offer.moves }} moves</strong> clear {{ cleared }}; nothing comes off.
+      <strong>{{ steps.length }} moves</strong> clear {{ cleared }}; nothing comes off.
     </p>
     <p class="tight mt-1 flex flex-wrap gap-x-3 text-[12.5px]">
       <span v-for="row in figures" :key="row.label" class="whitespace-nowrap"
@@ -114,7 +113,7 @@ const doAll = () => {
         @focus="foresee"
         @blur="bench.forget()"
       >
-        Do all {{ offer.moves }}
+        Do all {{ steps.length }}
       </button>
       <button class="btn" :aria-expanded="open" @click="open = !open">
         {{ open ? 'Hide the moves' : 'Show the moves' }}
