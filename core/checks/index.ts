@@ -14,15 +14,7 @@ import { askable, type Facts, momentOf } from '../facts/index.ts'
 
 export * from './check.ts'
 export { type Limit, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
-export {
-  addRemedy,
-  byReadiness,
-  dispensable,
-  firstOf,
-  pointName,
-  spareOwned,
-  takeOffRemedy,
-} from './places.ts'
+export { addRemedy, byReadiness, dispensable, firstOf, pointName, spareOwned, takeOffRemedy } from './places.ts'
 export { factsAfter as figuresAfter } from './cures.ts'
 export { placeMade } from './nowhere.ts'
 export { lossesOf, useOf } from './equal.ts'
