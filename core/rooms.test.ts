@@ -56,10 +56,11 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'wiring',
     'build-order',
   ],
-  remedies: ['kernel', 'catalogue', 'assembly', 'facts', 'checks', 'clearance', 'cabling'],
+  remedies: ['kernel', 'catalogue', 'assembly', 'facts', 'checks', 'clearance', 'cabling', 'wiring'],
   'ways-out': ['kernel', 'catalogue', 'assembly', 'balance', 'clearance', 'context', 'facts', 'checks', 'remedies'],
   assess: [
     'ways-out',
+    'remedies',
     'kernel',
     'catalogue',
     'brief',

@@ -1,7 +1,7 @@
 // npm run assess -- FILE [--setup NAME]: prints what is known about a rig file as JSON. Exit 0: no stop; 1: a stop; 2:
 // the file can't be read.
 import { readFileSync } from 'node:fs'
-import { evaluate } from '@zucchini/core/assess'
+import { evaluate, knownBy, waysOut } from '@zucchini/core/assess'
 import { limitsSchema } from '@zucchini/core/checks'
 import { catalogueOf } from '@zucchini/core/catalogue'
 import { readRigFile } from '@zucchini/core/formats'
@@ -48,7 +48,9 @@ if (chosen.length === 0) refuse(`No set-up "${setup}". This rig has: ${rig.setup
 
 const style = { currency: rig.brief.currency, units: 'metric' as const }
 const setups = chosen.map(({ id, name }) => {
-  const { mass, size, hang, cost, setupSeconds, findings, facts } = evaluate(rig, id, shelf)
+  const assessed = evaluate(rig, id, shelf)
+  const { mass, size, hang, cost, setupSeconds, findings, facts } = assessed
+  const known = knownBy(assessed, (other) => evaluate(rig, other, shelf, assessed))
   const end = (minute: number) => (Number.isFinite(minute) ? minute : null)
   return {
     setup: name,
@@ -72,14 +74,16 @@ const setups = chosen.map(({ id, name }) => {
       needMm,
       reachMm,
     })),
-    findings: findings.map(({ check, level, parts, numbers, names, text, remedies }) => ({
-      check,
-      level,
-      text: fill(text, numbers, names, style),
-      parts,
-      numbers,
-      remedies: remedies.map((remedy) => ({
+    findings: findings.map((finding) => ({
+      check: finding.check,
+      level: finding.level,
+      text: fill(finding.text, finding.numbers, finding.names, style),
+      parts: finding.parts,
+      numbers: finding.numbers,
+      // Only what was tried in every set-up and held.
+      remedies: waysOut(known, assessed, finding).map(({ remedy, as }) => ({
         text: fill(remedy.text, remedy.numbers, remedy.names, style),
+        as,
         commands: remedy.commands,
       })),
     })),

@@ -80,7 +80,7 @@ const marked = () => {
 await measure('The demo', {
   'evaluate, second mark, nothing remembered': () => void judged(evaluate(anew(secondMark), setup, shelf)),
   'evaluate, first mark with all its cures, nothing remembered': () => {
-    for (const finding of evaluate(anew(firstMark), setup, shelf).findings) cured += finding.remedies.length
+    for (const finding of evaluate(anew(firstMark), setup, shelf).findings) cured += finding.aims?.list.length ?? 0
   },
   'ways out, first mark: the first offer': () => {
     const { before, known, heads } = marked()

@@ -23,7 +23,6 @@ const finding = (check: string, more: Partial<Finding> = {}): Finding => ({
   numbers: {},
   names: {},
   measures: [],
-  remedies: [],
   ...more,
 })
 const on = (lines: readonly Line[]) => lines.map(({ finding: { check } }) => check)

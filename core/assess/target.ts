@@ -1,9 +1,10 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { mate, mountOf } from '../catalogue/index.ts'
-import { paceOf, type Remedy } from '../checks/index.ts'
+import { bothOf, findingsOfCheck, paceOf, type Remedy } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { comparedMinor } from '../money/index.ts'
-import { type Known, reachTarget, type TargetStep } from '../ways-out/index.ts'
+import { namedWays } from '../remedies/index.ts'
+import { accept, type Known, reachTarget, type TargetFound, type TargetStep } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
 import { type Assessment, secondsOf } from './evaluate.ts'
 
@@ -26,12 +27,25 @@ export interface TargetAnswer {
   }
 }
 
+/** What the rig may weigh in the hand or on its stand: the least of what the brief, the set-up and the stand allow. */
+export const heaviestOf = ({
+  assembly,
+  facts,
+  rig,
+}: Assessment): { readonly limitG: number; readonly stand?: PlacedPart } => {
+  const cap = assembly.setup.capG || rig.brief.inHandG || Infinity
+  const stand = facts.onPlate?.stand
+  const carriesG = stand?.mate?.ok ? stand.mate.value.limitG : Infinity
+  return stand && carriesG <= cap ? { limitG: carriesG, stand } : { limitG: cap }
+}
+
 /** How much less is wanted, in g, minor units or s: what is over the limit, or a usual step down. */
-export const usualTarget = ({ mass, cost, assembly, rig }: Assessment, id: TargetId): number => {
+export const usualTarget = (assessment: Assessment, id: TargetId): number => {
+  const { mass, cost, rig } = assessment
   const { brief } = rig
   const over =
     id === 'in-hand'
-      ? mass.inHandG - (assembly.setup.capG || brief.inHandG || mass.inHandG)
+      ? mass.inHandG - heaviestOf(assessment).limitG
       : id === 'to-buy'
         ? cost.usual - (brief.budgetMinor || cost.usual)
         : 0
@@ -61,9 +75,28 @@ const estimates = ({ facts }: Assessment, id: TargetId): ((piece: PlacedPart) =>
   }
 }
 
+/**
+ * What was made lighter for a head or a gimbal, slid over the middle of its plate again where it left it: the stand has to
+ * carry it and to hold it.
+ */
+const balanced = (known: Known, { setupId }: Assessment, found: TargetFound): TargetFound => {
+  const { after, remedy, steps } = found
+  const off = after && findingsOfCheck(after.facts, 'plate-offset')[0]
+  if (!off || !remedy) return found
+  for (const slide of namedWays(off)) {
+    const both = bothOf(remedy, slide)
+    const verdict = accept(known, setupId, undefined, both)
+    if (verdict.as !== 'plain' || !verdict.after) continue
+    const step = { remedy: slide, gains: 0, sum: steps.at(-1)?.sum ?? 0 }
+    return { ...found, remedy: both, steps: [...steps, step], after: verdict.after }
+  }
+  return found
+}
+
 /** Swaps and removals that bring a figure of a set-up down by so much; nothing that the brief asks for is among them. */
 export const targetOf = (known: Known, before: Assessment, id: TargetId, by: number): TargetAnswer => {
-  const { steps, remedy, isReached, after } = reachTarget(known, before.setupId, figures[id], estimates(before, id), by)
+  const found = reachTarget(known, before.setupId, figures[id], estimates(before, id), by)
+  const { steps, remedy, isReached, after } = id === 'in-hand' ? balanced(known, before, found) : found
   const [camera] = before.assembly.placed
   const line =
     id === 'to-buy' ? before.cost.lines.find((one) => one.instance === camera?.instance.id && !one.owned) : undefined

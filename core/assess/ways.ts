@@ -1,17 +1,8 @@
 import { changeoverOf } from '../build-order/index.ts'
 import type { Part } from '../catalogue/index.ts'
-import {
-  addRemedy,
-  countLevels,
-  type Finding,
-  type Level,
-  levels,
-  paceOf,
-  placeMade,
-  type Remedy,
-  type WayKind,
-} from '../checks/index.ts'
+import { countLevels, type Finding, type Level, levels, paceOf, type Remedy, type WayKind } from '../checks/index.ts'
 import { perThing } from '../kernel/index.ts'
+import { placeMade, putOn } from '../remedies/index.ts'
 import { bundleOf, type Judged, type Known, repairAll, search, takesAway, type Verdict } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
 import type { Assessment } from './evaluate.ts'
@@ -172,6 +163,6 @@ export const bundleFor = (known: Known, before: Assessment, remedy: Remedy): Bun
 
 /** A part of the catalogue put where it works, or on what makes its place, with what it needs; undefined where nothing does. */
 export const placedWithNeeds = (known: Known, before: Assessment, part: Part): Bundle | undefined => {
-  const put = addRemedy(before.strict, part) ?? placeMade(before.strict, part)
+  const put = putOn(before.strict, part) ?? placeMade(before.strict, part)
   return put && bundleFor(known, before, put)
 }

@@ -4,6 +4,7 @@ import type { Concern, Station } from '../catalogue/index.ts'
 import { type Measure, measuresIn, perKey, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts, Reads, Sees, Watched } from '../facts/index.ts'
 import { FactFailure } from '../facts/index.ts'
+import type { Aim, Aims } from './aim.ts'
 import { optionsFor } from './limits.ts'
 
 /** stop: can't be built, or would harm gear or person. risk: works until it doesn't. hint: better, cheaper, lighter. */
@@ -120,14 +121,15 @@ export interface Finding {
   readonly group: 'speaks' | 'cannotTell'
   readonly level: Level
   readonly parts: readonly string[]
-  readonly at?: Vec3
+  readonly at?: Vec3 | undefined
   readonly text: string
   readonly why: string
   readonly numbers: Numbers
   readonly names: Names
   /** What the words tell: each measured value and limit with the unit that the message states. */
   readonly measures: readonly Measure[]
-  readonly remedies: readonly Remedy[]
+  /** What the rule would aim at, where the figures are in which it stands; a finding that was sent has none. */
+  readonly aims?: Aims
 }
 
 /** What a rule makes of one subject. */
@@ -183,7 +185,8 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
   }
   readonly subjects: (facts: Sees<N>) => readonly S[]
   readonly judge: (subject: S, facts: Sees<N>, options: O) => Judgement
-  readonly remedies?: (subject: S, facts: Facts, judgement: Judgement, options: O) => readonly Remedy[]
+  /** Which kinds of move make sense, and what they should reach; never the edits. */
+  readonly aims?: (subject: S, facts: Facts, judgement: Judgement, options: O) => readonly Aim[]
 }
 
 const LONGEST_REASON = 160
@@ -197,7 +200,7 @@ const reasonOf = (error: unknown): string =>
 const cannotJudge = (
   { id, title, family }: { readonly id: string; readonly title: string; readonly family: Family },
   error: unknown,
-): Finding => ({
+): Omit<Finding, 'aims'> => ({
   check: error instanceof FactFailure ? 'cannot-tell' : id,
   family,
   key: '',
@@ -213,20 +216,19 @@ const cannotJudge = (
   numbers: {},
   measures: [],
   names: { rule: title, reason: reasonOf(error), ...(error instanceof FactFailure ? { fact: error.fact } : {}) },
-  remedies: [],
 })
 
-/** A finding as a rule leaves it; the ways out of it are asked for later, about the rig as it is then. */
+/** A finding as a rule leaves it; its aims are asked for later, about the rig as it is then. */
 export interface Found {
-  readonly finding: Omit<Finding, 'remedies'>
-  /** The ways out, for figures in which the finding stands. */
-  readonly cures: (facts: Facts) => readonly Remedy[]
+  readonly finding: Omit<Finding, 'aims'>
+  /** What the rule aims at, for figures in which the finding stands. */
+  readonly aims: (facts: Facts) => readonly Aim[]
 }
 
 /** A rule as the registry runs it; the kind of its subjects stays inside. */
 export interface Check extends Omit<
   CheckDefinition<never, never, FactName>,
-  'subjects' | 'judge' | 'remedies' | 'options' | 'defaults' | 'units'
+  'subjects' | 'judge' | 'aims' | 'options' | 'defaults' | 'units'
 > {
   readonly units?: Readonly<Record<string, Unit | undefined>>
   readonly options: z.ZodType
@@ -237,33 +239,56 @@ export interface Check extends Omit<
 }
 
 /**
- * Findings with the ways out of them, worked out when somebody looks: trying out edits is dear, and most findings are
- * only counted.
+ * A finding with what its rule aims at, worked out when somebody looks. Aims hold pieces and questions, so they are no part
+ * of what is sent or written down.
  */
-export const withCures = (found: readonly Found[], facts: Facts): readonly Finding[] =>
-  found.map(({ finding, cures }) => {
-    let made: readonly Remedy[] | undefined
-    // Field by field: this is made anew for every rig that is tried.
-    return {
-      check: finding.check,
-      family: finding.family,
-      key: finding.key,
-      station: finding.station,
-      message: finding.message,
-      group: finding.group,
-      level: finding.level,
-      parts: finding.parts,
-      ...(finding.at ? { at: finding.at } : undefined),
-      text: finding.text,
-      why: finding.why,
-      numbers: finding.numbers,
-      names: finding.names,
-      measures: finding.measures,
-      get remedies() {
-        return (made ??= cures(facts))
-      },
-    }
-  })
+class Said implements Finding {
+  readonly check: string
+  readonly family: Family
+  readonly key: string
+  readonly station: Station | undefined
+  readonly message: string
+  readonly group: Finding['group']
+  readonly level: Level
+  readonly parts: readonly string[]
+  readonly at: Vec3 | undefined
+  readonly text: string
+  readonly why: string
+  readonly numbers: Numbers
+  readonly names: Names
+  readonly measures: readonly Measure[]
+  readonly #aims: Found['aims']
+  readonly #facts: Facts
+  #made: Aims | undefined
+
+  // Field by field: this is made anew for every rig that is tried.
+  constructor({ finding, aims }: Found, facts: Facts) {
+    this.check = finding.check
+    this.family = finding.family
+    this.key = finding.key
+    this.station = finding.station
+    this.message = finding.message
+    this.group = finding.group
+    this.level = finding.level
+    this.parts = finding.parts
+    this.at = finding.at
+    this.text = finding.text
+    this.why = finding.why
+    this.numbers = finding.numbers
+    this.names = finding.names
+    this.measures = finding.measures
+    this.#aims = aims
+    this.#facts = facts
+  }
+
+  get aims(): Aims {
+    return (this.#made ??= { facts: this.#facts, list: this.#aims(this.#facts) })
+  }
+}
+
+/** Findings as their rules left them, with what the rules aim at in these figures. */
+export const withAims = (found: readonly Found[], facts: Facts): readonly Finding[] =>
+  found.map((one) => new Said(one, facts))
 
 /** For rules without a number of their own. */
 export const noOptions = { options: z.object({}), defaults: {} }
@@ -358,19 +383,18 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
       .map((subject) => ({ subject, judgement: definition.judge(subject, facts, options) }))
   }
   const failed = (error: unknown): readonly Found[] => {
-    const { remedies: cures, ...finding } = cannotJudge(definition, error)
-    return [{ finding, cures: () => cures }]
+    return [{ finding: cannotJudge(definition, error), aims: () => [] }]
   }
   // The subject is looked up anew: it may be the figures themselves, and those of another moment would cure another
   // rig.
   type Find = (facts: Facts) => S | undefined
-  const curesOf = (find: Find, facts: Facts): readonly Remedy[] =>
+  const aimsOf = (find: Find, facts: Facts): readonly Aim[] =>
     guarded(
       () => {
         const subject = find(facts)
         if (subject === undefined) return []
         const options = optionsIn(facts)
-        return definition.remedies?.(subject, facts, definition.judge(subject, facts, options), options) ?? []
+        return definition.aims?.(subject, facts, definition.judge(subject, facts, options), options) ?? []
       },
       () => [],
     )
@@ -406,7 +430,7 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
       names: judgement.names ?? {},
       measures: measuresIn(text, judgement.numbers ?? {}),
     }
-    return [{ finding, cures: (now) => curesOf(find, now) }]
+    return [{ finding, aims: (now) => aimsOf(find, now) }]
   }
   const rows = new WeakMap<object, { readonly options: O; readonly reads: Reads; readonly made: readonly Found[] }>()
   const kept = (subject: S & object, find: Find, { facts, noting }: Watched, options: O): readonly Found[] => {
@@ -459,6 +483,6 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     ...definition,
     judgements: (facts) => judged(facts).map(({ judgement }) => judgement),
     judgeAll,
-    run: (facts) => withCures(judgeAll(facts), facts),
+    run: (facts) => withAims(judgeAll(facts), facts),
   }
 }

@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { z } from 'zod'
 import { filled, type Unit } from '../kernel/index.ts'
 import { on, plug, socket, tinyCamera, tinyPart, tinyRig } from '../testing/index.ts'
+import type { Aim } from './aim.ts'
 import { defineCheck, families, type Found, piecesThat } from './check.ts'
 import { edit, placeSetup, type PlacedPart, type Rig } from '../assembly/index.ts'
 import { askable, type FactName, factNames, type Facts, factsAfter, factsOf, momentOf } from '../facts/index.ts'
@@ -82,7 +83,9 @@ describe('the tester refuses', () => {
     ).toContain('leaves {sizeMm} empty'))
   test('a remedy that cures nothing', () => {
     const idle = {
-      remedies: () => [{ text: 'rename', numbers: {}, names: {}, commands: [{ do: 'rename' as const, name: 'x' }] }],
+      aims: (_: number, { context }: Facts): readonly Aim[] => [
+        { do: 'pack', choices: [...context.catalogue.parts.values()].map((part) => ({ part, count: 1 })) },
+      ],
     }
     expect(
       complaints(
@@ -220,9 +223,9 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
       ...base,
       subjects: () => [1],
       judge: () => ({ group: 'speaks', message: 'loud' }),
-      remedies: fails,
+      aims: fails,
     }).run(facts())
-    expect(cured).toMatchObject({ message: 'loud', remedies: [] })
+    expect([cured?.message, cured?.aims?.list]).toEqual(['loud', []])
   })
   test('a figure that fails is told once, by its name, and reads as blank on screens', () => {
     // A camera whose centre is no number is refused on its way in; here it stands for any defect of ours.
@@ -266,4 +269,15 @@ test('a message states the unit of each figure it tells, and it is the one in th
           return ''
         })
   expect(wrong).toEqual([])
+})
+
+test('a rule names kinds of move and what they should reach; the edits are made elsewhere', () => {
+  const rules = families.flatMap((family) =>
+    readdirSync(join(import.meta.dirname, family))
+      .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+      .map((file) => join(import.meta.dirname, family, file)),
+  )
+  const builds = rules.filter((file) => /\bcommands\b|\bCommand\b|remedies\//.test(readFileSync(file, 'utf8')))
+  expect(builds).toEqual([])
+  expect(rules.length).toBeGreaterThan(checks.length)
 })

@@ -9,18 +9,18 @@ import { powerChecks } from './power/index.ts'
 import { soundChecks } from './sound/index.ts'
 import { type Limit, limitsOf, limitsSchemaFor } from './limits.ts'
 import type { Limits } from '../context/index.ts'
-import { type Check, families, type Family, type Finding, type Found, type Level, levels, withCures } from './check.ts'
+import { type Check, families, type Family, type Finding, type Found, type Level, levels, withAims } from './check.ts'
 import { askable, type Facts, momentOf } from '../facts/index.ts'
 
 export * from './check.ts'
 export { type Limit, marginLines, paceOf, SECONDS, secondsOfWork } from './limits.ts'
-export { addRemedy, byReadiness, dispensable, firstOf, pointName, spareOwned, takeOffRemedy } from './places.ts'
-export { factsAfter as figuresAfter } from './cures.ts'
-export { placeMade } from './nowhere.ts'
+export type { Aim, PartsWanted } from './aim.ts'
+export { afterSwap, byReadiness, dispensable, eachOf, pointName, rivals, spareOwned } from './places.ts'
+export { goesOn } from './nowhere.ts'
 export { lossesOf, useOf } from './equal.ts'
 export { type Forgotten, forgottenOf } from './money/forgotten-cost.ts'
 export { formatWords } from './words.ts'
-export { saverRemedies, stockOf, swapLead } from './wires.ts'
+export { purposeOf, stockOf } from './wires.ts'
 
 const lists: Readonly<Record<Family, readonly Check[]>> = {
   fit: fitChecks,
@@ -62,7 +62,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
       }
       found[finding.level].push(one)
     }
-  return withCures(
+  return withAims(
     levels.flatMap((level) => found[level]),
     facts,
   )
@@ -70,7 +70,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
 
 /** What one check has to say about a set-up; the others are not asked. */
 export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
-  withCures(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
+  withAims(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
 
 /** What makes two findings of different assessments the same trouble. */
 export const findingKey = (finding: Finding): string => `${finding.level} ${troubleOf(finding)}`

@@ -1,10 +1,8 @@
 import { freshId, type PlacedPart, type Point, seatingsAt } from '../assembly/index.ts'
-import { endName, joiningRoles, mate, offeredParts, type Part } from '../catalogue/index.ts'
+import { endName, mate, type Part } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
-import type { Facts, Sees } from '../facts/index.ts'
-import type { Remedy } from './check.ts'
-import { factsAfter } from './cures.ts'
-import { addRemedy, byReadiness, pointName } from './places.ts'
+import type { Sees } from '../facts/index.ts'
+import { pointName } from './places.ts'
 
 /** Why a part has no place on a rig: the nearest thing to one, and what is wrong with it. */
 export interface NoPlace {
@@ -16,17 +14,8 @@ export interface NoPlace {
   readonly depthMm: number
 }
 
-/** Parts that make a place where there is none; so many of them are tried. */
-const makers: ReadonlySet<Part['role']> = new Set([
-  ...joiningRoles,
-  'arm',
-  'monitor-mount',
-  'rod-clamp',
-  'battery-plate',
-])
-const MOST_TRIED = 24
-
-const goesOn = ({ piece, mount }: Point, part: Part): boolean =>
+/** Does a part go on a point by one of its own mounts? */
+export const goesOn = ({ piece, mount }: Point, part: Part): boolean =>
   part.mounts.some((own) => !own.carries && mate({ part: piece.part, mount }, { part, mount: own }).ok)
 
 /** The piece that a seated one runs into deepest. */
@@ -55,40 +44,4 @@ export const noPlaceFor = ({ assembly, points }: Sees<'points'>, part: Part): No
   }
   const foot = part.mounts.find(({ side, carries }) => side === 'sits' && !carries)
   return foot ? { why: 'foreign', point: endName({ part, mount: foot }), by: '', depthMm: 0 } : undefined
-}
-
-/**
- * A part put on by way of another that makes its place: an adapter, a riser, an arm, a clamp on a rod; the readiest that
- * leaves both clear of everything.
- */
-export const placeMade = (facts: Facts, part: Part): Remedy | undefined => {
-  const between = offeredParts(facts.context.catalogue)
-    .filter(
-      (maker) =>
-        makers.has(maker.role) &&
-        maker.id !== part.id &&
-        maker.mounts.some(
-          (mount) =>
-            mount.side === 'holds' &&
-            part.mounts.some((own) => !own.carries && mate({ part: maker, mount }, { part, mount: own }).ok),
-        ) &&
-        facts.points.some((point) => point.open && goesOn(point, maker)),
-    )
-    .sort(byReadiness(facts))
-    .slice(0, MOST_TRIED)
-  for (const maker of between) {
-    const first = addRemedy(facts, maker)
-    const after = first && factsAfter(facts, first.commands)
-    if (!first || !after) continue
-    const made = after.points.filter(({ piece }) => !facts.assembly.byInstance.has(piece.instance.id))
-    const then = addRemedy(after, part, made)
-    if (then)
-      return {
-        text: 'put on {part}, on {between} at {point}',
-        numbers: {},
-        names: { part: part.name, between: maker.name, point: first.names['point'] ?? '' },
-        commands: [...first.commands, ...then.commands],
-      }
-  }
-  return undefined
 }

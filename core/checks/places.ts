@@ -2,7 +2,6 @@ import {
   type Assembly,
   type Command,
   edit,
-  freshId,
   guestsOf,
   type PlacedPart,
   piecesIn,
@@ -10,17 +9,16 @@ import {
   type Point,
   type Rig,
   ridesOn,
-  seatingsAt,
   type Support,
   swapCommands,
 } from '../assembly/index.ts'
 import { inHand, type JointLoad } from '../balance/index.ts'
-import { mate, type Part, roles } from '../catalogue/index.ts'
-import { clashWith, suitsRole } from '../clearance/index.ts'
+import type { Part } from '../catalogue/index.ts'
+import { clashWith } from '../clearance/index.ts'
 import { numberOf, perKey, perThing } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
-import type { Level, Remedy } from './check.ts'
+import type { Level } from './check.ts'
 import { isFirm, type Sees, takenFrom } from '../facts/index.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
@@ -55,44 +53,8 @@ export const hangs = ({ assembly }: Sees): boolean => assembly.setup.support ===
 /** Does nothing sit on this piece? */
 export const isLeaf = (facts: Sees, piece: PlacedPart): boolean => !guestsOf(facts.assembly.placed).has(piece)
 
-const sitsOn = (piece: PlacedPart, point: Point): boolean =>
-  piece.host === point.piece && piece.joint?.hostMount === point.mount.id
-
-/**
- * Moves a piece to the open point where its role works and it sits clear of everything, the nearest first; undefined when there is none.
- */
-export const moveRemedy = (
-  facts: Sees<'points'>,
-  piece: PlacedPart,
-  wanted: (point: Point) => boolean,
-): Remedy | undefined => {
-  const { setup } = facts.assembly
-  const others = facts.assembly.placed.filter((other) => !ridesOn(other, piece))
-  const near = (point: Point) => Math.hypot(...point.at.map((value, i) => value - (piece.centre[i] ?? 0)))
-  const points = facts.points
-    .filter((point) => point.open && !ridesOn(point.piece, piece) && !sitsOn(piece, point) && wanted(point))
-    .sort((a, b) => near(a) - near(b))
-  for (const point of points)
-    for (const seating of seatingsAt(point, piece.instance, piece.part))
-      if (clashWith(seating.piece, others) === 0 && suitsRole(facts.assembly, seating.piece))
-        return {
-          text: 'move to {point}',
-          numbers: {},
-          names: { point: pointName(point) },
-          commands: [{ do: 'place', setup: setup.id, joint: seating.joint }],
-        }
-  return undefined
-}
-
 export const pointName = (point: Pick<Point, 'piece' | 'mount'>): string =>
   point.mount.label ?? `${point.piece.part.name}, ${point.mount.id}`
-
-export const takeOffRemedy = (facts: Sees, piece: PlacedPart): Remedy => ({
-  text: 'take off {part}',
-  numbers: {},
-  names: { part: piece.part.name },
-  commands: [{ do: 'take-off', setup: facts.assembly.setup.id, instance: piece.instance.id }],
-})
 
 /** A rig after a swap, where the new part can really be put in: in every set-up it mates, clashes no more, loses nobody. */
 export const afterSwap = (
@@ -119,70 +81,6 @@ export const afterSwap = (
     return after.placed.every(matesAs) && clashWith(swapped, after.placed) <= clashWith(old, before.placed)
   })
   return fits ? { rig: edited.value, commands } : undefined
-}
-
-/** Puts another part in the place of a piece, if that can be done in every set-up. */
-export const swapRemedy = (facts: Sees, piece: PlacedPart, to: Part): Remedy | undefined => {
-  const after = afterSwap(facts, piece, to)
-  return (
-    after && {
-      text: 'swap the {role} for {part}',
-      numbers: {},
-      names: { role: roles[piece.part.role].title, part: to.name },
-      commands: after.commands,
-    }
-  )
-}
-
-/**
- * The first place a new part can go where its role works and it touches nothing: the edits that add it and seat it there. @param at the
- * points that are looked at
- */
-export const addRemedy = (
-  facts: Sees<'points'>,
-  part: Part,
-  at: readonly Point[] = facts.points,
-): Remedy | undefined => {
-  const { rig, setup, placed } = facts.assembly
-  const loose = facts.assembly.loose.find(({ instance }) => instance.partId === part.id)?.instance
-  const instance = loose ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
-  const add: Command[] = loose ? [{ do: 'status', instance: loose.id, status: 'in' }] : [{ do: 'add', instance }]
-  for (const point of at) {
-    if (
-      !point.open ||
-      !part.mounts.some((mount) => mate({ part: point.piece.part, mount: point.mount }, { part, mount }).ok)
-    )
-      continue
-    const seating = seatingsAt(point, instance, part).find(
-      (option) => suitsRole(facts.assembly, option.piece) && clashWith(option.piece, placed) === 0,
-    )
-    if (seating)
-      return {
-        text: 'put on {part}, at {point}',
-        numbers: {},
-        names: { part: part.name, point: pointName(point) },
-        commands: [...add, { do: 'place', setup: setup.id, joint: seating.joint }],
-        kind: 'add',
-      }
-  }
-  return undefined
-}
-
-/** Takes parts along without bolting them on: filters and adapters that wait in the bag. */
-export const bagRemedy = (facts: Sees, parts: readonly Part[]): Remedy | undefined => {
-  const ids: string[] = []
-  for (const part of parts) ids.push(freshId(facts.assembly.rig, part.id, ids))
-  return parts.length === 0
-    ? undefined
-    : {
-        text: 'take {part} along',
-        numbers: {},
-        names: { part: parts.map(({ name }) => name).join(' and ') },
-        commands: parts.map((part, i) => ({
-          do: 'add',
-          instance: { id: ids[i] ?? part.id, partId: part.id, status: 'in' },
-        })),
-      }
 }
 
 /** Pieces of the kit, on the rig or in the bag, that a predicate picks. */
@@ -227,16 +125,6 @@ export const withRings = (facts: Sees, lens: Part, filter: Part): readonly Part[
   )
 }
 
-/** Keeps the first few proposals that could be made. */
-export const firstOf = (count: number, proposals: Iterable<Remedy | undefined>): readonly Remedy[] => {
-  const found: Remedy[] = []
-  for (const proposal of proposals) {
-    if (proposal) found.push(proposal)
-    if (found.length === count) break
-  }
-  return found
-}
-
 /** Pieces that meet no need by themselves and carry nothing: what can be left out, the first by the given order. */
 export const dispensable = (facts: Sees<'needs'>): readonly PlacedPart[] => {
   const { placed } = facts.assembly
@@ -250,11 +138,12 @@ export const dispensable = (facts: Sees<'needs'>): readonly PlacedPart[] => {
   })
 }
 
+/** The heaviest first. */
+export const heaviestFirst = (pieces: readonly PlacedPart[]): readonly PlacedPart[] =>
+  [...pieces].sort((a, b) => b.part.massG - a.part.massG)
+
 /** Maps a list only as far as it is read, since working out a proposal is dear. */
-export const eachOf = function* <T>(
-  list: readonly T[],
-  propose: (item: T) => Remedy | undefined,
-): Generator<Remedy | undefined> {
+export const eachOf = function* <T, U>(list: Iterable<T>, propose: (item: T) => U): Generator<U> {
   for (const item of list) yield propose(item)
 }
 
@@ -292,19 +181,3 @@ export const rivals = (facts: Sees, piece: PlacedPart, wanted: (part: Part) => b
   [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])]
     .filter((part) => part.id !== piece.part.id && wanted(part))
     .sort(byReadiness(facts))
-
-/** The first few swaps of a piece that can be done and clear the trouble. */
-export const swapsThat = (
-  facts: Sees,
-  piece: PlacedPart,
-  count: number,
-  wanted: (part: Part) => boolean,
-  cleared: (commands: readonly Command[]) => boolean = () => true,
-): readonly Remedy[] =>
-  firstOf(
-    count,
-    eachOf(rivals(facts, piece, wanted).slice(0, 12), (part) => {
-      const remedy = swapRemedy(facts, piece, part)
-      return remedy && cleared(remedy.commands) ? remedy : undefined
-    }),
-  )

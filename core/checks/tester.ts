@@ -1,5 +1,6 @@
 import { edit, placeSetup } from '../assembly/index.ts'
 import type { TinyRig } from '../testing/index.ts'
+import { namedWays } from '../remedies/index.ts'
 import type { Check, Finding, Judgement, Level, Remedy } from './check.ts'
 import { type FactName, factNames, type Facts, factsOf } from '../facts/index.ts'
 import { contextFor } from '../context/index.ts'
@@ -83,9 +84,10 @@ const caseTroubles = (check: Check, group: Judgement['group'], given: Case): str
     troubles.push(group === 'silent' ? 'a silent judgement became a finding' : 'no finding came of it')
   if (finding && given.level && finding.level !== given.level)
     troubles.push(`is a ${finding.level}, expected a ${given.level}`)
-  if (finding && given.remedies !== undefined && finding.remedies.length !== given.remedies)
-    troubles.push(`offers ${finding.remedies.length} remedies, expected ${given.remedies}`)
-  for (const remedy of finding?.remedies ?? []) {
+  const remedies = finding ? [...namedWays(finding)] : []
+  if (finding && given.remedies !== undefined && remedies.length !== given.remedies)
+    troubles.push(`offers ${remedies.length} remedies, expected ${given.remedies}`)
+  for (const remedy of remedies) {
     const trouble = remedyTrouble(check, given, finding as Finding, remedy)
     if (trouble) troubles.push(trouble)
   }

@@ -1,7 +1,7 @@
 import type { Run } from '../cabling/index.ts'
-import { saverRemedies, swapLead } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { type Concern, moversOf, type Proposer } from './concern.ts'
+import { otherLeads, saved } from './wires.ts'
 
 /** The leads a finding names, then those plugged into the pieces it names. */
 const leadsOf = (facts: Facts, concern: Concern): readonly Run[] => {
@@ -13,7 +13,7 @@ const leadsOf = (facts: Facts, concern: Concern): readonly Run[] => {
 /** Other leads, other angles, a saver between plug and socket. */
 export const lead: Proposer = function* (facts, concern) {
   for (const run of leadsOf(facts, concern)) {
-    yield* swapLead(facts, run)
-    for (const end of ['from', 'to'] as const) yield* saverRemedies(facts, run.link, end, run[end].socket.connector)
+    yield* otherLeads(facts, run)
+    for (const end of ['from', 'to'] as const) yield* saved(facts, run, end)
   }
 }

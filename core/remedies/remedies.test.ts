@@ -25,7 +25,6 @@ const about = (family: Finding['family'], ...parts: string[]): Finding => ({
   numbers: {},
   names: {},
   measures: [],
-  remedies: [],
 })
 const proposed = (tiny: TinyRig, kind: MoveKind, finding: Finding): readonly Remedy[] => [
   ...movesOf(factsIn(tiny), finding, kind),

@@ -1,6 +1,6 @@
 import { type Command, freshId, type Joint, type PlacedPart, type Point, ridesOn } from '../assembly/index.ts'
-import { mate, offeredParts, type Part, type Role } from '../catalogue/index.ts'
-import { addRemedy, byReadiness, pointName, type Remedy } from '../checks/index.ts'
+import { mate, offeredParts, type Part } from '../catalogue/index.ts'
+import { byReadiness, pointName, type Remedy } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { lengthOf, subtract } from '../kernel/index.ts'
 import { moversOf, type Proposer } from './concern.ts'
@@ -37,23 +37,6 @@ const braces = function* (facts: Facts, piece: PlacedPart): Generator<Remedy> {
         kind: 'support',
       }
     }
-}
-
-/** Parts that hold something another part carries, by what is wrong. */
-const holders: Readonly<Record<string, Role>> = {
-  'mount-moment': 'lens-support',
-  'adapter-load': 'lens-support',
-  'support-reach': 'lens-support',
-  'no-strain-relief': 'cable-clamp',
-  'untethered-overhead': 'tether',
-}
-
-/** Something new that holds: a lens support under the lens, a tether, a clamp. */
-const held = function* (facts: Facts, parts: readonly Part[]): Generator<Remedy> {
-  for (const part of parts) {
-    const put = addRemedy(facts, part)
-    if (put) yield { ...put, kind: 'support' }
-  }
 }
 
 /** A brace: something that sits on the one side and meets the other as well. */
@@ -101,19 +84,11 @@ const bridged = function* (facts: Facts, piece: PlacedPart, parts: readonly Part
   }
 }
 
-/** Second screws, braces, lens supports, tethers, clamps. */
+/** Second screws and braces. What holds by itself, a lens support or a tether, its rule names. */
 export const support: Proposer = function* (facts, concern) {
-  const wanted = holders[concern.finding.check]
-  const parts = offeredParts(facts.context.catalogue).sort(byReadiness(facts))
+  const parts = offeredParts(facts.context.catalogue)
+    .filter(({ role }) => role === 'adapter' || role === 'rod-clamp' || role === 'riser')
+    .sort(byReadiness(facts))
   for (const piece of moversOf(concern)) yield* braces(facts, piece)
-  yield* held(
-    facts,
-    parts.filter(({ role }) => role === wanted),
-  )
-  for (const piece of moversOf(concern))
-    yield* bridged(
-      facts,
-      piece,
-      parts.filter(({ role }) => role === 'adapter' || role === 'rod-clamp' || role === 'riser'),
-    )
+  for (const piece of moversOf(concern)) yield* bridged(facts, piece, parts)
 }

@@ -3,6 +3,7 @@ import { type Command, edit, placeSetup, type Rig, setupOf } from '../assembly/i
 import { type Finding, findingKey, findingsOf } from '../checks/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsOf } from '../facts/index.ts'
+import { namedWays } from '../remedies/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { demoLocker, firstMark, secondMark } from '../../demo/scenario/index.ts'
 import { soundRigs } from '../../demo/sound/index.ts'
@@ -150,7 +151,7 @@ test('over the demo and every sound rig: judged from nothing, no way out that is
     const known = knownOf({ rig, context })
     for (const { id } of rig.setups)
       for (const finding of findingsOf(known.factsOf(id)))
-        for (const { commands, text } of finding.remedies) {
+        for (const { commands, text } of namedWays(finding)) {
           const { as } = accept(known, id, finding, { commands })
           counts[as]++
           if (as === 'refused') continue

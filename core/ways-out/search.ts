@@ -1,15 +1,6 @@
-import {
-  bothOf,
-  figuresAfter,
-  type Finding,
-  findingsOfCheck,
-  kindOf,
-  type Remedy,
-  troubleOf,
-  type WayKind,
-} from '../checks/index.ts'
+import { bothOf, type Finding, findingsOfCheck, kindOf, type Remedy, troubleOf, type WayKind } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
-import { type MoveKind, movesOf, proposalsFor } from '../remedies/index.ts'
+import { figuresAfter, type MoveKind, movesOf, namedWays, proposalsFor } from '../remedies/index.ts'
 import { accept, type Known, type Verdict } from './accept.ts'
 
 /** A way out that was carried out on a copy of the rig and held. */
@@ -51,7 +42,7 @@ const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !=
 
 /** What puts right what a move has brought: leads, packs, a slide, a turn, a hold. */
 const smallMoves = function* (worst: Finding, facts: Facts, also?: MoveKind): Generator<Remedy> {
-  if (leads.has(worst.family) || also) yield* worst.remedies.filter((one) => !takesAway(kindOf(one)))
+  if (leads.has(worst.family) || also) for (const one of namedWays(worst)) if (!takesAway(kindOf(one))) yield one
   for (const { kind, proposals } of proposalsFor(facts, worst)) {
     let count = 0
     if (mends.has(kind) || kind === also)
@@ -93,6 +84,12 @@ const STOP = 100
 const harmOf = ({ gained }: Verdict): number =>
   gained.reduce((sum, { finding: { level } }) => sum + (level === 'stop' ? STOP : 1), 0)
 
+/** Would a move take something from where another has just put it? */
+const movesAgain = (done: Remedy, next: Remedy): boolean => {
+  const put = new Set(done.commands.flatMap((command) => (command.do === 'place' ? [command.joint.guest] : [])))
+  return next.commands.some((command) => command.do === 'place' && put.has(command.joint.guest))
+}
+
 /**
  * A part that is wanted with what it needs: its leads, its power, what keeps it from turning. Whatever it brings is put
  * right as far as small moves do; the rest is told.
@@ -112,6 +109,8 @@ export const bundleOf = (
     for (const { setup: where, finding } of seen.gained) {
       const after = seen.afters.get(where)
       for (const move of after ? smallMoves(finding, after.facts, isCamera ? 'swap' : undefined) : []) {
+        // It was put there on purpose: what it needs comes to it.
+        if (!isCamera && movesAgain(now, move)) continue
         const both = bothOf(now, move)
         const judged = accept(known, setup, undefined, both)
         if (judged.why === 'impossible' || harmOf(judged) >= harmOf(seen)) continue
@@ -138,7 +137,7 @@ const paired = (known: Known, setup: string, finding: Finding, facts: Facts): Tr
       if (count++ >= MOST_FIRST) break
       const after = figuresAfter(facts, first.commands)
       const left = after && findingsOfCheck(after, finding.check).find((one) => troubleOf(one) === troubleOf(finding))
-      for (const then of left?.remedies ?? []) {
+      for (const then of left ? namedWays(left) : []) {
         const both = bothOf(first, then)
         const verdict = accept(known, setup, finding, both)
         if (isTaken(verdict)) return { remedy: both, kind: kindOf(then), verdict }
@@ -172,7 +171,7 @@ export const search = (known: Known, setup: string, finding: Finding, most: numb
       spoilt.push({ remedy, verdict })
     return verdict.as
   }
-  for (const remedy of finding.remedies) tryOut(remedy)
+  for (const remedy of namedWays(finding)) tryOut(remedy)
   // What is only a hint is not worth a long search.
   const share = finding.level === 'hint' ? HINTS_SHARE : 1
   if (share < 1 && found.length > 0) return found

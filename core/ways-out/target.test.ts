@@ -1,6 +1,16 @@
 import { edit, swapCommands } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { bundleFor, evaluate, knownBy, placedWithNeeds, targetOf, targets, usualTarget } from '../assess/index.ts'
+import {
+  bundleFor,
+  evaluate,
+  fitsHere,
+  heaviestOf,
+  knownBy,
+  placedWithNeeds,
+  targetOf,
+  targets,
+  usualTarget,
+} from '../assess/index.ts'
 import { troubleOf } from '../checks/index.ts'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
@@ -128,4 +138,45 @@ test('sooner ready: a pinned screw, 40 s, for a plain one, 25 s, where what it g
     true,
     [['quick', 15]],
   ])
+})
+
+test('fits the gimbal: what it may carry is the least of brief, set-up and stand; lighter, it is slid over the plate again', () => {
+  const rides = tinyPart({
+    id: 'gimbal',
+    role: 'gimbal',
+    mounts: [
+      plug('clamp', 'thread-1/4', {
+        limitG: 1200,
+        travel: { along: [0, 0, -1], minMm: -60, maxMm: 60, stepMm: 1 },
+      }),
+    ],
+    under: { kind: 'gimbal', at: [0, -40, 0], reachMm: [80, 80, 80] },
+  })
+  const { rig, context: around } = tinyRig(
+    [rides, piece('heavy', 400, 9000)],
+    [on('gimbal', 'clamp', 'camera', 'hole'), on('heavy', 'foot', 'camera', 'pinned')],
+    { setup: { support: 'gimbal', capG: 1900 }, brief: { wishes: { 'scratch-sound': 'skip' } } },
+  )
+  const before = evaluate(rig, 'main', around)
+  // The camera's 1,000 g and 400 g on a gimbal for 1,200 g: 200 g too much. The set-up alone would let 1,900 g be.
+  expect(heaviestOf(before)).toMatchObject({ limitG: 1200, stand: { instance: { id: 'gimbal' } } })
+  expect(usualTarget(before, 'in-hand')).toBe(200)
+  const known = knownBy(before, (id) => evaluate(rig, id, around))
+  const answer = targetOf(known, before, 'in-hand', 200)
+  expect([answer.isReached, answer.steps.map(({ sum }) => sum)]).toEqual([true, [400]])
+})
+
+test('what a part needs comes to where it was put: it is not moved from there again', () => {
+  const before = evaluate(secondMark, 'crossing', context)
+  const known = knownBy(before, (id) => evaluate(secondMark, id, context))
+  const point = before.points.find(({ piece: { instance }, mount }) => instance.id === 'monitor' && mount.id === 'top')
+  const fit =
+    point &&
+    fitsHere(secondMark, 'crossing', point, context, before).fits.find(({ part }) => part.id === 'delicata-mixer-3')
+  if (!fit) throw new Error('the mixer goes there')
+  const words = { text: '{part}', numbers: {}, names: { part: fit.part.name } }
+  const whole = bundleFor(known, before, { ...words, commands: fit.commands })
+  const places = (whole?.remedy.commands ?? []).filter((command) => command.do === 'place')
+  const guests = places.map(({ joint }) => joint.guest)
+  expect(new Set(guests).size).toBe(guests.length)
 })

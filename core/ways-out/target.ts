@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
-import { bothOf, dispensable, kindOf, type Remedy, takeOffRemedy } from '../checks/index.ts'
+import { bothOf, dispensable, kindOf, type Remedy } from '../checks/index.ts'
 import { inHand } from '../balance/index.ts'
-import { rivalsOf, swappedFor } from '../remedies/index.ts'
+import { rivalsOf, swappedFor, takenOff } from '../remedies/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { accept, type Judged, type Known } from './accept.ts'
 import { takesAway } from './search.ts'
@@ -40,7 +40,7 @@ const proposals = function* (facts: Facts, lighter: (piece: PlacedPart) => numbe
       if (remedy) yield remedy
     }
   }
-  for (const piece of dispensable(facts)) if (inHand(piece)) yield takeOffRemedy(facts, piece)
+  for (const piece of dispensable(facts)) if (inHand(piece)) yield takenOff(facts, piece)
 }
 
 /**

@@ -1,6 +1,7 @@
 import { type Effect, type FigureId, ghostsOf } from '@zucchini/core/assess'
 import type { Command, PlacedPart } from '@zucchini/core/assembly'
 import type { Station } from '@zucchini/core/catalogue'
+import type { Remedy } from '@zucchini/core/checks'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { type ViewId, viewIds } from '@zucchini/core/drawing'
@@ -19,6 +20,8 @@ export const useBench = defineStore('bench', () => {
   const hanging = ref(false)
   const turning = ref(false)
   const wanted = ref('')
+  /** The way out that stands first: of the gravest card that has one, tried and free of harm. */
+  const firstWay = shallowRef<Remedy>()
   /** The figure that is asked about. */
   const figure = ref<FigureId>()
 
@@ -93,6 +96,7 @@ export const useBench = defineStore('bench', () => {
     hanging,
     turning,
     wanted,
+    firstWay,
     openPoints,
     point,
     piece,

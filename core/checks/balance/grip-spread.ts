@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** Two hands that hold too close together, or only one place to hold. */
 export const gripSpread = defineCheck<Sees<'hands'>, { wideMm: number }, 'hands'>({
@@ -46,12 +45,5 @@ export const gripSpread = defineCheck<Sees<'hands'>, { wideMm: number }, 'hands'
         }
       : { group: 'silent', message: 'wide', numbers }
   },
-  remedies: (_, facts) => {
-    if (facts.hands) return []
-    const grips = [...(facts.context.catalogue.byRole.get('side-handle') ?? [])].sort(byReadiness(facts))
-    return firstOf(
-      1,
-      eachOf(grips.slice(0, 5), (part) => addRemedy(facts, part)),
-    )
-  },
+  aims: (_, { hands }) => (hands ? [] : [{ do: 'add', parts: ({ role }) => role === 'side-handle', tried: 5 }]),
 })

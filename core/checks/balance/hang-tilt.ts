@@ -1,7 +1,6 @@
 import { z } from 'zod'
-import { slideWay, wayName } from '../../assembly/index.ts'
 import { type Hang, hangCure } from '../../balance/index.ts'
-import { exceeds, scale, zero } from '../../kernel/index.ts'
+import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { hangs } from '../places.ts'
 
@@ -46,18 +45,8 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 
       at: hang.grip,
     }
   },
-  remedies: (hang, facts) => {
-    const cure = hangCure(facts.assembly, facts.mass, hang)
-    if (!cure) return []
-    return [
-      {
-        text: 'slide {part} {byMm:mm} {way}, leaves {leftDeg:deg}',
-        numbers: { byMm: Math.abs(cure.byMm), leftDeg: Math.abs(cure.tiltDeg) },
-        names: { part: cure.piece.part.name, way: wayName(scale(slideWay(cure.piece) ?? zero, Math.sign(cure.byMm))) },
-        commands: [
-          { do: 'set', setup: facts.assembly.setup.id, instance: cure.piece.instance.id, slideMm: cure.slideMm },
-        ],
-      },
-    ]
+  aims: (hang, { assembly, mass }) => {
+    const cure = hangCure(assembly, mass, hang)
+    return cure ? [{ do: 'slide', piece: cure.piece, slideMm: cure.slideMm, leavesDeg: Math.abs(cure.tiltDeg) }] : []
   },
 })

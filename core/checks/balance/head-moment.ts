@@ -1,7 +1,6 @@
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { swapsThat, takeOffRemedy } from '../places.ts'
 
 const ratedNm = ({ onPlate }: Sees<'onPlate'>): number | undefined => onPlate?.mount.momentNm
 
@@ -45,12 +44,16 @@ export const headMoment = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPlate
         }
       : { group: 'silent', message: 'holds', names, numbers }
   },
-  remedies: (facts) => {
-    const { onPlate } = facts
-    if (!onPlate) return []
-    const strong = swapsThat(facts, onPlate.stand, 1, (part) =>
-      part.mounts.some(({ side, momentNm = 0 }) => side === 'sits' && momentNm >= onPlate.momentNm),
-    )
-    return [...strong, takeOffRemedy(facts, onPlate.stand)]
-  },
+  aims: ({ onPlate }) =>
+    onPlate
+      ? [
+          {
+            do: 'swap',
+            piece: onPlate.stand,
+            for: ({ mounts }) =>
+              mounts.some(({ side, momentNm = 0 }) => side === 'sits' && momentNm >= onPlate.momentNm),
+          },
+          { do: 'take-off', piece: onPlate.stand },
+        ]
+      : [],
 })

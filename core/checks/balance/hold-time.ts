@@ -3,7 +3,7 @@ import { holdMinutes, isPosture } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { dispensable, firstOf, takeOffRemedy } from '../places.ts'
+import { dispensable, heaviestFirst } from '../places.ts'
 
 /** The rig can not be held as long as a take lasts. */
 export const holdTime = defineCheck<Sees<'mass'>, { takeMinutes: number; riskMinutes: number }, 'mass'>({
@@ -45,9 +45,8 @@ export const holdTime = defineCheck<Sees<'mass'>, { takeMinutes: number; riskMin
       at: mass.centre,
     }
   },
-  remedies: (_, facts) =>
-    firstOf(
-      1,
-      [...dispensable(facts)].sort((a, b) => b.part.massG - a.part.massG).map((piece) => takeOffRemedy(facts, piece)),
-    ),
+  aims: (_, facts) =>
+    heaviestFirst(dispensable(facts))
+      .slice(0, 1)
+      .map((piece) => ({ do: 'take-off', piece })),
 })

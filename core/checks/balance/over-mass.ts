@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { dispensable, firstOf, isCarried, takeOffRemedy } from '../places.ts'
+import { dispensable, isCarried, heaviestFirst } from '../places.ts'
 
 /** A set-up's own cap; without one, what is carried has the brief's. */
 const capOf = ({ assembly }: Pick<Sees, 'assembly'>): number =>
@@ -43,9 +43,8 @@ export const overMass = defineCheck<Sees<'mass'>, object, 'mass'>({
         }
       : { group: 'silent', message: 'within', numbers }
   },
-  remedies: (_, facts) =>
-    firstOf(
-      3,
-      [...dispensable(facts)].sort((a, b) => b.part.massG - a.part.massG).map((piece) => takeOffRemedy(facts, piece)),
-    ),
+  aims: (_, facts) =>
+    heaviestFirst(dispensable(facts))
+      .slice(0, 3)
+      .map((piece) => ({ do: 'take-off', piece })),
 })

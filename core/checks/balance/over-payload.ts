@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { swapsThat, takeOffRemedy } from '../places.ts'
 
 /** More on a head or gimbal than it carries. */
 export const overPayload = defineCheck<PlacedPart, object, 'mass' | 'onPlate'>({
@@ -41,12 +40,13 @@ export const overPayload = defineCheck<PlacedPart, object, 'mass' | 'onPlate'>({
         }
       : { group: 'silent', message: 'within', names, numbers }
   },
-  remedies: (stand, facts, { message }) => {
+  aims: (stand, { mass }, { message }) => {
     if (message === 'unweighed') return []
-    const carries = (limit: number | undefined) => (limit ?? Infinity) >= facts.mass.inHandG
-    const stronger = swapsThat(facts, stand, 1, (part) =>
-      part.mounts.some((mount) => mount.side === 'sits' && carries(mount.limitG)),
-    )
-    return [...stronger, takeOffRemedy(facts, stand)]
+    const carries = ({ side, limitG = Infinity }: { side: string; limitG?: number | undefined }) =>
+      side === 'sits' && limitG >= mass.inHandG
+    return [
+      { do: 'swap', piece: stand, for: ({ mounts }) => mounts.some(carries) },
+      { do: 'take-off', piece: stand },
+    ]
   },
 })

@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
-import { factsAfter } from '../cures.ts'
-import type { Sees } from '../../facts/index.ts'
+import { defineCheck } from '../check.ts'
+import type { Sees, Facts } from '../../facts/index.ts'
 
 const offOf = ({ onPlate }: Sees<'onPlate'>): number => onPlate?.offMm ?? 0
 
@@ -73,21 +72,13 @@ export const plateOffset = defineCheck<
       at: onPlate?.at,
     }
   },
-  remedies: (_, facts) => {
+  aims: (_, facts) => {
     const { onPlate } = facts
     const slide = onPlate?.slide
     if (!onPlate || !slide || Math.abs(slide.byMm) < 1) return []
-    const remedy: Remedy = {
-      text: 'slide the rig {byMm:mm} {way} on {part}',
-      numbers: { byMm: Math.abs(slide.byMm) },
-      names: { part: onPlate.stand.part.name, way: onPlate.aheadMm > 0 ? 'back' : 'forward' },
-      commands: [
-        { do: 'set', setup: facts.assembly.setup.id, instance: onPlate.stand.instance.id, slideMm: slide.slideMm },
-      ],
-    }
-    const after = factsAfter(facts, remedy.commands)
-    const better = after && (facts.gimbal ? beyond(after) < beyond(facts) : offOf(after) < offOf(facts))
-    return better ? [remedy] : []
+    const better = (after: Facts): boolean =>
+      facts.gimbal ? beyond(after) < beyond(facts) : offOf(after) < offOf(facts)
+    return [{ do: 'slide', piece: onPlate.stand, slideMm: slide.slideMm, rig: true, until: better }]
   },
 })
 

@@ -3,7 +3,6 @@ import { rodRails } from '../../assembly/index.ts'
 import { heavierBy, type Sag, sagsOf, STIFFNESS } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { swapsThat } from '../places.ts'
 
 /** Long rods that bend under what rides on them. */
 export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
@@ -37,18 +36,19 @@ export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
       ? { group: 'speaks', message: 'bend', names, numbers, parts: [rods.instance.id], at: rods.centre }
       : { group: 'silent', message: 'stiff', names, numbers }
   },
-  remedies: ({ rods, sagMm }, facts, _, { mostMm }) => {
+  aims: ({ rods, sagMm }, _, __, { mostMm }) => {
     const now = STIFFNESS[rods.part.rod?.matter ?? 'steel']
     const long = (part: typeof rods.part) => part.mounts.find(({ lengthMm }) => lengthMm !== undefined)?.lengthMm
-    return swapsThat(
-      facts,
-      rods,
-      1,
-      (part) =>
-        part.rod !== undefined &&
-        long(part) === long(rods.part) &&
-        part.rod.wallMm === rods.part.rod?.wallMm &&
-        (sagMm * now) / STIFFNESS[part.rod.matter] <= mostMm,
-    )
+    return [
+      {
+        do: 'swap',
+        piece: rods,
+        for: (part) =>
+          part.rod !== undefined &&
+          long(part) === long(rods.part) &&
+          part.rod.wallMm === rods.part.rod?.wallMm &&
+          (sagMm * now) / STIFFNESS[part.rod.matter] <= mostMm,
+      },
+    ]
   },
 })

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** The rig wants to fall off the shoulder to the front. */
 export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number; riskNm: number }, 'shoulder'>({
@@ -35,12 +34,5 @@ export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number
     const level = exceeds(momentNm, riskNm) ? 'risk' : 'hint'
     return { group: 'speaks', message: 'front', level, numbers, parts: [shoulder.pad.instance.id], at: shoulder.at }
   },
-  remedies: (_, facts) => {
-    if (facts.shoulder) return []
-    const pads = [...(facts.context.catalogue.byRole.get('shoulder-pad') ?? [])].sort(byReadiness(facts))
-    return firstOf(
-      1,
-      eachOf(pads.slice(0, 4), (part) => addRemedy(facts, part)),
-    )
-  },
+  aims: (_, { shoulder }) => (shoulder ? [] : [{ do: 'add', parts: ({ role }) => role === 'shoulder-pad', tried: 4 }]),
 })

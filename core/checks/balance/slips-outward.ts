@@ -1,10 +1,8 @@
 import { z } from 'zod'
 import type { Grip } from '../../balance/index.ts'
-import type { Vec3 } from '../../kernel/index.ts'
-import { exceeds } from '../../kernel/index.ts'
+import { type Vec3, exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
-import { factsAfter } from '../cures.ts'
+import type { Sees, Facts } from '../../facts/index.ts'
 
 /** A bar as level as this has no lower end for the hand to slide to: sine of a tenth of a degree. */
 const LEVEL = 0.0017
@@ -49,20 +47,16 @@ export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: n
       ? { group: 'speaks', message: 'slips', names, numbers, parts: [grip.piece.instance.id], at: grip.at }
       : { group: 'silent', message: 'holds', names, numbers }
   },
-  remedies: ({ grip: { piece } }, facts, _, { mostDeg }) => {
+  aims: ({ grip: { piece } }, _, __, { mostDeg }) => {
     const { joint, mate } = piece
     if (!joint || !mate?.ok || mate.value.turnStepDeg >= 360) return []
     const step = Math.max(6, mate.value.turnStepDeg)
-    for (let turn = step; turn < 360; turn += step) {
-      const turnDeg = ((joint.turnDeg + turn + 540) % 360) - 180
-      const commands = [{ do: 'set' as const, setup: facts.assembly.setup.id, instance: piece.instance.id, turnDeg }]
-      const after = factsAfter(facts, commands)
-      const now = after && sideGrips(after).find(({ grip }) => grip.piece.instance.id === piece.instance.id)
-      if (after && now && outwardDeg(now.grip, now.axis, after.mass.centre[0]) <= mostDeg)
-        return [
-          { text: 'turn {part} to {turnDeg:deg}', numbers: { turnDeg }, names: { part: piece.part.name }, commands },
-        ]
+    const toDeg: number[] = []
+    for (let turn = step; turn < 360; turn += step) toDeg.push(((joint.turnDeg + turn + 540) % 360) - 180)
+    const holds = (after: Facts): boolean => {
+      const now = sideGrips(after).find(({ grip }) => grip.piece.instance.id === piece.instance.id)
+      return now !== undefined && outwardDeg(now.grip, now.axis, after.mass.centre[0]) <= mostDeg
     }
-    return []
+    return [{ do: 'turn', piece, toDeg, until: holds }]
   },
 })

@@ -2,10 +2,10 @@ import type { Run } from '../../cabling/index.ts'
 import type { Room } from '../../catalogue/index.ts'
 import { type LeadIntrusion, leadIntrusionsOf } from '../../clearance/index.ts'
 import { type PlacedPart, socketName } from '../../assembly/index.ts'
-import { defineCheck, noOptions, type Judgement } from '../check.ts'
+import { defineCheck, type Judgement, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { posedOpen } from '../room-check.ts'
-import { runNames, runParts, swapLead } from '../wires.ts'
+import { runParts, runNames } from '../wires.ts'
 
 type Intruder = LeadIntrusion<Run>
 
@@ -56,15 +56,18 @@ export const leadInRoom = defineCheck<Intruder, object, 'leadIntrusions' | 'scre
     const level = what === 'plug' && (room.kind === 'swing' || room.kind === 'door') ? 'risk' : 'hint'
     return { group: 'speaks', message, level, names, key, numbers, parts: runParts(lead), at: end?.exit ?? lead.middle }
   },
-  remedies: ({ lead, what, piece, index }, facts) =>
+  aims: ({ lead, what, piece, index }) =>
     what === 'cable'
       ? []
-      : swapLead(
-          facts,
-          lead,
-          ({ run, part }) =>
-            !leadIntrusionsOf([piece], [{ ...run, cable: part.cable, middle: lead.middle }]).some(
-              (left) => left.index === index,
-            ),
-        ).slice(0, 1),
+      : [
+          {
+            do: 'lead',
+            run: lead,
+            most: 1,
+            wanted: ({ run, part }) =>
+              !leadIntrusionsOf([piece], [{ ...run, cable: part.cable, middle: lead.middle }]).some(
+                (left) => left.index === index,
+              ),
+          },
+        ],
 })

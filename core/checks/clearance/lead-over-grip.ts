@@ -5,7 +5,7 @@ import { leadDepthIn } from '../../clearance/index.ts'
 import { boundsOf } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { runNames, swapLead } from '../wires.ts'
+import { runNames } from '../wires.ts'
 
 interface Crossing {
   readonly palm: Palm
@@ -60,11 +60,13 @@ export const leadOverGrip = defineCheck<Crossing, { mostMm: number }, 'palms' | 
         }
       : { group: 'silent', message: 'clear', names, key, numbers }
   },
-  remedies: ({ palm, lead }, facts, _, { mostMm }) =>
-    swapLead(
-      facts,
-      lead,
-      ({ run, part }) =>
+  aims: ({ palm, lead }, _, __, { mostMm }) => [
+    {
+      do: 'lead',
+      run: lead,
+      most: 1,
+      wanted: ({ run, part }) =>
         leadDepthIn(palm.shape, boundsOf(palm.shape), { ...run, cable: part.cable, middle: lead.middle }) <= mostMm,
-    ).slice(0, 1),
+    },
+  ],
 })

@@ -1,10 +1,8 @@
 import { z } from 'zod'
 import { guestsOf, type PlacedPart } from '../../assembly/index.ts'
-import { offeredParts } from '../../catalogue/index.ts'
 import type { Watched } from '../../clearance/index.ts'
 import type { Sees } from '../../facts/index.ts'
 import { defineCheck } from '../check.ts'
-import { addRemedy, byReadiness, eachOf, firstOf, swapsThat } from '../places.ts'
 import { isSeen, throughFinder } from './own-screen.ts'
 import { watching } from './view-blocked.ts'
 
@@ -63,18 +61,15 @@ export const screenDim = defineCheck<Watched, { openNits: number }, 'screens' | 
       ? { group: 'speaks', message: 'own', level: 'hint', ...said }
       : { group: 'speaks', message: 'dim', ...said }
   },
-  remedies: ({ piece, nits }, facts, { message }, { openNits }) => {
-    if (message === 'own') return []
-    const here = facts.points.filter((point) => point.open && point.piece === piece)
-    const hoods = offeredParts(facts.context.catalogue)
-      .filter(({ shade }) => shade !== undefined && nits >= openNits * (1 - shade))
-      .sort(byReadiness(facts))
-    return [
-      ...firstOf(
-        1,
-        eachOf(hoods, (part) => addRemedy(facts, part, here)),
-      ),
-      ...swapsThat(facts, piece, 2, ({ optics }) => optics?.kind === 'screen' && optics.nits >= openNits),
-    ]
-  },
+  aims: ({ piece, nits }, { points }, { message }, { openNits }) =>
+    message === 'own'
+      ? []
+      : [
+          {
+            do: 'add',
+            parts: ({ shade }) => shade !== undefined && nits >= openNits * (1 - shade),
+            at: points.filter((point) => point.open && point.piece === piece),
+          },
+          { do: 'swap', piece, most: 2, for: ({ optics }) => optics?.kind === 'screen' && optics.nits >= openNits },
+        ],
 })

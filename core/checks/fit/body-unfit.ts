@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from '../places.ts'
 
 /** A cage or plate shaped for another camera body. */
 export const bodyUnfit = defineCheck<PlacedPart, object>({
@@ -27,17 +26,11 @@ export const bodyUnfit = defineCheck<PlacedPart, object>({
       ? { group: 'speaks', message: 'unfit', names, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'fits', names }
   },
-  remedies: (piece, facts) => {
+  aims: (piece) => {
     const family = piece.host?.part.mounts.find((mount) => mount.id === piece.joint?.hostMount)?.family ?? ''
-    const fitting = [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])]
-      .filter((part) => part.fits.includes(family))
-      .sort(byReadiness(facts))
     return [
-      ...firstOf(
-        2,
-        eachOf(fitting, (part) => swapRemedy(facts, piece, part)),
-      ),
-      takeOffRemedy(facts, piece),
+      { do: 'swap', piece, most: 2, for: ({ fits }) => fits.includes(family), tried: Infinity },
+      { do: 'take-off', piece },
     ]
   },
 })

@@ -35,12 +35,5 @@ export const braceGap = defineCheck<Brace, { meetsMm: number }>({
       ? { group: 'speaks', message: 'gap', names, numbers, parts, at: guest.centre }
       : { group: 'silent', message: 'meets', names, numbers }
   },
-  remedies: ({ guest, host }, facts) => [
-    {
-      text: 'undo the brace of {part}',
-      numbers: {},
-      names: { part: guest.part.name },
-      commands: [{ do: 'unbrace', setup: facts.assembly.setup.id, guest: guest.instance.id, host: host.instance.id }],
-    },
-  ],
+  aims: ({ guest, host }) => [{ do: 'unbrace', guest, host }],
 })

@@ -3,7 +3,6 @@ import { pathToRoot, type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { isFirm, type Sees } from '../../facts/index.ts'
-import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
 
 /** The shoe between a handle and the camera, unless a screw or another firm hold spans it as well. */
 const weakLink = ({ assembly }: Sees, handle: PlacedPart): PlacedPart | undefined =>
@@ -53,18 +52,20 @@ export const liftByShoe = defineCheck<PlacedPart, object, 'mass'>({
         }
       : { group: 'silent', message: 'firm', names }
   },
-  remedies: (handle, facts) => {
+  aims: (handle, facts) => {
     const link = weakLink(facts, handle) ?? handle
-    const firm = moveRemedy(
-      facts,
-      link,
-      (point) =>
-        pathToRoot(point.piece).every((piece) => !piece.mate?.ok || piece.mate.value.mayLift) &&
-        link.part.mounts.some((mount) => {
-          const made = mate({ part: point.piece.part, mount: point.mount }, { part: link.part, mount })
-          return made.ok && made.value.mayLift
-        }),
-    )
-    return [...firstOf(1, [firm]), takeOffRemedy(facts, link)]
+    return [
+      {
+        do: 'move',
+        piece: link,
+        to: (point) =>
+          pathToRoot(point.piece).every((piece) => !piece.mate?.ok || piece.mate.value.mayLift) &&
+          link.part.mounts.some((mount) => {
+            const made = mate({ part: point.piece.part, mount: point.mount }, { part: link.part, mount })
+            return made.ok && made.value.mayLift
+          }),
+      },
+      { do: 'take-off', piece: link },
+    ]
   },
 })

@@ -1,9 +1,7 @@
 import { z } from 'zod'
-import { adapterChains, chainCommands, type PlacedPart } from '../../assembly/index.ts'
+import type { PlacedPart } from '../../assembly/index.ts'
 import { endName, mate, type MateCode, mountOf } from '../../catalogue/index.ts'
-import { defineCheck, type Remedy, piecesThat } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
-import { firstOf, moveRemedy, takeOffRemedy } from '../places.ts'
+import { defineCheck, piecesThat } from '../check.ts'
 
 const ends = (piece: PlacedPart) => {
   const { host, joint, part } = piece
@@ -12,19 +10,6 @@ const ends = (piece: PlacedPart) => {
   return host && hostMount && guestMount
     ? { host: { part: host.part, mount: hostMount }, guest: { part, mount: guestMount } }
     : undefined
-}
-
-const bridges = function* (piece: PlacedPart, facts: Sees): Generator<Remedy> {
-  const pair = ends(piece)
-  if (!pair || !piece.joint) return
-  const { rig, setup } = facts.assembly
-  for (const chain of adapterChains(pair.host, pair.guest, facts.context.catalogue, facts.context.owned))
-    yield {
-      text: 'add {adapters}',
-      numbers: {},
-      names: { adapters: chain.links.map((link) => link.part.name).join(' + ') },
-      commands: chainCommands(rig, setup.id, piece.joint, chain),
-    }
 }
 
 /** Objections that have a check of their own. */
@@ -86,15 +71,16 @@ export const mountMismatch = defineCheck<PlacedPart, object>({
       at: piece.centre,
     }
   },
-  remedies: (piece, facts) => [
-    ...firstOf(2, bridges(piece, facts)),
-    ...firstOf(1, [
-      moveRemedy(facts, piece, (point) =>
+  aims: (piece) => [
+    { do: 'bridge', piece, most: 2 },
+    {
+      do: 'move',
+      piece,
+      to: (point) =>
         piece.part.mounts.some(
           (mount) => mate({ part: point.piece.part, mount: point.mount }, { part: piece.part, mount }).ok,
         ),
-      ),
-    ]),
-    takeOffRemedy(facts, piece),
+    },
+    { do: 'take-off', piece },
   ],
 })

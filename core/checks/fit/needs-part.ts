@@ -1,6 +1,6 @@
 import { everywhere, type PlacedPart } from '../../assembly/index.ts'
-import { defineCheck, noOptions, piecesThat } from '../check.ts'
-import { addRemedy, byReadiness, eachOf, firstOf, takeOffRemedy } from '../places.ts'
+import { defineCheck, piecesThat, noOptions } from '../check.ts'
+import { byReadiness } from '../places.ts'
 
 /** A part that works only with another that is not on the rig. */
 export const needsPart = defineCheck<PlacedPart, object>({
@@ -28,16 +28,13 @@ export const needsPart = defineCheck<PlacedPart, object>({
       ? { group: 'silent', message: 'paired', names }
       : { group: 'speaks', message: 'alone', names, parts: [piece.instance.id], at: piece.centre }
   },
-  remedies: (piece, facts) => {
-    const partners = (piece.part.needsOneOf ?? [])
-      .flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
-      .sort(byReadiness(facts))
-    return [
-      ...firstOf(
-        1,
-        eachOf(partners, (part) => addRemedy(facts, part)),
-      ),
-      takeOffRemedy(facts, piece),
-    ]
-  },
+  aims: (piece, facts) => [
+    {
+      do: 'add',
+      parts: (piece.part.needsOneOf ?? [])
+        .flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
+        .sort(byReadiness(facts)),
+    },
+    { do: 'take-off', piece },
+  ],
 })

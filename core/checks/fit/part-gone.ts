@@ -1,8 +1,7 @@
-import { everywhere, type Seated } from '../../assembly/index.ts'
+import { type Seated, everywhere } from '../../assembly/index.ts'
 import type { Catalogue, Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
-import { defineCheck, noOptions, type Remedy } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { defineCheck, noOptions } from '../check.ts'
 
 interface Gone {
   readonly instance: Seated
@@ -15,18 +14,6 @@ const asKnown = perPair('gone parts', ({ gone }: Catalogue, { instance, part }: 
   part,
   how: gone.get(part.id),
 }))
-
-const leaveOut = ({ assembly }: Sees, { instance }: Gone): readonly Remedy[] =>
-  assembly.rig.setups.some(({ root }) => root === instance.id)
-    ? []
-    : [
-        {
-          text: 'leave it out of the kit',
-          numbers: {},
-          names: {},
-          commands: [{ do: 'discard', instance: instance.id }],
-        },
-      ]
 
 /** A piece whose part left the catalogue, or of which nothing is known at all. */
 export const partGone = defineCheck<Gone, object>({
@@ -62,5 +49,6 @@ export const partGone = defineCheck<Gone, object>({
       parts: [instance.id],
     }
   },
-  remedies: (gone, facts) => leaveOut(facts, gone),
+  aims: ({ instance }, { assembly }) =>
+    assembly.rig.setups.some(({ root }) => root === instance.id) ? [] : [{ do: 'leave-out', instance: instance.id }],
 })

@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { mate, mountOf } from '../../catalogue/index.ts'
+import { mate, mountOf, type Part } from '../../catalogue/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { byReadiness, eachOf, firstOf, swapRemedy, takeOffRemedy } from '../places.ts'
 
 /** A part that goes on, but not as it should. */
 export const partialFit = defineCheck<PlacedPart, object>({
@@ -28,22 +27,18 @@ export const partialFit = defineCheck<PlacedPart, object>({
       ? { group: 'silent', message: 'holds', names }
       : { group: 'speaks', message: 'almost', names, parts: [piece.instance.id], at: piece.centre }
   },
-  remedies: (piece, facts) => {
+  aims: (piece) => {
     const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
     if (!piece.host || !mount) return []
     const host = { part: piece.host.part, mount }
-    const proper = [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])].filter((part) =>
+    const isProper = (part: Part): boolean =>
       part.mounts.some((own) => {
         const made = mate(host, { part, mount: own })
         return made.ok && made.value.fault === undefined
-      }),
-    )
+      })
     return [
-      ...firstOf(
-        1,
-        eachOf(proper.sort(byReadiness(facts)), (part) => swapRemedy(facts, piece, part)),
-      ),
-      takeOffRemedy(facts, piece),
+      { do: 'swap', piece, for: isProper, tried: Infinity },
+      { do: 'take-off', piece },
     ]
   },
 })

@@ -1,9 +1,8 @@
-import { cheapestFirst } from '../../catalogue/index.ts'
+import { cheapestFirst, type Part, type Catalogue } from '../../catalogue/index.ts'
 import { z } from 'zod'
-import { type Command, type PlacedPart, rodRails, rodUse } from '../../assembly/index.ts'
+import { type PlacedPart, rodRails, rodUse } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
-import { factsAfter } from '../cures.ts'
+import { defineCheck } from '../check.ts'
 import type { Facts } from '../../facts/index.ts'
 
 /** Rods much longer than what rides on them. */
@@ -36,41 +35,41 @@ export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
       ? { group: 'speaks', message: 'long', names, numbers, parts: [rods.instance.id], at: rods.centre }
       : { group: 'silent', message: 'right', names, numbers }
   },
-  remedies: (rods, facts, _, { spareMm }) => shorter(rods, facts, spareMm),
+  aims: (rods, { assembly, context }, _, { spareMm }) => {
+    const now = rodUse(assembly, rods)
+    return now
+      ? [
+          {
+            do: 'swap',
+            piece: rods,
+            for: shorter(context.catalogue, now),
+            riders: 'stay',
+            until: endsNear(rods, spareMm),
+          },
+        ]
+      : []
+  },
 })
 
-/** The shortest pair that still carries everything where it stands now. */
-const shorter = (rods: PlacedPart, facts: Facts, spareMm: number): Remedy[] => {
-  const now = rodUse(facts.assembly, rods)
-  if (!now) return []
-  const setup = facts.assembly.setup.id
-  const pairs = (facts.context.catalogue.byRole.get('rods') ?? [])
-    .flatMap((part) => {
-      const lengthMm = rodRails(part)[0]?.lengthMm
-      return lengthMm !== undefined && lengthMm < now.longMm && lengthMm >= now.usedMm ? [{ part, lengthMm }] : []
-    })
-    .sort((a, b) => a.lengthMm - b.lengthMm || cheapestFirst(a.part, b.part))
-  for (const { part, lengthMm } of pairs) {
-    const commands: Command[] = [{ do: 'swap', instance: rods.instance.id, partId: part.id }]
-    // The rail's zero is its middle: with shorter rods everything slides by half the difference to stay where it is.
-    for (const piece of facts.assembly.placed)
-      if (piece.host === rods && piece.joint)
-        commands.push({
-          do: 'set',
-          setup,
-          instance: piece.instance.id,
-          slideMm: piece.joint.slideMm + (now.longMm - lengthMm) / 2,
-        })
-    const after = factsAfter(facts, commands)
-    const swapped = after?.assembly.byInstance.get(rods.instance.id)
-    const left = after && swapped && rodUse(after.assembly, swapped)
-    if (
-      after &&
-      left &&
-      left.longMm - left.usedMm <= spareMm &&
-      after.assembly.placed.every((piece) => piece.host !== swapped || piece.mate?.ok)
-    )
-      return [{ text: 'swap the {role} for {part}', numbers: {}, names: { role: 'rods', part: part.name }, commands }]
-  }
-  return []
+type Use = NonNullable<ReturnType<typeof rodUse>>
+
+/** Pairs that are long enough for what is used and shorter than these, the shortest first. */
+const shorter = ({ byRole }: Catalogue, { longMm, usedMm }: Use): readonly Part[] => {
+  const lengthOf = (part: Part): number => rodRails(part)[0]?.lengthMm ?? Infinity
+  return (byRole.get('rods') ?? [])
+    .filter((part) => lengthOf(part) < longMm && lengthOf(part) >= usedMm)
+    .sort((a, b) => lengthOf(a) - lengthOf(b) || cheapestFirst(a, b))
 }
+
+/** Does everything still sit on the rods, and end near their end? */
+const endsNear =
+  ({ instance }: PlacedPart, spareMm: number) =>
+  ({ assembly }: Facts): boolean => {
+    const rods = assembly.byInstance.get(instance.id)
+    const left = rods && rodUse(assembly, rods)
+    return (
+      left !== undefined &&
+      left.longMm - left.usedMm <= spareMm &&
+      assembly.placed.every((piece) => piece.host !== rods || piece.mate?.ok === true)
+    )
+  }

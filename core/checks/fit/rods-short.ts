@@ -1,11 +1,10 @@
-import { cheapestFirst } from '../../catalogue/index.ts'
+import { cheapestFirst, type Catalogue } from '../../catalogue/index.ts'
 import { z } from 'zod'
-import { type Assembly, type Command, type PlacedPart, ridesOn, slideWay, travelOf } from '../../assembly/index.ts'
+import { type Assembly, type PlacedPart, ridesOn, slideWay, travelOf } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
-import { factsAfter } from '../cures.ts'
+import { defineCheck } from '../check.ts'
 import type { Facts } from '../../facts/index.ts'
-import { takeOffRemedy } from '../places.ts'
+import type { Aim } from '../aim.ts'
 
 /** How far the glass reaches ahead of the sensor, mm, with what is screwed on it. */
 const glassAhead = (assembly: Assembly, box: PlacedPart): number => {
@@ -52,49 +51,38 @@ export const rodsShort = defineCheck<PlacedPart, { recessMm: number }>({
       ? { group: 'speaks', message: 'short', names, numbers, parts: [box.instance.id], at: box.centre }
       : { group: 'silent', message: 'ahead', names, numbers }
   },
-  remedies: (box, facts) => [...slideAhead(box, facts), ...longerRods(box, facts), takeOffRemedy(facts, box)],
+  aims: (box, { assembly, context }) => [
+    ...slideAhead(box, assembly),
+    ...longerRods(box, context.catalogue),
+    { do: 'take-off', piece: box },
+  ],
 })
 
-const clears = (facts: Facts, box: PlacedPart, commands: readonly Command[]): boolean => {
-  const after = factsAfter(facts, commands)
-  const moved = after?.assembly.byInstance.get(box.instance.id)
-  return after !== undefined && moved?.mate?.ok === true && !exceeds(shortBy(after.assembly, moved), 0)
-}
+const clears =
+  ({ instance }: PlacedPart) =>
+  ({ assembly }: Facts): boolean => {
+    const moved = assembly.byInstance.get(instance.id)
+    return moved?.mate?.ok === true && !exceeds(shortBy(assembly, moved), 0)
+  }
 
-const slideAhead = (box: PlacedPart, facts: Facts): Remedy[] => {
+const slideAhead = (box: PlacedPart, assembly: Assembly): readonly Aim[] => {
   const travel = travelOf(box)
   const way = slideWay(box)
   if (!travel || !way || !box.joint) return []
-  const steps = Math.ceil(shortBy(facts.assembly, box) / travel.stepMm) * travel.stepMm
+  const steps = Math.ceil(shortBy(assembly, box) / travel.stepMm) * travel.stepMm
   const slideMm = box.joint.slideMm + steps * (way[2] < 0 ? 1 : -1)
-  const commands: Command[] = [{ do: 'set', setup: facts.assembly.setup.id, instance: box.instance.id, slideMm }]
-  if (slideMm > travel.maxMm || slideMm < travel.minMm || !clears(facts, box, commands)) return []
-  return [
-    {
-      text: 'slide {part} {byMm:mm} {way}',
-      numbers: { byMm: steps },
-      names: { part: box.part.name, way: 'forward' },
-      commands,
-    },
-  ]
+  return slideMm > travel.maxMm || slideMm < travel.minMm
+    ? []
+    : [{ do: 'slide', piece: box, slideMm, until: clears(box) }]
 }
 
-const longerRods = (box: PlacedPart, facts: Facts): Remedy[] => {
+const longerRods = (box: PlacedPart, { byRole }: Catalogue): readonly Aim[] => {
   const rods = box.host
   const mount = rods?.part.mounts.find(({ id }) => id === box.joint?.hostMount)
-  if (!rods || !mount?.lengthMm || !box.joint) return []
-  const setup = facts.assembly.setup.id
-  const longer = (facts.context.catalogue.byRole.get(rods.part.role) ?? []).flatMap((part) => {
+  if (!rods || !mount?.lengthMm) return []
+  const longer = (byRole.get(rods.part.role) ?? []).filter((part) => {
     const same = part.mounts.find(({ id, standard }) => id === mount.id && standard === mount.standard)
-    return same?.lengthMm && same.lengthMm > (mount.lengthMm ?? 0) && same.travel ? [{ part, travel: same.travel }] : []
+    return same?.travel && same.lengthMm !== undefined && same.lengthMm > (mount.lengthMm ?? 0)
   })
-  for (const { part, travel } of longer.sort((a, b) => cheapestFirst(a.part, b.part))) {
-    const commands: Command[] = [
-      { do: 'swap', instance: rods.instance.id, partId: part.id },
-      { do: 'set', setup, instance: box.instance.id, slideMm: travel.maxMm },
-    ]
-    if (clears(facts, box, commands))
-      return [{ text: 'swap the {role} for {part}', numbers: {}, names: { role: 'rods', part: part.name }, commands }]
-  }
-  return []
+  return [{ do: 'swap', piece: rods, for: longer.sort(cheapestFirst), riders: { ahead: box }, until: clears(box) }]
 }

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { swapsThat, takeOffRemedy } from '../places.ts'
 
 const screw = ({ mate }: PlacedPart) =>
   mate?.ok && mate.value.socket.mount.deepMm !== undefined
@@ -45,16 +44,18 @@ export const screwTooLong = defineCheck<PlacedPart, { engagedMm: number }>({
       return { group: 'speaks', message: 'short', level: 'risk', names, numbers, parts, at: piece.centre }
     return { group: 'silent', message: 'right', names, numbers }
   },
-  remedies: (piece, facts, judgement, { engagedMm }) => {
+  aims: (piece, _, judgement, { engagedMm }) => {
     if (judgement.group === 'cannotTell') return []
     const { deepMm } = screw(piece) ?? { deepMm: 0 }
     const fits = (length: number | undefined) => length !== undefined && length <= deepMm && length >= engagedMm
     const own = piece.part.mounts.find(({ id }) => id === piece.joint?.guestMount)
     return [
-      ...swapsThat(facts, piece, 1, (part) =>
-        part.mounts.some((mount) => mount.standard === own?.standard && fits(mount.screwMm)),
-      ),
-      takeOffRemedy(facts, piece),
+      {
+        do: 'swap',
+        piece,
+        for: ({ mounts }) => mounts.some(({ standard, screwMm }) => standard === own?.standard && fits(screwMm)),
+      },
+      { do: 'take-off', piece },
     ]
   },
 })

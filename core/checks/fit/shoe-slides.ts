@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { standardOf } from '../../catalogue/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { isBraced, loadOn, moveRemedy, onTheRun, swapsThat } from '../places.ts'
+import { isBraced, loadOn, onTheRun } from '../places.ts'
 
 const isShoe = (standard: string): boolean => standardOf(standard).kind === 'shoe'
 
@@ -44,11 +44,14 @@ export const shoeSlides = defineCheck<PlacedPart, { lightG: number }, 'loads'>({
       ? { group: 'speaks', message: 'slides', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'light', names, numbers }
   },
-  remedies: (piece, facts) => {
-    const keeps = (part: PlacedPart['part']) =>
-      part.mounts.some(({ standard, side, lock }) => side === 'sits' && isShoe(standard) && lock) &&
-      piece.part.provides.every((gift) => part.provides.includes(gift))
-    const screwed = moveRemedy(facts, piece, ({ mount }) => !isShoe(mount.standard))
-    return [...(screwed ? [screwed] : []), ...swapsThat(facts, piece, 1, keeps)]
-  },
+  aims: (piece) => [
+    { do: 'move', piece, to: ({ mount }) => !isShoe(mount.standard) },
+    {
+      do: 'swap',
+      piece,
+      for: ({ mounts, provides }) =>
+        mounts.some(({ standard, side, lock }) => side === 'sits' && isShoe(standard) && lock) &&
+        piece.part.provides.every((gift) => provides.includes(gift)),
+    },
+  ],
 })

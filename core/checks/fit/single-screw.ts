@@ -6,7 +6,7 @@ import { clashWith } from '../../clearance/index.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
 import { dot, exceeds, lengthOf, overlap, perThing, subtract } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { byReadiness, eachOf, firstOf, isBraced, loadOn, moveRemedy, swapRemedy } from '../places.ts'
+import { isBraced, loadOn } from '../places.ts'
 
 /** Joints that never were meant to hold a twist: they have checks of their own. */
 const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
@@ -132,7 +132,7 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
       return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },
-  remedies: (piece, facts) => {
+  aims: (piece) => {
     const { host, joint, part } = piece
     const hostMount = host && joint && mountOf(host.part, joint.hostMount)
     if (!host || !hostMount) return []
@@ -141,19 +141,17 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
         const made = mate(point, { part: other, mount })
         return made.ok && made.value.holdsTwist
       })
-    const rivals = [...(facts.context.catalogue.byRole.get(part.role) ?? [])].filter(
-      (other) =>
-        other.id !== part.id &&
-        firm({ part: host.part, mount: hostMount }, other) &&
-        part.provides.every((gift) => other.provides.includes(gift)),
-    )
-    const firmPoint = moveRemedy(facts, piece, (point) => firm({ part: point.piece.part, mount: point.mount }, part))
     return [
-      ...firstOf(1, [firmPoint]),
-      ...firstOf(
-        2,
-        eachOf(rivals.sort(byReadiness(facts)), (other) => swapRemedy(facts, piece, other)),
-      ),
+      { do: 'move', piece, to: (point) => firm({ part: point.piece.part, mount: point.mount }, part) },
+      {
+        do: 'swap',
+        piece,
+        most: 2,
+        tried: Infinity,
+        for: (other) =>
+          firm({ part: host.part, mount: hostMount }, other) &&
+          part.provides.every((gift) => other.provides.includes(gift)),
+      },
     ]
   },
 })

@@ -1,7 +1,6 @@
 import type { Role } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** What each support that stands by itself is made of, and what it is called. */
 const madeOf = {
@@ -40,12 +39,8 @@ export const standMissing = defineCheck<Sees, object>({
       ? { group: 'silent', message: 'there', names }
       : { group: 'speaks', message: 'missing', names, station: 'base' }
   },
-  remedies: (_, facts) => {
+  aims: (_, facts) => {
     const roles: readonly Role[] = standOf(facts)?.roles ?? []
-    const stands = roles.flatMap((role) => facts.context.catalogue.byRole.get(role) ?? []).sort(byReadiness(facts))
-    return firstOf(
-      1,
-      eachOf(stands.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)),
-    )
+    return [{ do: 'add', parts: ({ role }) => roles.includes(role), tried: MOST_TRIED }]
   },
 })

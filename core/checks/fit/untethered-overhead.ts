@@ -1,7 +1,5 @@
-import { offeredParts } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
 /** Over people or water without a tether. */
 export const untetheredOverhead = defineCheck<Sees, object>({
@@ -25,13 +23,5 @@ export const untetheredOverhead = defineCheck<Sees, object>({
       ? { group: 'silent', message: 'tethered', names: { tether: tether.part.name } }
       : { group: 'speaks', message: 'untethered', parts: [assembly.setup.root] }
   },
-  remedies: (_, facts) => {
-    const tethers = offeredParts(facts.context.catalogue)
-      .filter(({ provides }) => provides.includes('tether'))
-      .sort(byReadiness(facts))
-    return firstOf(
-      1,
-      eachOf(tethers.slice(0, 6), (part) => addRemedy(facts, part)),
-    )
-  },
+  aims: () => [{ do: 'add', parts: ({ provides }) => provides.includes('tether'), supports: true, tried: 6 }],
 })

@@ -43,4 +43,5 @@ export const adapterLoad = defineCheck<PlacedPart, { usualNm: number }, 'support
       ? { group: 'speaks', message: 'over', names, numbers, parts: [lens.instance.id], at: lens.centre }
       : { group: 'silent', message: 'within', names, numbers }
   },
+  aims: () => [{ do: 'add', parts: ({ role }) => role === 'lens-support', most: 4, supports: true }],
 })

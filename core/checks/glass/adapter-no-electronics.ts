@@ -1,6 +1,5 @@
 import { adaptersFor, type LensFit } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { bagRemedy, eachOf, firstOf } from '../places.ts'
 
 /** An autofocus lens behind an adapter that passes nothing on. */
 export const adapterNoElectronics = defineCheck<LensFit, object, 'lensKit'>({
@@ -28,13 +27,10 @@ export const adapterNoElectronics = defineCheck<LensFit, object, 'lensKit'>({
       ? { group: 'silent', message: 'joined', names, key, station: 'glass' }
       : { group: 'speaks', message: 'dead', names, key, station: 'glass', numbers: { share } }
   },
-  remedies: ({ part }, facts) => {
+  aims: ({ part }, facts) => {
     const camera = facts.assembly.placed[0]?.part
     const known = camera ? adaptersFor(camera, part, facts.context.catalogue, facts.context.owned) : []
     const joined = known.filter(({ optics }) => optics?.kind === 'adapter' && optics.contacts)
-    return firstOf(
-      1,
-      eachOf(joined, (adapter) => bagRemedy(facts, [adapter])),
-    )
+    return [{ do: 'along', choices: joined.map((adapter) => [adapter]) }]
   },
 })

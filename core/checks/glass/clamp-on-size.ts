@@ -55,20 +55,10 @@ export const clampOnSize = defineCheck<Pair, object, 'lensKit'>({
       parts: [id],
     }
   },
-  remedies: ({ id }, facts) => {
-    const [rods] = (facts.context.catalogue.byRole.get('matte-box') ?? []).filter(
-      (part) => sizeOn(part, 'clamp', 'sits') === undefined,
+  aims: ({ id, box }, { assembly, context }) => {
+    const [rods] = (context.catalogue.byRole.get('matte-box') ?? []).filter(
+      (other) => sizeOn(other, 'clamp', 'sits') === undefined,
     )
-    const loose = !facts.assembly.byInstance.has(id)
-    return rods && loose
-      ? [
-          {
-            text: 'swap the {role} for {part}',
-            numbers: {},
-            names: { role: 'matte box', part: rods.name },
-            commands: [{ do: 'swap', instance: id, partId: rods.id }],
-          },
-        ]
-      : []
+    return rods && !assembly.byInstance.has(id) ? [{ do: 'exchange', instance: id, from: box, part: rods }] : []
   },
 })

@@ -45,7 +45,7 @@ export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
       ? { group: 'silent', message: 'given', names, key, station: 'glass', numbers }
       : { group: 'speaks', message: 'open', names, key, station: 'glass', numbers }
   },
-  remedies: ({ fieldMm }, facts) => {
+  aims: ({ fieldMm }, facts) => {
     const { rig, placed } = facts.assembly
     const camera = placed[0]?.part
     if (!camera || rig.brief.lenses.length === 0) return []
@@ -60,20 +60,6 @@ export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
       ({ part, way, fromMm, toMm }) =>
         way === 'direct' && (coverage([fieldMm], [{ id: part.id, fromMm, toMm }])[0]?.by.length ?? 0) > 0,
     )
-    return fit
-      ? [
-          {
-            text: 'take {part} along',
-            numbers: {},
-            names: { part: fit.part.name },
-            commands: [
-              {
-                do: 'brief',
-                brief: { ...rig.brief, lenses: [...rig.brief.lenses, { partId: fit.part.id, share: 0 }] },
-              },
-            ],
-          },
-        ]
-      : []
+    return fit ? [{ do: 'lens', part: fit.part }] : []
   },
 })

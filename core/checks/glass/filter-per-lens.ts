@@ -2,7 +2,7 @@ import { goesBefore, type LensFit, ndOf, sizeOn } from '../../optics/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { bagRemedy, byReadiness, kitThat, ringsBetween } from '../places.ts'
+import { byReadiness, kitThat, ringsBetween } from '../places.ts'
 
 /** Lenses that need a filter: those that are used, when the day wants one and the camera has none inside. */
 const wanting = (facts: Sees<'lensKit' | 'light' | 'needs'>): readonly LensFit[] =>
@@ -71,8 +71,5 @@ export const filterPerLens = defineCheck<LensFit, object, 'lensKit' | 'needs' | 
       numbers,
     }
   },
-  remedies: (fit, facts) => {
-    const remedy = bagRemedy(facts, wayTo(facts, fit))
-    return remedy ? [remedy] : []
-  },
+  aims: (fit, facts) => [{ do: 'along', choices: [wayTo(facts, fit)] }],
 })

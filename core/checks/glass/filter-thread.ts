@@ -2,7 +2,7 @@ import type { Part } from '../../catalogue/index.ts'
 import { goesBefore, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { bagRemedy, kitThat, ringsBetween } from '../places.ts'
+import { kitThat, ringsBetween } from '../places.ts'
 
 interface Held {
   readonly id: string
@@ -49,10 +49,7 @@ export const filterThread = defineCheck<Held, object, 'lensKit'>({
     if (fit) return { group: 'silent', message: 'fits', names, key, station: 'glass', numbers }
     return { group: 'speaks', message: way ? 'ring' : 'never', names, key, station: 'glass', numbers, parts: [id] }
   },
-  remedies: ({ part }, facts) => {
-    const remedy = bagRemedy(facts, wayOf(facts, part)?.rings ?? [])
-    return remedy ? [remedy] : []
-  },
+  aims: ({ part }, facts) => [{ do: 'along', choices: [wayOf(facts, part)?.rings] }],
 })
 
 /** The lens of the kit that is used most of those that rings lead to. */

@@ -1,6 +1,5 @@
 import type { Drive } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { addRemedy, byReadiness, eachOf, firstOf, takeOffRemedy } from '../places.ts'
 
 /** A follow focus with no teeth to drive. */
 export const gearMissing = defineCheck<Drive, object, 'drives'>({
@@ -25,15 +24,8 @@ export const gearMissing = defineCheck<Drive, object, 'drives'>({
       ? { group: 'silent', message: 'toothed', names }
       : { group: 'speaks', message: 'bare', names, parts: [piece.instance.id, lens.instance.id], at: piece.centre }
   },
-  remedies: ({ piece, lens }, facts) => {
-    const onLens = facts.points.filter((point) => point.piece === lens)
-    const rings = [...(facts.context.catalogue.byRole.get('gear-ring') ?? [])].sort(byReadiness(facts))
-    return [
-      ...firstOf(
-        1,
-        eachOf(rings, (ring) => addRemedy(facts, ring, onLens)),
-      ),
-      takeOffRemedy(facts, piece),
-    ]
-  },
+  aims: ({ piece, lens }, { points }) => [
+    { do: 'add', parts: ({ role }) => role === 'gear-ring', at: points.filter((point) => point.piece === lens) },
+    { do: 'take-off', piece },
+  ],
 })

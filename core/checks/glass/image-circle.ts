@@ -1,9 +1,8 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { cropFor, diagonalMm, pictureOf, sensorOf } from '../../optics/index.ts'
-import { defineCheck, noOptions, piecesThat } from '../check.ts'
+import { defineCheck, piecesThat, noOptions } from '../check.ts'
 import { deliveryOf } from '../../facts/index.ts'
-import { swapsThat } from '../places.ts'
 
 /** Drawn circles are stated to the tenth of a millimetre. */
 const ROUNDING_MM = 0.1
@@ -49,15 +48,14 @@ export const imageCircle = defineCheck<PlacedPart, object>({
         }
       : { group: 'silent', message: 'fills', names, numbers }
   },
-  remedies: (piece, facts) => {
-    const { picture } = facts
-    return picture
-      ? swapsThat(
-          facts,
-          piece,
-          1,
-          ({ optics }) => optics?.kind === 'lens' && optics.imageCircleMm + ROUNDING_MM >= diagonalMm(picture),
-        )
-      : []
-  },
+  aims: (piece, { picture }) =>
+    picture
+      ? [
+          {
+            do: 'swap',
+            piece,
+            for: ({ optics }) => optics?.kind === 'lens' && optics.imageCircleMm + ROUNDING_MM >= diagonalMm(picture),
+          },
+        ]
+      : [],
 })

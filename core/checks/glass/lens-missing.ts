@@ -1,9 +1,7 @@
-import { offeredParts } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { addRemedy, byReadiness, eachOf, firstOf } from '../places.ts'
 
-const MOST_TRIED = 6
+const MOST_TRIED = 8
 
 /** A set-up whose camera has no lens on it. */
 export const lensMissing = defineCheck<Sees, object>({
@@ -35,13 +33,5 @@ export const lensMissing = defineCheck<Sees, object>({
       ? { group: 'silent', message: 'there', names }
       : { group: 'speaks', message: 'missing', names, parts: [assembly.setup.root], station: 'glass' }
   },
-  remedies: (_, facts) => {
-    const lenses = offeredParts(facts.context.catalogue)
-      .filter(({ role }) => role === 'lens')
-      .sort(byReadiness(facts))
-    return firstOf(
-      1,
-      eachOf(lenses.slice(0, MOST_TRIED), (part) => addRemedy(facts, part)),
-    )
-  },
+  aims: () => [{ do: 'add', parts: ({ role }) => role === 'lens', most: MOST_TRIED, tried: Infinity }],
 })

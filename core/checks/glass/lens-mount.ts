@@ -2,7 +2,7 @@ import { type Part, standardOf } from '../../catalogue/index.ts'
 import { dot, subtract } from '../../kernel/index.ts'
 import { adaptersFor, type LensFit } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { bagRemedy, eachOf, firstOf, kitThat } from '../places.ts'
+import { kitThat } from '../places.ts'
 
 /** How far an adapter stands a lens off, mm: from its one face to the other. */
 const adapterMm = ({ mounts }: Part): number => {
@@ -52,15 +52,10 @@ export const lensMount = defineCheck<LensFit, object, 'lensKit'>({
       ? { group: 'silent', message: 'along', names, key, numbers, station: 'glass' }
       : { group: 'speaks', message: 'adapter', names, key, numbers, station: 'glass' }
   },
-  remedies: ({ part, way }, facts) => {
-    const camera = facts.assembly.placed[0]?.part
-    return camera && way === 'adapter'
-      ? firstOf(
-          2,
-          eachOf(adaptersFor(camera, part, facts.context.catalogue, facts.context.owned), (adapter) =>
-            bagRemedy(facts, [adapter]),
-          ),
-        )
-      : []
+  aims: ({ part, way }, { assembly, context }) => {
+    const camera = assembly.placed[0]?.part
+    if (!camera || way !== 'adapter') return []
+    const known = adaptersFor(camera, part, context.catalogue, context.owned)
+    return [{ do: 'along', most: 2, choices: known.map((adapter) => [adapter]) }]
   },
 })

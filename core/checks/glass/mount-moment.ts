@@ -58,4 +58,5 @@ export const mountMoment = defineCheck<PlacedPart, { supportNm: number; graveNm:
       at: lens.centre,
     }
   },
+  aims: () => [{ do: 'add', parts: ({ role }) => role === 'lens-support', most: 4, supports: true }],
 })

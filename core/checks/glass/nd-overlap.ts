@@ -73,7 +73,5 @@ export const ndOverlap = defineCheck<Held, object, 'light'>({
       ? { group: 'speaks', message: 'spare', names, numbers, parts: [id], ...(onRig ? { at: onRig.centre } : {}) }
       : { group: 'silent', message: 'useful', names, numbers }
   },
-  remedies: ({ id, part }) => [
-    { text: 'leave out {part}', numbers: {}, names: { part: part.name }, commands: [{ do: 'discard', instance: id }] },
-  ],
+  aims: ({ id, part }) => [{ do: 'leave-out', instance: id, part }],
 })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Part } from '../../catalogue/index.ts'
 import { lensOf, lightPlan, ndOf, type PhaseExposure } from '../../optics/index.ts'
 import { defineCheck } from '../check.ts'
-import { bagRemedy, byReadiness, eachOf, firstOf, spareOwned, withRings } from '../places.ts'
+import { byReadiness, eachOf, spareOwned, withRings } from '../places.ts'
 
 /** Light that no filter at hand takes, or that is not there. */
 export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'light' | 'needs'>({
@@ -74,22 +74,16 @@ export const ndShort = defineCheck<PhaseExposure, { smallestStop: number }, 'lig
       parts: onLens,
     }
   },
-  remedies: (phase, facts, { message }) => {
+  aims: (phase, facts, { message }) => {
     const lens = lensOf(facts.assembly)?.lens.part
     if (!lens || message !== 'bright') return []
     const holds = (filter: Part) =>
       lightPlan(facts.assembly, [filter]).phases.some(
         ({ light, missesBy }) => light.phase === phase.light.phase && missesBy === 0,
       )
-    const known = (facts.context.catalogue.byRole.get('filter') ?? []).filter(
-      (part) => ndOf(part, spareOwned(facts, part)) && holds(part),
-    )
-    return firstOf(
-      2,
-      eachOf([...known].sort(byReadiness(facts)), (filter) => {
-        const parts = withRings(facts, lens, filter)
-        return parts && bagRemedy(facts, parts)
-      }),
-    )
+    const known = (facts.context.catalogue.byRole.get('filter') ?? [])
+      .filter((part) => ndOf(part, spareOwned(facts, part)) && holds(part))
+      .sort(byReadiness(facts))
+    return [{ do: 'along', most: 2, choices: eachOf(known, (filter) => withRings(facts, lens, filter)) }]
   },
 })

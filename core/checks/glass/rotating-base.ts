@@ -1,8 +1,8 @@
 import { pathToRoot, type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { filterOf, lensOf, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { swapsThat, takeOffRemedy } from '../places.ts'
 import type { Sees } from '../../facts/index.ts'
+import type { Part } from '../../catalogue/index.ts'
 
 const polarised: ReadonlySet<string> = new Set(['variable-nd', 'polariser'])
 const minds = ({ part }: PlacedPart): boolean =>
@@ -64,8 +64,10 @@ export const rotatingBase = defineCheck<PlacedPart, object>({
       at: piece.centre,
     }
   },
-  remedies: (piece, facts, { message }) => [
-    ...(message === 'box' ? swapsThat(facts, piece, 1, (part) => sizeOn(part, 'clamp', 'sits') === undefined) : []),
-    ...(facts.assembly.placed.some(({ host }) => host === piece) ? [] : [takeOffRemedy(facts, piece)]),
+  aims: (piece, { assembly }, { message }) => [
+    ...(message === 'box'
+      ? [{ do: 'swap' as const, piece, for: (part: Part) => sizeOn(part, 'clamp', 'sits') === undefined }]
+      : []),
+    ...(assembly.placed.some(({ host }) => host === piece) ? [] : [{ do: 'take-off' as const, piece }]),
   ],
 })

@@ -1,10 +1,9 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import type { Clean, Front } from '../../optics/index.ts'
-import { defineCheck, noOptions, type Remedy } from '../check.ts'
-import { factsAfter } from '../cures.ts'
+import { defineCheck, noOptions } from '../check.ts'
 import type { Facts, Sees } from '../../facts/index.ts'
-import { swapsThat, takeOffRemedy } from '../places.ts'
+import type { Aim } from '../aim.ts'
 
 interface Stack {
   readonly front: Front
@@ -15,11 +14,10 @@ const stackOf = ({ front, clean }: Sees<'front' | 'clean'>): readonly Stack[] =>
   front && clean && front.openings.length > 0 ? [{ front, clean }] : []
 
 /** Is the stack clean at least from a shorter focal length on after this edit? */
-const better = (facts: Facts, { clean }: Stack, commands: Remedy['commands']): boolean => {
-  const after = factsAfter(facts, commands)
-  const now = after?.clean
-  return now?.fromMm !== undefined && now.fromMm < (clean.fromMm ?? Infinity) - 1e-6
-}
+const cleanSooner =
+  ({ clean: before }: Stack) =>
+  ({ clean }: Facts): boolean =>
+    clean?.fromMm !== undefined && clean.fromMm < (before.fromMm ?? Infinity) - 1e-6
 
 /** Dark corners from what stands before the lens. */
 export const stackVignettes = defineCheck<Stack, object, 'front' | 'clean'>({
@@ -61,25 +59,23 @@ export const stackVignettes = defineCheck<Stack, object, 'front' | 'clean'>({
       ...(worst ? { at: worst.piece.centre } : {}),
     }
   },
-  remedies: (stack, facts) => {
+  aims: (stack, { assembly }) => {
     const pieces: readonly PlacedPart[] = stack.clean.by.map(({ piece }) => piece)
-    const swaps = pieces.flatMap((piece) =>
-      swapsThat(
-        facts,
-        piece,
-        1,
-        ({ provides, optics }) =>
-          piece.part.provides.every((gift) => provides.includes(gift)) &&
-          (optics?.kind !== 'filter' ||
-            piece.part.optics?.kind !== 'filter' ||
-            optics.effect === piece.part.optics.effect),
-        (commands) => better(facts, stack, commands),
-      ),
-    )
-    const offs = pieces
-      .filter((piece) => !facts.assembly.placed.some(({ host }) => host === piece))
-      .map((piece) => takeOffRemedy(facts, piece))
-      .filter(({ commands }) => better(facts, stack, commands))
-    return [...swaps.slice(0, 1), ...offs.slice(0, 1)]
+    const until = cleanSooner(stack)
+    const swaps = pieces.map((piece): Aim => ({
+      do: 'swap',
+      piece,
+      until,
+      for: ({ provides, optics }) =>
+        piece.part.provides.every((gift) => provides.includes(gift)) &&
+        (optics?.kind !== 'filter' ||
+          piece.part.optics?.kind !== 'filter' ||
+          optics.effect === piece.part.optics.effect),
+    }))
+    const bare = pieces.filter((piece) => !assembly.placed.some(({ host }) => host === piece))
+    return [
+      { do: 'any', of: swaps },
+      { do: 'any', of: bare.map((piece): Aim => ({ do: 'take-off', piece, until })) },
+    ]
   },
 })

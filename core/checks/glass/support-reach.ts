@@ -1,7 +1,7 @@
 import { exceeds } from '../../kernel/index.ts'
 import { CRADLE_MM, type SupportReach } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { swapsThat, takeOffRemedy } from '../places.ts'
+import type { Part } from '../../catalogue/index.ts'
 
 /** A lens support that does not get to the lens. */
 export const supportReach = defineCheck<SupportReach, object, 'supports'>({
@@ -39,15 +39,17 @@ export const supportReach = defineCheck<SupportReach, object, 'supports'>({
     if (exceeds(lowMm - CRADLE_MM, neededMm)) return { group: 'speaks', message: 'high', names, numbers, ...where }
     return { group: 'silent', message: 'holds', names, numbers }
   },
-  remedies: ({ piece, neededMm }, facts) => [
+  aims: ({ piece, neededMm }) => [
     ...(neededMm === undefined
       ? []
-      : swapsThat(
-          facts,
-          piece,
-          1,
-          ({ optics }) => optics?.kind === 'support' && optics.lowMm <= neededMm && optics.highMm >= neededMm,
-        )),
-    takeOffRemedy(facts, piece),
+      : [
+          {
+            do: 'swap' as const,
+            piece,
+            for: ({ optics }: Part) =>
+              optics?.kind === 'support' && optics.lowMm <= neededMm && optics.highMm >= neededMm,
+          },
+        ]),
+    { do: 'take-off', piece },
   ],
 })

@@ -5,7 +5,7 @@ import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import { isNoLarger, lossesOf, takesAll } from '../equal.ts'
 import type { Sees } from '../../facts/index.ts'
-import { rivals, swapRemedy } from '../places.ts'
+import { rivals } from '../places.ts'
 
 /** Pieces to buy that come with others in their box. */
 const boxes = ({ assembly, cost }: Sees<'cost'>): readonly PlacedPart[] =>
@@ -74,9 +74,8 @@ export const bundleWaste = defineCheck<PlacedPart, { leastMinor: number }, 'cost
       ? { group: 'speaks', message: 'waste', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'worth', names, numbers }
   },
-  remedies: (piece, facts) => {
+  aims: (piece, facts) => {
     const other = single(facts, piece)
-    const remedy = other && swapRemedy(facts, piece, other)
-    return remedy ? [remedy] : []
+    return other ? [{ do: 'swap', piece, for: [other] }] : []
   },
 })

@@ -7,7 +7,6 @@ import { type Cost, costOf, lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
 import { cheaperEquals, takesAll } from '../equal.ts'
-import { swapRemedy } from '../places.ts'
 
 /** So many cheaper ones are tried, the cheapest first. */
 const MOST_TRIED = 4
@@ -110,9 +109,8 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cos
       ? { group: 'speaks', message: 'cheaper', names, numbers, parts: [piece.instance.id], at: piece.centre }
       : { group: 'silent', message: 'little', names, numbers }
   },
-  remedies: (piece, facts) => {
+  aims: (piece, facts) => {
     const found = bestOf(facts, piece)
-    const remedy = found && swapRemedy(facts, piece, found.part)
-    return remedy ? [remedy] : []
+    return found ? [{ do: 'swap', piece, for: [found.part] }] : []
   },
 })

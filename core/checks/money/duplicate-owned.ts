@@ -5,7 +5,7 @@ import { perPair } from '../../kernel/index.ts'
 import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { spareOwned, swapRemedy } from '../places.ts'
+import { spareOwned, afterSwap } from '../places.ts'
 
 /** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
 const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): boolean => {
@@ -23,7 +23,8 @@ const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): 
   })
 })
 
-const fromLocker = (facts: Sees, piece: PlacedPart) => {
+/** The part of the locker that does the same and can be put in, in every set-up. */
+const fromLocker = (facts: Sees, piece: PlacedPart): Part | undefined => {
   const { catalogue, owned } = facts.context
   const alike = (catalogue.byRole.get(piece.part.role) ?? []).filter(
     (part) =>
@@ -33,11 +34,7 @@ const fromLocker = (facts: Sees, piece: PlacedPart) => {
       piece.part.provides.every((gift) => part.provides.includes(gift)) &&
       sitsAsFirmly(piece, part),
   )
-  for (const part of alike.sort((a, b) => (a.id < b.id ? -1 : 1))) {
-    const remedy = swapRemedy(facts, piece, part)
-    if (remedy) return { part, remedy }
-  }
-  return undefined
+  return alike.sort((a, b) => (a.id < b.id ? -1 : 1)).find((part) => afterSwap(facts, piece, part) !== undefined)
 }
 
 /** About to buy what the locker already has. */
@@ -61,9 +58,9 @@ export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
       (piece) => piece.joint && piece.part.provides.length > 0 && lineOf(cost, piece.instance.id)?.owned === false,
     ),
   judge: (piece, facts) => {
-    const found = fromLocker(facts, piece)
-    const names = { part: piece.part.name, owned: found?.part.name ?? '' }
-    return found
+    const owned = fromLocker(facts, piece)
+    const names = { part: piece.part.name, owned: owned?.name ?? '' }
+    return owned
       ? {
           group: 'speaks',
           message: 'owned',
@@ -74,8 +71,8 @@ export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
         }
       : { group: 'silent', message: 'none', names }
   },
-  remedies: (piece, facts) => {
-    const found = fromLocker(facts, piece)
-    return found ? [found.remedy] : []
+  aims: (piece, facts) => {
+    const owned = fromLocker(facts, piece)
+    return owned ? [{ do: 'swap', piece, for: [owned] }] : []
   },
 })

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import type { CostLine } from '../../money/index.ts'
-import { defineCheck, type Judgement, type Remedy } from '../check.ts'
+import { defineCheck, type Judgement } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { cheaperHere } from '../equal.ts'
-import { dispensable, eachOf, firstOf, swapRemedy } from '../places.ts'
+import type { Aim } from '../aim.ts'
+import { dispensable } from '../places.ts'
 
 /** More still to buy than the brief has money for. */
 export const overBudget = defineCheck<Sees<'cost'>, object, 'cost'>({
@@ -47,31 +47,16 @@ export const overBudget = defineCheck<Sees<'cost'>, object, 'cost'>({
         }
       : { group: 'silent', message: 'within', numbers }
   },
-  remedies: (_, facts, { message }) => {
+  aims: (_, facts, { message }) => {
     if (message === 'currency') return []
     const dear = [...facts.cost.lines].filter((line) => !line.owned).sort((a, b) => b.usual - a.usual)
-    const swapFor = (line: CostLine): Remedy | undefined => {
-      const piece = facts.assembly.byInstance.get(line.instance)
-      return (
-        piece &&
-        firstOf(
-          1,
-          eachOf(cheaperHere(facts, piece), (part) => swapRemedy(facts, piece, part)),
-        )[0]
-      )
-    }
-    const leaveOut = [...dispensable(facts)]
+    const swaps = dear.flatMap(({ instance }): Aim[] => {
+      const piece = facts.assembly.byInstance.get(instance)
+      return piece ? [{ do: 'swap', piece, for: cheaperHere(facts, piece) }] : []
+    })
+    const spare = [...dispensable(facts)]
       .filter((piece) => dear.some((line) => line.instance === piece.instance.id))
       .sort((a, b) => b.part.price.usual - a.part.price.usual)
-      .map((piece): Remedy => ({
-        text: 'leave out {part}',
-        numbers: {},
-        names: { part: piece.part.name },
-        commands: [
-          { do: 'take-off', setup: facts.assembly.setup.id, instance: piece.instance.id },
-          { do: 'status', instance: piece.instance.id, status: 'considered' },
-        ],
-      }))
-    return [...firstOf(2, eachOf(dear, swapFor)), ...firstOf(2, leaveOut)]
+    return [{ do: 'any', most: 2, of: swaps }, ...spare.slice(0, 2).map((piece): Aim => ({ do: 'set-aside', piece }))]
   },
 })

@@ -2,7 +2,7 @@ import type { CostLine, PriceView } from '../../money/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { lossesOf } from '../equal.ts'
 import { pricedLines } from './price-stale.ts'
-import { swapsThat } from '../places.ts'
+import type { Part } from '../../catalogue/index.ts'
 
 /** Something to buy that no shop has. */
 export const unavailable = defineCheck<{ readonly line: CostLine; readonly view: PriceView }, object, 'cost'>({
@@ -28,15 +28,11 @@ export const unavailable = defineCheck<{ readonly line: CostLine; readonly view:
       ? { group: 'speaks', message: 'gone', names, parts: [line.instance] }
       : { group: 'silent', message: 'there', names }
   },
-  remedies: ({ line }, facts) => {
-    const piece = facts.assembly.byInstance.get(line.instance)
+  aims: ({ line }, { assembly, context }) => {
+    const piece = assembly.byInstance.get(line.instance)
+    const isSold = (part: Part) => context.prices?.get(part.id)?.unavailable !== true
     return piece
-      ? swapsThat(
-          facts,
-          piece,
-          2,
-          (part) => facts.context.prices?.get(part.id)?.unavailable !== true && lossesOf(piece.part, part).length === 0,
-        )
+      ? [{ do: 'swap', piece, most: 2, for: (part) => isSold(part) && lossesOf(piece.part, part).length === 0 }]
       : []
   },
 })

@@ -3,10 +3,9 @@ import type { Instance, Rig } from '../../assembly/index.ts'
 import { bagRoles, type Part, type Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
+import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { noPlaceFor, placeMade } from '../nowhere.ts'
-import { addRemedy, firstOf } from '../places.ts'
+import { noPlaceFor } from '../nowhere.ts'
 
 /** What may wait in the bag for another lens. */
 const glassRoles: ReadonlySet<Role> = new Set(['lens', 'lens-adapter', 'filter', 'step-ring'])
@@ -84,13 +83,8 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
       parts: [instance.id],
     }
   },
-  remedies: ({ instance, part }, facts) => {
-    const discard: Remedy = {
-      text: 'leave out {part}',
-      numbers: {},
-      names: { part: part.name },
-      commands: [{ do: 'discard', instance: instance.id }],
-    }
-    return [...firstOf(1, [addRemedy(facts, part) ?? placeMade(facts, part)]), discard]
-  },
+  aims: ({ instance, part }) => [
+    { do: 'add', parts: [part], made: true },
+    { do: 'leave-out', instance: instance.id, part },
+  ],
 })

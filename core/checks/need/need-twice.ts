@@ -4,7 +4,7 @@ import { gripsOf, inHand } from '../../balance/index.ts'
 import { bagRoles } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { isLeaf, takeOffRemedy } from '../places.ts'
+import { isLeaf } from '../places.ts'
 
 interface Double {
   readonly spare: PlacedPart
@@ -70,5 +70,5 @@ export const needTwice = defineCheck<Double, object>({
     const parts = [spare.instance.id, other.instance.id]
     return { group: 'speaks', message: 'twice', names, numbers: { massG: spare.part.massG }, parts, at: spare.centre }
   },
-  remedies: ({ spare }, facts) => [takeOffRemedy(facts, spare)],
+  aims: ({ spare }) => [{ do: 'take-off', piece: spare }],
 })

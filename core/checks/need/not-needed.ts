@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
-import { joiningRoles, type Role } from '../../catalogue/index.ts'
+import { type Role, joiningRoles } from '../../catalogue/index.ts'
 import { lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { takenFrom } from '../../facts/index.ts'
-import { isLeaf, takeOffRemedy } from '../places.ts'
+import { isLeaf } from '../places.ts'
 
 const carriers: ReadonlySet<Role> = new Set([
   ...joiningRoles,
@@ -67,5 +67,5 @@ export const notNeeded = defineCheck<PlacedPart, object, 'cost' | 'asked'>({
       ? { group: 'silent', message: 'needed', numbers, names }
       : { group: 'speaks', message: 'unasked', numbers, names, parts, at: piece.centre }
   },
-  remedies: (piece, facts) => [takeOffRemedy(facts, piece)],
+  aims: (piece) => [{ do: 'take-off', piece }],
 })

@@ -3,7 +3,7 @@ import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { HANGS_MM } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import { runNames, runParts, swapLead } from '../wires.ts'
+import { runNames, runParts } from '../wires.ts'
 
 const options = z.object({ mostMm: z.number().positive() })
 
@@ -36,6 +36,12 @@ export const cableLong = defineCheck<Run, z.infer<typeof options>, 'leads'>({
       ? { group: 'speaks', message: 'long', names, key, numbers, parts: runParts(run), at: run.middle }
       : { group: 'silent', message: 'right', names, key, numbers }
   },
-  remedies: (run, facts, _, { mostMm }) =>
-    swapLead(facts, run, ({ run: other, part }) => part.cable.coil === true || other.spareMm <= mostMm).slice(0, 1),
+  aims: (run, _, __, { mostMm }) => [
+    {
+      do: 'lead',
+      run,
+      most: 1,
+      wanted: ({ run: other, part }) => part.cable.coil === true || other.spareMm <= mostMm,
+    },
+  ],
 })

@@ -1,7 +1,7 @@
 import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { runNames, runParts, swapLead } from '../wires.ts'
+import { runNames, runParts } from '../wires.ts'
 
 /** A lead that does not reach. */
 export const cableShort = defineCheck<Run, object, 'leads'>({
@@ -29,5 +29,5 @@ export const cableShort = defineCheck<Run, object, 'leads'>({
       ? { group: 'speaks', message: 'short', names, key, numbers, parts: runParts(run), at: run.middle }
       : { group: 'silent', message: 'reaches', names, key, numbers }
   },
-  remedies: (run, facts) => swapLead(facts, run),
+  aims: (run) => [{ do: 'lead', run }],
 })

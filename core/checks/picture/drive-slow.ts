@@ -38,17 +38,5 @@ export const driveSlow = defineCheck<Written, object, 'recordings'>({
       ? { group: 'speaks', message: 'slow', names, key, numbers, parts: [medium.id, piece.instance.id] }
       : { group: 'silent', message: 'keeps', names, key, numbers }
   },
-  remedies: ({ medium }, facts) =>
-    medium.onRig
-      ? []
-      : [
-          {
-            text: 'leave out {part}',
-            numbers: {},
-            names: { part: medium.part.name },
-            commands: [
-              { do: 'discard', instance: facts.assembly.rig.kit.find(({ id }) => id === medium.id)?.id ?? medium.id },
-            ],
-          },
-        ],
+  aims: ({ medium }) => (medium.onRig ? [] : [{ do: 'leave-out', instance: medium.id, part: medium.part }]),
 })

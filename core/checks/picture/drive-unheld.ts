@@ -1,7 +1,6 @@
 import { everywhere, type Seated } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { addRemedy } from '../places.ts'
 
 /** A drive of the kit that a body of the set-up would record to. */
 interface Drive {
@@ -40,8 +39,5 @@ export const driveUnheld = defineCheck<Drive, object>({
       ? { group: 'silent', message: 'held', names }
       : { group: 'speaks', message: 'loose', names, parts: [instance.id] }
   },
-  remedies: ({ part }, facts) => {
-    const put = addRemedy(facts, part)
-    return put ? [put] : []
-  },
+  aims: ({ part }) => [{ do: 'add', parts: [part] }],
 })

@@ -1,9 +1,8 @@
 import type { Run } from '../../cabling/index.ts'
-import type { Carried } from '../../catalogue/index.ts'
+import type { Carried, Part } from '../../catalogue/index.ts'
 import { type Demand, demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { joinRemedies } from '../wires.ts'
 import { socketName } from '../../assembly/index.ts'
 
 /** Power, timecode and the trigger are told about by checks of their own. */
@@ -57,5 +56,10 @@ export const noCable = defineCheck<Wanted, object, 'leads'>({
       ? { group: 'silent', message: 'joined', names, key }
       : { group: 'speaks', message: what, names, key, parts: [piece.instance.id], at: piece.centre }
   },
-  remedies: ({ demand }, facts) => joinRemedies(facts, demand),
+  aims: ({ demand }) => [
+    { do: 'join', most: 2, demand },
+    ...(demand.what === 'sound'
+      ? [{ do: 'relay' as const, most: 2, through: ({ role }: Part) => role === 'preamp' }]
+      : []),
+  ],
 })

@@ -1,12 +1,11 @@
 import { z } from 'zod'
-import { type Command, type Point, socketName } from '../../assembly/index.ts'
+import { socketName } from '../../assembly/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
-import { factsAfter } from '../cures.ts'
+import { defineCheck } from '../check.ts'
 import type { Facts, Sees } from '../../facts/index.ts'
-import { addRemedy, byReadiness, onTheRun } from '../places.ts'
-import { runNames, runParts } from '../wires.ts'
+import { onTheRun } from '../places.ts'
+import { runParts, runNames } from '../wires.ts'
 
 const options = z.object({ mostMm: z.number().positive() })
 
@@ -17,37 +16,6 @@ const fromCamera = ({ leads }: Sees<'leads'>): readonly Run[] =>
 /** Where the lead is first held, counted from the camera, mm. */
 const heldAt = ({ held }: Run): number =>
   Math.min(Infinity, ...held.map(({ piece, fromMm }) => (piece.part.holdsCable?.plug ? 0 : fromMm)))
-
-const near = (run: Run) => (a: Point, b: Point) =>
-  Math.hypot(...a.at.map((value, i) => value - (run.from.at[i] ?? 0))) -
-  Math.hypot(...b.at.map((value, i) => value - (run.from.at[i] ?? 0)))
-
-const MOST_POINTS = 6
-
-/** A clamp on one of the nearest open points, with the lead laid through it. */
-const clampRemedies = (run: Run, facts: Facts, mostMm: number): readonly Remedy[] => {
-  const clamps = [...(facts.context.catalogue.byRole.get('cable-clamp') ?? [])].sort(byReadiness(facts))
-  const points = facts.points
-    .filter(({ open }) => open)
-    .sort(near(run))
-    .slice(0, MOST_POINTS)
-  for (const part of clamps)
-    for (const point of points) {
-      const put = addRemedy(facts, part, [point])
-      const placed = put?.commands.find((command) => command.do === 'place')
-      if (!put || placed?.do !== 'place') continue
-      const link: Command = {
-        do: 'link',
-        setup: facts.assembly.setup.id,
-        link: { ...run.link, through: [placed.joint.guest, ...run.link.through] },
-      }
-      const commands = [...put.commands, link]
-      const after = factsAfter(facts, commands)?.leads.find((other) => other.link.cable === run.link.cable)
-      if (after && heldAt(after) <= mostMm && after.needMm <= after.reachMm)
-        return [{ ...put, text: 'put on {part}, at {point}, and lay the lead through it', commands }]
-    }
-  return []
-}
 
 /** A picture lead that hangs on the camera's socket alone. */
 export const noStrainRelief = defineCheck<Run, z.infer<typeof options>, 'leads'>({
@@ -90,5 +58,20 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>, 'leads'>
       at: run.from.at,
     }
   },
-  remedies: (run, facts, _, { mostMm }) => clampRemedies(run, facts, mostMm),
+  aims: (run, _, __, { mostMm }) => {
+    const isHeld = ({ leads }: Facts): boolean => {
+      const now = leads.find(({ link }) => link.cable === run.link.cable)
+      return now !== undefined && heldAt(now) <= mostMm && now.needMm <= now.reachMm
+    }
+    return [
+      {
+        do: 'add',
+        parts: ({ role }) => role === 'cable-clamp',
+        holds: run,
+        supports: true,
+        until: isHeld,
+        tried: Infinity,
+      },
+    ]
+  },
 })

@@ -4,7 +4,7 @@ import { exceeds } from '../../kernel/index.ts'
 import { TWIST_DEG } from '../../wiring/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { endsOf, freeMm, runNames, runParts, swapLead } from '../wires.ts'
+import { endsOf, freeMm, runParts, runNames } from '../wires.ts'
 import { socketName } from '../../assembly/index.ts'
 
 const options = z.object({ mostDeg: z.number().positive() })
@@ -67,11 +67,17 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' 
       ? { group: 'speaks', message: 'away', names, key, numbers, ...place }
       : { group: 'silent', message: 'flat', names, key, numbers }
   },
-  remedies: ({ run, end }, facts, { message }, { mostDeg }) =>
-    swapLead(facts, run, (option) => {
-      const same = [option.run.from, option.run.to].find(
-        ({ piece, socket }) => piece === end.piece && socket.id === end.socket.id,
-      )
-      return same !== undefined && (message === 'tight' || same.turnsDeg <= mostDeg)
-    }).slice(0, 1),
+  aims: ({ run, end }, _, { message }, { mostDeg }) => [
+    {
+      do: 'lead',
+      run,
+      most: 1,
+      wanted: (option) => {
+        const same = [option.run.from, option.run.to].find(
+          ({ piece, socket }) => piece === end.piece && socket.id === end.socket.id,
+        )
+        return same !== undefined && (message === 'tight' || same.turnsDeg <= mostDeg)
+      },
+    },
+  ],
 })

@@ -2,7 +2,7 @@ import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { runNames, runParts, saverRemedies } from '../wires.ts'
+import { runParts, runNames } from '../wires.ts'
 import { socketName } from '../../assembly/index.ts'
 
 /** Sockets held by little more than solder. */
@@ -55,5 +55,5 @@ export const portWear = defineCheck<Run, object, 'leads'>({
       ? { group: 'speaks', message: 'worn', names, key, numbers, parts: runParts(run), at: run.from.at }
       : { group: 'silent', message: 'stays', names, key, numbers }
   },
-  remedies: (run, facts) => saverRemedies(facts, run.link, 'from', run.from.socket.connector),
+  aims: (run) => [{ do: 'saver', run, end: 'from' }],
 })

@@ -5,7 +5,6 @@ import { defineCheck, noOptions } from '../check.ts'
 import { marginsOf } from '../../context/index.ts'
 import type { Facts } from '../../facts/index.ts'
 import { byReadiness } from '../places.ts'
-import { packRemedy } from '../wires.ts'
 
 const MOST_PACKED = 8
 const MB_PER_GB = 1000
@@ -43,7 +42,7 @@ export const recordTimeShort = defineCheck<Recording, object, 'recordings'>({
       ? { group: 'speaks', message: 'short', names, numbers, parts }
       : { group: 'silent', message: 'enough', names, numbers }
   },
-  remedies: (recording, facts: Facts) => {
+  aims: (recording, facts: Facts) => {
     const { codec, minutes, neededMin } = recording
     const perGb = minutesPerGb(codec.mbps)
     const choices = offeredParts(facts.context.catalogue)
@@ -58,7 +57,7 @@ export const recordTimeShort = defineCheck<Recording, object, 'recordings'>({
       }))
       .filter(({ count }) => count > 0 && count <= MOST_PACKED)
       .sort((a, b) => a.count * a.part.price.usual - b.count * b.part.price.usual || byReadiness(facts)(a.part, b.part))
-    return choices.slice(0, 1).map(({ part, count }) => packRemedy(facts, part.id, part.name, count))
+    return [{ do: 'pack', choices }]
   },
 })
 

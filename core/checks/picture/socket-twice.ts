@@ -1,10 +1,8 @@
-import { type SocketHere, socketName } from '../../assembly/index.ts'
-import { socketsOf } from '../../assembly/index.ts'
+import { type SocketHere, socketName, socketsOf } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { unplug } from '../wires.ts'
 
 interface Plugged {
   readonly here: SocketHere
@@ -54,5 +52,5 @@ export const socketTwice = defineCheck<Plugged, object, 'leads'>({
         }
       : { group: 'silent', message: 'once', names, key, numbers }
   },
-  remedies: ({ runs }, facts) => (runs.length === 2 ? runs.map((run) => unplug(facts, run)) : []),
+  aims: ({ runs }) => (runs.length === 2 ? runs.map((run) => ({ do: 'unplug', run })) : []),
 })

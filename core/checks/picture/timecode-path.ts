@@ -1,7 +1,6 @@
 import { type SocketHere, socketsOf } from '../../assembly/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { joinRemedies } from '../wires.ts'
 
 /** A timecode box that is joined to nothing. */
 export const timecodePath = defineCheck<SocketHere, object, 'leads'>({
@@ -30,5 +29,5 @@ export const timecodePath = defineCheck<SocketHere, object, 'leads'>({
       ? { group: 'silent', message: 'led', names }
       : { group: 'speaks', message: 'nowhere', names, parts: [piece.instance.id], at: piece.centre }
   },
-  remedies: (here, facts) => joinRemedies(facts, { what: 'timecode', piece: here.piece, way: 'out', own: [here] }),
+  aims: (here) => [{ do: 'join', most: 2, demand: { what: 'timecode', piece: here.piece, way: 'out', own: [here] } }],
 })

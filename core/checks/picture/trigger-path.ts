@@ -1,12 +1,10 @@
 import { z } from 'zod'
-import type { Grip } from '../../balance/index.ts'
-import { gripsOf } from '../../balance/index.ts'
+import { type Grip, gripsOf } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
-import { joinRemedies } from '../wires.ts'
 
 const options = z.object({ reachMm: z.number().positive() })
 
@@ -74,8 +72,10 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>,
       ? { group: 'speaks', message: 'far', numbers: { ...numbers, buttonMm }, parts: [facts.assembly.setup.root] }
       : { group: 'silent', message: 'reach', numbers }
   },
-  remedies: (_, facts, { message }) => {
+  aims: (_, facts, { message }) => {
     const idle = message === 'idle' ? idleTrigger(facts) : undefined
-    return idle ? joinRemedies(facts, { what: 'trigger', piece: idle.piece, way: 'out', own: [idle] }) : []
+    return idle
+      ? [{ do: 'join', most: 2, demand: { what: 'trigger', piece: idle.piece, way: 'out', own: [idle] } }]
+      : []
   },
 })

@@ -1,8 +1,7 @@
-import type { Run, RunEnd } from '../../cabling/index.ts'
-import { gives, takes } from '../../cabling/index.ts'
+import { type Run, type RunEnd, gives, takes } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { purposeOf, runNames, runParts, swapLead, unplug } from '../wires.ts'
+import { purposeOf, runNames, runParts } from '../wires.ts'
 import { socketName } from '../../assembly/index.ts'
 
 const misfit = ({ from, to }: Run): RunEnd | undefined => [from, to].find(({ fits }) => !fits)
@@ -53,5 +52,5 @@ export const wrongEnds = defineCheck<Run, object, 'leads'>({
     if (purposeOf(run)) return { group: 'silent', message: 'goes', names, key }
     return { group: 'speaks', message: runsBackwards(run) ? 'backwards' : 'nothing', names, key, parts, at }
   },
-  remedies: (run, facts) => [...(misfit(run) ? swapLead(facts, run) : []), unplug(facts, run)],
+  aims: (run) => [...(misfit(run) ? [{ do: 'lead' as const, run }] : []), { do: 'unplug', run }],
 })

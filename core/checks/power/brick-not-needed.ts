@@ -3,7 +3,6 @@ import { standardOf } from '../../catalogue/index.ts'
 import { type Cell, type Network, planDay } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { takeOffRemedy } from '../places.ts'
 
 const isBrick = ({ assembly }: Sees, { id }: Cell): boolean => {
   const piece = assembly.byInstance.get(id)
@@ -48,8 +47,8 @@ export const brickNotNeeded = defineCheck<Cell, object, 'network' | 'day' | 'spa
         }
       : { group: 'silent', message: 'needed', names: { part: name } }
   },
-  remedies: ({ id }, facts) => {
-    const piece = facts.assembly.byInstance.get(id)
-    return piece ? [takeOffRemedy(facts, piece)] : []
+  aims: ({ id }, { assembly }) => {
+    const piece = assembly.byInstance.get(id)
+    return piece ? [{ do: 'take-off', piece }] : []
   },
 })

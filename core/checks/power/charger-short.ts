@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { chargesPart, type KindUse } from '../../power/index.ts'
-import { defineCheck, type Remedy } from '../check.ts'
-import { factsAfter } from '../cures.ts'
-import { byReadiness, firstOf } from '../places.ts'
-import { batteryOf, packRemedy } from '../wires.ts'
+import { defineCheck } from '../check.ts'
+import { byReadiness } from '../places.ts'
+import { batteryOf } from '../wires.ts'
+import type { Facts } from '../../facts/index.ts'
 
 const options = z.object({ nightMin: z.number().positive() })
 
@@ -49,24 +49,18 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day' 
       ? { group: 'speaks', message: 'long', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
       : { group: 'silent', message: 'enough', names, key, numbers }
   },
-  remedies: ({ kind }, facts, _, { nightMin }): readonly Remedy[] => {
+  aims: ({ kind }, facts, _, { nightMin }) => {
     const battery = batteryOf(facts, kind)?.part
     if (!battery) return []
-    const chargers = [...(facts.context.catalogue.byRole.get('charger') ?? [])]
+    const chargers = (facts.context.catalogue.byRole.get('charger') ?? [])
       .filter((part) => chargesPart(part, battery))
       .sort(byReadiness(facts))
+      .slice(0, MOST_TRIED)
     // One more charger fills one more pack at a time; it does not hurry a single one. So each is tried.
-    const tries = [1, 2].flatMap((count) =>
-      chargers.slice(0, MOST_TRIED).map((charger) => packRemedy(facts, charger.id, charger.name, count)),
-    )
-    const clears = ({ commands }: Remedy): boolean =>
-      (factsAfter(facts, commands)?.day.kinds.find((use) => use.kind === kind)?.chargeMin ?? Infinity) <= nightMin
-    return firstOf(
-      1,
-      (function* () {
-        for (const remedy of tries) yield clears(remedy) ? remedy : undefined
-      })(),
-    )
+    const choices = [1, 2].flatMap((count) => chargers.map((part) => ({ part, count })))
+    const isFull = ({ day }: Facts): boolean =>
+      (day.kinds.find((use) => use.kind === kind)?.chargeMin ?? Infinity) <= nightMin
+    return [{ do: 'pack', choices, until: isFull }]
   },
 })
 

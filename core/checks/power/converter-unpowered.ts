@@ -1,7 +1,6 @@
 import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { powerDemand } from './unpowered.ts'
-import { joinRemedies } from '../wires.ts'
 
 /** A converter in the way of the picture that has no power of its own. */
 export const converterUnpowered = defineCheck<PlacedPart, object, 'runDown'>({
@@ -28,8 +27,8 @@ export const converterUnpowered = defineCheck<PlacedPart, object, 'runDown'>({
       ? { group: 'speaks', message: 'dark', names, numbers, parts: [instance.id], at: centre }
       : { group: 'silent', message: 'fed', names, numbers }
   },
-  remedies: (piece, facts) => {
+  aims: (piece, facts) => {
     const demand = powerDemand(piece, facts)
-    return demand ? joinRemedies(facts, demand) : []
+    return demand ? [{ do: 'join', most: 2, demand }] : []
   },
 })

@@ -1,7 +1,6 @@
 import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { sitsAsBattery } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { swapsThat } from '../places.ts'
 
 /** A dummy pack whose lead keeps the battery door open where it is wet. */
 export const dummyDoorOpen = defineCheck<PlacedPart, object>({
@@ -30,5 +29,5 @@ export const dummyDoorOpen = defineCheck<PlacedPart, object>({
       ? { group: 'speaks', message: 'open', names, parts: [instance.id], at: centre }
       : { group: 'silent', message: 'dry', names }
   },
-  remedies: (piece, facts) => swapsThat(facts, piece, 1, (part) => !part.power?.doorOpen),
+  aims: (piece) => [{ do: 'swap', piece, for: ({ power }) => !power?.doorOpen }],
 })

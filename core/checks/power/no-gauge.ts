@@ -1,7 +1,6 @@
 import type { Cell } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { swapsThat } from '../places.ts'
 
 /** Batteries that feed the camera through a plate, a lead or a dummy pack: the body can't read how full they are. */
 const blind = ({ network, assembly }: Sees<'network'>): readonly Cell[] => {
@@ -37,8 +36,8 @@ export const noGauge = defineCheck<Cell, object, 'network'>({
       ? { group: 'silent', message: 'gauge', names: { part: name } }
       : { group: 'speaks', message: 'none', names: { part: name }, parts: [id], ...(at ? { at } : {}) }
   },
-  remedies: ({ id }, facts) => {
-    const piece = facts.assembly.byInstance.get(id)
-    return piece ? swapsThat(facts, piece, 1, (part) => part.power?.store?.gauge === true) : []
+  aims: ({ id }, { assembly }) => {
+    const piece = assembly.byInstance.get(id)
+    return piece ? [{ do: 'swap', piece, for: (part) => part.power?.store?.gauge === true }] : []
   },
 })

@@ -1,7 +1,7 @@
 import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { endsOf, runNames, runParts, swapLead } from '../wires.ts'
+import { endsOf, runNames, runParts } from '../wires.ts'
 
 /** A DC plug that goes over the wrong pin. */
 export const polarityPlug = defineCheck<Run, object, 'leads'>({
@@ -45,5 +45,5 @@ export const polarityPlug = defineCheck<Run, object, 'leads'>({
       at: end.at,
     }
   },
-  remedies: (run, facts) => swapLead(facts, run),
+  aims: (run) => [{ do: 'lead', run }],
 })

@@ -1,7 +1,6 @@
 import type { Link } from '../../assembly/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { unplug } from '../wires.ts'
 
 const runOf = (facts: Sees<'leads'>, link: Link) => facts.leads.find((run) => run.link === link)
 
@@ -37,8 +36,8 @@ export const powerLoop = defineCheck<Link, object, 'network' | 'leads'>({
       ? { group: 'speaks', message: 'ring', names, key, parts: [link.cable, link.from.instance, link.to.instance] }
       : { group: 'silent', message: 'straight', names, key }
   },
-  remedies: (link, facts) => {
+  aims: (link, facts) => {
     const run = runOf(facts, link)
-    return run ? [unplug(facts, run)] : []
+    return run ? [{ do: 'unplug', run }] : []
   },
 })

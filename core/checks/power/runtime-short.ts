@@ -1,7 +1,7 @@
 import type { KindUse } from '../../power/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { batteryOf, packRemedy } from '../wires.ts'
+import { batteryOf } from '../wires.ts'
 
 const MOST_PACKED = 12
 
@@ -47,10 +47,10 @@ export const runtimeShort = defineCheck<KindUse, object, 'day' | 'network'>({
       return { group: 'silent', message: 'enough', names, key, numbers }
     return { group: 'speaks', message: 'short', names, key, numbers, parts: [batteryOf(facts, kind)?.id ?? ''] }
   },
-  remedies: ({ kind, needed, have }, facts, { message }) => {
+  aims: ({ kind, needed, have }, facts, { message }) => {
     const part = batteryOf(facts, kind)?.part
     return message === 'short' && part && needed - have <= MOST_PACKED
-      ? [packRemedy(facts, part.id, part.name, needed - have)]
+      ? [{ do: 'pack', choices: [{ part, count: needed - have }] }]
       : []
   },
 })

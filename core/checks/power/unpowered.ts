@@ -2,7 +2,6 @@ import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { demandsOf } from '../../wiring/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { joinRemedies, seatBattery } from '../wires.ts'
 
 /** Pieces that draw power and are not converters: those have a check of their own. */
 const drawing = ({ assembly }: Sees): readonly PlacedPart[] =>
@@ -56,9 +55,9 @@ export const unpowered = defineCheck<PlacedPart, object, 'network' | 'runDown'>(
       at: centre,
     }
   },
-  remedies: (piece, facts, { message }) => {
+  aims: (piece, facts, { message }) => {
     if (message !== 'none') return []
     const demand = powerDemand(piece, facts)
-    return [...seatBattery(facts, piece, 1), ...(demand ? joinRemedies(facts, demand, 1) : [])]
+    return [{ do: 'battery', piece }, ...(demand ? [{ do: 'join' as const, demand }] : [])]
   },
 })

@@ -3,8 +3,6 @@ import { exceeds } from '../../kernel/index.ts'
 import { bearsAt, type Feed, suits } from '../../power/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { takeOffRemedy } from '../places.ts'
-import { swapLead, unplug } from '../wires.ts'
 
 const runOf = (feed: Feed, facts: Sees<'leads'>): Run | undefined => facts.leads.find(({ link }) => link === feed.link)
 
@@ -64,11 +62,15 @@ export const voltage = defineCheck<Feed, object, 'network' | 'runDown'>({
     const level = message === 'over' ? 'stop' : ends ? 'hint' : 'risk'
     return { group: 'speaks', message, level, names, key, numbers, parts, ...(to ? { at: to.centre } : {}) }
   },
-  remedies: (feed, facts, { group }) => {
+  aims: (feed, facts, { group }) => {
     if (group !== 'speaks') return []
     const run = runOf(feed, facts)
-    if (run) return [...swapLead(facts, run), unplug(facts, run)]
+    if (run)
+      return [
+        { do: 'lead', run },
+        { do: 'unplug', run },
+      ]
     const battery = facts.assembly.byInstance.get(feed.from)
-    return battery ? [takeOffRemedy(facts, battery)] : []
+    return battery ? [{ do: 'take-off', piece: battery }] : []
   },
 })

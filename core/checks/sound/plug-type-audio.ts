@@ -1,7 +1,7 @@
 import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { endsOf, runNames, runParts, swapLead } from '../wires.ts'
+import { endsOf, runNames, runParts } from '../wires.ts'
 
 const feedWords = { 'plug-in': 'plug-in power', phantom: 'phantom power' } as const
 
@@ -48,5 +48,5 @@ export const plugTypeAudio = defineCheck<Run, object, 'leads'>({
       ? { group: 'speaks', message: 'feed', names: { ...names, feed: feedWords[feed] }, key, ...place }
       : { group: 'silent', message: 'suits', names, key }
   },
-  remedies: (run, facts, { message }) => (message === 'rings' ? swapLead(facts, run) : []),
+  aims: (run, _, { message }) => (message === 'rings' ? [{ do: 'lead', run }] : []),
 })

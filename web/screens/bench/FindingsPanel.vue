@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Assessment, cardsIn, type Line, type RepairOffer, type Way } from '@zucchini/core/assess'
-import { type Family, type Finding, findingKey, levels } from '@zucchini/core/checks'
+import { type Family, type Finding, findingKey, levels, type Remedy } from '@zucchini/core/checks'
 import { ChevronDown } from '@lucide/vue'
 import { proxy } from 'comlink'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -80,6 +80,12 @@ watch(isHeld, (held) => {
   repair.value = later
   later = undefined
 })
+/** The first way out without a price, of the gravest card that has one; a key takes it. */
+const firstOf = (ways: ToldWays['ways']): Remedy | undefined =>
+  cardsIn(props.assessment)
+    .flatMap(({ root }) => root.all)
+    .flatMap((finding) => ways[props.assessment.findings.indexOf(finding)] ?? [])
+    .find(({ as }) => as !== 'price')?.remedy
 let asked = 0
 watch(
   () => props.assessment,
@@ -88,6 +94,7 @@ watch(
     const told = new Set<string>()
     searching.value = findings.length > 0
     repair.value = later = undefined
+    if (!props.only) bench.firstWay = undefined
     if (findings.length === 0) cures.value = new Map()
     else
       void benchWorker().cures(
@@ -108,6 +115,7 @@ watch(
             }),
           )
           searching.value = !isDone
+          if (!props.only) bench.firstWay = firstOf(ways)
           // Nor may the box above push the rows down.
           if (!isHeld.value || !offer) repair.value = offer
           else later = offer

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Assessment, type TargetAnswer, type TargetId, usualTarget } from '@zucchini/core/assess'
+import { type Assessment, heaviestOf, type TargetAnswer, type TargetId, usualTarget } from '@zucchini/core/assess'
 import { computed, ref, shallowRef, useId, watch } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -16,6 +16,8 @@ const field = useId()
 /** Money is typed in whole units. */
 const PER_UNIT = { 'in-hand': 1, 'to-buy': 100, 'set-up': 1 } as const
 const words = { 'in-hand': 'lighter', 'to-buy': 'cheaper', 'set-up': 'sooner ready' } as const
+/** On a head or a gimbal that binds, it is what the stand carries that one wants to come under. */
+const stand = computed(() => (props.target === 'in-hand' ? heaviestOf(props.assessment).stand : undefined))
 const unit = computed(() => ({ 'in-hand': 'g', 'to-buy': store.style.currency, 'set-up': 's' })[props.target])
 const wanted = ref(0)
 const answer = shallowRef<TargetAnswer>()
@@ -80,7 +82,9 @@ const doAll = () => {
         max="10000000"
         required
       />
-      <span class="label">{{ unit }}, {{ words[target] }}</span>
+      <span class="label"
+        >{{ unit }}, {{ words[target] }}{{ stand ? `, so that ${stand.part.name} carries it` : '' }}</span
+      >
       <button class="btn py-0.5" type="submit" :disabled="isLooking">
         {{ isLooking ? 'looking ...' : 'What would do it?' }}
       </button>

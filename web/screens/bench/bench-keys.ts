@@ -55,7 +55,7 @@ export const useBenchKeys = ({ find, help, focusFits }: Actions): void => {
     if (bench.piece?.joint && takeOff(store, bench.piece)) bench.dropAll()
   }
   const cureWorst = () => {
-    const remedy = store.assessment?.findings.find((finding) => finding.remedies.length > 0)?.remedies[0]
+    const remedy = bench.firstWay
     if (remedy) store.apply(remedy.commands, 'first cure of the worst finding')
   }
   const plain: Record<string, (event: KeyboardEvent) => void> = {

@@ -1,0 +1,153 @@
+import { freshId, type PlacedPart, socketName } from '../assembly/index.ts'
+import type { Run } from '../cabling/index.ts'
+import { connectors, goesIn, mate, type Part, standardOf } from '../catalogue/index.ts'
+import { byReadiness, purposeOf, stockOf, type Remedy } from '../checks/index.ts'
+import type { Sees } from '../facts/index.ts'
+import {
+  type Candidate,
+  type Demand,
+  isTaken,
+  type LeadOption,
+  leadsBetween,
+  othersFor,
+  plugIn,
+} from '../wiring/index.ts'
+import { putOn } from './seats.ts'
+
+/** Of leads that would do so many are proposed. */
+const MOST_LEADS = 2
+
+const worded = (text: string, option: LeadOption, commands: Remedy['commands']): Remedy => ({
+  text,
+  numbers: {},
+  names: { part: option.part.name, from: socketName(option.from), to: socketName(option.to) },
+  commands,
+})
+
+/** Other leads for the same two sockets, the best first. */
+export const otherLeads = (
+  facts: Sees<'plugs'>,
+  run: Run,
+  wanted: (option: Candidate) => boolean = () => true,
+): readonly Remedy[] => {
+  const what = purposeOf(run)
+  if (!what) return []
+  const { rig, setup } = facts.assembly
+  const other = (option: Candidate) => option.part.id !== run.part.id && wanted(option)
+  const through = run.held.map(({ piece }) => piece)
+  return leadsBetween(facts.assembly, stockOf(facts), run.from, run.to, what, other, through)
+    .options.slice(0, MOST_LEADS)
+    .map((option) =>
+      worded('swap the lead for {part}', option, [
+        { do: 'unlink', setup: setup.id, cable: run.link.cable },
+        ...plugIn(rig, setup.id, option).commands,
+      ]),
+    )
+}
+
+export const unplugged = (facts: Sees, run: Run): Remedy => ({
+  text: 'unplug {cable}',
+  numbers: {},
+  names: { cable: run.part.name },
+  commands: [{ do: 'unlink', setup: facts.assembly.setup.id, cable: run.link.cable }],
+})
+
+/** Leads that would meet a demand, through sockets that are free. */
+export const joined = (facts: Sees<'plugs'>, demand: Demand): readonly Remedy[] => {
+  const { assembly } = facts
+  const stock = stockOf(facts)
+  const options = demand.own
+    .filter((here) => !isTaken(assembly, here))
+    .flatMap((own) =>
+      othersFor(assembly, demand)
+        .filter((here) => !isTaken(assembly, here))
+        .flatMap((other) => {
+          const [from, to] = demand.way === 'in' ? [other, own] : [own, other]
+          return leadsBetween(assembly, stock, from, to, demand.what).options
+        }),
+    )
+  return options
+    .sort((a, b) => a.cost - b.cost)
+    .slice(0, MOST_LEADS)
+    .map((option) =>
+      worded('plug in {part}: {from} to {to}', option, plugIn(assembly.rig, assembly.setup.id, option).commands),
+    )
+}
+
+const isIdle = (facts: Sees, partId: string): boolean => facts.assembly.loose.some(({ part }) => part.id === partId)
+
+/** Batteries for a piece's own seat, those at hand first. */
+export const seatedBattery = function* (facts: Sees<'points'>, piece: PlacedPart): Generator<Remedy> {
+  const seats = facts.points.filter(
+    (point) => point.open && point.piece === piece && standardOf(point.mount.standard).kind === 'battery',
+  )
+  const fits = [...(facts.context.catalogue.byRole.get('battery') ?? [])]
+    .filter((part) =>
+      seats.some((seat) =>
+        part.mounts.some((mount) => {
+          const made = mate({ part: piece.part, mount: seat.mount }, { part, mount })
+          return made.ok && !made.value.fault
+        }),
+      ),
+    )
+    .sort((a, b) => Number(isIdle(facts, b.id)) - Number(isIdle(facts, a.id)) || byReadiness(facts)(a, b))
+  for (const part of fits) {
+    const put = putOn(facts, part, seats)
+    if (put) yield put
+  }
+}
+
+/** One more of something into the bag, or several. */
+export const packed = (facts: Sees, { id: partId, name }: Part, count: number): Remedy => {
+  const taken = new Set(facts.assembly.rig.kit.map(({ id }) => id))
+  const ids: string[] = []
+  for (let n = 2; ids.length < count; n++) {
+    const id = `${partId.slice(0, LONGEST_STEM)}-${n}`
+    if (!taken.has(id)) ids.push(id)
+  }
+  return {
+    text: 'pack {count} more: {part}',
+    numbers: { count },
+    names: { part: name },
+    commands: ids.map((id) => ({ do: 'add', instance: { id, partId, status: 'in' } })),
+  }
+}
+/** So much of a part's id goes into a piece's. */
+const LONGEST_STEM = 52
+
+/** A port saver between a plug and its socket that turns nothing, the readiest one that goes in. */
+export const saved = ({ assembly, context }: Sees, run: Run, end: 'from' | 'to'): readonly Remedy[] => {
+  const { rig } = assembly
+  const { link } = run
+  const { connector } = run[end].socket
+  const [part] = [...(context.catalogue.byRole.get('coupler') ?? [])]
+    .filter(({ coupler }) => coupler?.angle === 'straight' && goesIn(coupler.connector, connector))
+    .sort(byReadiness({ assembly, context }))
+  if (!part) return []
+  const idle = assembly.loose.find(
+    ({ instance, part: other }) => other.id === part.id && !Object.values(link.couplers ?? {}).includes(instance.id),
+  )
+  const id = idle?.instance.id ?? freshId(rig, part.id)
+  return [
+    {
+      text: 'leave {part} in {socket}',
+      numbers: {},
+      names: { part: part.name, socket: connectors[connector].title },
+      commands: [
+        ...(idle ? [] : [{ do: 'add', instance: { id, partId: part.id, status: 'in' } } as const]),
+        ...rig.setups.flatMap((one) =>
+          one.links
+            .filter((other) => sameSocket(other[end], link[end]))
+            .slice(0, 1)
+            .map((other) => ({
+              do: 'link' as const,
+              setup: one.id,
+              link: { ...other, couplers: { ...other.couplers, [end]: id } },
+            })),
+        ),
+      ],
+    },
+  ]
+}
+const sameSocket = (a: Run['link']['from'], b: Run['link']['from']): boolean =>
+  a.instance === b.instance && a.socket === b.socket
