@@ -20,7 +20,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   optics: ['kernel', 'catalogue', 'brief', 'assembly'],
   wiring: ['kernel', 'catalogue', 'brief', 'assembly', 'power', 'cabling'],
   drawing: ['kernel', 'catalogue', 'assembly', 'balance'],
-  'build-order': ['kernel', 'catalogue', 'assembly', 'balance'],
+  'build-order': ['kernel', 'catalogue', 'assembly', 'balance', 'cabling'],
   formats: ['kernel', 'catalogue', 'assembly', 'locker'],
   context: ['kernel', 'catalogue', 'assembly', 'balance', 'money', 'media', 'power'],
   facts: [

@@ -49,7 +49,7 @@ const random = () =>
         '--selectProjects',
         'core',
         '--testPathPatterns',
-        'finite|adopt|guarded|ground|properties|sun|run-down|engine|incremental|faults',
+        'finite|adopt|guarded|ground|properties|sun|run-down|engine|incremental|faults|build-order',
       ],
       {
         cwd: root,

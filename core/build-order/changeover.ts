@@ -22,7 +22,7 @@ export interface Changeover {
 
 const SLIDE_SECONDS = 4
 /** Swinging a hinge to where it has to be. */
-const POSE_SECONDS = 3
+export const POSE_SECONDS = 3
 /** Plugging a lead in at both ends and laying it, or taking it out. */
 export const LEAD_SECONDS = 8
 

@@ -17,6 +17,7 @@ export { unknownStandard } from './unknown-standard.ts'
 export {
   type Glyph,
   type Kind,
+  type Way,
   type MateCode,
   type MountEnd,
   type MountStandard,

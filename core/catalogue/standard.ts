@@ -77,6 +77,12 @@ export type KindField = (typeof kindFields)[number]
 /** Why two mounts do not go together. */
 export type MateCode = 'same-gender' | 'standards-differ' | ObjectionCode
 
+/**
+ * In which directions of its socket a plug leaves it: straight out of its face, up or down along it, to its sides, or along
+ * its rail.
+ */
+export type Way = 'out' | 'up' | 'side' | 'along'
+
 /** A way two parts hold on to each other. Everything particular to it lives in its own file. */
 export interface MountStandard {
   readonly id: string
@@ -104,6 +110,10 @@ export interface MountStandard {
   readonly mayLift: boolean
   /** What it carries when neither part says otherwise, g. */
   readonly limitG?: number
+  /** How its plug comes and goes; straight out of the socket's face where nothing is said. */
+  readonly goesOn?: readonly Way[]
+  /** The one is closed round the other, so neither stands in the other's way. */
+  readonly closesRound?: true
   readonly tool: Tool
   /** The usual key for its screw. */
   readonly keySize?: KeySize

@@ -13,6 +13,8 @@ export const body: MountStandard = {
   turnStepDeg: 360,
   mayLift: true,
   limitG: 8000,
+  goesOn: ['out', 'side', 'up'],
+  closesRound: true,
   tool: 'coin',
   seconds: 40,
   objections: (camera, cage) =>

@@ -14,6 +14,7 @@ export const clampOn: MountStandard = {
   turnStepDeg: 1,
   mayLift: false,
   limitG: 600,
+  closesRound: true,
   tool: 'fingers',
   seconds: 15,
   sized: true,

@@ -15,6 +15,7 @@ export const dovetail38: MountStandard = {
   turnStepDeg: 90,
   mayLift: true,
   limitG: 10_000,
+  goesOn: ['out', 'along'],
   tool: 'lever',
   seconds: 5,
   objections: noObjections,

@@ -13,6 +13,8 @@ export const lensRing: MountStandard = {
   turnStepDeg: 1,
   mayLift: false,
   limitG: 120,
+  goesOn: ['out', 'up', 'side'],
+  closesRound: true,
   tool: 'fingers',
   seconds: 20,
   objections: (lens, clamp) => {

@@ -15,6 +15,7 @@ export const nato: MountStandard = {
   turnStepDeg: 180,
   mayLift: true,
   limitG: 5000,
+  goesOn: ['out', 'along'],
   tool: 'lever',
   seconds: 5,
   objections: (rail, clamp) => {

@@ -16,6 +16,7 @@ export const rod15Pair: MountStandard = {
   turnStepDeg: 180,
   mayLift: true,
   limitG: 6000,
+  goesOn: ['along'],
   tool: 'fingers',
   seconds: 15,
   objections: noObjections,

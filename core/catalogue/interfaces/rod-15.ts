@@ -16,6 +16,7 @@ export const rod15: MountStandard = {
   turnStepDeg: 1,
   mayLift: true,
   limitG: 2500,
+  goesOn: ['along'],
   tool: 'fingers',
   seconds: 15,
   objections: noObjections,

@@ -14,6 +14,7 @@ export const slabL: MountStandard = {
   turnStepDeg: 360,
   mayLift: false,
   limitG: 600,
+  goesOn: ['up', 'side'],
   tool: 'fingers',
   seconds: 4,
   objections: familyOrAlmost('pack-differs'),

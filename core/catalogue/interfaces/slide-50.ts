@@ -15,6 +15,7 @@ export const slide50: MountStandard = {
   turnStepDeg: 180,
   mayLift: true,
   limitG: 15_000,
+  goesOn: ['along'],
   tool: 'lever',
   seconds: 5,
   objections: noObjections,

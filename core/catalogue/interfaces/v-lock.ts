@@ -13,6 +13,7 @@ export const vLock: MountStandard = {
   turnStepDeg: 360,
   mayLift: false,
   limitG: 2500,
+  goesOn: ['up'],
   tool: 'fingers',
   seconds: 4,
   objections: noObjections,

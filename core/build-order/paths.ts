@@ -1,0 +1,162 @@
+import { type PlacedPart, ridesOn } from '../assembly/index.ts'
+import { mountOf, type Mount, type Way } from '../catalogue/index.ts'
+import {
+  add,
+  type Bounds,
+  cross,
+  direction,
+  dot,
+  penetration,
+  perPair,
+  type Placed,
+  scale,
+  unit,
+  type Vec3,
+} from '../kernel/index.ts'
+
+/**
+ * One way in which a piece leaves its seat, and so, the other way round, comes to it: straight along a direction until it
+ * is clear, or out of its joint first and then aside.
+ */
+export interface Path {
+  /** What the joint lets it do first: unit direction in the rig's frame in which it leaves. */
+  readonly off: Vec3
+  /** How far it has to go that way before it is free of its joint, mm. */
+  readonly freeMm: number
+  /** Where it goes then; the same direction where nothing stands before it. */
+  readonly then: Vec3
+}
+
+/** A piece may press so much into another on its way, beyond what both do where they sit: paint and rubber. mm */
+export const SCRAPE_MM = 1
+/** The strides in which a path is looked at, mm; no part of the catalogue is thinner where it is hard. */
+const STRIDE_MM = 2
+/** Screws, bayonets and clamps are free once they are so far out, where nothing else is known. mm */
+const USUAL_FREE_MM = 12
+
+const axes: readonly Vec3[] = [
+  [0, 1, 0],
+  [0, 0, 1],
+  [0, 0, -1],
+  [-1, 0, 0],
+  [1, 0, 0],
+  [0, -1, 0],
+]
+
+const inWorld = (piece: PlacedPart, mount: Mount) => ({
+  out: direction(piece.frame, mount.out),
+  up: direction(piece.frame, mount.up),
+  along: mount.travel && direction(piece.frame, mount.travel.along),
+})
+
+type Exit = Pick<Path, 'off' | 'freeMm'>
+
+/** The directions in which a joint lets its guest go, with how far it has to go to be free of it. */
+const exitsOf = (piece: PlacedPart): readonly Exit[] => {
+  const { host, joint, mate } = piece
+  const hostMount = host && joint && mountOf(host.part, joint.hostMount)
+  const guestMount = joint && mountOf(piece.part, joint.guestMount)
+  if (!host || !hostMount || !guestMount || !mate?.ok) return []
+  const { standard } = mate.value
+  const at = inWorld(host, hostMount)
+  const own = inWorld(piece, guestMount)
+  const along = at.along ?? own.along ?? at.up
+  const side = unit(cross(at.up, at.out))
+  const railMm = Math.max(hostMount.lengthMm ?? 0, guestMount.lengthMm ?? 0)
+  const takesMm = standard.along?.takesMm({ part: piece.part, mount: guestMount }) ?? 0
+  const slidOffMm = railMm > 0 ? (railMm + takesMm) / 2 + Math.abs(joint.slideMm) : 2 * USUAL_FREE_MM
+  const both = (way: Vec3, freeMm: number): readonly Exit[] => [
+    { off: way, freeMm },
+    { off: scale(way, -1), freeMm },
+  ]
+  const ways: Readonly<Record<Way, readonly Exit[]>> = {
+    out: [{ off: at.out, freeMm: hostMount.screwMm ?? guestMount.screwMm ?? USUAL_FREE_MM }],
+    up: both(at.up, 2 * USUAL_FREE_MM),
+    side: both(side, 2 * USUAL_FREE_MM),
+    along: both(along, slidOffMm),
+  }
+  const slides = hostMount.slidesOn === true || guestMount.slidesOn === true
+  const goes: readonly Way[] = slides ? ['along'] : (standard.goesOn ?? ['out'])
+  return goes.flatMap((way) => ways[way])
+}
+
+/** All ways in which a piece leaves its seat, the straightest first. */
+export const pathsOf = (piece: PlacedPart): readonly Path[] => {
+  const exits = exitsOf(piece)
+  const straight = exits.map((exit): Path => ({ ...exit, then: exit.off }))
+  const aside = exits.flatMap((exit) =>
+    axes.flatMap((then): Path[] => (Math.abs(dot(then, exit.off)) > 0.7 ? [] : [{ ...exit, then }])),
+  )
+  return [...straight, ...aside]
+}
+
+const moved = (shape: Placed, by: Vec3): Placed => ({ ...shape, centre: add(shape.centre, by) })
+
+/** From where to where along a direction two boxes meet while one of them goes that way, mm; empty when never. */
+const meeting = (a: Bounds, b: Bounds, way: Vec3, fromMm: number, toMm: number): readonly [number, number] => {
+  let [from, to] = [fromMm, toMm]
+  for (const axis of [0, 1, 2] as const) {
+    const speed = way[axis]
+    const [enter, leave] = [b.min[axis] - a.max[axis] + SCRAPE_MM, b.max[axis] - a.min[axis] - SCRAPE_MM]
+    if (Math.abs(speed) < 1e-9) {
+      if (enter > 0 || leave < 0) return [1, 0]
+    } else {
+      const [first, last] = speed > 0 ? [enter / speed, leave / speed] : [leave / speed, enter / speed]
+      from = Math.max(from, first)
+      to = Math.min(to, last)
+    }
+  }
+  return [from, to]
+}
+
+const shifted = ({ min, max }: Bounds, by: Vec3): Bounds => ({ min: add(min, by), max: add(max, by) })
+
+/** How deep the hard solids of one piece come into those of another on one straight leg of a path, mm. */
+const depthOnLeg = (piece: PlacedPart, other: PlacedPart, start: Vec3, way: Vec3, longMm: number): number => {
+  let deepest = 0
+  const [first, last] = meeting(shifted(piece.bounds, start), other.bounds, way, 0, longMm)
+  if (first > last) return 0
+  for (const { solid, shape, bounds } of piece.solids) {
+    if (solid.matter === 'soft') continue
+    for (const theirs of other.solids) {
+      if (theirs.solid.matter === 'soft') continue
+      const [from, to] = meeting(shifted(bounds, start), theirs.bounds, way, 0, longMm)
+      for (let mm = from; mm <= to; mm += STRIDE_MM) {
+        const at = moved(shape, add(start, scale(way, mm)))
+        const depth = penetration(at, theirs.shape, Math.max(SCRAPE_MM, deepest))
+        if (depth > deepest) deepest = depth
+        if (deepest > LOCKED_MM) return deepest
+      }
+    }
+  }
+  return deepest
+}
+/** Deeper is no matter of how it is done: it does not go that way. mm */
+const LOCKED_MM = 5
+/** As far as the longest rig; farther out nothing is in the way. mm */
+const FAR_MM = 700
+
+/** How deep a piece would come into another on a path, beyond what both press into each other where they sit, mm. */
+export const scrapes = (piece: PlacedPart, other: PlacedPart, { off, freeMm, then }: Path): number => {
+  const seated = depthOnLeg(piece, other, [0, 0, 0], off, 0)
+  const straight = dot(off, then) > 0.99
+  const depth = straight
+    ? depthOnLeg(piece, other, [0, 0, 0], off, FAR_MM)
+    : Math.max(
+        depthOnLeg(piece, other, [0, 0, 0], off, freeMm),
+        depthOnLeg(piece, other, scale(off, freeMm), then, FAR_MM),
+      )
+  return Math.max(0, depth - seated)
+}
+
+/** What a way of a piece to its seat meets: by the number of the path, kept as long as both pieces are the same. */
+const met = perPair('paths between pieces', (piece: PlacedPart, other: PlacedPart): readonly boolean[] =>
+  pathsOf(piece).map((path) => scrapes(piece, other, path) > SCRAPE_MM),
+)
+
+/** Is a joint closed round what it holds, so that the two never stand in each other's way? */
+const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate.value.standard.closesRound === true
+
+/** Does another piece stand in a path of this one? What rides on it comes along with it or after it. */
+export const stands = (piece: PlacedPart, other: PlacedPart, path: number): boolean =>
+  !ridesOn(other, piece) && !(other === piece.host && closesRound(piece)) && (met(piece, other)[path] ?? true)

@@ -1,0 +1,262 @@
+import {
+  type Assembly,
+  type Brace,
+  type Command,
+  hingeDegrees,
+  type OffPart,
+  offPlaceWords,
+  pathToRoot,
+  type PlacedPart,
+  slideWay,
+  travelOf,
+  wayName,
+} from '../assembly/index.ts'
+import { standRoles } from '../balance/index.ts'
+import type { Run } from '../cabling/index.ts'
+import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
+import { scale, type Vec3 } from '../kernel/index.ts'
+import { type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
+import { buildOrderOf, isHolding, type Knot } from './order.ts'
+import type { Path } from './paths.ts'
+
+/** How firm a screw is made: by the fingers alone, nipped up with a coin, or with a key. */
+export type Firmness = 'by hand' | 'nipped' | 'firm'
+const firmness: Readonly<Record<Tool, Firmness>> = {
+  fingers: 'by hand',
+  lever: 'by hand',
+  coin: 'nipped',
+  'hex key': 'firm',
+}
+
+/** What is looked at once a step is done; by the sort of joint, or by what else was done. */
+export type SheetCheck = Kind | 'pose' | 'hold' | 'lead' | 'stand' | 'off'
+
+/** Where something is set on its scale, and how it is turned. */
+export interface Setting {
+  /** From the end of the scale that lies farthest back, left or down, mm. */
+  readonly scaleMm?: number
+  /** Which end that is, in words. */
+  readonly from?: string
+  readonly turnDeg?: number
+  readonly pose?: string
+}
+
+/** One thing to do while a rig is put together. */
+export interface SheetStep {
+  readonly do: 'join' | 'pose' | 'hold' | 'plug in' | 'stow'
+  readonly instance: string
+  readonly name: string
+  /** What it goes on, and at which point there, as the part calls it. */
+  readonly onto: string
+  readonly at: string
+  /** The way it comes, as unit directions in the rig's frame: to its joint, then into it; the same where it comes straight. */
+  readonly comes?: { readonly first: Vec3; readonly then: Vec3; readonly lastMm: number }
+  /** From which side it comes to its joint: in front, behind, above, below, left, right. */
+  readonly side?: string
+  readonly setting: Setting
+  readonly tool: Tool
+  readonly toolName: string
+  readonly screw?: { readonly name: string; readonly lengthMm?: number | undefined }
+  readonly firm: Firmness
+  readonly seconds: number
+  readonly check: SheetCheck
+  /** Of a lead: what goes through it, first what matters first; what a source gives and what the other end bears, V. */
+  readonly carries?: readonly string[]
+  readonly volts?: { readonly gives: readonly [number, number]; readonly takes: readonly [number, number] | undefined }
+  /** The edits that do it, on a rig that has all steps before it. */
+  readonly commands: readonly Command[]
+}
+
+export interface BuildSheet {
+  readonly steps: readonly SheetStep[]
+  readonly knots: readonly Knot[]
+  /** Pieces that do not go on what they sit on, and what rides on them: no order puts them on. */
+  readonly unfit: readonly PlacedPart[]
+  readonly seconds: number
+  readonly tools: readonly string[]
+  readonly toolChanges: number
+}
+
+const from: Readonly<Record<string, string>> = {
+  forward: 'behind',
+  back: 'in front',
+  left: 'the right',
+  right: 'the left',
+  up: 'below',
+  down: 'above',
+}
+const ends: Readonly<Record<string, string>> = {
+  forward: 'rear',
+  back: 'front',
+  left: 'right',
+  right: 'left',
+  up: 'lower',
+  down: 'upper',
+}
+
+/** Turned or slid to less than this nobody sets it. */
+const UNSET = 1e-6
+
+const settingOf = (piece: PlacedPart): Setting => {
+  const { joint } = piece
+  if (!joint) return {}
+  const travel = travelOf(piece)
+  const way = slideWay(piece)
+  const scaled =
+    travel && way && travel.maxMm - travel.minMm > UNSET
+      ? { scaleMm: joint.slideMm - travel.minMm, from: ends[wayName(way)] ?? 'rear' }
+      : {}
+  return { ...scaled, ...(Math.abs(joint.turnDeg) > UNSET ? { turnDeg: joint.turnDeg } : {}) }
+}
+
+const screwOf = ({ host, joint, part }: PlacedPart): SheetStep['screw'] => {
+  if (!host || !joint) return undefined
+  const mounts = [mountOf(host.part, joint.hostMount), mountOf(part, joint.guestMount)]
+  const male = mounts.find((mount) => mount?.side === 'sits')
+  if (!male || standardOf(male.standard).kind !== 'thread') return undefined
+  return { name: standardOf(male.standard).title, lengthMm: male.screwMm }
+}
+
+const pointOf = ({ host, joint }: PlacedPart): string => {
+  const mount = host && joint && mountOf(host.part, joint.hostMount)
+  return mount ? (mount.label ?? mount.id) : ''
+}
+
+const joined = (setup: string, piece: PlacedPart, { off, freeMm, then }: Path, pace: Pace): SheetStep => {
+  const mated = piece.mate?.ok ? piece.mate.value : undefined
+  const screw = screwOf(piece)
+  return {
+    do: 'join',
+    instance: piece.instance.id,
+    name: piece.part.name,
+    onto: piece.host?.part.name ?? '',
+    at: pointOf(piece),
+    comes: { first: scale(then, -1), then: scale(off, -1), lastMm: freeMm },
+    side: from[wayName(scale(off, -1))] ?? 'above',
+    setting: settingOf(piece),
+    tool: mated?.tool ?? 'fingers',
+    toolName: mated ? toolName(mated) : 'fingers',
+    ...(screw ? { screw } : {}),
+    firm: firmness[mated?.tool ?? 'fingers'],
+    seconds: mated ? pace.joint(mated.standard) : 0,
+    check: standRoles.has(piece.part.role) ? 'stand' : (mated?.standard.kind ?? 'thread'),
+    commands: piece.joint ? [{ do: 'place', setup, joint: piece.joint }] : [],
+  }
+}
+
+const held = (setup: string, { guest, host, joint, mate }: Brace, pace: Pace): SheetStep => ({
+  do: 'hold',
+  instance: guest.instance.id,
+  name: guest.part.name,
+  onto: host.part.name,
+  at: mountOf(host.part, joint.hostMount)?.label ?? joint.hostMount,
+  setting: {},
+  tool: mate.ok ? mate.value.tool : 'fingers',
+  toolName: mate.ok ? toolName(mate.value) : 'fingers',
+  firm: firmness[mate.ok ? mate.value.tool : 'fingers'],
+  seconds: mate.ok ? pace.joint(mate.value.standard) : 0,
+  check: 'hold',
+  commands: [{ do: 'brace', setup, joint }],
+})
+
+/** Hinges that do not stand as the part comes, each set once its piece is on. */
+const posesOf = ({ setup }: Assembly, piece: PlacedPart): readonly SheetStep[] =>
+  setup.poses
+    .filter(({ instance }) => instance === piece.instance.id)
+    .map((pose): SheetStep => {
+      const hinge = piece.part.hinges?.find(({ id }) => id === pose.hinge)
+      const position = hinge?.positions.find(({ id }) => id === pose.position)
+      return {
+        do: 'pose',
+        instance: piece.instance.id,
+        name: piece.part.name,
+        onto: '',
+        at: hinge?.label ?? pose.hinge,
+        setting: { pose: position?.label ?? pose.position },
+        tool: 'fingers',
+        toolName: 'fingers',
+        firm: 'by hand',
+        seconds: POSE_SECONDS,
+        check: 'pose',
+        commands: [{ do: 'pose', setup: setup.id, ...pose }],
+      }
+    })
+
+/** Power before picture, the picture last: in that order leads go in, and the other way round they come out. */
+const leadRank = ({ cable: { carries } }: Run): number =>
+  carries.includes('picture') ? 2 : carries.includes('power') ? 0 : 1
+
+/** What goes along off the rig, and what sits on that. */
+const stowed = (setup: string, { piece, at }: OffPart, pace: Pace): SheetStep => {
+  const mated = piece.mate?.ok ? piece.mate.value : undefined
+  return {
+    do: 'stow',
+    instance: piece.instance.id,
+    name: piece.part.name,
+    onto: piece.joint ? (piece.host?.part.name ?? '') : offPlaceWords[at],
+    at: pointOf(piece),
+    setting: settingOf(piece),
+    tool: mated?.tool ?? 'fingers',
+    toolName: mated ? toolName(mated) : 'fingers',
+    firm: firmness[mated?.tool ?? 'fingers'],
+    seconds: mated ? pace.joint(mated.standard) : POSE_SECONDS,
+    check: 'off',
+    commands: [
+      piece.joint ? { do: 'place', setup, joint: piece.joint } : { do: 'stow', setup, instance: piece.instance.id, at },
+    ],
+  }
+}
+
+const plugged = (setup: string, run: Run, pace: Pace): SheetStep => {
+  const { cable, link, part } = run
+  const [gives, takes] = [run.from.socket.volts, run.to.socket.volts]
+  return {
+    do: 'plug in',
+    instance: link.cable,
+    name: part.name,
+    onto: `${run.from.piece.part.name} to ${run.to.piece.part.name}`,
+    at: `${run.from.socket.label ?? run.from.socket.id} to ${run.to.socket.label ?? run.to.socket.id}`,
+    setting: {},
+    tool: 'fingers',
+    toolName: 'fingers',
+    firm: 'by hand',
+    seconds: pace.lead,
+    check: 'lead',
+    carries: cable.carries,
+    ...(cable.carries.includes('power') && gives
+      ? { volts: { gives: [gives.min, gives.max], takes: takes && [takes.min, takes.max] } }
+      : {}),
+    commands: [{ do: 'link', setup, link }],
+  }
+}
+
+/**
+ * How a set-up is put together from its bare camera: pieces in an order that can be done with the fewest changes of tool,
+ * each with its hinges and second holds, then what goes off the rig, then the leads.
+ * @param leads the set-up's leads where they run
+ */
+export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pace = usualPace): BuildSheet => {
+  const { setup } = assembly
+  const [root] = assembly.placed
+  const order = buildOrderOf(assembly)
+  const unfit = assembly.placed.filter((piece) => pathToRoot(piece).some(({ joint, mate }) => joint && !mate?.ok))
+  const pieces = order.steps.flatMap((item): readonly SheetStep[] =>
+    isHolding(item)
+      ? [held(setup.id, item.brace, pace)]
+      : [joined(setup.id, item.piece, item.path, pace), ...posesOf(assembly, item.piece)],
+  )
+  const own = root ? posesOf(assembly, root) : []
+  const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
+  const wires = [...leads].sort((a, b) => leadRank(a) - leadRank(b)).map((run) => plugged(setup.id, run, pace))
+  const steps = [...own, ...pieces, ...off, ...wires]
+  return {
+    steps,
+    knots: order.knots,
+    unfit,
+    seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
+    tools: [
+      ...new Set(steps.filter(({ tool }) => tool !== 'fingers' && tool !== 'lever').map((step) => step.toolName)),
+    ].sort(),
+    toolChanges: order.toolChanges,
+  }
+}
