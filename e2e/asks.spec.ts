@@ -8,6 +8,7 @@ const screens = [
   ['wiring', '/rigs/winter-ferry-2/wiring?setup=crossing', '[data-kind]'],
   ['light', '/rigs/winter-ferry-2/light?setup=crossing', '[data-testid="clean"]'],
   ['set-ups', '/rigs/winter-ferry-2/set-ups', '[data-setup]'],
+  ['build', '/rigs/winter-ferry-2/build?setup=crossing', '[data-step]'],
   ['bench', '/rigs/winter-ferry-2?setup=crossing', '[data-piece]'],
   ['rehearsal', '/rigs/winter-ferry-2/rehearsal?setup=crossing', '[data-pack]'],
   ['locker', '/locker', '[data-testid="worth"]'],

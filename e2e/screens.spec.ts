@@ -30,6 +30,11 @@ const screens = [
     async (page: Page) => expect(page.locator('[data-setup]')).toHaveCount(5),
   ],
   [
+    'build',
+    '/rigs/winter-ferry-2/build',
+    async (page: Page) => expect(page.locator('[data-step-picture]').first()).toBeVisible(),
+  ],
+  [
     'balance',
     '/rigs/winter-ferry-2/balance',
     async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible(),

@@ -24,7 +24,7 @@ export interface Path {
   /** How far it has to go that way before it is free of its joint, mm. */
   readonly freeMm: number
   /** Where it goes then; the same direction where nothing stands before it. */
-  readonly then: Vec3
+  readonly away: Vec3
 }
 
 /** A piece may press so much into another on its way, beyond what both do where they sit: paint and rubber. mm */
@@ -71,7 +71,8 @@ const exitsOf = (piece: PlacedPart): readonly Exit[] => {
   ]
   const ways: Readonly<Record<Way, readonly Exit[]>> = {
     out: [{ off: at.out, freeMm: hostMount.screwMm ?? guestMount.screwMm ?? USUAL_FREE_MM }],
-    up: both(at.up, 2 * USUAL_FREE_MM),
+    up: [{ off: at.up, freeMm: 2 * USUAL_FREE_MM }],
+    down: [{ off: scale(at.up, -1), freeMm: 2 * USUAL_FREE_MM }],
     side: both(side, 2 * USUAL_FREE_MM),
     along: both(along, slidOffMm),
   }
@@ -83,9 +84,9 @@ const exitsOf = (piece: PlacedPart): readonly Exit[] => {
 /** All ways in which a piece leaves its seat, the straightest first. */
 export const pathsOf = (piece: PlacedPart): readonly Path[] => {
   const exits = exitsOf(piece)
-  const straight = exits.map((exit): Path => ({ ...exit, then: exit.off }))
+  const straight = exits.map((exit): Path => ({ ...exit, away: exit.off }))
   const aside = exits.flatMap((exit) =>
-    axes.flatMap((then): Path[] => (Math.abs(dot(then, exit.off)) > 0.7 ? [] : [{ ...exit, then }])),
+    axes.flatMap((away): Path[] => (Math.abs(dot(away, exit.off)) > 0.7 ? [] : [{ ...exit, away }])),
   )
   return [...straight, ...aside]
 }
@@ -137,14 +138,14 @@ const LOCKED_MM = 5
 const FAR_MM = 700
 
 /** How deep a piece would come into another on a path, beyond what both press into each other where they sit, mm. */
-export const scrapes = (piece: PlacedPart, other: PlacedPart, { off, freeMm, then }: Path): number => {
+export const scrapes = (piece: PlacedPart, other: PlacedPart, { off, freeMm, away }: Path): number => {
   const seated = depthOnLeg(piece, other, [0, 0, 0], off, 0)
-  const straight = dot(off, then) > 0.99
+  const straight = dot(off, away) > 0.99
   const depth = straight
     ? depthOnLeg(piece, other, [0, 0, 0], off, FAR_MM)
     : Math.max(
         depthOnLeg(piece, other, [0, 0, 0], off, freeMm),
-        depthOnLeg(piece, other, scale(off, freeMm), then, FAR_MM),
+        depthOnLeg(piece, other, scale(off, freeMm), away, FAR_MM),
       )
   return Math.max(0, depth - seated)
 }

@@ -69,11 +69,11 @@ const deepest = (a: PlacedPart, b: PlacedPart, by: Vec3): number => {
 /** How deep a piece is in others while it comes to its seat, looked at every millimetre, beyond where both sit, mm. */
 const scraped = (piece: PlacedPart, others: readonly PlacedPart[], { comes }: BuildSheet['steps'][number]): number => {
   if (!comes) return 0
-  const last = scale(comes.then, -comes.lastMm)
-  const straight = lengthOf(subtract(comes.first, comes.then)) < 0.01
+  const last = scale(comes.last, -comes.lastMm)
+  const straight = lengthOf(subtract(comes.first, comes.last)) < 0.01
   const way = Array.from({ length: 300 }, (_, mm): Vec3 => {
-    if (straight) return scale(comes.then, -mm)
-    return mm < comes.lastMm ? scale(comes.then, -mm) : add(last, scale(comes.first, -(mm - comes.lastMm)))
+    if (straight) return scale(comes.last, -mm)
+    return mm < comes.lastMm ? scale(comes.last, -mm) : add(last, scale(comes.first, -(mm - comes.lastMm)))
   })
   return Math.max(
     0,

@@ -2,7 +2,6 @@ import {
   type Assembly,
   type Brace,
   type Command,
-  hingeDegrees,
   type OffPart,
   offPlaceWords,
   pathToRoot,
@@ -16,7 +15,7 @@ import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
 import { scale, type Vec3 } from '../kernel/index.ts'
 import { type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
-import { buildOrderOf, isHolding, type Knot } from './order.ts'
+import { buildOrderOf, isHolding } from './order.ts'
 import type { Path } from './paths.ts'
 
 /** How firm a screw is made: by the fingers alone, nipped up with a coin, or with a key. */
@@ -50,8 +49,8 @@ export interface SheetStep {
   readonly onto: string
   readonly at: string
   /** The way it comes, as unit directions in the rig's frame: to its joint, then into it; the same where it comes straight. */
-  readonly comes?: { readonly first: Vec3; readonly then: Vec3; readonly lastMm: number }
-  /** From which side it comes to its joint: in front, behind, above, below, left, right. */
+  readonly comes?: { readonly first: Vec3; readonly last: Vec3; readonly lastMm: number }
+  /** From which side it comes to its joint: the front, the back, above, below, the left, the right. */
   readonly side?: string
   readonly setting: Setting
   readonly tool: Tool
@@ -69,17 +68,18 @@ export interface SheetStep {
 
 export interface BuildSheet {
   readonly steps: readonly SheetStep[]
-  readonly knots: readonly Knot[]
+  /** Pieces that have no way to their seats, and what locks them. */
+  readonly knots: readonly { readonly instance: string; readonly name: string; readonly by: readonly string[] }[]
   /** Pieces that do not go on what they sit on, and what rides on them: no order puts them on. */
-  readonly unfit: readonly PlacedPart[]
+  readonly unfit: readonly { readonly instance: string; readonly name: string }[]
   readonly seconds: number
   readonly tools: readonly string[]
   readonly toolChanges: number
 }
 
 const from: Readonly<Record<string, string>> = {
-  forward: 'behind',
-  back: 'in front',
+  forward: 'the back',
+  back: 'the front',
   left: 'the right',
   right: 'the left',
   up: 'below',
@@ -122,7 +122,7 @@ const pointOf = ({ host, joint }: PlacedPart): string => {
   return mount ? (mount.label ?? mount.id) : ''
 }
 
-const joined = (setup: string, piece: PlacedPart, { off, freeMm, then }: Path, pace: Pace): SheetStep => {
+const joined = (setup: string, piece: PlacedPart, { off, freeMm, away }: Path, pace: Pace): SheetStep => {
   const mated = piece.mate?.ok ? piece.mate.value : undefined
   const screw = screwOf(piece)
   return {
@@ -131,7 +131,7 @@ const joined = (setup: string, piece: PlacedPart, { off, freeMm, then }: Path, p
     name: piece.part.name,
     onto: piece.host?.part.name ?? '',
     at: pointOf(piece),
-    comes: { first: scale(then, -1), then: scale(off, -1), lastMm: freeMm },
+    comes: { first: scale(away, -1), last: scale(off, -1), lastMm: freeMm },
     side: from[wayName(scale(off, -1))] ?? 'above',
     setting: settingOf(piece),
     tool: mated?.tool ?? 'fingers',
@@ -230,6 +230,8 @@ const plugged = (setup: string, run: Run, pace: Pace): SheetStep => {
   }
 }
 
+const named = ({ instance, part }: PlacedPart) => ({ instance: instance.id, name: part.name })
+
 /**
  * How a set-up is put together from its bare camera: pieces in an order that can be done with the fewest changes of tool,
  * each with its hinges and second holds, then what goes off the rig, then the leads.
@@ -251,8 +253,8 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   const steps = [...own, ...pieces, ...off, ...wires]
   return {
     steps,
-    knots: order.knots,
-    unfit,
+    knots: order.knots.map(({ piece, by }) => ({ ...named(piece), by: by.map(({ part }) => part.name) })),
+    unfit: unfit.map(named),
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
     tools: [
       ...new Set(steps.filter(({ tool }) => tool !== 'fingers' && tool !== 'lever').map((step) => step.toolName)),

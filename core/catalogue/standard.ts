@@ -81,7 +81,7 @@ export type MateCode = 'same-gender' | 'standards-differ' | ObjectionCode
  * In which directions of its socket a plug leaves it: straight out of its face, up or down along it, to its sides, or along
  * its rail.
  */
-export type Way = 'out' | 'up' | 'side' | 'along'
+export type Way = 'out' | 'up' | 'down' | 'side' | 'along'
 
 /** A way two parts hold on to each other. Everything particular to it lives in its own file. */
 export interface MountStandard {

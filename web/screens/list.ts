@@ -2,6 +2,7 @@ import {
   Cable,
   Coins,
   Gauge,
+  Hammer,
   Layers,
   Library,
   NotebookPen,
@@ -97,6 +98,15 @@ export const screens: readonly Screen[] = [
     icon: Layers,
     from: 'bench rail',
     load: () => import('./setups/SetupsScreen.vue'),
+  },
+  {
+    name: 'build',
+    path: '/rigs/:id/build',
+    title: 'Build',
+    note: 'Put together step by step: order, points, settings, tools, and what to try at the end',
+    icon: Hammer,
+    from: 'bench rail',
+    load: () => import('./build/BuildScreen.vue'),
   },
   {
     name: 'rehearsal',

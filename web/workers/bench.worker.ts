@@ -2,6 +2,8 @@ import {
   type Assessment,
   type Blame,
   blameOf,
+  type BuildPlan,
+  buildPlanOf,
   type Bundle,
   bundleFor,
   cardsIn,
@@ -131,6 +133,10 @@ const bench = {
       before,
       remedy,
     )
+  },
+  /** How a set-up is built from its bare camera, step by step. */
+  build(rig: Rig, setup: string): BuildPlan {
+    return buildPlanOf(assessed(rig, setup))
   },
   /** What brings a figure down by so much. */
   target(rig: Rig, setup: string, id: TargetId, by: number): TargetAnswer {

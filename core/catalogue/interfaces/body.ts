@@ -13,7 +13,7 @@ export const body: MountStandard = {
   turnStepDeg: 360,
   mayLift: true,
   limitG: 8000,
-  goesOn: ['out', 'side', 'up'],
+  goesOn: ['out', 'side', 'up', 'down'],
   closesRound: true,
   tool: 'coin',
   seconds: 40,

@@ -13,7 +13,7 @@ export const lensRing: MountStandard = {
   turnStepDeg: 1,
   mayLift: false,
   limitG: 120,
-  goesOn: ['out', 'up', 'side'],
+  goesOn: ['out', 'up', 'down', 'side'],
   closesRound: true,
   tool: 'fingers',
   seconds: 20,

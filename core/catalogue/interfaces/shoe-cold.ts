@@ -13,7 +13,7 @@ export const shoeCold: MountStandard = {
   turnStepDeg: 180,
   mayLift: false,
   limitG: 500,
-  goesOn: ['up'],
+  goesOn: ['down', 'up'],
   tool: 'fingers',
   seconds: 15,
   objections: noObjections,

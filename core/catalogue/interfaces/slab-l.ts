@@ -14,7 +14,7 @@ export const slabL: MountStandard = {
   turnStepDeg: 360,
   mayLift: false,
   limitG: 600,
-  goesOn: ['up', 'side'],
+  goesOn: ['up', 'down', 'side'],
   tool: 'fingers',
   seconds: 4,
   objections: familyOrAlmost('pack-differs'),

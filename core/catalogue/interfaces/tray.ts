@@ -14,7 +14,7 @@ export const tray: MountStandard = {
   turnStepDeg: 360,
   mayLift: false,
   limitG: 400,
-  goesOn: ['up', 'out', 'side'],
+  goesOn: ['up', 'out', 'side', 'down'],
   tool: 'fingers',
   seconds: 5,
   objections: sameFamily('tray-differs'),

@@ -13,7 +13,7 @@ export const vLock: MountStandard = {
   turnStepDeg: 360,
   mayLift: false,
   limitG: 2500,
-  goesOn: ['up'],
+  goesOn: ['up', 'down'],
   tool: 'fingers',
   seconds: 4,
   objections: noObjections,

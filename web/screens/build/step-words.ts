@@ -1,0 +1,115 @@
+import type { Proof } from '@zucchini/core/assess'
+import type { Kind } from '@zucchini/core/catalogue'
+import type { SheetCheck, SheetStep } from '@zucchini/core/build-order'
+import { degrees, fill, millimetres, type Style, volts } from '../../wording.ts'
+
+/** How each sort of joint is made, once the piece is where it comes from. */
+const makes: Readonly<Record<Kind, string>> = {
+  thread: 'Turn it in by hand until it stands, then tighten.',
+  shoe: 'Slide the foot in as far as it goes, then turn the lock down.',
+  rail: 'Jaw open, set it on the rail, close the jaw.',
+  plate: 'Slide it in until it clicks, then close the lever.',
+  seat: 'Set it round the body, all corners flush, then the screw.',
+  bayonet: 'Dot to dot, then turn until it clicks.',
+  filter: 'Two turns back to find the thread, then in by two fingers.',
+  tray: 'Drop the tray in, its arrow up.',
+  ring: 'Open the clamp, lay it round the ring, close it.',
+  rods: 'Rods through both bores, then the knobs.',
+  rosette: 'Teeth together at the angle, then the bolt.',
+  battery: 'Push it in until it clicks.',
+  pad: 'Wipe the face, press it on for ten seconds.',
+  clamp: 'Open it, set it on, close it evenly.',
+  gear: 'Teeth in mesh with the least play, then the clamp.',
+}
+
+/** What is looked at when it is done; what must not be. */
+const looks: Readonly<Record<SheetCheck, string>> = {
+  thread: 'Twist it hard by hand: it must not turn.',
+  shoe: 'Pull it back: it must not slide out.',
+  rail: 'Pull at it: it must not click or creep.',
+  plate: 'Lift it by the plate: the pin holds.',
+  seat: 'Screen and doors still open; nothing rocks.',
+  bayonet: 'Turn it back without the button: it stays.',
+  filter: 'It sits flat all round; two fingers free it again.',
+  tray: 'The arrow is up and the tray can not rise.',
+  ring: 'Focus runs from end to end without a catch.',
+  rods: 'Both rods end alike; nothing turns.',
+  rosette: 'Lean on it: no tooth slips.',
+  battery: 'Pull: it stays. The charge is shown.',
+  pad: 'No corner lifts.',
+  clamp: 'It closes on metal, not on a ring that turns.',
+  gear: 'Focus runs from end to end and the gear stays in mesh.',
+  pose: 'It stays where it was set when you let go.',
+  hold: 'Now neither of the two turns.',
+  lead: 'It hangs in a bow and touches nothing that moves.',
+  stand: 'One hand stays on the rig until the lever is shut. It must not slide.',
+  off: 'The lead reaches when you stand up straight.',
+}
+
+/** Pictures go through the joint's own sentence; what is turned, set and swung is told after it. */
+export const titleOf = (step: SheetStep): string =>
+  ({
+    join: `${step.name} on ${step.onto}`,
+    pose: `Swing ${step.name}`,
+    hold: `Hold ${step.name} to ${step.onto}`,
+    'plug in': `Plug in ${step.name}`,
+    stow: `${step.name}: ${step.onto}`,
+  })[step.do]
+
+/** From where it comes, how it is joined, and how it is set. */
+export const howOf = (step: SheetStep, style: Style): readonly string[] => {
+  const { setting, do: kind } = step
+  const set =
+    setting.scaleMm === undefined
+      ? []
+      : [`Scale at ${millimetres(setting.scaleMm, style.units)}, counted from its ${setting.from ?? 'rear'} end.`]
+  const turned =
+    setting.turnDeg === undefined
+      ? []
+      : Math.abs(Math.abs(setting.turnDeg) - 180) < 0.5
+        ? ['Turned round.']
+        : [`Turned ${degrees(Math.abs(setting.turnDeg))} ${setting.turnDeg > 0 ? 'anticlockwise' : 'clockwise'}.`]
+  if (kind === 'pose') return [`Set what ${step.at} to ${setting.pose ?? ''}.`]
+  if (kind === 'plug in') return [...voltWords(step), `From ${step.at}.`]
+  if (kind === 'stow') return set
+  const make = step.check in makes ? makes[step.check as Kind] : step.check === 'stand' ? STAND : makes.thread
+  const comes = step.side ? [`It comes from ${step.side}.`] : []
+  return [...comes, make, ...set, ...turned]
+}
+const STAND = 'Legs spread and levelled first, then the rig on top and the lock.'
+
+/** Voltage and polarity are looked at before anything is plugged. */
+const voltWords = ({ volts: span }: SheetStep): readonly string[] => {
+  if (!span) return []
+  const said = ([min, max]: readonly [number, number]) => (min === max ? volts(max) : `${volts(min)} to ${volts(max)}`)
+  return [
+    span.takes
+      ? `Before plugging: it gives ${said(span.gives)}, the other end takes ${said(span.takes)}. Look at the polarity on both labels.`
+      : `Before plugging: it gives ${said(span.gives)}. Look at both labels.`,
+  ]
+}
+
+export const checkOf = (step: SheetStep): string => looks[step.check]
+
+const proofs: Readonly<Record<Proof['code'], { readonly do: string; readonly expect: string }>> = {
+  weigh: { do: 'Put it on a scale.', expect: '{massG:g}, give or take a few.' },
+  hang: {
+    do: 'Hang it from one finger under {handle}.',
+    expect: '{tiltDeg:deg} {way}, {rollDeg:deg} {side}.',
+  },
+  'turns-over': { do: 'Hang it from {handle}, the other hand below.', expect: 'It wants to turn over: hold on.' },
+  flat: { do: 'Stand it on the table.', expect: 'It stands on {part} and does not rock.' },
+  swings: { do: 'Open the screen of {part} and turn it.', expect: 'It opens all the way.' },
+  'swings-so-far': {
+    do: 'Open the screen of {part}.',
+    expect: 'It opens to {freeDeg:deg} of {fullDeg:deg}, then meets {by}.',
+  },
+  door: { do: 'Open every door of {part}.', expect: 'All of them open; cards and battery come out.' },
+  'door-shut': { do: 'Open every door of {part}.', expect: 'One meets {by}: know which before you leave.' },
+  leads: { do: 'Tug at every plug.', expect: '{count} leads, {held} of them held; none comes out.' },
+  shake: { do: 'Shake it, upside down too, over something soft.', expect: 'Nothing clicks, nothing moves.' },
+}
+export const proofWords = ({ code, numbers, names }: Proof, style: Style) => ({
+  do: fill(proofs[code].do, numbers, names, style),
+  expect: fill(proofs[code].expect, numbers, names, style),
+})
