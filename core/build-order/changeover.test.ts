@@ -1,9 +1,14 @@
 import fc from 'fast-check'
-import { type Joint, placeSetup, type Setup } from '../assembly/index.ts'
+import { edit, type Joint, placeSetup, type Setup } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { demoParts } from '../../demo/catalogue/index.ts'
+import { firstMark, secondMark } from '../../demo/scenario/index.ts'
+import { soundRigs } from '../../demo/sound/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { hdmiLead, link, screen, wiredRig } from '../testing/wired.ts'
 import { changeoverOf } from './index.ts'
 
+const catalogue = catalogueOf(demoParts)
 const cube = (id: string) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
 const pinned = tinyPart({ id: 'pinned', mounts: [plug('foot', 'thread-1/4-pin')] })
@@ -24,16 +29,18 @@ test('the same set-up takes nothing', () => {
   expect(between([a, b], [a, b])).toEqual({ steps: [], seconds: 0, tools: [] })
 })
 
-test('two screws off: the outer one first, 25 s each with a coin', () => {
+test('what sits on a piece that goes, and goes too, stays on it: one screw, 25 s with a coin', () => {
   const { steps, seconds, tools } = between([a, b], [])
-  expect(steps.map(({ do: what, instance }) => `${what} ${instance}`)).toEqual(['undo b', 'undo a'])
-  expect([seconds, tools]).toEqual([50, ['coin']])
+  expect(steps.map(({ do: what, instance, with: riders }) => [what, instance, riders])).toEqual([['undo', 'a', ['b']]])
+  expect([seconds, tools]).toEqual([25, ['coin']])
+  // Only the outer one goes: then the inner one is left alone.
+  expect(between([a, b], [a]).steps.map(({ instance }) => instance)).toEqual(['b'])
 })
 
-test('put on: hosts before guests; a pinned foot wants a hex key and 40 s', () => {
+test('put on: what was put aside as one comes back as one; a pinned foot wants a hex key and 40 s', () => {
   const { steps, seconds, tools } = between([], [a, b, on('pinned', 'foot', 'camera', 'pinned')])
-  expect(steps.map(({ instance }) => instance)).toEqual(['a', 'pinned', 'b'])
-  expect([seconds, tools]).toEqual([90, ['4 mm key', 'coin']])
+  expect(steps.map(({ instance }) => instance)).toEqual(['a', 'pinned'])
+  expect([seconds, tools]).toEqual([65, ['4 mm key', 'coin']])
 })
 
 test('a moved piece is undone and done; a turned one only set', () => {
@@ -46,6 +53,32 @@ test('a moved piece is undone and done; a turned one only set', () => {
 test('going there takes as long as coming back', () => {
   const set = fc.subarray([a, on('b', 'foot', 'camera', 'pinned'), on('pinned', 'foot', 'camera', 'pinned')])
   fc.assert(fc.property(set, set, (from, to) => between(from, to).seconds === between(to, from).seconds))
+})
+
+test('done to the one set-up it gives the other, between any two set-ups of the demo and of the sound rigs', () => {
+  for (const rig of [firstMark, secondMark, ...soundRigs])
+    for (const from of rig.setups)
+      for (const to of rig.setups) {
+        const { steps } = changeoverOf(placeSetup(rig, from, catalogue), placeSetup(rig, to, catalogue))
+        const done = edit(
+          rig,
+          steps.flatMap(({ commands }) => commands),
+          catalogue,
+        )
+        if (!done.ok) throw new Error(`${rig.id} ${from.id} ${to.id}: ${done.issues[0]?.code}`)
+        const now = done.value.setups.find(({ id }) => id === from.id)
+        if (!now) throw new Error(from.id)
+        const plain = (setup: Setup) => {
+          const { joints, braces, links, poses } = placeSetup(rig, setup, catalogue).setup
+          const stands = poses.filter(({ instance, hinge, position }) => {
+            const partId = rig.kit.find(({ id }) => id === instance)?.partId ?? ''
+            const first = catalogue.parts.get(partId)?.hinges?.find(({ id }) => id === hinge)?.positions[0]?.id
+            return position !== first
+          })
+          return { joints, braces, links, poses: stands }
+        }
+        expect([rig.id, from.id, to.id, plain(now)]).toEqual([rig.id, from.id, to.id, plain(to)])
+      }
 })
 
 test('leads come out first and go in last, 8 s each; one that stays between its sockets is left alone', () => {

@@ -1,4 +1,13 @@
-import { type Assembly, type Brace, hingeDegrees, type Joint, type Link, type PlacedPart } from '../assembly/index.ts'
+import {
+  type Assembly,
+  type Brace,
+  type Command,
+  hingeDegrees,
+  type Joint,
+  type Link,
+  type PlacedPart,
+  ridesOn,
+} from '../assembly/index.ts'
 import { type MountStandard, type Tool, toolName } from '../catalogue/index.ts'
 
 /** One thing to do when one set-up becomes another. */
@@ -11,6 +20,10 @@ export interface Step {
   readonly tool: Tool
   /** The same with the size of its key, where it is known. */
   readonly toolName: string
+  /** What stays together with it and goes or comes as one. */
+  readonly with: readonly string[]
+  /** The edits of the one set-up that make it so. */
+  readonly commands: readonly Command[]
 }
 
 export interface Changeover {
@@ -41,17 +54,20 @@ export const usualPace: Pace = { joint: ({ seconds }) => seconds, lead: LEAD_SEC
 
 /** The leads of one set-up that are not plugged in like that in the other. */
 const leadsAt =
-  ({ lead }: Pace) =>
+  ({ lead }: Pace, id: string) =>
   ({ setup, loose }: Assembly, other: Assembly, what: 'unplug' | 'plug in'): Step[] =>
     setup.links
       .filter((link) => !other.setup.links.some((there) => there.cable === link.cable && sameEnds(there, link)))
-      .map(({ cable }) => ({
+      .map((link) => ({
         do: what,
-        instance: cable,
-        name: loose.find(({ instance }) => instance.id === cable)?.part.name ?? cable,
+        instance: link.cable,
+        name: loose.find(({ instance }) => instance.id === link.cable)?.part.name ?? link.cable,
         seconds: lead,
         tool: 'fingers',
         toolName: 'fingers',
+        with: [],
+        commands:
+          what === 'plug in' ? [{ do: 'link', setup: id, link }] : [{ do: 'unlink', setup: id, cable: link.cable }],
       }))
 
 const sameSeat = (a: Joint, b: Joint): boolean =>
@@ -60,7 +76,12 @@ const sameSetting = (a: Joint, b: Joint): boolean => a.slideMm === b.slideMm && 
 
 const stepAt =
   ({ joint }: Pace) =>
-  (what: Step['do'], piece: PlacedPart): Step => {
+  (
+    what: Step['do'],
+    piece: PlacedPart,
+    commands: readonly Command[] = [],
+    riders: readonly PlacedPart[] = [],
+  ): Step => {
     const mated = piece.mate?.ok ? piece.mate.value : undefined
     return {
       do: what,
@@ -69,46 +90,83 @@ const stepAt =
       seconds: what === 'slide' ? SLIDE_SECONDS : mated ? joint(mated.standard) : 0,
       tool: mated?.tool ?? 'fingers',
       toolName: mated ? toolName(mated) : 'fingers',
+      with: riders.map(({ part }) => part.name),
+      commands,
     }
   }
 
+/** Pieces that are in one set-up alone, with the host of each where that is one of them: they go, or come, as one. */
+const onlyIn = (one: Assembly, other: Assembly): ReadonlySet<PlacedPart> =>
+  new Set(one.placed.filter((piece) => piece.joint && !other.byInstance.get(piece.instance.id)?.joint))
+
 /**
  * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts
- * first), moved to another mount, or only slid or turned, hinges swung, second holds loosened and made. Seconds are those of each joint's standard; a moved piece is
- * undone and done.
+ * first), moved to another mount, or only slid or turned, hinges swung, second holds loosened and made. What sits on a
+ * piece that goes, and goes too, stays on it: they are put aside as one, and come back as one. Seconds are those of each
+ * joint's standard; a moved piece is undone and done.
  */
 export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPace): Changeover => {
+  const { id } = from.setup
   const step = stepAt(pace)
-  const leadsOnly = leadsAt(pace)
+  const leadsOnly = leadsAt(pace, id)
   const undone: Step[] = []
   const done: Step[] = []
+  const [goes, comes] = [onlyIn(from, to), onlyIn(to, from)]
+  // What is new to the kit was never put together: it comes piece by piece.
+  const known = new Set(from.rig.kit.map((one) => one.id))
+  const asOne = (all: ReadonlySet<PlacedPart>, piece: PlacedPart): boolean =>
+    piece.host !== undefined && all.has(piece) && all.has(piece.host) && known.has(piece.instance.id)
+  const ridersIn = (all: ReadonlySet<PlacedPart>, piece: PlacedPart) =>
+    [...all].filter((other) => other !== piece && ridesOn(other, piece) && asOne(all, other))
+  const place = ({ joint }: PlacedPart): readonly Command[] => (joint ? [{ do: 'place', setup: id, joint }] : [])
   for (const piece of [...from.placed].reverse()) {
     const now = to.byInstance.get(piece.instance.id)
-    if (!piece.joint) continue
-    if (!now?.joint) undone.push(step('undo', piece))
-    else if (!sameSeat(piece.joint, now.joint) || piece.part.id !== now.part.id) undone.push(step('undo', piece))
+    if (!piece.joint || asOne(goes, piece)) continue
+    if (goes.has(piece))
+      undone.push(
+        step('undo', piece, [{ do: 'take-off', setup: id, instance: piece.instance.id }], ridersIn(goes, piece)),
+      )
+    else if (now?.joint && (!sameSeat(piece.joint, now.joint) || piece.part.id !== now.part.id))
+      undone.push(step('undo', piece))
   }
   for (const piece of to.placed) {
     const was = from.byInstance.get(piece.instance.id)
-    if (!piece.joint) continue
-    if (!was?.joint) done.push(step('put on', piece))
-    else if (was.part.id !== piece.part.id) done.push(step('put on', piece))
-    else if (!sameSeat(was.joint, piece.joint)) done.push(step('move', piece))
-    else if (!sameSetting(was.joint, piece.joint)) done.push(step('slide', piece))
+    if (!piece.joint || asOne(comes, piece)) continue
+    const riders = ridersIn(comes, piece)
+    if (comes.has(piece)) done.push(step('put on', piece, [piece, ...riders].flatMap(place), riders))
+    else if (!was?.joint) continue
+    else if (was.part.id !== piece.part.id) done.push(step('put on', piece, place(piece)))
+    else if (!sameSeat(was.joint, piece.joint)) done.push(step('move', piece, place(piece)))
+    else if (!sameSetting(was.joint, piece.joint)) done.push(step('slide', piece, place(piece)))
   }
   const posed = to.placed.filter((piece) => {
     const was = from.byInstance.get(piece.instance.id)
     const degrees = (at: Assembly) => hingeDegrees(piece.part, piece.instance.id, at.setup).join()
     return was?.part.id === piece.part.id && degrees(from) !== degrees(to)
   })
+  // A hinge of which a set-up says nothing stands as the part comes.
+  const poses = (piece: PlacedPart): readonly Command[] =>
+    (piece.part.hinges ?? []).map((hinge) => {
+      const said = to.setup.poses.find((one) => one.instance === piece.instance.id && one.hinge === hinge.id)
+      const position = said?.position ?? hinge.positions[0]?.id ?? ''
+      return { do: 'pose', setup: id, instance: piece.instance.id, hinge: hinge.id, position }
+    })
   for (const piece of posed)
-    done.push({ ...step('pose', piece), seconds: POSE_SECONDS, tool: 'fingers', toolName: 'fingers' })
+    done.push({ ...step('pose', piece, poses(piece)), seconds: POSE_SECONDS, tool: 'fingers', toolName: 'fingers' })
   const held = ({ joint }: Brace) => `${joint.guest} ${joint.guestMount} ${joint.host} ${joint.hostMount}`
   const bracesOnly = (one: Assembly, other: Assembly, what: 'brace' | 'unbrace'): Step[] => {
     const there = new Set(other.braces.map(held))
     return one.braces
       .filter((brace) => !there.has(held(brace)))
-      .map(({ guest, mate }) => ({ ...step(what, { ...guest, mate }) }))
+      .map(({ guest, host, mate, joint }) =>
+        step(
+          what,
+          { ...guest, mate },
+          what === 'brace'
+            ? [{ do: 'brace', setup: id, joint }]
+            : [{ do: 'unbrace', setup: id, guest: guest.instance.id, host: host.instance.id }],
+        ),
+      )
   }
   // Leads come out before what they hang on, and go in last.
   const steps = [
@@ -127,3 +185,6 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
     ].sort(),
   }
 }
+
+/** Can it be done with nothing but a coin? */
+export const isCoinOnly = ({ tools }: Changeover): boolean => tools.every((tool) => tool === 'coin')

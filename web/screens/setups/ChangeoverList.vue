@@ -32,7 +32,10 @@ const word = {
         class="grid grid-cols-[22px_64px_minmax(0,1fr)_auto] items-baseline gap-2 border-t border-line py-1"
       >
         <span class="fig text-soft">{{ i + 1 }}</span><span class="font-medium">{{ word[step.do] }}</span
-        ><span class="truncate">{{ step.name }}</span>
+        ><span class="min-w-0"
+          >{{ step.name
+          }}<span v-if="step.with.length" class="text-soft"> as one with {{ step.with.join(', ') }}</span></span
+        >
         <span class="label tight"
           >{{ step.tool === 'fingers' ? '' : step.toolName }}
           <span class="fig text-ink">{{ step.seconds }} s</span></span

@@ -9,6 +9,7 @@ import { useContext } from '../../stores/context.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import ChangeoverList from './ChangeoverList.vue'
+import ChangeoverMatrix, { type Side } from './ChangeoverMatrix.vue'
 import CompareTable from './CompareTable.vue'
 import SetupCard from './SetupCard.vue'
 
@@ -26,14 +27,15 @@ const cards = computed(() => {
 })
 /** The operator's own seconds. */
 const pace = computed(() => paceOf(context.limits))
+const between = (from: Side, to: Side) => changeoverOf(from.assessment.assembly, to.assessment.assembly, pace.value)
 const pair = computed(() => {
   const [a, b] = picked.value.map((id) => cards.value.find(({ setup }) => setup.id === id))
   if (!a || !b) return undefined
   return {
     a,
     b,
-    there: changeoverOf(a.assessment.assembly, b.assessment.assembly, pace.value),
-    back: changeoverOf(b.assessment.assembly, a.assessment.assembly, pace.value),
+    there: between(a, b),
+    back: between(b, a),
   }
 })
 /** Two at a time: a third pick lets go of the first. */
@@ -92,6 +94,14 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
             @cap="change(setup.id, { capG: $event }, 'a cap for the set-up')"
           />
         </div>
+        <ChangeoverMatrix
+          v-if="cards.length > 1"
+          class="mt-5"
+          :sides="cards"
+          :between="between"
+          :picked="picked"
+          @pick="(from, to) => (picked = [from, to])"
+        />
         <CompareTable
           v-if="pair"
           class="mt-5"
