@@ -9,6 +9,7 @@ const screens = [
   ['light', '/rigs/winter-ferry-2/light?setup=crossing', '[data-testid="clean"]'],
   ['set-ups', '/rigs/winter-ferry-2/set-ups', '[data-setup]'],
   ['build', '/rigs/winter-ferry-2/build?setup=crossing', '[data-step]'],
+  ['pack', '/rigs/winter-ferry-2/pack', '[data-pack-line]'],
   ['bench', '/rigs/winter-ferry-2?setup=crossing', '[data-piece]'],
   ['rehearsal', '/rigs/winter-ferry-2/rehearsal?setup=crossing', '[data-pack]'],
   ['locker', '/locker', '[data-testid="worth"]'],

@@ -35,6 +35,11 @@ const screens = [
     async (page: Page) => expect(page.locator('[data-step-picture]').first()).toBeVisible(),
   ],
   [
+    'pack',
+    '/rigs/winter-ferry-2/pack',
+    async (page: Page) => expect(page.locator('[data-pack-line]').first()).toBeVisible(),
+  ],
+  [
     'balance',
     '/rigs/winter-ferry-2/balance',
     async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible(),

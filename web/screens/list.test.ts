@@ -41,6 +41,8 @@ test('the rail has a sign for each of its screens; the search leads to what need
     'Balance',
     'Money',
     'Set-ups',
+    'Build',
+    'Pack',
   ])
   expect(screensFrom('bench rail').every(({ icon }) => icon !== undefined)).toBe(true)
   expect(reachable.map(({ name }) => name)).not.toContain('part')

@@ -1,4 +1,5 @@
 import {
+  Backpack,
   Cable,
   Coins,
   Gauge,
@@ -107,6 +108,15 @@ export const screens: readonly Screen[] = [
     icon: Hammer,
     from: 'bench rail',
     load: () => import('./build/BuildScreen.vue'),
+  },
+  {
+    name: 'pack',
+    path: '/rigs/:id/pack',
+    title: 'Pack',
+    note: 'What goes into the bag for the day, where it lies now, what is still to charge',
+    icon: Backpack,
+    from: 'bench rail',
+    load: () => import('./pack/PackScreen.vue'),
   },
   {
     name: 'rehearsal',

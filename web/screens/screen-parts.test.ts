@@ -73,7 +73,15 @@ describe('how a figure is reckoned', () => {
 describe('the bench’s rail and its list', () => {
   test('a place for each screen of the rail, and a mark with words for each station', async () => {
     const { page } = await onPage(StationsRail, { props: { stations: first().stations } })
-    expect(page.findAll('a').map((one) => one.text())).toEqual(['Light', 'Wiring', 'Balance', 'Money', 'Set-ups'])
+    expect(page.findAll('a').map((one) => one.text())).toEqual([
+      'Light',
+      'Wiring',
+      'Balance',
+      'Money',
+      'Set-ups',
+      'Build',
+      'Pack',
+    ])
     const view = page.findAll('button').find((one) => one.text().includes('View'))
     expect(view?.text()).toContain('has a stop')
     expect(view?.attributes('aria-pressed')).toBe('false')

@@ -14,6 +14,8 @@ import {
   knownBy,
   type Misfit,
   misfitsHere,
+  type PackList,
+  packListOf,
   placedWithNeeds,
   plugsFor,
   type LeadLine,
@@ -137,6 +139,10 @@ const bench = {
   /** How a set-up is built from its bare camera, step by step. */
   build(rig: Rig, setup: string): BuildPlan {
     return buildPlanOf(assessed(rig, setup))
+  },
+  /** What to pack for a day with these set-ups, in the order in which they are used. */
+  pack(rig: Rig, setups: readonly string[]): PackList {
+    return packListOf(setups.map((id) => assessed(rig, id)))
   },
   /** What brings a figure down by so much. */
   target(rig: Rig, setup: string, id: TargetId, by: number): TargetAnswer {

@@ -113,5 +113,13 @@ test('the rail names each station with how it stands, in words as well; a press 
   expect([useBench().station, view?.attributes('aria-pressed')]).toEqual(['view', 'true'])
   await view?.trigger('click')
   expect(useBench().station).toBeUndefined()
-  expect(ways().map((to) => (to as { name: string }).name)).toEqual(['light', 'wiring', 'balance', 'money', 'setups'])
+  expect(ways().map((to) => (to as { name: string }).name)).toEqual([
+    'light',
+    'wiring',
+    'balance',
+    'money',
+    'setups',
+    'build',
+    'pack',
+  ])
 })

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import type { BuildPlan, Proof } from '@zucchini/core/assess'
+import type { SheetStep } from '@zucchini/core/build-order'
 import { type ViewId, viewIds, views } from '@zucchini/core/drawing'
 import { Check, ChevronLeft, ChevronRight, Printer } from '@lucide/vue'
 import { useMediaQuery, useSwipe, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { FigureRef } from '../../stores/ask.ts'
 import { useRig } from '../../stores/rig.ts'
+import { useTicks } from '../../stores/ticks.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import SetupTabs from '../../widgets/SetupTabs.vue'
 import { benchWorker } from '../../workers/client.ts'
 import { hoursMinutes } from '../../wording.ts'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import StepCard from './StepCard.vue'
-import { proofWords, titleOf } from './step-words.ts'
-import { useTicks } from './ticks.ts'
+import { proofWords, stepKey, titleOf } from './step-words.ts'
 
 // Putting a rig together with the hands: one step a view, its picture, its tool, a big tick; paper has them all.
 const store = useRig()
@@ -41,14 +42,23 @@ watch(
   },
   { immediate: true },
 )
-const ticks = useTicks(() => key.value, steps)
+/** A tick belongs to a step as it is: set otherwise since then, it is open again. */
+const kept = useTicks(
+  () => `build ${key.value}`,
+  computed(() => steps.value.map(stepKey)),
+)
+const ticks = {
+  isDone: (step: SheetStep) => kept.isDone(stepKey(step)),
+  tick: (step: SheetStep, on: boolean) => kept.tick(stepKey(step), on),
+  clear: kept.clear,
+}
 /** One begins where one left off. */
 watch([key, () => steps.value.length], () => {
   const open = steps.value.findIndex((step) => !ticks.isDone(step))
   at.value = open < 0 ? steps.value.length : open
 })
 const isProof = computed(() => at.value >= steps.value.length)
-const { count } = ticks
+const { count } = kept
 const left = computed(() => steps.value.reduce((sum, step) => sum + (ticks.isDone(step) ? 0 : step.seconds), 0))
 const go = (to: number) => {
   at.value = Math.min(steps.value.length, Math.max(0, to))

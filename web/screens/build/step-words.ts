@@ -113,3 +113,6 @@ export const proofWords = ({ code, numbers, names }: Proof, style: Style) => ({
   do: fill(proofs[code].do, numbers, names, style),
   expect: fill(proofs[code].expect, numbers, names, style),
 })
+
+/** What tells a step from the others and from what it was before it was set otherwise. */
+export const stepKey = (step: SheetStep): string => JSON.stringify(step.commands)

@@ -1,0 +1,261 @@
+import type { PlacedPart } from '../assembly/index.ts'
+import { standRoles } from '../balance/index.ts'
+import { buildSheetOf, changeoverOf } from '../build-order/index.ts'
+import type { Part, Role } from '../catalogue/index.ts'
+import { paceOf } from '../checks/index.ts'
+import { type Bounds, emptyBounds, unite } from '../kernel/index.ts'
+import { airBand, batteryKind } from '../power/index.ts'
+import type { Assessment } from './evaluate.ts'
+
+/** In which order a bag is packed: the rig that stands built first, tools and weather last. */
+export const packGroups = ['rig', 'pieces', 'glass', 'power', 'media', 'leads', 'tools', 'weather'] as const
+export type PackGroup = (typeof packGroups)[number]
+
+export const packNotes = [
+  'built',
+  'to-full',
+  'no-charger',
+  'ends',
+  'ask-airline',
+  'not-by-air',
+  'holds',
+  'spare-of',
+  'no-spare',
+  'used-in',
+  'day-lens',
+  'remember',
+] as const
+export interface PackNote {
+  readonly code: (typeof packNotes)[number]
+  readonly numbers: Readonly<Record<string, number>>
+  readonly names: Readonly<Record<string, string>>
+}
+
+/** One thing to put in a bag, and to tick. */
+export interface PackLine {
+  readonly key: string
+  readonly group: PackGroup
+  readonly name: string
+  readonly partId: string | undefined
+  readonly count: number
+  /** All of them together; 0 for what is no part of the kit. */
+  readonly grams: number
+  readonly notes: readonly PackNote[]
+}
+
+export interface PackList {
+  readonly lines: readonly PackLine[]
+  readonly grams: number
+  /** The boxes round everything, litres: more than it takes when it is laid well, less than it takes when it is thrown in. */
+  readonly litres: number
+  /** The largest bag or case of the kit, with what it holds inside; undefined: none is in the kit. */
+  readonly bag: { readonly name: string; readonly litres: number; readonly grams: number } | undefined
+  /** Parts of the kit that no chosen set-up uses and that are no spares. */
+  readonly home: readonly string[]
+}
+
+const groupOf = (role: Role): PackGroup => {
+  if (role === 'battery' || role === 'charger') return 'power'
+  if (role === 'card' || role === 'drive') return 'media'
+  if (role.endsWith('-cable')) return 'leads'
+  if (role === 'lens' || role === 'filter' || role === 'step-ring' || role === 'cap' || role === 'lens-adapter')
+    return 'glass'
+  return role === 'tool' ? 'tools' : 'pieces'
+}
+/** What goes along though no set-up holds it: it is what the day is changed, filled and lit with. */
+const along: ReadonlySet<Role> = new Set([
+  'battery',
+  'charger',
+  'card',
+  'drive',
+  'lens',
+  'filter',
+  'step-ring',
+  'cap',
+  'tool',
+  'power-cable',
+  'video-cable',
+  'audio-cable',
+  'data-cable',
+])
+
+const note = (code: PackNote['code'], numbers: PackNote['numbers'] = {}, names: PackNote['names'] = {}): PackNote => ({
+  code,
+  numbers,
+  names,
+})
+
+/** What a condition of the brief wants in the bag that is no part of the kit. */
+const reminders: Readonly<Record<string, readonly string[]>> = {
+  spray: ['rain cover', 'two dry cloths'],
+  cold: ['an inner pocket for the packs'],
+  dark: ['a head torch'],
+  flight: ['bags for loose batteries, in the hand luggage'],
+}
+
+const boxOf = (bounds: Bounds): number =>
+  [0, 1, 2].reduce((product, axis) => product * Math.max(0, (bounds.max[axis] ?? 0) - (bounds.min[axis] ?? 0)), 1) / 1e6
+
+const partBox = ({ solids }: Part): number => {
+  const bounds = solids.reduce<Bounds>((all, solid) => {
+    const half =
+      solid.kind === 'box'
+        ? solid.size.map((mm) => mm / 2)
+        : [0, 1, 2].map((axis) => {
+            const along = Math.abs(solid.axis[axis] ?? 0)
+            return (along * solid.length) / 2 + Math.sqrt(Math.max(0, 1 - along ** 2)) * solid.radius
+          })
+    const [x = 0, y = 0, z = 0] = half
+    const [cx, cy, cz] = solid.centre
+    return unite(all, { min: [cx - x, cy - y, cz - z], max: [cx + x, cy + y, cz + z] })
+  }, emptyBounds)
+  return Number.isFinite(bounds.min[0]) ? boxOf(bounds) : 0
+}
+
+/** Walls and padding of a bag or case, on every side, mm. */
+const WALL_MM = 18
+const innerLitres = (part: Part): number => {
+  const [box] = part.solids.flatMap((solid) => (solid.kind === 'box' ? [solid.size] : []))
+  return box ? box.reduce((product, mm) => product * Math.max(0, mm - 2 * WALL_MM), 1) / 1e6 : 0
+}
+
+/** The two connectors of a lead, whichever way round. */
+const endsOf = ({ cable }: Part): string => (cable ? [cable.a.connector, cable.b.connector].sort().join(' ') : '')
+
+/**
+ * What to pack for a day on which some set-ups are used: the first stands built in the bag, what the others want besides,
+ * what the day is changed and filled with, tools and weather.
+ * @param day the set-ups in the order in which they are used; the first is the one that is packed built
+ */
+export const packListOf = (day: readonly Assessment[]): PackList => {
+  const [first] = day
+  if (!first) return { lines: [], grams: 0, litres: 0, bag: undefined, home: [] }
+  const { rig, facts } = first
+  const { catalogue, limits } = facts.context
+  const stands = (piece: PlacedPart) => standRoles.has(piece.part.role)
+  const built = first.assembly.placed.filter((piece) => !stands(piece))
+  const packed = new Set([
+    ...built.map(({ instance }) => instance.id),
+    ...first.facts.leads.map(({ link }) => link.cable),
+  ])
+  const usedIn = new Map<string, string[]>()
+  for (const { assembly } of day) {
+    const ids = [
+      ...assembly.placed.map(({ instance }) => instance.id),
+      ...assembly.off.map(({ piece }) => piece.instance.id),
+      ...assembly.setup.links.map(({ cable }) => cable),
+    ]
+    for (const id of ids) usedIn.set(id, [...(usedIn.get(id) ?? []), assembly.setup.name])
+  }
+  const kit = rig.kit.flatMap((instance) => {
+    const part = catalogue.parts.get(instance.partId)
+    return part && instance.status === 'in' ? [{ instance, part }] : []
+  })
+  const rest = kit.filter(({ instance }) => !packed.has(instance.id))
+  const goes = rest.filter(
+    ({ instance, part }) => part.role !== 'case' && (usedIn.has(instance.id) || along.has(part.role)),
+  )
+  const home = rest.filter((one) => !goes.includes(one) && one.part.role !== 'case')
+  const leadMass = first.facts.leads.reduce((sum, { part, onRig }) => sum + part.massG * (onRig > 0 ? 1 : 0), 0)
+  const builtG = built.reduce((sum, { part }) => sum + part.massG, leadMass)
+  const chargeMin = new Map(facts.day.kinds.map((use) => [use.kind, use.chargeMin]))
+  const flies = rig.brief.conditions.includes('flight')
+
+  const notesOf = (part: Part, count: number, ids: readonly string[]): readonly PackNote[] => {
+    const notes: PackNote[] = []
+    const { store } = part.power ?? {}
+    if (store) {
+      const minutes = chargeMin.get(batteryKind(part) ?? '')
+      if (minutes !== undefined)
+        notes.push(Number.isFinite(minutes) ? note('to-full', { minutes }) : note('no-charger'))
+      notes.push(note('ends'))
+      const band = airBand(store.capacityWh)
+      if (flies && band !== 'carry')
+        notes.push(note(band === 'ask' ? 'ask-airline' : 'not-by-air', { wh: store.capacityWh }))
+    }
+    const gb = part.media?.stores?.gb
+    if (gb) notes.push(note('holds', { gb: gb * count }))
+    const where = [...new Set(ids.flatMap((id) => usedIn.get(id) ?? []))]
+    if (where.length > 0 && !store) notes.push(note('used-in', {}, { setups: where.join(', ') }))
+    const twin = part.cable && first.facts.leads.find((run) => endsOf(run.part) === endsOf(part))
+    if (twin && where.length === 0) notes.push(note('spare-of', {}, { lead: twin.part.name }))
+    return notes
+  }
+  const byPart = new Map<Part, string[]>()
+  for (const { instance, part } of goes) byPart.set(part, [...(byPart.get(part) ?? []), instance.id])
+  const lines: PackLine[] = [
+    {
+      key: `rig ${first.assembly.setup.id}`,
+      group: 'rig',
+      name: `Rig, built: ${first.assembly.setup.name}`,
+      partId: undefined,
+      count: 1,
+      grams: builtG,
+      notes: [note('built', { count: built.length })],
+    },
+    ...[...byPart].map(([part, ids]): PackLine => ({
+      key: `part ${part.id}`,
+      group: groupOf(part.role),
+      name: part.name,
+      partId: part.id,
+      count: ids.length,
+      grams: part.massG * ids.length,
+      notes: notesOf(part, ids.length, ids),
+    })),
+  ]
+  // The lenses of the day, as far as none of them is a piece of the kit.
+  for (const { partId } of rig.brief.lenses) {
+    const part = catalogue.parts.get(partId)
+    if (part && !kit.some((one) => one.part === part))
+      lines.push({
+        key: `part ${part.id}`,
+        group: 'glass',
+        name: part.name,
+        partId,
+        count: 1,
+        grams: part.massG,
+        notes: [note('day-lens')],
+      })
+  }
+  // The picture lead at the camera is the one that fails first: it lives on the socket that is touched most.
+  const picture = first.facts.leads.find(
+    ({ cable, from }) => cable.carries.includes('picture') && from.piece.part.role === 'camera',
+  )
+  if (picture && !rest.some(({ part }) => part.cable && endsOf(part) === endsOf(picture.part)))
+    lines.push({
+      key: `spare ${endsOf(picture.part)}`,
+      group: 'leads',
+      name: `A second ${picture.part.name}`,
+      partId: undefined,
+      count: 1,
+      grams: 0,
+      notes: [note('no-spare')],
+    })
+  const pace = paceOf(limits)
+  const tools = new Set(day.flatMap(({ assembly, facts: own }) => buildSheetOf(assembly, own.leads, pace).tools))
+  for (const from of day)
+    for (const to of day) for (const tool of changeoverOf(from.assembly, to.assembly, pace).tools) tools.add(tool)
+  for (const tool of [...tools].sort())
+    lines.push({ key: `tool ${tool}`, group: 'tools', name: tool, partId: undefined, count: 1, grams: 0, notes: [] })
+  for (const condition of rig.brief.conditions)
+    for (const name of reminders[condition] ?? [])
+      lines.push({
+        key: `weather ${name}`,
+        group: 'weather',
+        name,
+        partId: undefined,
+        count: 1,
+        grams: 0,
+        notes: [note('remember')],
+      })
+  const cases = kit.filter(({ part }) => part.role === 'case').map(({ part }) => part)
+  const [largest] = cases.sort((a, b) => innerLitres(b) - innerLitres(a))
+  const rigBox = boxOf(built.reduce<Bounds>((all, { bounds }) => unite(all, bounds), emptyBounds))
+  return {
+    lines: packGroups.flatMap((group) => lines.filter((line) => line.group === group)),
+    grams: lines.reduce((sum, { grams }) => sum + grams, 0),
+    litres: rigBox + goes.reduce((sum, { part }) => sum + partBox(part), 0),
+    bag: largest && { name: largest.name, litres: innerLitres(largest), grams: largest.massG },
+    home: home.map(({ part }) => part.name),
+  }
+}

@@ -1,0 +1,33 @@
+import type { PackGroup, PackNote } from '@zucchini/core/assess'
+import { fill, hours, type Style } from '../../wording.ts'
+
+export const groupTitles: Readonly<Record<PackGroup, string>> = {
+  rig: 'The rig',
+  pieces: 'What the other set-ups want',
+  glass: 'Glass',
+  power: 'Power',
+  media: 'Cards and drives',
+  leads: 'Leads',
+  tools: 'Tools',
+  weather: 'Weather and way',
+}
+
+const notes: Readonly<Record<PackNote['code'], string>> = {
+  built: '{count} pieces, lens cap on',
+  'to-full': '{time} until all of its kind are full',
+  'no-charger': 'nothing in the kit charges it',
+  ends: 'ends covered',
+  'ask-airline': '{wh:Wh}: by air only with the airline’s word',
+  'not-by-air': '{wh:Wh}: not by air',
+  holds: '{gb} GB, empty',
+  'spare-of': 'spare for {lead}',
+  'no-spare': 'not in the kit: the lead at the camera is the one that fails first',
+  'used-in': 'for {setups}',
+  'day-lens': 'of the lenses of the day',
+  remember: 'not in the kit: remember it',
+}
+export const noteWords = ({ code, numbers, names }: PackNote, style: Style): string =>
+  fill(notes[code], numbers, { ...names, time: hours(numbers['minutes'] ?? 0) }, style)
+/** Notes of something that is wrong or missing. */
+export const isWarning = ({ code }: PackNote): boolean =>
+  code === 'no-charger' || code === 'not-by-air' || code === 'no-spare' || code === 'ask-airline'
