@@ -198,7 +198,7 @@ const toolsWords = computed(() => {
             :steps="steps"
             :at="at"
             :width="isNarrow ? 390 : 760"
-            :height="290"
+            :height="isNarrow ? 262 : 290"
             :view="turned"
           />
           <div v-else class="px-4 pb-2">
