@@ -114,7 +114,7 @@ test('of the demo and the sound rigs none is a knot', () => {
   expect(told.filter((one) => sheetOf(one).sheet.knots.length > 0)).toEqual([])
 })
 
-/** Every order in which a small rig can be joined, tried out one by one: the fewest changes of tool. */
+/** Every order in which a rig of few pieces can be joined, tried out one by one: the fewest changes of tool. */
 const fewestByForce = (assembly: Assembly): number => {
   const pieces = assembly.placed.filter(({ joint, mate }) => joint && mate?.ok)
   const root = assembly.placed[0]
@@ -139,7 +139,7 @@ const fewestByForce = (assembly: Assembly): number => {
   return fewest
 }
 
-test('no order of a small rig has fewer changes of tool', () => {
+test('no order of a rig of few pieces has fewer changes of tool', () => {
   const small = [...told, ...random]
     .map(({ rig, setup }) => evaluate(rig, setup, context).assembly)
     .filter(({ placed, braces }) => placed.length <= 7 && braces.length === 0)
