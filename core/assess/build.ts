@@ -17,7 +17,7 @@ export const proofCodes = [
   'shake',
 ] as const
 export interface Proof {
-  readonly code: (typeof proofCodes)[number]
+  readonly what: (typeof proofCodes)[number]
   readonly numbers: Readonly<Record<string, number>>
   readonly names: Readonly<Record<string, string>>
 }
@@ -29,7 +29,7 @@ export interface BuildPlan extends BuildSheet {
 /** Nobody feels less than this of a hand-held rig, degrees. */
 const LEVEL_DEG = 0.5
 
-const roomProofs = ({ facts, assembly }: Assessment, kind: Room['kind'], whole: Proof['code'], part: Proof['code']) =>
+const roomProofs = ({ facts, assembly }: Assessment, kind: Room['kind'], whole: Proof['what'], part: Proof['what']) =>
   assembly.placed
     .filter((piece) => piece.part.role === 'camera' && piece.part.rooms.some((room) => room.kind === kind))
     .map((piece): Proof => {
@@ -38,11 +38,11 @@ const roomProofs = ({ facts, assembly }: Assessment, kind: Room['kind'], whole: 
         .sort((a, b) => a.freeDeg - b.freeDeg)[0]
       return worst
         ? {
-            code: part,
+            what: part,
             numbers: { freeDeg: worst.freeDeg, fullDeg: worst.fullDeg },
             names: { part: piece.part.name, by: worst.by.part.name },
           }
-        : { code: whole, numbers: {}, names: { part: piece.part.name } }
+        : { what: whole, numbers: {}, names: { part: piece.part.name } }
     })
 
 /** The proof steps of a set-up, with what the figures say should come out. */
@@ -53,9 +53,9 @@ const proofsOf = (assessment: Assessment): readonly Proof[] => {
   const hangProof: readonly Proof[] = hung
     ? [
         hung.underMm <= 0
-          ? { code: 'turns-over', numbers: {}, names: { handle: hung.handle.part.name } }
+          ? { what: 'turns-over', numbers: {}, names: { handle: hung.handle.part.name } }
           : {
-              code: 'hang',
+              what: 'hang',
               numbers: { tiltDeg: Math.abs(hung.tiltDeg), rollDeg: Math.abs(hung.rollDeg) },
               names: {
                 handle: hung.handle.part.name,
@@ -66,15 +66,15 @@ const proofsOf = (assessment: Assessment): readonly Proof[] => {
       ]
     : []
   return [
-    { code: 'weigh', numbers: { massG: mass.inHandG }, names: {} },
+    { what: 'weigh', numbers: { massG: mass.inHandG }, names: {} },
     ...hangProof,
-    ...(lowest ? [{ code: 'flat' as const, numbers: {}, names: { part: lowest.part.name } }] : []),
+    ...(lowest ? [{ what: 'flat' as const, numbers: {}, names: { part: lowest.part.name } }] : []),
     ...roomProofs(assessment, 'swing', 'swings', 'swings-so-far'),
     ...roomProofs(assessment, 'door', 'door', 'door-shut'),
     ...(facts.leads.length > 0
       ? [
           {
-            code: 'leads' as const,
+            what: 'leads' as const,
             numbers: {
               count: facts.leads.length,
               held: facts.leads.filter(({ held }) => held.length > 0).length,
@@ -83,7 +83,7 @@ const proofsOf = (assessment: Assessment): readonly Proof[] => {
           },
         ]
       : []),
-    { code: 'shake', numbers: {}, names: {} },
+    { what: 'shake', numbers: {}, names: {} },
   ]
 }
 

@@ -1,4 +1,9 @@
+import { demoParts } from '@zucchini/demo/catalogue'
+import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
+import { soundRigs } from '@zucchini/demo/sound'
+import { evaluate } from '../assess/index.ts'
 import { edit, placeSetup, setupOf } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
 import { findingsOfCheck } from '../checks/index.ts'
 import { type Facts, factsOf } from '../facts/index.ts'
 import { on, plug, socket, tinyPart, tinyRig, type TinyRig } from '../testing/index.ts'
@@ -65,4 +70,16 @@ test('a part that nothing takes is put on by way of something that makes its pla
   const tiny = tinyRig([mic('first'), mic('second')], [on('first', 'foot', 'camera', 'shoe')], { extra: [block] })
   const [way] = named(tiny, 'loose-part')
   expect([way?.text, way?.names['between']]).toEqual(['put on {part}, on {between} at {point}', 'block'])
+})
+
+test('what passes sound on is put on with its lead, and no relay is put on for the sake of another', () => {
+  const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+  const unheard = [firstMark, secondMark, ...soundRigs].flatMap((rig) =>
+    rig.setups.flatMap(({ id }) => findingsOfCheck(evaluate(rig, id, context).strict, 'no-cable')),
+  )
+  expect(unheard.length).toBeGreaterThan(0)
+  for (const finding of unheard)
+    for (const { commands } of namedWays(finding))
+      // A relay, its lead, and what makes its place at most.
+      expect(commands.filter((command) => command.do === 'add').length).toBeLessThanOrEqual(3)
 })

@@ -189,9 +189,11 @@ const carriedOut = function* (facts: Facts, aim: Aim, finding: Finding): Generat
 }
 
 /** What the rule that speaks would do about it itself, in its order. Nothing of it was judged. */
-export const namedWays = function* (finding: Finding): Generator<Remedy> {
+export const namedWays = (finding: Finding): Generator<Remedy> => waysNamed(finding, () => true)
+
+const waysNamed = function* (finding: Finding, wanted: (aim: Aim) => boolean): Generator<Remedy> {
   const { aims } = finding
-  if (aims) for (const aim of aims.list) yield* carriedOut(aims.facts, aim, finding)
+  if (aims) for (const aim of aims.list) if (wanted(aim)) yield* carriedOut(aims.facts, aim, finding)
 }
 
 /** Something put on that passes on what is wanted, with the lead that the rule asks for once it is there. */
@@ -201,7 +203,8 @@ export const relayed = function* (facts: Facts, finding: Finding, through: (part
     const put = putOn(facts, part) ?? placeMade(facts, part)
     const after = put && figuresAfter(facts, put.commands)
     const left = after && findingsOfCheck(after, finding.check).find((one) => troubleOf(one) === troubleOf(finding))
-    const [lead] = left ? namedWays(left) : []
+    // A relay that would need another relay is none: one goes without end into the next.
+    const [lead] = left ? waysNamed(left, (aim) => aim.do !== 'relay') : []
     if (put && lead) yield bothOf(put, lead)
   }
 }

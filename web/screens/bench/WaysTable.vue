@@ -29,6 +29,8 @@ const kinds: Readonly<Record<WayKind, string>> = {
   'leave-out': 'leave out',
   other: 'other',
 }
+/** A row is the way it shows: when the list changes, a button under the hand never turns into another. */
+const keyOf = ({ remedy }: Way): string => JSON.stringify(remedy.commands)
 const all = ref(false)
 const shown = computed(() => (all.value ? props.ways : props.ways.slice(0, MOST_WAYS)))
 const more = computed(() => props.ways.length - MOST_WAYS)
@@ -53,7 +55,7 @@ const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effe
 
 <template>
   <ul class="mt-1.5 w-full overflow-hidden rounded-lg border border-line" data-ways>
-    <li v-for="(way, i) in shown" :key="i" class="border-b border-line last:border-0">
+    <li v-for="way in shown" :key="keyOf(way)" class="border-b border-line last:border-0">
       <button
         class="way"
         :data-way="way.kind"

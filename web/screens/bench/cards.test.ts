@@ -5,6 +5,7 @@ import { useBench } from '../../stores/bench.ts'
 import { cardNumbers, distinctCures, priceWords, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
+import WaysTable from './WaysTable.vue'
 
 const style = { units: 'metric', currency: 'EUR' } as const
 const draft = first()
@@ -119,4 +120,18 @@ test('at what price a way out is had is said with where it is paid; one that hel
   const line = cards[0]?.root ?? never()
   const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(turned, { as: 'part' })] } })
   expect(page.get('.way').text()).toContain('helps in part')
+})
+
+test('a row that is pressed is the way it shows, also when a better one comes in above it meanwhile', async () => {
+  const [one, two] = [30, 60].map((turnDeg) =>
+    wayOf({ ...turned, numbers: { turnDeg }, commands: [{ do: 'set', setup: 'crossing', instance: 'arm', turnDeg }] }),
+  )
+  if (!one || !two) throw new Error('two ways')
+  const { page } = await onPage(WaysTable, { props: { ways: [one] } })
+  const pressed = page.find('.way').element
+  await page.setProps({ ways: [two, one] })
+  // The button that was aimed at has moved down; it has not turned into the other way.
+  expect(page.findAll('.way')[1]?.element).toBe(pressed)
+  await page.findAll('.way')[1]?.trigger('click')
+  expect(page.emitted('take')).toEqual([[one]])
 })

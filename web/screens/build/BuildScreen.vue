@@ -99,7 +99,7 @@ const keys = (event: KeyboardEvent) => {
   event.preventDefault()
 }
 /** How the figures that are to be expected come about. */
-const asks: Readonly<Partial<Record<Proof['code'], FigureRef>>> = { weigh: 'in-hand', hang: 'hangs' }
+const asks: Readonly<Partial<Record<Proof['what'], FigureRef>>> = { weigh: 'in-hand', hang: 'hangs' }
 const isPrinting = ref(false)
 const print = async () => {
   isPrinting.value = true
@@ -206,7 +206,7 @@ const toolsWords = computed(() => {
             <ol class="mt-1">
               <li v-for="(proof, i) in plan.proofs" :key="i" class="border-t border-line py-2.5">
                 <p class="text-[15px]">{{ proofWords(proof, store.style).do }}</p>
-                <p v-if="asks[proof.code]" v-ask="[asks[proof.code], store.assessment]" class="font-semibold">
+                <p v-if="asks[proof.what]" v-ask="[asks[proof.what], store.assessment]" class="font-semibold">
                   {{ proofWords(proof, store.style).expect }}
                 </p>
                 <p v-else class="font-semibold">{{ proofWords(proof, store.style).expect }}</p>

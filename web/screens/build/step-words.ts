@@ -91,7 +91,7 @@ const voltWords = ({ volts: span }: SheetStep): readonly string[] => {
 
 export const checkOf = (step: SheetStep): string => looks[step.check]
 
-const proofs: Readonly<Record<Proof['code'], { readonly do: string; readonly expect: string }>> = {
+const proofs: Readonly<Record<Proof['what'], { readonly do: string; readonly expect: string }>> = {
   weigh: { do: 'Put it on a scale.', expect: '{massG:g}, give or take a few.' },
   hang: {
     do: 'Hang it from one finger under {handle}.',
@@ -109,9 +109,9 @@ const proofs: Readonly<Record<Proof['code'], { readonly do: string; readonly exp
   leads: { do: 'Tug at every plug.', expect: '{count} leads, {held} of them held; none comes out.' },
   shake: { do: 'Shake it, upside down too, over something soft.', expect: 'Nothing clicks, nothing moves.' },
 }
-export const proofWords = ({ code, numbers, names }: Proof, style: Style) => ({
-  do: fill(proofs[code].do, numbers, names, style),
-  expect: fill(proofs[code].expect, numbers, names, style),
+export const proofWords = ({ what, numbers, names }: Proof, style: Style) => ({
+  do: fill(proofs[what].do, numbers, names, style),
+  expect: fill(proofs[what].expect, numbers, names, style),
 })
 
 /** What tells a step from the others and from what it was before it was set otherwise. */

@@ -62,12 +62,14 @@ const tint = (seconds: number) => ({
                   : 'border-line hover:border-soft'
               "
               :style="tint(change.seconds)"
-              :aria-label="`${from.setup.name} to ${to.setup.name}: ${hoursMinutes(change.seconds)}, ${tools || 'no tools'}`"
               data-given
               @click="emit('pick', from.setup.id, to.setup.id)"
             >
-              <span class="fig">{{ hoursMinutes(change.seconds) }}</span>
-              <span class="label tight block">{{ tools ? (coin ? '◯ coin' : tools) : 'by hand' }}</span>
+              <span class="sr-only">{{ from.setup.name }} to {{ to.setup.name }}: </span
+              ><span class="fig">{{ hoursMinutes(change.seconds) }}</span>
+              <span class="label tight block"
+                ><span v-if="coin && tools" aria-hidden="true">◯ </span>{{ tools || 'by hand' }}</span
+              >
             </button>
           </td>
         </tr>
