@@ -1,4 +1,5 @@
 import {
+  buildPlanOf,
   type Assessment,
   cardsIn,
   evaluate,
@@ -79,7 +80,7 @@ const marked = () => {
 
 await measure('The demo', {
   'evaluate, second mark, nothing remembered': () => void judged(evaluate(anew(secondMark), setup, shelf)),
-  'evaluate, first mark with all its cures, nothing remembered': () => {
+  'evaluate, first mark with all that its rules aim at, nothing remembered': () => {
     for (const finding of evaluate(anew(firstMark), setup, shelf).findings) cured += finding.aims?.list.length ?? 0
   },
   'ways out, first mark: the first offer': () => {
@@ -125,6 +126,10 @@ await measure(
     rigs.map((rig) => [`evaluate, ${rig.kit.length} pieces`, () => void judged(evaluate(anew(rig), 'main', shelf))]),
   ),
 )
+const forty = rigs[2] ?? firstMark
+await measure('Building: the order in which 40 pieces go together, nothing remembered, the evaluation with it', {
+  'evaluate and order, 40 pieces': () => void buildPlanOf(judged(evaluate(anew(forty), 'main', shelf))),
+})
 await measure(
   'The same after one edit: every check',
   Object.fromEntries(

@@ -8,6 +8,7 @@ import {
   dot,
   penetration,
   perPair,
+  perThing,
   type Placed,
   scale,
   unit,
@@ -82,14 +83,14 @@ const exitsOf = (piece: PlacedPart): readonly Exit[] => {
 }
 
 /** All ways in which a piece leaves its seat, the straightest first. */
-export const pathsOf = (piece: PlacedPart): readonly Path[] => {
+export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonly Path[] => {
   const exits = exitsOf(piece)
   const straight = exits.map((exit): Path => ({ ...exit, away: exit.off }))
   const aside = exits.flatMap((exit) =>
     axes.flatMap((away): Path[] => (Math.abs(dot(away, exit.off)) > 0.7 ? [] : [{ ...exit, away }])),
   )
   return [...straight, ...aside]
-}
+})
 
 const moved = (shape: Placed, by: Vec3): Placed => ({ ...shape, centre: add(shape.centre, by) })
 
@@ -150,14 +151,21 @@ export const scrapes = (piece: PlacedPart, other: PlacedPart, { off, freeMm, awa
   return Math.max(0, depth - seated)
 }
 
-/** What a way of a piece to its seat meets: by the number of the path, kept as long as both pieces are the same. */
-const met = perPair('paths between pieces', (piece: PlacedPart, other: PlacedPart): readonly boolean[] =>
-  pathsOf(piece).map((path) => scrapes(piece, other, path) > SCRAPE_MM),
-)
+/** What the ways of a piece to its seat meet: each is looked at when it is asked for, and known as long as both are the same. */
+const met = perPair('paths between pieces', (): Map<number, boolean> => new Map())
+const meets = (piece: PlacedPart, other: PlacedPart, at: number): boolean => {
+  const known = met(piece, other)
+  const before = known.get(at)
+  if (before !== undefined) return before
+  const path = pathsOf(piece)[at]
+  const now = path === undefined || scrapes(piece, other, path) > SCRAPE_MM
+  known.set(at, now)
+  return now
+}
 
 /** Is a joint closed round what it holds, so that the two never stand in each other's way? */
 const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate.value.standard.closesRound === true
 
 /** Does another piece stand in a path of this one? What rides on it comes along with it or after it. */
 export const stands = (piece: PlacedPart, other: PlacedPart, path: number): boolean =>
-  !ridesOn(other, piece) && !(other === piece.host && closesRound(piece)) && (met(piece, other)[path] ?? true)
+  !ridesOn(other, piece) && !(other === piece.host && closesRound(piece)) && meets(piece, other, path)
