@@ -3,7 +3,7 @@ import { standRoles } from '../balance/index.ts'
 import { buildSheetOf, changeoverOf } from '../build-order/index.ts'
 import type { Part, Role } from '../catalogue/index.ts'
 import { paceOf } from '../checks/index.ts'
-import { type Bounds, emptyBounds, unite } from '../kernel/index.ts'
+import { type Bounds, boundsOf, emptyBounds, identity, placeShape, unite } from '../kernel/index.ts'
 import { airBand, batteryKind } from '../power/index.ts'
 import type { Assessment } from './evaluate.ts'
 
@@ -96,21 +96,8 @@ const reminders: Readonly<Record<string, readonly string[]>> = {
 const boxOf = (bounds: Bounds): number =>
   [0, 1, 2].reduce((product, axis) => product * Math.max(0, (bounds.max[axis] ?? 0) - (bounds.min[axis] ?? 0)), 1) / 1e6
 
-const partBox = ({ solids }: Part): number => {
-  const bounds = solids.reduce<Bounds>((all, solid) => {
-    const half =
-      solid.kind === 'box'
-        ? solid.size.map((mm) => mm / 2)
-        : [0, 1, 2].map((axis) => {
-            const along = Math.abs(solid.axis[axis] ?? 0)
-            return (along * solid.length) / 2 + Math.sqrt(Math.max(0, 1 - along ** 2)) * solid.radius
-          })
-    const [x = 0, y = 0, z = 0] = half
-    const [cx, cy, cz] = solid.centre
-    return unite(all, { min: [cx - x, cy - y, cz - z], max: [cx + x, cy + y, cz + z] })
-  }, emptyBounds)
-  return Number.isFinite(bounds.min[0]) ? boxOf(bounds) : 0
-}
+const partBox = ({ solids }: Part): number =>
+  boxOf(solids.reduce<Bounds>((all, solid) => unite(all, boundsOf(placeShape(solid, identity))), emptyBounds))
 
 /** Walls and padding of a bag or case, on every side, mm. */
 const WALL_MM = 18

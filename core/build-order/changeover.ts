@@ -95,7 +95,7 @@ const stepAt =
     }
   }
 
-/** Pieces that are in one set-up alone, with the host of each where that is one of them: they go, or come, as one. */
+/** The pieces that sit on something in the one set-up and on nothing in the other. */
 const onlyIn = (one: Assembly, other: Assembly): ReadonlySet<PlacedPart> =>
   new Set(one.placed.filter((piece) => piece.joint && !other.byInstance.get(piece.instance.id)?.joint))
 

@@ -143,12 +143,10 @@ class Standing {
     return this.pieces.size === 0 && this.braces.size === 0
   }
 
-  /** Which pieces are left, in a word that is the same for the same ones. */
+  /** What is left, pieces and holds, in a word that is the same for the same. */
   get key(): string {
-    return [...this.pieces]
-      .map(({ instance }) => instance.id)
-      .sort()
-      .join(' ')
+    const holds = [...this.braces].map(({ guest, host }) => `${guest.instance.id}+${host.instance.id}`)
+    return [...[...this.pieces].map(({ instance }) => instance.id), ...holds].sort().join(' ')
   }
 
   /** What has no way out, with what stands in the way it could be got out by soonest. */

@@ -242,3 +242,25 @@ test('leads go in last: power before picture; hinges are set once their piece is
   expect(steps.map(({ do: what, instance }) => `${what} ${instance}`).at(-1)).toBe('plug in hdmi')
   expect(steps[0]?.do).toBe('join')
 })
+
+test('two holds by two tools on pieces that want one of them again are no knot', () => {
+  const a = tinyPart({
+    id: 'a',
+    mounts: [
+      plug('foot', 'thread-1/4-pin'),
+      socket('top', 'thread-1/4-pin', [0, 20, 0]),
+      socket('more', 'thread-1/4-pin', [5, 20, 0]),
+    ],
+  })
+  const b = tinyPart({
+    id: 'b',
+    mounts: [plug('foot', 'thread-1/4-pin'), plug('coin', 'thread-1/4'), plug('key', 'thread-1/4-pin')],
+  })
+  const tiny = tinyRig([a, b], [on('a', 'foot', 'camera', 'pinned'), on('b', 'foot', 'a', 'top')], {
+    setup: { braces: [on('b', 'coin', 'camera', 'hole'), on('b', 'key', 'a', 'more')] },
+  })
+  const { steps, knots, toolChanges } = buildOrderOf(placedOf(tiny))
+  expect(knots).toEqual([])
+  // Both pieces and the one hold by the key, then the coin: one change.
+  expect([steps.length, toolChanges]).toEqual([4, 1])
+})

@@ -207,9 +207,17 @@ const stowed = (setup: string, { piece, at }: OffPart, pace: Pace): SheetStep =>
   }
 }
 
-const plugged = (setup: string, run: Run, pace: Pace): SheetStep => {
+/** What a socket gives, V: as it says itself, or as the battery of its piece, or the one that sits on it. */
+const givenBy = ({ placed, off }: Assembly, { piece, socket }: Run['from']) =>
+  socket.volts ??
+  piece.part.power?.store?.volts ??
+  [...placed, ...off.map((one) => one.piece)].find(({ host, part }) => host === piece && part.power?.store)?.part.power
+    ?.store?.volts
+
+const plugged = (assembly: Assembly, run: Run, pace: Pace): SheetStep => {
   const { cable, link, part } = run
-  const [gives, takes] = [run.from.socket.volts, run.to.socket.volts]
+  const setup = assembly.setup.id
+  const [gives, takes] = [givenBy(assembly, run.from), run.to.socket.volts]
   return {
     do: 'plug in',
     instance: link.cable,
@@ -249,7 +257,7 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   )
   const own = root ? posesOf(assembly, root) : []
   const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
-  const wires = [...leads].sort((a, b) => leadRank(a) - leadRank(b)).map((run) => plugged(setup.id, run, pace))
+  const wires = [...leads].sort((a, b) => leadRank(a) - leadRank(b)).map((run) => plugged(assembly, run, pace))
   const steps = [...own, ...pieces, ...off, ...wires]
   return {
     steps,

@@ -26,16 +26,29 @@ const isNarrow = useMediaQuery('(max-width: 767px)')
 
 const key = computed(() => `${store.rig?.id ?? ''} ${store.setup?.id ?? ''}`)
 const steps = computed(() => plan.value?.steps ?? [])
+/** One begins where one left off. */
+function begin(): void {
+  const open = steps.value.findIndex((step) => !ticks.isDone(step))
+  at.value = open < 0 ? steps.value.length : open
+}
 let asked = 0
+/** The set-up whose steps stand here. */
+let planned = ''
 watch(
   () => store.assessment?.assembly,
   async (assembly) => {
     if (!assembly) return
     const turn = ++asked
     failed.value = false
+    // Steps of another set-up are no steps of this one.
+    if (key.value !== planned) plan.value = undefined
     try {
       const made = await benchWorker().build(assembly.rig, assembly.setup.id)
-      if (turn === asked) plan.value = made
+      if (turn !== asked) return
+      plan.value = made
+      if (key.value === planned) return
+      planned = key.value
+      begin()
     } catch {
       failed.value = turn === asked
     }
@@ -52,11 +65,6 @@ const ticks = {
   tick: (step: SheetStep, on: boolean) => kept.tick(stepKey(step), on),
   clear: kept.clear,
 }
-/** One begins where one left off. */
-watch([key, () => steps.value.length], () => {
-  const open = steps.value.findIndex((step) => !ticks.isDone(step))
-  at.value = open < 0 ? steps.value.length : open
-})
 const isProof = computed(() => at.value >= steps.value.length)
 const { count } = kept
 const left = computed(() => steps.value.reduce((sum, step) => sum + (ticks.isDone(step) ? 0 : step.seconds), 0))

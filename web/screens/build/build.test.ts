@@ -66,7 +66,8 @@ test('the glass shows the figure between its neighbours, never less than nothing
 test('a lead says its volts before it is plugged, and pictures go in last', () => {
   const fed = buildPlanOf(first('slip'))
   const power = fed.steps.find(({ volts }) => volts)
-  if (power) expect(howOf(power, style)[0]).toMatch(/^Before plugging: it gives .* V/)
+  if (!power) throw new Error('the first mark on the slip is fed by a lead')
+  expect(howOf(power, style)[0]).toMatch(/^Before plugging: it gives .* V/)
   const leads = plan.steps.filter((step) => step.do === 'plug in')
   expect(leads.at(-1)?.carries).toContain('picture')
 })
