@@ -65,23 +65,39 @@ const tellSlowest = () => {
   }
 }
 
+/** What failed is told once more at the very end, with why, where nobody has to look for it. */
+const WHY = 1500
+const broken = []
+const noteBroken = (name, why) => broken.push({ name, why: String(why).slice(0, WHY) })
+const tellBroken = () => {
+  for (const { name, why } of broken) say(`Failed: ${name}\n${why}\n`)
+}
+
 /** The browser without its window: the same engine, quicker to start and to open a page. */
 const BROWSER = ['chromium-headless-shell', ['chromium-headless-shell']]
 
 const JEST = ['--import', 'tsx', '--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js')]
 const jestCount = (report) => {
-  for (const suite of report.testResults)
+  for (const suite of report.testResults) {
     for (const { fullName, duration } of suite.assertionResults) noteSlow('unit', fullName, duration ?? 0)
+    for (const { fullName, failureMessages } of suite.assertionResults)
+      if (failureMessages.length > 0) noteBroken(fullName, failureMessages.join('\n'))
+    if (suite.status === 'failed' && suite.assertionResults.length === 0) noteBroken(suite.name, suite.message)
+  }
   return { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }
 }
 const specsOf = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsOf)]
 const browserCount = ({ stats, suites }) => {
-  for (const { title, tests } of suites.flatMap(specsOf))
+  for (const { title, tests } of suites.flatMap(specsOf)) {
+    const results = tests.flatMap((one) => one.results)
     noteSlow(
       'browser',
       title,
-      tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0),
+      results.reduce((sum, { duration }) => sum + duration, 0),
     )
+    const errors = results.flatMap((one) => one.errors ?? [])
+    if (errors.length > 0) noteBroken(title, errors.map(({ message }) => message).join('\n'))
+  }
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky }
 }
 
@@ -207,6 +223,7 @@ const main = async () => {
     await end()
   }
   tellSlowest()
+  tellBroken()
   say(`All of it took ${seconds(since)}.`)
   say(`${tally.passed} passed, ${tally.failed} failed`)
   process.exit(tally.failed === 0 && tally.passed > 0 ? 0 : 1)
