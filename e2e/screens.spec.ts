@@ -176,9 +176,15 @@ test('what the first page loads is 250 kB of script at most, and nothing comes f
 
 test('the shelf and the brief work at 390 wide', async ({ page, app }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  for (const path of ['/', '/rigs/winter-ferry-1/brief', '/rigs/winter-ferry-1/set-ups']) {
+  // Each is looked at once its last part is there.
+  for (const [path, last] of [
+    ['/', '[data-rig]'],
+    ['/rigs/winter-ferry-1/brief', 'form, fieldset'],
+    ['/rigs/winter-ferry-1/set-ups', '[aria-label="Every changeover"] tbody td'],
+  ] as const) {
     await page.goto(app.url + path)
     await expect(page.getByRole('heading').first()).toBeVisible()
+    await expect(page.locator(last).first()).toBeVisible()
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   }
 })
