@@ -1,6 +1,7 @@
 export * from './endpoint.ts'
 export * from './backup.ts'
 export * from './catalogue.ts'
+export * from './field.ts'
 export * from './locker.ts'
 export * from './operator.ts'
 export * from './prices.ts'

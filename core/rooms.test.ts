@@ -21,8 +21,9 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
   wiring: ['kernel', 'catalogue', 'brief', 'assembly', 'power', 'cabling'],
   drawing: ['kernel', 'catalogue', 'assembly', 'balance'],
   'build-order': ['kernel', 'catalogue', 'assembly', 'balance', 'cabling'],
+  log: ['kernel', 'catalogue'],
   formats: ['kernel', 'catalogue', 'assembly', 'locker'],
-  context: ['kernel', 'catalogue', 'assembly', 'balance', 'money', 'media', 'power'],
+  context: ['kernel', 'catalogue', 'assembly', 'balance', 'money', 'media', 'power', 'log'],
   facts: [
     'kernel',
     'engine',
@@ -55,6 +56,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'optics',
     'wiring',
     'build-order',
+    'log',
   ],
   remedies: ['kernel', 'catalogue', 'assembly', 'facts', 'checks', 'clearance', 'cabling', 'wiring'],
   'ways-out': ['kernel', 'catalogue', 'assembly', 'balance', 'clearance', 'context', 'facts', 'checks', 'remedies'],
@@ -80,6 +82,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'context',
     'facts',
     'checks',
+    'log',
   ],
 }
 const core = import.meta.dirname

@@ -16,6 +16,8 @@ import { answerClientFault, installErrors, Refusal, refusalBody } from './errors
 import { catalogueRoutes } from './features/catalogue/routes.ts'
 import { OwnPartService } from './features/catalogue/own-parts.ts'
 import { CatalogueService } from './features/catalogue/service.ts'
+import { fieldRoutes } from './features/field/routes.ts'
+import { FieldService } from './features/field/service.ts'
 import { healthRoutes } from './features/health/routes.ts'
 import { backupRoutes } from './features/backup/routes.ts'
 import { Nightly } from './features/backup/nightly.ts'
@@ -151,7 +153,9 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
   const prices = new PriceService(db, catalogue, worlds, now)
   const history = new RigHistory(db)
   const rigs = new RigService(db, catalogue, history, worlds, now)
-  const shelf = new ShelfService(db, worlds, pool, new Surroundings(catalogue, locker, prices, operator), now)
+  const field = new FieldService(db, worlds)
+  const around = new Surroundings({ catalogue, locker, prices, operator, field })
+  const shelf = new ShelfService(db, worlds, pool, around, now)
   const backup = new BackupService(db)
   const nightly = new Nightly(backup, backupDirs, () => history.thin(now?.() ?? new Date()), now)
   await app.register(healthRoutes(db))
@@ -161,6 +165,7 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
   await app.register(scaleRoutes(new ScaleService(catalogue, clock), locker))
   await app.register(priceRoutes(prices))
   await app.register(backupRoutes(backup, nightly))
+  await app.register(fieldRoutes(field, rigs))
   await app.register(rehearsalRoutes(new RehearsalService(db, catalogue)))
   await app.register(rigRoutes({ rigs, shelf, history, files: new RigFileService(db, rigs, catalogue, operator) }))
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger())

@@ -1,5 +1,6 @@
 import { DataSource } from 'typeorm'
 import { partEntity } from './features/catalogue/entity.ts'
+import { fieldEntity } from './features/field/entity.ts'
 import { pieceEntity } from './features/locker/entity.ts'
 import { priceEntity, rateEntity, watchEntity } from './features/prices/entity.ts'
 import { rigEntity, rigRevisionEntity, rigSummaryEntity } from './features/rigs/entity.ts'
@@ -23,6 +24,7 @@ export const dataSourceFor = (url: string): DataSource => {
       rigRevisionEntity,
       rigSummaryEntity,
       partEntity,
+      fieldEntity,
       pieceEntity,
       priceEntity,
       rateEntity,

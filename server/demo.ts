@@ -32,6 +32,7 @@ const loadRigs = async (manager: EntityManager, now: Date): Promise<void> => {
 
 const clear = async (manager: EntityManager): Promise<void> => {
   for (const table of [
+    'field_entry',
     'rehearsal',
     'rig_summary',
     'price_watch',

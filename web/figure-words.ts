@@ -64,6 +64,8 @@ const from = { 'set-up': 'this set-up’s cap', brief: 'your brief', 'how-i-work
 export const boundWords = ({ bound, unit }: Reckoning, style: Style): string =>
   bound ? `limit ${inUnit(bound.value, unit, style)}: ${from[bound.from]}` : ''
 
+const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`)
+
 /** Where a term comes from, and how far it may be off. */
 export const sourceWords = ({ source, error, unit, lever }: Term, style: Style): string => {
   if (lever)
@@ -71,6 +73,7 @@ export const sourceWords = ({ source, error, unit, lever }: Term, style: Style):
   const off = error ? ` (± ${inUnit(error, unit, style)})` : ''
   const words = (given: Input['source']): string => {
     if (given.kind === 'weighed') return `weighed on ${given.on}`
+    if (given.kind === 'field') return `shown in the field, ${times(given.times)}, last on ${given.on}`
     if (given.kind === 'seen') return `seen on ${given.on}, ${count(given.points, 'price')}`
     return {
       datasheet: 'as its maker states it',

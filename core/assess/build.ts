@@ -89,6 +89,6 @@ const proofsOf = (assessment: Assessment): readonly Proof[] => {
 
 /** How a set-up is built from its bare camera, by the operator's own seconds, and what to try once it stands. */
 export const buildPlanOf = (assessment: Assessment): BuildPlan => ({
-  ...buildSheetOf(assessment.assembly, assessment.facts.leads, paceOf(assessment.facts.context.limits)),
+  ...buildSheetOf(assessment.assembly, assessment.facts.leads, paceOf(assessment.facts.context)),
   proofs: proofsOf(assessment),
 })

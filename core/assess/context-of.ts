@@ -1,7 +1,8 @@
-import type { Operator } from '../balance/index.ts'
+import { averageOperator, type Operator } from '../balance/index.ts'
 import { catalogueOf, type Part } from '../catalogue/index.ts'
 import type { Limits, Context } from '../context/index.ts'
 import { isOwned, type LockerPiece, measuredMasses } from '../locker/index.ts'
+import { type FieldEntry, type Learnt, learntOf, lessonsOf } from '../log/index.ts'
 import { asKnown, type BillRules, type PriceView, type Rate } from '../money/index.ts'
 
 /** Where what surrounds a rig comes from: parts as their makers state them, pieces of the locker, prices seen. */
@@ -15,8 +16,22 @@ export interface ContextSources {
   readonly home?: string
   readonly rates?: readonly Rate[]
   readonly operator?: Operator
+  /** Is the operator's strength a known one, and no average? */
+  readonly calibrated?: boolean
   readonly limits?: Limits
+  /** What was told from the field; what it teaches is reckoned with. */
+  readonly field?: readonly FieldEntry[]
 }
+
+/** The arm that is reckoned with: one that was set, else the one the field has shown, else an average adult's. */
+export const armOf = (operator: Operator | undefined, calibrated: boolean, learnt: Learnt): Operator | undefined =>
+  calibrated || !learnt.strengthNm
+    ? operator
+    : { ...(operator ?? averageOperator), strengthNm: learnt.strengthNm.value }
+
+/** What the field taught of the parts' draws, W. */
+export const drawsIn = ({ draws }: Learnt): ReadonlyMap<string, number> =>
+  new Map([...draws].map(([id, { value }]) => [id, value]))
 
 /** How many pieces of each part are owned: kept, or lent and coming back. */
 export const ownedOf = (pieces: readonly LockerPiece[]): ReadonlyMap<string, number> => {
@@ -43,19 +58,25 @@ export const contextOf = ({
   home,
   rates,
   operator,
+  calibrated = false,
   limits,
+  field = [],
 }: ContextSources): Context => {
   const seen = new Map(prices.map((view) => [view.partId, view]))
   const measured = measuredMasses(pieces)
+  const learnt = learntOf(lessonsOf(field))
+  const draws = drawsIn(learnt)
+  const arm = armOf(operator, calibrated, learnt)
   return {
-    catalogue: catalogueOf(asKnown(parts, seen, measured), asKnown(gone, seen, measured)),
+    catalogue: catalogueOf(asKnown(parts, seen, measured, draws), asKnown(gone, seen, measured, draws)),
     owned: ownedOf(pieces),
     prices: seen,
     weighed: weighedOn(pieces),
     ...(rules ? { rules } : {}),
     ...(home ? { home } : {}),
     ...(rates ? { rates } : {}),
-    ...(operator ? { operator } : {}),
+    ...(arm ? { operator: arm } : {}),
     ...(limits ? { limits } : {}),
+    ...(field.length > 0 ? { learnt } : {}),
   }
 }

@@ -43,8 +43,8 @@ const holding = (facts: Facts): number | undefined => {
 }
 
 /** Until a set-up is ready, from nothing: every joint and every lead, s. */
-export const secondsOf = (assembly: Assembly, { limits }: Context): number => {
-  const { joint, lead } = paceOf(limits)
+export const secondsOf = (assembly: Assembly, context: Context): number => {
+  const { joint, lead } = paceOf(context)
   return assembly.placed.reduce(
     (sum, piece) => sum + (piece.mate?.ok ? joint(piece.mate.value.standard) : 0),
     assembly.setup.links.length * lead,

@@ -12,6 +12,8 @@ import type { Assessment } from './evaluate.ts'
 export type Source =
   | { readonly kind: 'weighed'; readonly on: string }
   | { readonly kind: 'seen'; readonly on: string; readonly points: number }
+  /** A day in the field showed it; so many times, the last of them then. */
+  | { readonly kind: 'field'; readonly on: string; readonly times: number }
   | { readonly kind: 'datasheet' }
   | { readonly kind: 'typed' }
   | { readonly kind: 'unknown' }
@@ -169,8 +171,12 @@ const firstDark = (network: Network): number =>
 export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
   const { network, context } = facts
   const value = firstDark(network)
-  const sourceOf = (id: string, unknown: boolean): Source => {
-    const part = assembly.byInstance.get(id)?.part
+  const sourceOf = (id: string, unknown: boolean, shown: 'health' | 'draws'): Source => {
+    const piece = assembly.byInstance.get(id)
+    const part = piece?.part
+    const isOwn = shown === 'health' && piece?.instance.health !== undefined
+    const taught = part && !isOwn ? context.learnt?.[shown].get(part.id) : undefined
+    if (taught) return { kind: 'field', on: taught.last, times: taught.times }
     return unknown
       ? { kind: 'unknown' }
       : part && context.typed?.has(part.id)
@@ -184,14 +190,14 @@ export const hoursOrigin = ({ facts, assembly }: Assessment): Origin => {
       name,
       value: usableWh,
       error: usableWh * CHARGE_ERROR,
-      source: sourceOf(id, false),
+      source: sourceOf(id, false, 'health'),
     })),
     ...drawers.map(({ id, name, drawW, unknown }): Input => ({
       instance: id,
       name,
       value: drawW,
       error: unknown ? 0 : drawW * DRAW_ERROR,
-      source: sourceOf(id, unknown ?? false),
+      source: sourceOf(id, unknown ?? false, 'draws'),
     })),
   ]
   const unknown = inputs.some(({ source }) => source.kind === 'unknown')

@@ -118,7 +118,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
   const [first] = day
   if (!first) return { lines: [], grams: 0, litres: 0, bag: undefined, home: [] }
   const { rig, facts } = first
-  const { catalogue, limits } = facts.context
+  const { catalogue } = facts.context
   const stands = (piece: PlacedPart) => standRoles.has(piece.part.role)
   const built = first.assembly.placed.filter((piece) => !stands(piece))
   const packed = new Set([
@@ -218,7 +218,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
       grams: 0,
       notes: [note('no-spare')],
     })
-  const pace = paceOf(limits)
+  const pace = paceOf(facts.context)
   const tools = new Set(day.flatMap(({ assembly, facts: own }) => buildSheetOf(assembly, own.leads, pace).tools))
   for (const from of day)
     for (const to of day) for (const tool of changeoverOf(from.assembly, to.assembly, pace).tools) tools.add(tool)

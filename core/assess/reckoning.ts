@@ -189,7 +189,7 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
     }
   },
   'set-up': (assessment) => {
-    const { joint, lead } = paceOf(assessment.facts.context.limits)
+    const { joint, lead } = paceOf(assessment.facts.context)
     const { placed, setup } = assessment.assembly
     const joints = placed.flatMap((piece): Term[] =>
       piece.mate?.ok ? [{ name: piece.part.name, value: joint(piece.mate.value.standard), unit: 's' }] : [],

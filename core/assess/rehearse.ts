@@ -40,8 +40,11 @@ export const stageOf = ({ assembly, facts }: Assessment): Stage => {
   const { brief, kit } = assembly.rig
   const celsius = temperatureOf(brief)
   // The rehearsal knows packs by their health alone: an own depth of use is put into it.
-  const { depth } = marginsOf(facts.context.limits).power
-  const healthOf = (id: string) => ((kit.find((instance) => instance.id === id)?.health ?? 1) * depth) / DEPTH
+  const { depth, healthOf: learnt } = marginsOf(facts.context).power
+  const healthOf = (id: string) => {
+    const instance = kit.find((one) => one.id === id)
+    return ((instance?.health ?? learnt?.(instance?.partId ?? '') ?? 1) * depth) / DEPTH
+  }
   const spares = assembly.loose.flatMap(({ instance, part }) => {
     const { store } = part.power ?? {}
     if (!store || instance.status !== 'in') return []

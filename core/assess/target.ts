@@ -62,7 +62,7 @@ const figures: Readonly<Record<TargetId, (facts: Facts) => number>> = {
 const estimates = ({ facts }: Assessment, id: TargetId): ((piece: PlacedPart) => number) => {
   if (id === 'in-hand') return ({ part }) => part.massG
   if (id === 'to-buy') return ({ part }) => ((facts.context.owned.get(part.id) ?? 0) > 0 ? 0 : comparedMinor(part))
-  const { joint: secondsFor } = paceOf(facts.context.limits)
+  const { joint: secondsFor } = paceOf(facts.context)
   // Of a rival it is not known yet by which mount it would sit: the quickest counts.
   return ({ host, joint, part }) => {
     const mount = host && joint && mountOf(host.part, joint.hostMount)

@@ -29,7 +29,7 @@ const MOST_PAID = 1
 
 /** The work at the bench from one state of a set-up to another. */
 const workOf = ({ assembly, facts }: Assessment, after: Judged): Pick<Way, 'seconds' | 'tools'> => {
-  const { seconds, tools } = changeoverOf(assembly, after.facts.assembly, paceOf(facts.context.limits))
+  const { seconds, tools } = changeoverOf(assembly, after.facts.assembly, paceOf(facts.context))
   return { seconds, tools }
 }
 

@@ -1,3 +1,4 @@
+import { nothingLearnt } from '../log/index.ts'
 import { evaluate } from '../assess/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
@@ -59,7 +60,12 @@ test('own seconds count in the time to set up', () => {
   const usual = evaluate(tiny.rig, 'main', tiny.context).setupSeconds
   const quick = evaluate(tiny.rig, 'main', { ...tiny.context, limits: { seconds: { 'thread-1/4': 10 } } }).setupSeconds
   expect([usual, quick]).toEqual([25, 10])
-  expect(paceOf({ seconds: { lead: 3 } }).lead).toBe(3)
+  expect(paceOf({ limits: { seconds: { lead: 3 } } }).lead).toBe(3)
+  // What the watch has shown counts until somebody sets it.
+  const lap = { value: 6, times: 4, last: '2026-11-17', shoot: '' }
+  const learnt = { ...nothingLearnt, seconds: new Map([['lead', lap]]) }
+  expect(paceOf({ learnt }).lead).toBe(6)
+  expect(paceOf({ learnt, limits: { seconds: { lead: 3 } } }).lead).toBe(3)
   expect(secondsOfWork({ seconds: { lead: 3 } }).find(({ option }) => option === 'lead')).toMatchObject({
     usual: 8,
     own: 3,
@@ -74,7 +80,7 @@ test('own margins count in hours, in room on cards and in what a lead costs', ()
     writeSpareTimes: 1.2,
     minuteMinor: 60,
   }
-  expect(marginsOf({ margins })).toEqual({
+  expect(marginsOf({ limits: { margins } })).toMatchObject({
     record: { spare: 1.5, write: 1.2 },
     power: { depth: 0.8, converter: 0.95 },
     minuteMinor: 60,

@@ -1,4 +1,4 @@
-import type { Limits } from '../context/index.ts'
+import type { Context, Limits } from '../context/index.ts'
 import { z } from 'zod'
 import { LEAD_SECONDS, type Pace } from '../build-order/index.ts'
 import type { Unit } from '../kernel/index.ts'
@@ -31,7 +31,8 @@ const GUESS = /^Workshop practice/
 
 /** Under this name the seconds of joints are kept, by mounting standard, and those of a lead. */
 export const SECONDS = 'seconds'
-const LEAD = 'lead'
+/** Under this name the seconds of a lead are kept. */
+export const LEAD = 'lead'
 /** More than a quarter of an hour is no joint any more. s */
 const MOST_SECONDS = 900
 const usualSeconds: ReadonlyMap<string, number> = new Map([
@@ -39,11 +40,14 @@ const usualSeconds: ReadonlyMap<string, number> = new Map([
   [LEAD, LEAD_SECONDS],
 ])
 
-/** How long the operator takes for joints and leads: the own seconds where there are some. */
-export const paceOf = (own: Limits | undefined): Pace => ({
-  joint: ({ id, seconds }) => own?.[SECONDS]?.[id] ?? seconds,
-  lead: own?.[SECONDS]?.[LEAD] ?? LEAD_SECONDS,
-})
+/**
+ * How long the operator takes for joints and leads: the own seconds where some were set, else those the watch has shown,
+ * else the usual ones.
+ */
+export const paceOf = ({ limits: own, learnt }: Pick<Context, 'limits' | 'learnt'>): Pace => {
+  const known = (id: string): number | undefined => own?.[SECONDS]?.[id] ?? learnt?.seconds.get(id)?.value
+  return { joint: ({ id, seconds }) => known(id) ?? seconds, lead: known(LEAD) ?? LEAD_SECONDS }
+}
 
 /** The seconds that can be set, one kind of joint a line. */
 export const secondsOfWork = (own: Limits = {}): readonly Limit[] =>

@@ -13,11 +13,13 @@ import {
   swapCommands,
 } from '../assembly/index.ts'
 import { inHand, type JointLoad } from '../balance/index.ts'
-import type { Part } from '../catalogue/index.ts'
+import { mate, mountOf, type Part } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { numberOf, perKey, perThing } from '../kernel/index.ts'
+import { jointName } from '../log/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
+import type { Aim } from './aim.ts'
 import type { Level } from './check.ts'
 import { isFirm, type Sees, takenFrom } from '../facts/index.ts'
 
@@ -181,3 +183,34 @@ export const rivals = (facts: Sees, piece: PlacedPart, wanted: (part: Part) => b
   [...(facts.context.catalogue.byRole.get(piece.part.role) ?? [])]
     .filter((part) => part.id !== piece.part.id && wanted(part))
     .sort(byReadiness(facts))
+
+/** To where it can not turn: another point that holds a twist, or another part for the same point. */
+export const firmerSeats = (piece: PlacedPart): readonly Aim[] => {
+  const { host, joint, part } = piece
+  const hostMount = host && joint && mountOf(host.part, joint.hostMount)
+  if (!host || !hostMount) return []
+  const firm = (point: { part: Part; mount: typeof hostMount }, other: Part) =>
+    other.mounts.some((mount) => {
+      const made = mate(point, { part: other, mount })
+      return made.ok && made.value.holdsTwist
+    })
+  return [
+    { do: 'move', piece, to: (point) => firm({ part: point.piece.part, mount: point.mount }, part) },
+    {
+      do: 'swap',
+      piece,
+      most: 2,
+      tried: Infinity,
+      for: (other) =>
+        firm({ part: host.part, mount: hostMount }, other) &&
+        part.provides.every((gift) => other.provides.includes(gift)),
+    },
+  ]
+}
+
+/** A joint of this rig as the field's log names it, whichever pieces are of these parts. */
+export const joinedAs = perThing('joint by its parts', ({ host, joint, part }: PlacedPart): string =>
+  host && joint
+    ? jointName({ guest: part.id, guestMount: joint.guestMount, host: host.part.id, hostMount: joint.hostMount })
+    : '',
+)

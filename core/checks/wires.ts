@@ -11,7 +11,7 @@ import { marginsOf } from '../context/index.ts'
 export const stockOf = (facts: Sees<'plugs'>): Stock => ({
   catalogue: facts.context.catalogue,
   owned: facts.context.owned,
-  leadMinor: (paceOf(facts.context.limits).lead / 60) * marginsOf(facts.context.limits).minuteMinor,
+  leadMinor: (paceOf(facts.context).lead / 60) * marginsOf(facts.context).minuteMinor,
   freeMm: ({ piece, socket }: SocketHere) => freeMm(facts, { piece, socket }) ?? Infinity,
 })
 

@@ -1,5 +1,6 @@
 import type { Operator } from '../balance/index.ts'
 import type { Catalogue } from '../catalogue/index.ts'
+import type { Learnt } from '../log/index.ts'
 import type { BillRules, PriceView, Rate } from '../money/index.ts'
 
 /** The operator's own limits: by check, then by option. What is not named keeps its default. */
@@ -33,4 +34,6 @@ export interface Context {
   readonly limits?: Limits
   /** Who holds the rig; without it an average adult. */
   readonly operator?: Operator
+  /** What days in the field taught. */
+  readonly learnt?: Learnt
 }

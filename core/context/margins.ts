@@ -1,7 +1,7 @@
 import type { Unit } from '../kernel/index.ts'
 import { type RecordMargins, usualRecordMargins } from '../media/index.ts'
 import { type PowerMargins, usualPowerMargins } from '../power/index.ts'
-import type { Limits } from './context.ts'
+import type { Context } from './context.ts'
 
 /** Under this name the margins are kept that figures, not checks, are made with. */
 export const MARGINS = 'margins'
@@ -77,14 +77,23 @@ export const marginIds = Object.keys(known) as readonly MarginId[]
 export const knownMargin = (id: string): Known | undefined => (id in known ? known[id as MarginId] : undefined)
 
 /** The margins figures are made with: the operator's where there are some, else the usual ones. */
-export const marginsOf = (
-  own: Limits | undefined,
-): { readonly record: RecordMargins; readonly power: PowerMargins; readonly minuteMinor: number } => {
+export const marginsOf = ({
+  limits: own,
+  learnt,
+}: Pick<Context, 'limits' | 'learnt'>): {
+  readonly record: RecordMargins
+  readonly power: PowerMargins
+  readonly minuteMinor: number
+} => {
   const mine = own?.[MARGINS]
   const of = (id: MarginId): number => mine?.[id] ?? known[id].usual
   return {
     record: { spare: of('recordSpareTimes'), write: of('writeSpareTimes') },
-    power: { depth: of('packDepthTimes'), converter: of('converterTimes') },
+    power: {
+      depth: of('packDepthTimes'),
+      converter: of('converterTimes'),
+      healthOf: (partId) => learnt?.health.get(partId)?.value ?? 1,
+    },
     minuteMinor: of('minuteMinor'),
   }
 }

@@ -196,6 +196,7 @@ const contextFields = {
   typed: true,
   limits: true,
   operator: true,
+  learnt: true,
 } as const satisfies Record<keyof Context, true>
 /** The thing itself, noted as read as a whole. */
 const whole = (leaf: string): PropertyDescriptorMap => ({

@@ -10,12 +10,12 @@ export const powerFacts: FactTable<Names> = {
   network: fact(
     ['cables'],
     ({ assembly, context, cables }) =>
-      networkOf(assembly, cables, temperatureOf(assembly.rig.brief), marginsOf(context.limits).power),
+      networkOf(assembly, cables, temperatureOf(assembly.rig.brief), marginsOf(context).power),
     'electric',
   ),
   spares: fact(
     [],
-    ({ assembly, context }) => sparesOf(assembly, temperatureOf(assembly.rig.brief), marginsOf(context.limits).power),
+    ({ assembly, context }) => sparesOf(assembly, temperatureOf(assembly.rig.brief), marginsOf(context).power),
     'electric',
   ),
   bays: fact(

@@ -25,7 +25,7 @@ export const wiringFacts: FactTable<Names> = {
         assembly,
         minutesOf(dayOf(assembly.rig.brief), 'roll'),
         assembly.rig.brief.codec,
-        marginsOf(context.limits).record,
+        marginsOf(context).record,
         (piece, { id }) =>
           id !== 'raw' ||
           piece.part.role === 'camera' ||

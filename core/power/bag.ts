@@ -2,10 +2,14 @@ import { type Assembly, everywhere } from '../assembly/index.ts'
 import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
 import type { Bays } from './charging.ts'
 import type { Spare } from './day.ts'
-import { batteryKind, usableWh, usualPowerMargins } from './network.ts'
+import { batteryKind, type PowerMargins, usableWh, usualPowerMargins } from './network.ts'
 
 /** The batteries of the kit that are not on the rig in this set-up. */
-export const sparesOf = ({ loose }: Assembly, celsius: number, { depth } = usualPowerMargins): readonly Spare[] =>
+export const sparesOf = (
+  { loose }: Assembly,
+  celsius: number,
+  { depth, healthOf }: PowerMargins = usualPowerMargins,
+): readonly Spare[] =>
   loose.flatMap(({ instance, part }): Spare[] => {
     const { store } = part.power ?? {}
     if (!store || instance.status !== 'in') return []
@@ -13,7 +17,7 @@ export const sparesOf = ({ loose }: Assembly, celsius: number, { depth } = usual
       {
         id: instance.id,
         kind: batteryKind(part) ?? part.id,
-        usableWh: usableWh(store.capacityWh, celsius, instance.health, depth),
+        usableWh: usableWh(store.capacityWh, celsius, instance.health ?? healthOf?.(part.id), depth),
       },
     ]
   })

@@ -18,6 +18,8 @@ export const DEPTH = 0.9
 export interface PowerMargins {
   readonly depth: number
   readonly converter: number
+  /** What packs of a kind still hold of what they held when new, where nobody says it of the piece itself. */
+  readonly healthOf?: (partId: string) => number
 }
 export const usualPowerMargins: PowerMargins = { depth: DEPTH, converter: CONVERTER }
 
@@ -116,7 +118,7 @@ export const batteryKind = (part: Part): string | undefined => {
   return seat && (seat.family ? `${seat.standard} ${seat.family}` : seat.standard)
 }
 
-const cellOf = (piece: PlacedPart, celsius: number, depth: number): Cell | undefined => {
+const cellOf = (piece: PlacedPart, celsius: number, { depth, healthOf }: PowerMargins): Cell | undefined => {
   const { store } = piece.part.power ?? {}
   return (
     store && {
@@ -125,7 +127,7 @@ const cellOf = (piece: PlacedPart, celsius: number, depth: number): Cell | undef
       partId: piece.part.id,
       kind: batteryKind(piece.part) ?? piece.part.id,
       capacityWh: store.capacityWh,
-      usableWh: usableWh(store.capacityWh, celsius, piece.instance.health, depth),
+      usableWh: usableWh(store.capacityWh, celsius, piece.instance.health ?? healthOf?.(piece.part.id), depth),
       maxW: store.maxW,
       volts: store.volts,
       gauge: store.gauge,
@@ -297,9 +299,10 @@ export const networkOf = (
   assembly: Assembly,
   cables: ReadonlyMap<string, Part>,
   celsius: number,
-  { depth, converter } = usualPowerMargins,
+  margins: PowerMargins = usualPowerMargins,
 ): Network => {
-  const cells = everywhere(assembly).flatMap((piece) => cellOf(piece, celsius, depth) ?? [])
+  const { converter } = margins
+  const cells = everywhere(assembly).flatMap((piece) => cellOf(piece, celsius, margins) ?? [])
   const cellsById = new Map(cells.map((cell) => [cell.id, cell]))
   const seats = seatFeeds(assembly, converter)
   const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables, converter)])

@@ -1,3 +1,4 @@
+import { type Learnt, nothingLearnt } from '../log/index.ts'
 import {
   emptySetup,
   type Instance,
@@ -120,6 +121,7 @@ export const tinyRig = (
     kit?: readonly Instance[]
     setup?: Partial<Setup>
     extra?: readonly Part[]
+    learnt?: Partial<Learnt>
   } = {},
 ): TinyRig => {
   const known = [tinyCamera, ...parts, ...(more.extra ?? [])]
@@ -134,6 +136,10 @@ export const tinyRig = (
       kit: [{ id: 'camera', partId: 'tiny-camera', status: 'in' }, ...kit],
       setups: [{ ...emptySetup, joints, ...more.setup }],
     },
-    context: { catalogue: catalogueOf(known), owned: new Map(Object.entries({ 'tiny-camera': 1, ...more.owned })) },
+    context: {
+      catalogue: catalogueOf(known),
+      owned: new Map(Object.entries({ 'tiny-camera': 1, ...more.owned })),
+      ...(more.learnt ? { learnt: { ...nothingLearnt, ...more.learnt } } : {}),
+    },
   }
 }

@@ -23,6 +23,7 @@ import { solidClash } from './solid-clash.ts'
 import { tooTall } from './too-tall.ts'
 import { tooWide } from './too-wide.ts'
 import { viewBlocked } from './view-blocked.ts'
+import { wasInTheWay } from './was-in-the-way.ts'
 
 /** The rules of this family, in the order of their ids. */
 export const clearanceChecks: readonly Check[] = [
@@ -50,4 +51,5 @@ export const clearanceChecks: readonly Check[] = [
   tooTall,
   tooWide,
   viewBlocked,
+  wasInTheWay,
 ]

@@ -2,8 +2,10 @@ import type { Check } from '../check.ts'
 import { adapterStack } from './adapter-stack.ts'
 import { bodyUnfit } from './body-unfit.ts'
 import { braceGap } from './brace-gap.ts'
+import { cameLoose } from './came-loose.ts'
 import { dovetailEntry } from './dovetail-entry.ts'
 import { frictionHolder } from './friction-holder.ts'
+import { gapSeen } from './gap-seen.ts'
 import { jointOverload } from './joint-overload.ts'
 import { liftByShoe } from './lift-by-shoe.ts'
 import { mixedRods } from './mixed-rods.ts'
@@ -34,8 +36,10 @@ export const fitChecks: readonly Check[] = [
   adapterStack,
   bodyUnfit,
   braceGap,
+  cameLoose,
   dovetailEntry,
   frictionHolder,
+  gapSeen,
   jointOverload,
   liftByShoe,
   mixedRods,

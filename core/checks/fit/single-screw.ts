@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
 import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
-import { mate, mountOf, standardOf, type Tool } from '../../catalogue/index.ts'
+import { standardOf, type Tool } from '../../catalogue/index.ts'
 import { clashWith } from '../../clearance/index.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
 import { dot, exceeds, lengthOf, overlap, perThing, subtract } from '../../kernel/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
-import { isBraced, loadOn } from '../places.ts'
+import { firmerSeats, isBraced, loadOn } from '../places.ts'
 
 /** Joints that never were meant to hold a twist: they have checks of their own. */
 const byFriction: ReadonlySet<string> = new Set(['rods', 'pad', 'clamp'])
@@ -132,26 +132,5 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
       return { group: 'speaks', message: 'turns', names, numbers, parts, at: piece.centre }
     return { group: 'speaks', message: 'creeps', names, numbers, parts, at: piece.centre }
   },
-  aims: (piece) => {
-    const { host, joint, part } = piece
-    const hostMount = host && joint && mountOf(host.part, joint.hostMount)
-    if (!host || !hostMount) return []
-    const firm = (point: { part: typeof host.part; mount: typeof hostMount }, other: typeof part) =>
-      other.mounts.some((mount) => {
-        const made = mate(point, { part: other, mount })
-        return made.ok && made.value.holdsTwist
-      })
-    return [
-      { do: 'move', piece, to: (point) => firm({ part: point.piece.part, mount: point.mount }, part) },
-      {
-        do: 'swap',
-        piece,
-        most: 2,
-        tried: Infinity,
-        for: (other) =>
-          firm({ part: host.part, mount: hostMount }, other) &&
-          part.provides.every((gift) => other.provides.includes(gift)),
-      },
-    ]
-  },
+  aims: firmerSeats,
 })

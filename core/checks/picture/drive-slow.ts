@@ -31,7 +31,7 @@ export const driveSlow = defineCheck<Written, object, 'recordings'>({
     const key = medium.id
     const names = { card: medium.part.name, codec: codec.title, part: piece.part.name }
     const numbers = {
-      wantedMBs: wantedMBs(codec.mbps, marginsOf(context.limits).record.write),
+      wantedMBs: wantedMBs(codec.mbps, marginsOf(context).record.write),
       writeMBs: medium.writeMBs,
     }
     return exceeds(numbers.wantedMBs, medium.writeMBs)

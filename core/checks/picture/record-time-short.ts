@@ -49,7 +49,7 @@ export const recordTimeShort = defineCheck<Recording, object, 'recordings'>({
       .filter(
         (part) =>
           fits(recording, part) &&
-          (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.context.limits).record.write),
+          (part.media?.stores?.writeMBs ?? 0) >= wantedMBs(codec.mbps, marginsOf(facts.context).record.write),
       )
       .map((part) => ({
         part,

@@ -27,7 +27,10 @@ const firstForm = z.strictObject({
     Object.fromEntries(
       backupTables.map(({ name }) => [
         name,
-        z.array(z.record(z.string().regex(/^\w{1,40}$/), z.union([z.string(), z.number(), z.boolean(), z.null()]))),
+        // Tables that came later are in no file of that form.
+        z
+          .array(z.record(z.string().regex(/^\w{1,40}$/), z.union([z.string(), z.number(), z.boolean(), z.null()])))
+          .optional(),
       ]),
     ),
   ),

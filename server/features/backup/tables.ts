@@ -1,5 +1,6 @@
 import { liftRig, rigSchema } from '@zucchini/core/assembly'
 import { partIssues, partSchema } from '@zucchini/core/catalogue'
+import { fieldEntrySchema } from '@zucchini/core/log'
 import { pieceSchema } from '@zucchini/core/locker'
 import { priceSchema, rateSchema } from '@zucchini/core/money'
 import { z } from 'zod'
@@ -91,6 +92,25 @@ export const backupTables = [
     }),
   },
   {
+    name: 'field_entry',
+    order: ['id'],
+    leftOut: [],
+    refers: { column: 'rigId', to: 'rig' },
+    row: z
+      .strictObject({
+        id: z.uuid(),
+        rigId: id,
+        revision: count,
+        kind: z.string().max(8),
+        at: moment,
+        doc: fieldEntrySchema,
+      })
+      .refine(
+        (row) => row.doc.id === row.id && row.doc.rigId === row.rigId && row.doc.what.kind === row.kind,
+        'the entry inside is another one than its row says',
+      ),
+  },
+  {
     name: 'locker_piece',
     order: ['id'],
     leftOut: [],
@@ -129,7 +149,7 @@ export const tableOf = (name: string): BackupTable | undefined => byName.get(nam
 
 /** Columns that hold a document, a moment, a day. */
 export const DOCUMENTS: ReadonlySet<string> = new Set(['doc'])
-export const MOMENTS: ReadonlySet<string> = new Set(['createdAt', 'updatedAt', 'removedAt', 'savedAt'])
+export const MOMENTS: ReadonlySet<string> = new Set(['at', 'createdAt', 'updatedAt', 'removedAt', 'savedAt'])
 export const DAYS: ReadonlySet<string> = new Set(['seenOn', 'since'])
 
 const isText = (value: unknown): value is string => typeof value === 'string'

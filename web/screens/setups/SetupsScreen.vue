@@ -26,7 +26,7 @@ const cards = computed(() => {
   return rig && around ? rig.setups.map((setup) => ({ setup, assessment: evaluate(rig, setup.id, around) })) : []
 })
 /** The operator's own seconds. */
-const pace = computed(() => paceOf(context.limits))
+const pace = computed(() => paceOf(context.terms))
 const between = (from: Side, to: Side) => changeoverOf(from.assessment.assembly, to.assessment.assembly, pace.value)
 const pair = computed(() => {
   const [a, b] = picked.value.map((id) => cards.value.find(({ setup }) => setup.id === id))

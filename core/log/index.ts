@@ -1,0 +1,2 @@
+export * from './entry.ts'
+export * from './lessons.ts'
