@@ -2,6 +2,7 @@ import * as contract from '@zucchini/contract'
 import type { Rig } from '@zucchini/core/assembly'
 import type { Operator } from '@zucchini/core/balance'
 import type { Part } from '@zucchini/core/catalogue'
+import type { FieldEntry } from '@zucchini/core/log'
 import type { LockerPiece } from '@zucchini/core/locker'
 import type { Price, Rate } from '@zucchini/core/money'
 
@@ -164,5 +165,8 @@ export const api = {
   changeRehearsal: (rehearsal: string, change: contract.Change) =>
     ask(contract.changeRehearsal, { params: { id: rehearsal }, body: change }),
   stopRehearsal: (rehearsal: string) => ask(contract.stopRehearsal, { params: { id: rehearsal } }),
+  tellField: (entries: readonly FieldEntry[]) => ask(contract.tellField, { body: { entries } }),
+  taught: () => ask(contract.taught),
+  ticksOf: (rig: string) => ask(contract.ticksOfRig, { params: { id: rig } }),
   putBack: (rig: string) => ask(contract.putBackRig, { params: { id: rig } }),
 }

@@ -1,17 +1,19 @@
 import type { Operator } from '@zucchini/core/balance'
-import { ownedOf, weighedOn } from '@zucchini/core/assess'
+import { armOf, drawsIn, ownedOf, weighedOn } from '@zucchini/core/assess'
 import { type Catalogue, catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Limits, Context } from '@zucchini/core/context'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { asKnown, type PriceView } from '@zucchini/core/money'
 import { measuredMasses } from '@zucchini/core/locker'
 import { api, ApiRefusal, type OperatorAnswer, type PriceOverview, type SavedPiece } from '../api.ts'
 import type { Terms } from '../workers/bench.worker.ts'
 import { tellBench } from '../workers/client.ts'
+import { useField } from './field.ts'
 
 /** The catalogue and the locker, as every screen needs them. */
 export const useContext = defineStore('context', () => {
+  const field = useField()
   const catalogue = shallowRef<Catalogue>()
   const owned = shallowRef<ReadonlyMap<string, number>>(new Map())
   let loading: Promise<void> | undefined
@@ -34,12 +36,15 @@ export const useContext = defineStore('context', () => {
   )
   const weighed = computed(() => weighedOn(pieces.value.map(({ piece }) => piece)))
   const measured = computed(() => measuredMasses(pieces.value.map(({ piece }) => piece)))
+  /** The arm that is reckoned with; `operator` is the one that was set. */
+  const arm = computed(() => armOf(operator.value, calibrated.value, field.learnt))
   const terms = computed<Terms>(() => ({
     weighed: new Map(weighed.value),
     typed: new Set(own.value),
     limits: limits.value,
     ...(money.value ? { rules: money.value.rules, home: money.value.home, rates: money.value.rates } : {}),
-    ...(operator.value ? { operator: operator.value } : {}),
+    ...(arm.value ? { operator: arm.value } : {}),
+    ...(field.lessons.length > 0 ? { learnt: field.learnt } : {}),
   }))
   const whole = computed<Context | undefined>(
     () =>
@@ -56,8 +61,8 @@ export const useContext = defineStore('context', () => {
 
   /** Puts what was weighed and what was seen in shops into the catalogue. */
   const know = () => {
-    const parts = asKnown(stated, prices.value, measured.value)
-    const gone = asKnown(takenOut, prices.value, measured.value)
+    const parts = asKnown(stated, prices.value, measured.value, drawsIn(field.learnt))
+    const gone = asKnown(takenOut, prices.value, measured.value, drawsIn(field.learnt))
     catalogue.value = withPlaceholders(catalogueOf(parts, gone), placeholders)
     tellWorker(parts, gone)
   }
@@ -67,6 +72,13 @@ export const useContext = defineStore('context', () => {
     placeholders = blocks
     know()
   }
+  // What the field teaches counts at once, here and in the worker.
+  watch(
+    () => field.lessons,
+    () => {
+      if (catalogue.value) know()
+    },
+  )
   const adoptPrices = async (overview: PriceOverview): Promise<void> => {
     money.value = overview
     know()
@@ -102,13 +114,15 @@ export const useContext = defineStore('context', () => {
   }
 
   const fetchAll = async () => {
-    const [{ parts, own: mine, gone }, { today: day, pieces: list }, arm, overview] = await Promise.all([
+    const [{ parts, own: mine, gone }, { today: day, pieces: list }, known, overview] = await Promise.all([
       api.catalogue(),
       api.pieces(),
       api.operator(),
       api.prices(),
+      // Without what the field taught all else is known still.
+      field.load().catch(() => undefined),
     ])
-    adoptArm(arm)
+    adoptArm(known)
     own.value = new Set(mine)
     stated = parts
     takenOut = gone
@@ -158,8 +172,10 @@ export const useContext = defineStore('context', () => {
     money,
     prices,
     measured,
+    terms,
     whole,
     operator,
+    arm,
     limits,
     setLimit,
     calibrated,

@@ -56,6 +56,8 @@ export const useRig = defineStore('rig', () => {
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('zucchini-rigs')
 
   const rig = computed(() => history.value?.present)
+  /** As what is told from the field names it. */
+  const told = computed(() => rig.value && { id: rig.value.id, revision: Math.max(1, revision.value) })
   const setup = computed(() => rig.value?.setups.find(({ id }) => id === setupId.value) ?? rig.value?.setups[0])
   /** The last assessment of each set-up: the next one grows from it, and works out only what an edit reaches. */
   const grown = new Map<string, Assessment>()
@@ -408,6 +410,7 @@ export const useRig = defineStore('rig', () => {
   return {
     history,
     rig,
+    told,
     setup,
     setupId,
     assessment,

@@ -41,7 +41,7 @@ import type { PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
 
 /** Who holds the rig, how its money is reckoned, and how well its masses are known. */
-export type Terms = Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits' | 'weighed' | 'typed'>
+export type Terms = Pick<Context, 'operator' | 'rules' | 'home' | 'rates' | 'limits' | 'weighed' | 'typed' | 'learnt'>
 
 let context: Context = { catalogue: catalogueOf([]), owned: new Map() }
 

@@ -57,12 +57,13 @@ watch(
 )
 /** A tick belongs to a step as it is: set otherwise since then, it is open again. */
 const kept = useTicks(
-  () => `build ${key.value}`,
+  () => store.told,
+  () => `build ${store.setup?.id ?? ''}`,
   computed(() => steps.value.map(stepKey)),
 )
 const ticks = {
   isDone: (step: SheetStep) => kept.isDone(stepKey(step)),
-  tick: (step: SheetStep, on: boolean) => kept.tick(stepKey(step), on),
+  tick: (step: SheetStep, on: boolean) => void kept.tick(stepKey(step), on),
   clear: kept.clear,
 }
 const isProof = computed(() => at.value >= steps.value.length)

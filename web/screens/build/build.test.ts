@@ -1,7 +1,9 @@
 import { deserialize, serialize } from 'node:v8'
 import { buildPlanOf } from '@zucchini/core/assess'
 import { viewIds } from '@zucchini/core/drawing'
+import { createPinia, setActivePinia } from 'pinia'
 import { ref } from 'vue'
+import { useField } from '../../stores/field.ts'
 import { useTicks } from '../../stores/ticks.ts'
 import { first, onPage, second } from '../../testing/demo.ts'
 import ScaleLoupe from './ScaleLoupe.vue'
@@ -72,19 +74,26 @@ test('a lead says its volts before it is plugged, and pictures go in last', () =
   expect(leads.at(-1)?.carries).toContain('picture')
 })
 
-test('ticks stay on this machine; a step that is set otherwise since then is open again', () => {
-  localStorage.clear()
+test('ticks are told of the rig; a step that is set otherwise since then is open again', async () => {
+  setActivePinia(createPinia())
+  // No network: everything is kept here and counts.
+  globalThis.fetch = () => Promise.reject(new TypeError('no connection'))
   const [one, two] = plan.steps
   if (!one || !two) throw new Error('there are steps')
-  const ticks = useTicks(() => 'build rig crossing', ref(plan.steps.map(stepKey)))
-  ticks.tick(stepKey(one), true)
-  ticks.tick(stepKey(two), true)
+  const ticks = useTicks(
+    () => ({ id: 'rig', revision: 4 }),
+    () => 'build crossing',
+    ref(plan.steps.map(stepKey)),
+  )
+  await ticks.tick(stepKey(one), true)
+  await ticks.tick(stepKey(two), true)
   expect([ticks.isDone(stepKey(one)), ticks.count.value]).toEqual([true, 2])
-  ticks.tick(stepKey(two), false)
+  await ticks.tick(stepKey(two), false)
   expect(ticks.count.value).toBe(1)
   expect(ticks.isDone(stepKey({ ...one, commands: [] }))).toBe(false)
-  ticks.clear()
+  await ticks.clear()
   expect(ticks.count.value).toBe(0)
+  expect(useField().waiting.map(({ rigId, revision }) => [rigId, revision])).toEqual(Array(4).fill(['rig', 4]))
 })
 
 test('what to try at the end names the figure that is to be expected', () => {

@@ -51,7 +51,8 @@ watch(
 )
 const lines = computed(() => list.value?.lines ?? [])
 const ticks = useTicks(
-  () => `pack ${store.rig?.id ?? ''}`,
+  () => store.told,
+  () => 'pack',
   computed(() => lines.value.map(({ key }) => key)),
 )
 const { count } = ticks

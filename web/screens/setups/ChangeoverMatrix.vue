@@ -36,7 +36,10 @@ const tint = (seconds: number) => ({
 </script>
 
 <template>
-  <section class="relative overflow-x-auto rounded-xl border border-line bg-card px-4 py-3" aria-label="Every changeover">
+  <section
+    class="relative overflow-x-auto rounded-xl border border-line bg-card px-4 py-3"
+    aria-label="Every changeover"
+  >
     <h2 class="font-semibold">From one to another</h2>
     <p class="label">Taken over in the field, leads and all; a press shows the steps. A ring: a coin is enough.</p>
     <table class="mt-2 border-separate border-spacing-1">
