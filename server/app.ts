@@ -25,6 +25,8 @@ import { BackupService } from './features/backup/service.ts'
 import { LockerCsv } from './features/locker/csv.ts'
 import { lockerRoutes } from './features/locker/routes.ts'
 import { LockerService } from './features/locker/service.ts'
+import { meterRoutes } from './features/meter/routes.ts'
+import { MeterService } from './features/meter/service.ts'
 import { operatorRoutes } from './features/operator/routes.ts'
 import { OperatorService } from './features/operator/service.ts'
 import { priceRoutes } from './features/prices/routes.ts'
@@ -163,6 +165,7 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
   await app.register(operatorRoutes(operator))
   await app.register(lockerRoutes(locker, new LockerCsv(locker, catalogue, pool)))
   await app.register(scaleRoutes(new ScaleService(catalogue, clock), locker))
+  await app.register(meterRoutes(new MeterService(catalogue, clock)))
   await app.register(priceRoutes(prices))
   await app.register(backupRoutes(backup, nightly))
   await app.register(fieldRoutes(field, rigs))

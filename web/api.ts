@@ -11,6 +11,7 @@ export type {
   Change as RehearsalChange,
   Descent,
   FileAnswer,
+  MeterFrame,
   Frame as RehearsalFrame,
   HistoryEntry,
   OperatorAnswer,
@@ -165,6 +166,8 @@ export const api = {
   changeRehearsal: (rehearsal: string, change: contract.Change) =>
     ask(contract.changeRehearsal, { params: { id: rehearsal }, body: change }),
   stopRehearsal: (rehearsal: string) => ask(contract.stopRehearsal, { params: { id: rehearsal } }),
+  meter: () => ask(contract.readMeter),
+  plugMeter: (part: string | null) => ask(contract.plugMeter, { body: { part } }),
   tellField: (entries: readonly FieldEntry[]) => ask(contract.tellField, { body: { entries } }),
   taught: () => ask(contract.taught),
   ticksOf: (rig: string) => ask(contract.ticksOfRig, { params: { id: rig } }),

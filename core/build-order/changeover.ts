@@ -50,6 +50,9 @@ export interface Pace {
   readonly joint: (standard: MountStandard) => number
   readonly lead: number
 }
+/** Under this name the seconds of a lead, both ends, are known. */
+export const LEAD_KIND = 'lead'
+
 export const usualPace: Pace = { joint: ({ seconds }) => seconds, lead: LEAD_SECONDS }
 
 /** The leads of one set-up that are not plugged in like that in the other. */

@@ -14,7 +14,7 @@ import { standRoles } from '../balance/index.ts'
 import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
 import { scale, type Vec3 } from '../kernel/index.ts'
-import { type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
+import { LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
 import { buildOrderOf, isHolding } from './order.ts'
 import type { Path } from './paths.ts'
 
@@ -58,6 +58,8 @@ export interface SheetStep {
   readonly screw?: { readonly name: string; readonly lengthMm?: number | undefined }
   readonly firm: Firmness
   readonly seconds: number
+  /** The kind of joint that its seconds are known by: a mounting standard, or a lead. */
+  readonly timed?: string
   readonly check: SheetCheck
   /** Of a lead: what goes through it, first what matters first; what a source gives and what the other end bears, V. */
   readonly carries?: readonly string[]
@@ -139,6 +141,7 @@ const joined = (setup: string, piece: PlacedPart, { off, freeMm, away }: Path, p
     ...(screw ? { screw } : {}),
     firm: firmness[mated?.tool ?? 'fingers'],
     seconds: mated ? pace.joint(mated.standard) : 0,
+    ...(mated ? { timed: mated.standard.id } : {}),
     check: standRoles.has(piece.part.role) ? 'stand' : (mated?.standard.kind ?? 'thread'),
     commands: piece.joint ? [{ do: 'place', setup, joint: piece.joint }] : [],
   }
@@ -155,6 +158,7 @@ const held = (setup: string, { guest, host, joint, mate }: Brace, pace: Pace): S
   toolName: mate.ok ? toolName(mate.value) : 'fingers',
   firm: firmness[mate.ok ? mate.value.tool : 'fingers'],
   seconds: mate.ok ? pace.joint(mate.value.standard) : 0,
+  ...(mate.ok ? { timed: mate.value.standard.id } : {}),
   check: 'hold',
   commands: [{ do: 'brace', setup, joint }],
 })
@@ -229,6 +233,7 @@ const plugged = (assembly: Assembly, run: Run, pace: Pace): SheetStep => {
     toolName: 'fingers',
     firm: 'by hand',
     seconds: pace.lead,
+    timed: LEAD_KIND,
     check: 'lead',
     carries: cable.carries,
     ...(cable.carries.includes('power') && gives

@@ -1,6 +1,6 @@
 import type { Context, Limits } from '../context/index.ts'
 import { z } from 'zod'
-import { LEAD_SECONDS, type Pace } from '../build-order/index.ts'
+import { LEAD_KIND as LEAD, LEAD_SECONDS, type Pace } from '../build-order/index.ts'
 import type { Unit } from '../kernel/index.ts'
 import { standards } from '../catalogue/index.ts'
 import type { Check } from './check.ts'
@@ -31,8 +31,6 @@ const GUESS = /^Workshop practice/
 
 /** Under this name the seconds of joints are kept, by mounting standard, and those of a lead. */
 export const SECONDS = 'seconds'
-/** Under this name the seconds of a lead are kept. */
-export const LEAD = 'lead'
 /** More than a quarter of an hour is no joint any more. s */
 const MOST_SECONDS = 900
 const usualSeconds: ReadonlyMap<string, number> = new Map([

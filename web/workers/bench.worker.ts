@@ -12,6 +12,10 @@ import {
   type FitsHere,
   fitsInSteps,
   knownBy,
+  type LogPlan,
+  logPlanOf,
+  type MarkLine,
+  markLinesOf,
   type Misfit,
   misfitsHere,
   type PackList,
@@ -36,6 +40,7 @@ import type { Finding } from '@zucchini/core/checks'
 import { type Command, type Rig, sharedWith } from '@zucchini/core/assembly'
 import { catalogueOf, type Part, withPlaceholders } from '@zucchini/core/catalogue'
 import type { Context } from '@zucchini/core/context'
+import type { Learnt } from '@zucchini/core/log'
 import type { FactName } from '@zucchini/core/facts'
 import type { PriceView } from '@zucchini/core/money'
 import { expose } from 'comlink'
@@ -143,6 +148,14 @@ const bench = {
   /** What to pack for a day with these set-ups, in the order in which they are used. */
   pack(rig: Rig, setups: readonly string[]): PackList {
     return packListOf(setups.map((id) => assessed(rig, id)))
+  },
+  /** What the log of a day with these set-ups can be about, and what was planned of it. */
+  logPlan(rig: Rig, setups: readonly string[]): LogPlan {
+    return logPlanOf(setups.map((id) => assessed(rig, id)))
+  },
+  /** What the field, with the day that is being written down, would change of the next mark. */
+  markLines(rig: Rig, learnt: Learnt): readonly MarkLine[] {
+    return markLinesOf(rig, context, learnt)
   },
   /** What brings a figure down by so much. */
   target(rig: Rig, setup: string, id: TargetId, by: number): TargetAnswer {

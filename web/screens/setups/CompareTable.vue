@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import type { Assessment } from '@zucchini/core/assess'
 import type { Setup } from '@zucchini/core/assembly'
-import { LONG_MIN } from '@zucchini/core/balance'
 import { type Finding, findingKey } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
-import { type Extent, extentOfRig, type ViewId } from '@zucchini/core/drawing'
+import type { ViewId } from '@zucchini/core/drawing'
 import RigSketch from '../../drawing/RigSketch.vue'
 import { useRig } from '../../stores/rig.ts'
 import ViewPicker from '../../widgets/ViewPicker.vue'
 import LevelMark from '../../widgets/LevelMark.vue'
-import { degrees, fill, grams, headline, holdWords, hoursMinutes, millimetres, signed } from '../../wording.ts'
+import { fill, headline, hoursMinutes } from '../../wording.ts'
+import { compareRows, extentOfBoth } from './compare-rows.ts'
 import { orientationWords, supportWords } from './setup-words.ts'
-import type { FigureRef } from '../../stores/ask.ts'
 
 interface Side {
   readonly setup: Setup
@@ -22,86 +21,8 @@ const store = useRig()
 const view = ref<ViewId>('side')
 
 /** Both drawn to one scale: the larger of the two decides. */
-const within = computed((): Extent => {
-  const [p, q] = [props.a, props.b].map(({ assessment }) => extentOfRig(view.value, assessment.assembly)) as [
-    Extent,
-    Extent,
-  ]
-  return {
-    left: Math.min(p.left, q.left),
-    right: Math.max(p.right, q.right),
-    bottom: Math.min(p.bottom, q.bottom),
-    top: Math.max(p.top, q.top),
-  }
-})
-const rows = computed(() => {
-  const { units } = store.style
-  const [a, b] = [props.a.assessment, props.b.assessment]
-  const tilt = ({ hang, assembly }: Assessment) =>
-    hang && assembly.setup.support === 'hand-low' ? Math.abs(hang.tiltDeg) : undefined
-  const row = (
-    asks: FigureRef,
-    title: string,
-    of: (side: Assessment) => number | undefined,
-    write: (value: number) => string,
-  ) => {
-    const [x, y] = [of(a), of(b)]
-    const change = x !== undefined && y !== undefined ? y - x : undefined
-    return {
-      asks,
-      title,
-      a: x === undefined ? '–' : write(x),
-      b: y === undefined ? '–' : write(y),
-      change: change === undefined ? '' : Math.abs(change) < 0.005 ? 'the same' : signed(change, write),
-    }
-  }
-  return [
-    row(
-      'in-hand',
-      'in the hand',
-      ({ mass }) => Math.round(mass.inHandG),
-      (g) => grams(g, units),
-    ),
-    row(
-      'fact mass',
-      'all of it',
-      ({ mass }) => Math.round(mass.totalG),
-      (g) => grams(g, units),
-    ),
-    row(
-      'tall',
-      'tall',
-      ({ size }) => Math.round(size.tallMm),
-      (mm) => millimetres(mm, units),
-    ),
-    row(
-      'fact size',
-      'wide',
-      ({ size }) => Math.round(size.wideMm),
-      (mm) => millimetres(mm, units),
-    ),
-    row(
-      'fact size',
-      'long',
-      ({ size }) => Math.round(size.longMm),
-      (mm) => millimetres(mm, units),
-    ),
-    row('hangs', 'hangs off level', tilt, degrees),
-    row(
-      'fact steadiness',
-      'yaw shake',
-      ({ steadiness }) => steadiness?.yaw,
-      (value) => `${value.toFixed(2)} ×`,
-    ),
-    row(
-      'held',
-      'held still for',
-      ({ holdMinutes }) => (holdMinutes !== undefined && holdMinutes > LONG_MIN ? undefined : holdMinutes),
-      holdWords,
-    ),
-    row('set-up', 'put together in', ({ setupSeconds }) => setupSeconds, hoursMinutes),
-  ]
-})
+const within = computed(() => extentOfBoth(view.value, props.a.assessment, props.b.assessment))
+const rows = computed(() => compareRows(props.a.assessment, props.b.assessment, store.style))
 const findings = computed(() => {
   const keys = (side: Side) => new Set(side.assessment.findings.map(findingKey))
   const [inA, inB] = [keys(props.a), keys(props.b)]

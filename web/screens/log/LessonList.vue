@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Lesson } from '@zucchini/core/log'
+import { useContext } from '../../stores/context.ts'
+import { useField } from '../../stores/field.ts'
+import { useRig } from '../../stores/rig.ts'
+import { lessonReach, lessonWords } from './log-words.ts'
+
+// What the field taught, with the days it rests on, and the word that takes it back.
+defineProps<{ lessons: readonly Lesson[] }>()
+const field = useField()
+const context = useContext()
+const store = useRig()
+const FEW = 4
+const say = async (lesson: Lesson) => {
+  if (store.told)
+    await field.tell(store.told, store.told.revision, { kind: 'word', lesson: lesson.key, holds: !lesson.holds })
+}
+</script>
+
+<template>
+  <ul>
+    <li v-for="lesson in lessons" :key="lesson.key" class="border-t border-line py-2.5" :data-lesson="lesson.key">
+      <div class="flex items-start gap-3">
+        <p class="min-w-0 flex-1" :class="{ 'text-soft line-through': !lesson.holds }">
+          {{ lessonWords(lesson, context.catalogue, store.style) }}
+        </p>
+        <button type="button" class="btn shrink-0 py-0.5" @click="say(lesson)">
+          {{ lesson.holds ? 'Don’t use it' : 'Use it again' }}
+        </button>
+      </div>
+      <p class="label">
+        {{ lesson.holds ? `Counts in ${lessonReach[lesson.kind]}.` : 'Taken back: nothing is reckoned with it.' }}
+        <span v-for="(one, i) in lesson.evidence.slice(-FEW)" :key="i"
+          >{{ i > 0 ? '; ' : ''
+          }}{{ lesson.evidence.length > FEW && i === 0 ? `${lesson.evidence.length} times, the last: ` : ''
+          }}{{ one.day }}{{ one.shoot ? `, ${one.shoot}` : '' }}</span
+        >
+      </p>
+    </li>
+  </ul>
+</template>

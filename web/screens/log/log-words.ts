@@ -1,0 +1,101 @@
+import type { Assessment } from '@zucchini/core/assess'
+import type { Catalogue } from '@zucchini/core/catalogue'
+import { standards } from '@zucchini/core/catalogue'
+import type { DayLog, Lesson, Measured } from '@zucchini/core/log'
+import { grams, hours, hoursMinutes, millimetres, minutes, shortName, type Style, watts } from '../../wording.ts'
+import type { Happening } from './log-draft.ts'
+
+export const happeningWords: Readonly<Record<Happening, string>> = {
+  loose: 'came loose',
+  ranOut: 'ran out',
+  inTheWay: 'in the way',
+  unused: 'never used',
+  gaps: 'did not go on as said',
+}
+
+type Names = Pick<Catalogue, 'parts'> | undefined
+
+const nameIn = (catalogue: Names, id: string): string => catalogue?.parts.get(id)?.name ?? id
+
+/** A kind of joint by its name, or a lead. */
+export const jointKind = (id: string): string =>
+  id === 'lead' ? 'a lead, both ends' : (standards.find((standard) => standard.id === id)?.title ?? id)
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+/** What was learnt, in a sentence, with what it was taken for before. */
+export const lessonWords = (lesson: Lesson, catalogue: Names, style: Style): string => {
+  const name = nameIn(catalogue, lesson.of)
+  switch (lesson.kind) {
+    case 'seconds': {
+      const usual = standards.find(({ id }) => id === lesson.of)?.seconds
+      return `${jointKind(lesson.of)}: ${Math.round(lesson.value)} s by the watch${usual === undefined ? '' : `, ${usual} s usual`}`
+    }
+    case 'health':
+      return `${name} holds ${percent(lesson.value)} of what it held when new`
+    case 'draw':
+      return `${name} draws ${watts(Math.round(lesson.value * 10) / 10)} by the meter`
+    case 'strength':
+      return `Your shoulder holds ${Math.round(lesson.value)} N m, by timed holds`
+    case 'loose':
+      return `${name} on ${nameIn(catalogue, lesson.joint?.host ?? '')} comes loose`
+    case 'gap':
+      return `${name} on ${nameIn(catalogue, lesson.joint?.host ?? '')} leaves ${millimetres(lesson.value, style.units)} open`
+    case 'in-the-way':
+      return `${name} on ${nameIn(catalogue, lesson.joint?.host ?? '')} is in the way`
+    case 'unused':
+      return `${name} is carried and never used`
+  }
+}
+
+/** Where it counts: the figure or the finding that changed by it. */
+export const lessonReach: Readonly<Record<Lesson['kind'], string>> = {
+  seconds: 'set-up and changeover times',
+  health: 'run times and spares',
+  draw: 'run times and watts',
+  strength: 'holding times',
+  loose: 'a finding on every rig with this joint',
+  gap: 'a finding on every rig with this joint',
+  'in-the-way': 'a hint on every rig with this joint',
+  unused: 'an offer to leave it out',
+}
+
+/** One thing measured, with what was planned. */
+export const measuredWords = (one: Measured, catalogue: Names, style: Style): string => {
+  switch (one.what) {
+    case 'grams':
+      return `${one.setup} weighed ${grams(one.value, style.units)}, planned ${grams(one.planned, style.units)}`
+    case 'ready':
+      return `${one.setup} ready in ${hoursMinutes(Math.round(one.value))}, planned ${hoursMinutes(Math.round(one.planned))}`
+    case 'held':
+      return `${one.setup} held ${minutes(one.value)}`
+    case 'run':
+      return `${shortName(nameIn(catalogue, one.partId))} lasted ${hours(one.value)}, as new ${hours(one.asNew)}`
+    case 'draw':
+      return `${shortName(nameIn(catalogue, one.partId))} drew ${watts(one.value)}, planned ${watts(one.planned)}`
+  }
+}
+
+/** What a day's log says, line by line. */
+export const dayWords = (log: DayLog, catalogue: Names, style: Style): readonly string[] => {
+  const list = (ids: readonly { readonly partId: string }[]) =>
+    [...new Set(ids.map(({ partId }) => shortName(nameIn(catalogue, partId))))].join(', ')
+  return [
+    ...(log.loose.length > 0 ? [`came loose: ${list(log.loose)}`] : []),
+    ...(log.ranOut.length > 0 ? [`ran out: ${list(log.ranOut)}`] : []),
+    ...(log.inTheWay.length > 0 ? [`in the way: ${list(log.inTheWay)}`] : []),
+    ...(log.unused.length > 0 ? [`never used: ${list(log.unused)}`] : []),
+    ...log.gaps.map(
+      ({ partId, gapMm }) => `${shortName(nameIn(catalogue, partId))}: ${millimetres(gapMm, style.units)} stayed open`,
+    ),
+    ...log.measured.map((one) => measuredWords(one, catalogue, style)),
+    ...(log.line ? [`“${log.line}”`] : []),
+  ]
+}
+
+/** The shoot as the brief calls it: what stands before the first colon. */
+export const shootOf = ({ assembly }: Pick<Assessment, 'assembly'>): string => {
+  const { about } = assembly.rig.brief
+  const colon = about.indexOf(':')
+  return colon > 0 && colon <= 60 ? about.slice(0, colon) : ''
+}
