@@ -43,6 +43,7 @@ test('the rail has a sign for each of its screens; the search leads to what need
     'Set-ups',
     'Build',
     'Pack',
+    'Log',
   ])
   expect(screensFrom('bench rail').every(({ icon }) => icon !== undefined)).toBe(true)
   expect(reachable.map(({ name }) => name)).not.toContain('part')

@@ -81,6 +81,7 @@ describe('the bench’s rail and its list', () => {
       'Set-ups',
       'Build',
       'Pack',
+      'Log',
     ])
     const view = page.findAll('button').find((one) => one.text().includes('View'))
     expect(view?.text()).toContain('has a stop')

@@ -73,6 +73,12 @@ export const useField = defineStore('field', () => {
     return entry
   }
 
+  /** The operator's word on a lesson: it is used, or not any more. It is told of the rig that taught it last. */
+  const say = async ({ key, evidence }: Lesson, holds: boolean): Promise<void> => {
+    const from = all.value.find(({ id }) => id === evidence.at(-1)?.entry)
+    if (from) await tell({ id: from.rigId }, from.revision, { kind: 'word', lesson: key, holds })
+  }
+
   /** Reads what waits here, then what the server has of days, laps and words. */
   const load = async (): Promise<void> => {
     waiting.value = byId(waiting.value, await outbox.all())
@@ -107,6 +113,7 @@ export const useField = defineStore('field', () => {
     lessons,
     learnt,
     tell,
+    say,
     load,
     loadTicks,
     takeIn,

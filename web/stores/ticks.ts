@@ -1,4 +1,4 @@
-import { computed, type Ref, watch } from 'vue'
+import { computed, type Ref, ref, watch } from 'vue'
 import { useField } from './field.ts'
 
 /**
@@ -13,11 +13,16 @@ export const useTicks = (
   keys: Ref<readonly string[]>,
 ) => {
   const field = useField()
+  /** Are the ticks of every machine here, or is it known that they can't be had? */
+  const isKnown = ref(false)
   watch(
     () => rig()?.id,
-    (id) => {
+    async (id) => {
+      if (id === undefined) return
+      isKnown.value = false
       // Without the network those told on this machine remain.
-      if (id !== undefined) void field.loadTicks(id).catch(() => undefined)
+      await field.loadTicks(id).catch(() => undefined)
+      if (rig()?.id === id) isKnown.value = true
     },
     { immediate: true },
   )
@@ -28,6 +33,7 @@ export const useTicks = (
     if (of) await field.tell(of, of.revision, what)
   }
   return {
+    isKnown,
     isDone,
     tick: (key: string, on: boolean) => tell({ kind: 'tick', list: list(), key, on }),
     clear: () => tell({ kind: 'clear', list: list() }),

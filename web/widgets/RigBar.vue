@@ -11,15 +11,16 @@ const store = useRig()
 
 <template>
   <TopBar>
-    <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
-      <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
+    <nav class="flex min-w-0 flex-1 items-baseline gap-1.5" aria-label="Where you are">
+      <RouterLink to="/" class="text-soft hover:text-ink max-[640px]:hidden">Shelf</RouterLink
+      ><span class="text-soft max-[640px]:hidden">/</span>
       <RouterLink
         v-if="store.rig"
         :to="{ name: 'bench', params: { id: store.rig.id } }"
         class="truncate font-semibold hover:underline"
         >{{ store.rig.name }}</RouterLink
       >
-      <span class="text-soft">/ {{ here }}</span>
+      <span class="whitespace-nowrap text-soft">/ {{ here }}</span>
     </nav>
     <template #end>
       <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>

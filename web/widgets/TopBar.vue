@@ -28,7 +28,7 @@ const settings = useSettings()
           stroke-linecap="round"
         />
       </svg>
-      Zucchini
+      <span class="max-[640px]:hidden">Zucchini</span>
     </RouterLink>
     <slot />
     <div class="ml-auto flex items-center gap-1.5">

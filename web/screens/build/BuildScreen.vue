@@ -2,10 +2,12 @@
 import type { BuildPlan, Proof } from '@zucchini/core/assess'
 import type { SheetStep } from '@zucchini/core/build-order'
 import { type ViewId, viewIds, views } from '@zucchini/core/drawing'
-import { Check, ChevronLeft, ChevronRight, Printer } from '@lucide/vue'
+import { Check, ChevronLeft, ChevronRight, Printer, Timer } from '@lucide/vue'
 import { useMediaQuery, useSwipe, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { FigureRef } from '../../stores/ask.ts'
+import { useContext } from '../../stores/context.ts'
+import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useTicks } from '../../stores/ticks.ts'
 import RigBar from '../../widgets/RigBar.vue'
@@ -18,6 +20,8 @@ import { proofWords, stepKey, titleOf } from './step-words.ts'
 
 // Putting a rig together with the hands: one step a view, its picture, its tool, a big tick; paper has them all.
 const store = useRig()
+const field = useField()
+const context = useContext()
 const trouble = useRigOfRoute()
 const plan = shallowRef<BuildPlan>()
 const failed = ref(false)
@@ -49,6 +53,8 @@ watch(
       if (key.value === planned) return
       planned = key.value
       begin()
+      // Ticks of another machine may come a moment later.
+      if (!kept.isKnown.value) watch(kept.isKnown, begin, { once: true })
     } catch {
       failed.value = turn === asked
     }
@@ -74,10 +80,25 @@ const go = (to: number) => {
   turned.value = undefined
 }
 const step = computed(() => steps.value[at.value])
+/** With the watch running, what a joint took is told, and seconds are reckoned with its middle from then on. */
+const watchRuns = ref(false)
+const begun = ref(0)
+const LAP = { least: 1, most: 900 } as const
+watch([step, watchRuns], () => (begun.value = Date.now()))
+const lapTold = ref('')
+const lap = async (now: SheetStep) => {
+  const seconds = Math.round((Date.now() - begun.value) / 1000)
+  lapTold.value = ''
+  if (!watchRuns.value || !now.timed || !store.told || seconds < LAP.least || seconds > LAP.most) return
+  await field.tell(store.told, store.told.revision, { kind: 'lap', joint: now.timed, seconds, day: context.today })
+  const { value, times } = field.learnt.seconds.get(now.timed) ?? { value: seconds, times: 1 }
+  lapTold.value = `${seconds} s by the watch; your middle is ${Math.round(value)} s of ${times}.`
+}
 const tick = () => {
   const now = step.value
   if (!now) return
   const on = !ticks.isDone(now)
+  if (on) void lap(now)
   ticks.tick(now, on)
   if (on) go(at.value + 1)
 }
@@ -183,10 +204,21 @@ const toolsWords = computed(() => {
               ><strong>Step {{ at + 1 }}</strong> of {{ steps.length }}</span
             ><strong v-else>All on</strong>
             <span class="label ml-1.5">{{ left > 0 ? `${hoursMinutes(left)} left` : 'nothing left to do' }}</span>
-            <button v-if="!isProof" class="label ml-auto min-h-6 underline decoration-dotted" @click="turn">
+            <button
+              v-if="!isProof"
+              class="label ml-auto flex min-h-6 items-center gap-1 underline decoration-dotted"
+              :aria-pressed="watchRuns"
+              @click="watchRuns = !watchRuns"
+            >
+              <Timer class="size-4" :class="{ 'text-leaf': watchRuns }" aria-hidden="true" />{{
+                watchRuns ? 'the watch runs' : 'time it'
+              }}
+            </button>
+            <button v-if="!isProof" class="label ml-4 min-h-6 underline decoration-dotted" @click="turn">
               {{ turned ? `seen: ${views[turned].title.toLowerCase()}` : 'turn it' }}
             </button>
           </p>
+          <p v-if="lapTold" class="label px-4" role="status">{{ lapTold }}</p>
           <div
             v-if="plan.knots.length || plan.unfit.length"
             class="mx-4 mt-2 rounded-lg border border-brick px-3 py-2"

@@ -4,6 +4,8 @@ import type { SheetStep } from '@zucchini/core/build-order'
 import { Clock, Triangle, Wrench } from '@lucide/vue'
 import { computed } from 'vue'
 import type { ViewId } from '@zucchini/core/drawing'
+import { useContext } from '../../stores/context.ts'
+import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
 import { millimetres } from '../../wording.ts'
 import StepPicture from './StepPicture.vue'
@@ -19,7 +21,16 @@ const props = defineProps<{
   view?: ViewId | undefined
 }>()
 const store = useRig()
+const field = useField()
+const context = useContext()
 const step = computed(() => props.steps[props.at])
+/** Whose seconds they are: set by hand, shown by the watch, or the usual ones. */
+const yours = computed(() => {
+  const { timed = '' } = step.value ?? {}
+  if (context.limits['seconds']?.[timed] !== undefined) return 'set by you'
+  const shown = field.learnt.seconds.get(timed)
+  return shown ? `yours, of ${shown.times}` : 'usual'
+})
 const how = computed(() => (step.value ? howOf(step.value, store.style) : []))
 const screw = computed(() => {
   const { screw: made } = step.value ?? {}
@@ -70,7 +81,7 @@ const screw = computed(() => {
           <dd class="flex items-center justify-between gap-1 font-semibold">
             {{ step.seconds }} s <Clock class="size-4 shrink-0 text-soft" aria-hidden="true" />
           </dd>
-          <dd class="label tight">as you work</dd>
+          <dd class="label tight">{{ yours }}</dd>
         </div>
       </dl>
       <p class="mt-3 flex gap-2.5 rounded-lg bg-blossom-tint px-3 py-2.5 leading-snug">

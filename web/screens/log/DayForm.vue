@@ -310,7 +310,7 @@ const keep = async () => {
       <p class="font-semibold">The next mark would look at</p>
       <ul class="mt-1">
         <li v-for="(one, i) in lines" :key="i" class="mt-1 leading-snug">
-          {{ lineWords(one).head }} <span class="text-soft">{{ lineWords(one).does }}</span>
+          {{ lineWords(one).head }} <span class="block text-soft">{{ lineWords(one).does }}</span>
         </li>
       </ul>
     </div>

@@ -11,10 +11,6 @@ const field = useField()
 const context = useContext()
 const store = useRig()
 const FEW = 4
-const say = async (lesson: Lesson) => {
-  if (store.told)
-    await field.tell(store.told, store.told.revision, { kind: 'word', lesson: lesson.key, holds: !lesson.holds })
-}
 </script>
 
 <template>
@@ -24,7 +20,7 @@ const say = async (lesson: Lesson) => {
         <p class="min-w-0 flex-1" :class="{ 'text-soft line-through': !lesson.holds }">
           {{ lessonWords(lesson, context.catalogue, store.style) }}
         </p>
-        <button type="button" class="btn shrink-0 py-0.5" @click="say(lesson)">
+        <button type="button" class="btn shrink-0 py-0.5" @click="field.say(lesson, !lesson.holds)">
           {{ lesson.holds ? 'Don’t use it' : 'Use it again' }}
         </button>
       </div>

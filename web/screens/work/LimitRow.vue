@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { Limit } from '@zucchini/core/checks'
+import type { Taught } from '@zucchini/core/log'
 import { ref } from 'vue'
 import { ApiRefusal } from '../../api.ts'
 import { useContext } from '../../stores/context.ts'
 
-const props = defineProps<{ limit: Limit; words: string; unit: string }>()
+const props = defineProps<{ limit: Limit; words: string; unit: string; shown?: Taught | undefined }>()
 const context = useContext()
 const wrong = ref('')
 /** Money is kept in hundredths and shown in whole units. */
@@ -54,6 +55,10 @@ const typed = (event: Event) => {
           back to {{ limit.usual / hundredths }}
         </button>
       </span>
+      <p v-if="shown" class="label mt-0.5" data-shown>
+        {{ Math.round(shown.value) }} {{ unit }} by the watch, of {{ shown.times }}, last on {{ shown.last
+        }}{{ limit.own === undefined ? ': counts' : '' }}
+      </p>
       <p v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</p>
     </td>
     <td class="py-1.5 text-[12.5px] leading-snug text-soft max-md:col-span-2 max-md:py-0.5">

@@ -4,12 +4,14 @@ import { allLimits, type Limit, marginLines, secondsOfWork } from '@zucchini/cor
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useContext } from '../../stores/context.ts'
+import { useField } from '../../stores/field.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import LimitColumns from './LimitColumns.vue'
 import LimitRow from './LimitRow.vue'
 import { optionWords, unitSign } from './work-words.ts'
 
 const context = useContext()
+const field = useField()
 const trouble = ref('')
 const route = useRoute()
 /** From a figure one comes to the limit it is held to: `#hang-tilt`. */
@@ -45,7 +47,7 @@ const changed = computed(
 )
 
 const home = computed(() => context.money?.home ?? 'EUR')
-const arm = computed(() => context.operator ?? averageOperator)
+const arm = computed(() => context.arm ?? averageOperator)
 const wrong = ref('')
 const strength = async (event: Event) => {
   const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
@@ -76,7 +78,11 @@ const strength = async (event: Event) => {
           N m</label
         >
         <span class="label">{{
-          context.calibrated ? 'set by you' : 'an average adult; a timed hold on the Balance page sets it better'
+          context.calibrated
+            ? 'set by you'
+            : field.learnt.strengthNm
+              ? `by timed holds in the field, last on ${field.learnt.strengthNm.last}`
+              : 'an average adult; a timed hold on the Balance page sets it better'
         }}</span>
         <button v-if="context.calibrated" type="button" class="btn py-0.5" @click="context.setOperator(undefined)">
           back to the average
@@ -128,7 +134,14 @@ const strength = async (event: Event) => {
       <table class="mt-2 w-full text-left md:table-fixed" aria-label="Seconds">
         <LimitColumns />
         <tbody>
-          <LimitRow v-for="limit in seconds" :key="limit.option" :limit="limit" words="" unit="s" />
+          <LimitRow
+            v-for="limit in seconds"
+            :key="limit.option"
+            :limit="limit"
+            words=""
+            unit="s"
+            :shown="field.learnt.seconds.get(limit.option)"
+          />
         </tbody>
       </table>
     </div>
