@@ -138,7 +138,15 @@ export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground;
   context: async ({ profile, app }, use) => {
     const sweeper = await profile.newPage()
     await sweeper.goto(`${app.url}/api/health`)
-    await sweeper.evaluate(() => localStorage.clear())
+    await sweeper.evaluate(async () => {
+      localStorage.clear()
+      await new Promise((done) => {
+        const gone = indexedDB.deleteDatabase('zucchini-field')
+        gone.onsuccess = done
+        gone.onerror = done
+        gone.onblocked = done
+      })
+    })
     await sweeper.close()
     await use(profile)
     for (const page of profile.pages()) await page.close()

@@ -40,6 +40,16 @@ const screens = [
     async (page: Page) => expect(page.locator('[data-pack-line]').first()).toBeVisible(),
   ],
   [
+    'log',
+    '/rigs/winter-ferry-2/log',
+    async (page: Page) => expect(page.getByRole('button', { name: 'Keep the log' })).toBeEnabled(),
+  ],
+  [
+    'beside',
+    '/rigs/winter-ferry-2/beside/winter-ferry-1',
+    async (page: Page) => expect(page.getByRole('table', { name: 'Figures side by side' })).toBeVisible(),
+  ],
+  [
     'balance',
     '/rigs/winter-ferry-2/balance',
     async (page: Page) => expect(page.locator('[data-slide]').first()).toBeVisible(),

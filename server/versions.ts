@@ -4,7 +4,17 @@ import type { DataSource, EntityManager } from 'typeorm'
  * The worlds whose contents some process keeps in memory. Every change raises its world's number in the same
  * transaction. `epoch` changes only when everything is replaced, by a restore or a fresh start.
  */
-export const worlds = ['catalogue', 'epoch', 'field', 'locker', 'prices', 'rigs', 'settings', 'summaries'] as const
+export const worlds = [
+  'catalogue',
+  'epoch',
+  'field',
+  'locker',
+  'prices',
+  'rigs',
+  'settings',
+  'summaries',
+  'ticks',
+] as const
 export type World = (typeof worlds)[number]
 export type WorldNumbers = Readonly<Record<World, number>>
 

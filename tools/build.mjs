@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { dirname, join, relative, sep } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { fail, say, seconds, Stop } from './say.mjs'
 
@@ -54,6 +54,36 @@ export const bundleFor = async (entryPoints, outdir) => {
   })
 }
 
+/** What the browser asks for only where something is wrong with the program, and what is no part of it. */
+const NOT_STORED = /\.map$|^service-worker\.js$/
+
+/**
+ * Builds what stands between the pages and the network, with the list of all files of the program in it. Names of assets
+ * carry their fingerprint; the others get one.
+ */
+const buildServiceWorker = async () => {
+  const { build } = await import('esbuild')
+  const dist = join(root, 'web/dist')
+  const files = filesUnder(dist)
+    .map((path) => [relative(dist, path).split(sep).join('/'), path])
+    .filter(([name]) => !NOT_STORED.test(name))
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([name, path]) => ({
+      url: `/${name}`,
+      revision: name.startsWith('assets/') ? null : createHash('sha256').update(readFileSync(path)).digest('hex'),
+    }))
+  await build({
+    entryPoints: { 'service-worker': join(root, 'web/field/service-worker.ts') },
+    outdir: dist,
+    bundle: true,
+    format: 'iife',
+    target: 'es2022',
+    minify: true,
+    logLevel: 'warning',
+    define: { __FILES__: JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
+  })
+}
+
 const stampFile = join(root, 'server/dist/.built')
 /** Is what was built of the sources as they are now? */
 export const isBuilt = (stamp = sourceStamp()) =>
@@ -74,6 +104,7 @@ export const buildAll = async ({ force = false } = {}) => {
     },
   )
   if (web.status !== 0) throw new Stop(`The web app does not build:\n${web.stdout}${web.stderr}`)
+  await buildServiceWorker()
   await bundleFor(
     { main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') },
     join(root, 'server/dist'),

@@ -16,11 +16,12 @@ export class fieldEntries implements MigrationInterface {
       INDEX entry_by_rig (rigId, kind, at),
       CONSTRAINT entry_of_rig FOREIGN KEY (rigId) REFERENCES rig (id)
     ) ENGINE=InnoDB`)
-    await runner.query("INSERT IGNORE INTO world (name, number) VALUES ('field', 1)")
+    for (const world of ['field', 'ticks'])
+      await runner.query('INSERT IGNORE INTO world (name, number) VALUES (?, 1)', [world])
   }
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query('DROP TABLE IF EXISTS field_entry')
-    await runner.query("DELETE FROM world WHERE name = 'field'")
+    await runner.query("DELETE FROM world WHERE name IN ('field', 'ticks')")
   }
 }

@@ -1,12 +1,24 @@
 <script setup lang="ts">
+import { watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useRig } from '../stores/rig.ts'
 import { saveWords } from '../wording.ts'
 import RigNotices from './RigNotices.vue'
+import { useOffline } from '../stores/offline.ts'
+import FieldBadge from './FieldBadge.vue'
 import TopBar from './TopBar.vue'
 
 defineProps<{ here: string }>()
 const store = useRig()
+const offline = useOffline()
+// A rig that was opened once on this machine opens without a network from then on.
+watch(
+  () => store.rig?.id,
+  (id) => {
+    if (id !== undefined) void offline.keepRig(id).catch(() => undefined)
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -23,6 +35,7 @@ const store = useRig()
       <span class="whitespace-nowrap text-soft">/ {{ here }}</span>
     </nav>
     <template #end>
+      <FieldBadge />
       <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>
       <button class="btn" :disabled="!store.canUndo" @click="void store.undo()">Undo</button>
       <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }"

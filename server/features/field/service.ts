@@ -44,7 +44,10 @@ export class FieldService {
       const good = entries.filter(({ rigId }) => known.has(rigId))
       if (good.length > 0)
         await manager.createQueryBuilder().insert().into(fieldEntity).values(good.map(rowOf)).orIgnore().execute()
-      if (good.some(({ what }) => (TEACHING as readonly string[]).includes(what.kind))) await raise(manager, 'field')
+      const teaches = ({ what }: FieldEntry) => (TEACHING as readonly string[]).includes(what.kind)
+      // In the order of their names, as everybody raises them.
+      if (good.some(teaches)) await raise(manager, 'field')
+      if (good.some((entry) => !teaches(entry))) await raise(manager, 'ticks')
       return {
         kept: good.map(({ id }) => id),
         strange: entries.filter(({ rigId }) => !known.has(rigId)).map(({ id }) => id),
