@@ -1,3 +1,6 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { expect, test } from './harness.ts'
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, serviceWorkers: 'allow' } as const
@@ -103,4 +106,66 @@ test('a day is lived on a phone with the server out of reach, and the desk shows
   await expect(page.getByTestId('packed')).toContainText('1 of')
   await page.goto(`${app.url}/rigs/winter-ferry-2/build?setup=crossing`)
   await expect(page.getByRole('region', { name: 'This step' })).toContainText('Step 3 of')
+})
+
+test('a page that stands alone has steps, bag and log; what is told on it is read back once, a broken file not at all', async ({
+  page,
+  app,
+  playwright,
+  launchOptions,
+}) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2/log`)
+  const [sheets] = await Promise.all([page.waitForEvent('download'), page.locator('[data-write-sheets]').click()])
+  const folder = mkdtempSync(join(tmpdir(), 'zucchini-sheets-'))
+  const [html, told] = [join(folder, 'sheets.html'), join(folder, 'told.json')]
+  await sheets.saveAs(html)
+  const browser = await playwright.chromium.launch(launchOptions)
+  try {
+    const hand = await browser.newPage({ viewport: { width: 390, height: 844 }, acceptDownloads: true })
+    const asked: string[] = []
+    hand.on('request', (request) => asked.push(request.url()))
+    const errors: string[] = []
+    hand.on('pageerror', ({ message }) => errors.push(message))
+    await hand.goto(`file://${html}`)
+    expect(await hand.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await expect(hand.locator('#build-crossing svg').first()).toBeVisible()
+    await hand.locator('#pack input').first().check()
+    await hand.locator('#build-crossing input[data-key]').nth(0).check()
+    await hand.locator('#build-crossing input[data-key]').nth(1).check()
+    await hand.locator('#build-crossing input[data-key]').nth(1).uncheck()
+    await expect(hand.locator('[data-count="pack"]')).toContainText('1 of')
+    await hand.reload()
+    await expect(hand.locator('[data-count="pack"]')).toContainText('1 of')
+    await hand.getByText('What came loose?').click()
+    await hand
+      .locator('fieldset', { hasText: 'came loose' })
+      .getByLabel(/tilt mount/)
+      .check()
+    await hand.getByRole('button', { name: 'Keep the log' }).click()
+    await expect(hand.getByText('Kept. Rest now.')).toBeVisible()
+    const [file] = await Promise.all([
+      hand.waitForEvent('download'),
+      hand.getByRole('button', { name: /as a file, for the desk/ }).click(),
+    ])
+    await file.saveAs(told)
+    expect(asked.filter((url) => !/^(file|blob|data):/.test(url))).toEqual([])
+    expect(errors).toEqual([])
+  } finally {
+    await browser.close()
+  }
+
+  // Cut short it changes nothing.
+  const input = page.locator('[data-read-sheets]')
+  const text = readFileSync(told, 'utf8')
+  await input.setInputFiles({ name: 'told.json', mimeType: 'application/json', buffer: Buffer.from(text.slice(0, -9)) })
+  await expect(page.getByText(/Nothing was read: this is not JSON/)).toBeVisible()
+  await expect(page.locator('[data-day-told]')).toHaveCount(0)
+  await input.setInputFiles(told)
+  await expect(page.getByText('5 of 5 were new and are kept now.')).toBeVisible()
+  await expect(page.locator('[data-day-told]')).toContainText('came loose: tilt mount')
+  await input.setInputFiles(told)
+  await expect(page.getByText('All that stands in it was known already.')).toBeVisible()
+  await page.goto(`${app.url}/rigs/winter-ferry-2/pack`)
+  await expect(page.getByTestId('packed')).toContainText('1 of')
+  rmSync(folder, { recursive: true })
 })

@@ -1,2 +1,3 @@
 export * from './entry.ts'
 export * from './lessons.ts'
+export * from './file.ts'

@@ -5,6 +5,7 @@ import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
+import FieldFiles from '../../field/FieldFiles.vue'
 import DayForm from './DayForm.vue'
 import LessonList from './LessonList.vue'
 import { dayWords } from './log-words.ts'
@@ -61,6 +62,10 @@ const lessons = computed(() =>
           <section aria-label="The next mark">
             <h2 class="text-[15px] font-semibold">The next mark</h2>
             <NextMark class="mt-1" />
+          </section>
+          <section aria-label="Without this program">
+            <h2 class="text-[15px] font-semibold">Without this program</h2>
+            <FieldFiles class="mt-1" />
           </section>
           <section aria-label="Days told">
             <h2 class="text-[15px] font-semibold">Days told</h2>

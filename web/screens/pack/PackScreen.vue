@@ -10,7 +10,7 @@ import RigBar from '../../widgets/RigBar.vue'
 import { benchWorker } from '../../workers/client.ts'
 import { grams } from '../../wording.ts'
 import { useRigOfRoute } from '../rig-of-route.ts'
-import { groupTitles, isWarning, noteWords } from './pack-words.ts'
+import { groupTitles, isWarning, noteWords, placesIn } from './pack-words.ts'
 
 // The bag for the day: which set-ups are used, what goes in, where it lies now, and ticks that a dead phone keeps.
 const store = useRig()
@@ -64,13 +64,8 @@ const groups = computed(() =>
   }),
 )
 /** Where the locker says that a part lies. */
-const places = computed(() => {
-  const all = new Map<string, string[]>()
-  for (const { piece } of context.pieces)
-    if (piece.place && piece.state === 'kept') all.set(piece.partId, [...(all.get(piece.partId) ?? []), piece.place])
-  return all
-})
-const whereOf = ({ partId }: PackLine): string => [...new Set(places.value.get(partId ?? '') ?? [])].join(', ')
+const places = computed(() => placesIn(context.pieces.map(({ piece }) => piece)))
+const whereOf = ({ partId }: PackLine): string => places.value.get(partId ?? '') ?? ''
 const litres = (value: number) => `${value.toFixed(1)} l`
 const isTight = computed(() => list.value?.bag && list.value.litres > list.value.bag.litres)
 </script>

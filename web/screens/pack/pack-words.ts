@@ -1,4 +1,5 @@
 import type { PackGroup, PackNote } from '@zucchini/core/assess'
+import type { LockerPiece } from '@zucchini/core/locker'
 import { fill, hours, type Style } from '../../wording.ts'
 
 export const groupTitles: Readonly<Record<PackGroup, string>> = {
@@ -31,3 +32,13 @@ export const noteWords = ({ code, numbers, names }: PackNote, style: Style): str
 /** Notes of something that is wrong or missing. */
 export const isWarning = ({ code }: PackNote): boolean =>
   code === 'no-charger' || code === 'not-by-air' || code === 'no-spare' || code === 'ask-airline'
+
+/** Where the locker says that the pieces of each part lie. */
+export const placesIn = (
+  pieces: readonly Pick<LockerPiece, 'partId' | 'place' | 'state'>[],
+): ReadonlyMap<string, string> => {
+  const all = new Map<string, Set<string>>()
+  for (const { partId, place, state } of pieces)
+    if (place && state === 'kept') all.set(partId, (all.get(partId) ?? new Set()).add(place))
+  return new Map([...all].map(([partId, places]) => [partId, [...places].join(', ')]))
+}
