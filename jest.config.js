@@ -4,14 +4,14 @@ const project = (name, more = {}) => ({
   displayName: name,
   rootDir: import.meta.dirname,
   testMatch: [`<rootDir>/${name}/**/*.test.ts`],
-  extensionsToTreatAsEsm: ['.ts', '.vue', '.md'],
+  extensionsToTreatAsEsm: ['.ts', '.vue', '.md', '.css'],
   transform: {
     '^.+\\.ts$': swc,
     '^.+\\.vue$': '<rootDir>/tools/vue-jest.mjs',
-    '^.+\\.md$': '<rootDir>/tools/text-jest.mjs',
+    '^.+\\.(?:md|css)$': '<rootDir>/tools/text-jest.mjs',
   },
   moduleNameMapper: {
-    '(.*\\.md)\\?raw$': '$1',
+    '(.*\\.(?:md|css))\\?raw$': '$1',
     '^@zucchini/contract$': '<rootDir>/contract/index.ts',
     '^@zucchini/(core|demo)/(.*)$': '<rootDir>/$1/$2/index.ts',
   },

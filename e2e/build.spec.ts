@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test } from './harness.ts'
 
 test('a rig is built step by step on a phone: ticks stay when the phone dies, and the end says what to try', async ({
@@ -49,4 +50,29 @@ test('at the desk all steps stand beside the one in hand; arrows walk them; anot
 test('what does not go on is said instead of being left out in silence', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-1/build?setup=slip`)
   await expect(page.getByRole('alert')).toContainText('is left out here')
+})
+
+test('the booklet is a PDF with a step a sheet, its text selectable and its fonts in it', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2/build?setup=crossing`)
+  await page.getByRole('button', { name: 'Take out' }).click()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: /A booklet, A5/ }).click(),
+  ])
+  expect(file.suggestedFilename()).toBe('winter-ferry-2-crossing-build-a5.pdf')
+  const bytes = readFileSync(await file.path())
+  // Read by another library than the one that wrote it.
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
+  const pdf = await getDocument({ data: new Uint8Array(bytes), useSystemFonts: false }).promise
+  const textOf = async (n: number) =>
+    (await (await pdf.getPage(n)).getTextContent()).items.map((item) => ('str' in item ? item.str : '')).join(' ')
+  const [width, height] = (await pdf.getPage(1)).view.slice(2)
+  // A5 standing: 148 by 210 mm.
+  expect([((width ?? 0) / 72) * 25.4, ((height ?? 0) / 72) * 25.4].map(Math.round)).toEqual([148, 210])
+  const steps = Number(/(\d+) steps/.exec(await textOf(1))?.[1])
+  expect(steps).toBeGreaterThan(10)
+  expect(pdf.numPages).toBe(steps + 1)
+  expect(await textOf(2)).toMatch(/2 of 18.*top handle.*Scale at.*Check:/)
+  expect(await textOf(pdf.numPages)).toContain('Put it on a scale')
+  expect(bytes.toString('latin1').match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(2)
 })

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs'
+import ICAL from 'ical.js'
 import { expect, test } from './harness.ts'
 
 test('a bag is packed on a phone: the day’s set-ups decide, ticks add grams and outlive a reload', async ({
@@ -22,4 +24,23 @@ test('a bag is packed on a phone: the day’s set-ups decide, ticks add grams an
   await expect(page.locator('[data-pack-line="part marrow-gimbal"]')).toHaveCount(0)
   await page.getByRole('button', { name: 'Unpack all' }).click()
   await expect(page.getByTestId('packed')).toContainText('0 of')
+})
+
+test('the bag goes out as a table and the days as a calendar that others read', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2/pack`)
+  const out = async (title: RegExp) => {
+    await page.getByRole('button', { name: 'Take out' }).click()
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: title }).click(),
+    ])
+    return readFileSync(await file.path(), 'utf8')
+  }
+  const table = await out(/CSV/)
+  expect(table.split('\r\n')[0]).toBe('group,what,count,mass (g),lies in,notes')
+  expect(table).toContain('hall cupboard')
+  const events = new ICAL.Component(ICAL.parse(await out(/calendar/)) as string).getAllSubcomponents('vevent')
+  const titles = events.map((one) => new ICAL.Event(one).summary)
+  expect(titles).toContain('Shoot: The Winter Ferry, second mark')
+  expect(titles).toContain('Charge for The Winter Ferry, second mark')
 })

@@ -11,7 +11,9 @@ import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useTicks } from '../../stores/ticks.ts'
 import RigBar from '../../widgets/RigBar.vue'
+import { save } from '../../save-file.ts'
 import SetupTabs from '../../widgets/SetupTabs.vue'
+import TakeOut from '../../widgets/TakeOut.vue'
 import { benchWorker } from '../../workers/client.ts'
 import { hoursMinutes } from '../../wording.ts'
 import { useRigOfRoute } from '../rig-of-route.ts'
@@ -137,6 +139,17 @@ const print = async () => {
   window.print()
   isPrinting.value = false
 }
+const booklet = (size: 'a4' | 'a5') => async () => {
+  const [{ assessment, rig }, made] = [store, plan.value]
+  if (!assessment || !rig || !made) return
+  const { buildBooklet } = await import('../../field/booklet.ts')
+  const pdf = await buildBooklet(size, rig.name, assessment.assembly, made, store.style)
+  save(`${rig.id}-${assessment.setupId}-build-${size}.pdf`, pdf, 'application/pdf')
+}
+const papers = [
+  { title: 'A booklet, A5, PDF: a step a page', act: booklet('a5') },
+  { title: 'All steps on A4, PDF', act: booklet('a4') },
+]
 const toolsWords = computed(() => {
   const { tools, toolChanges } = plan.value ?? { tools: [], toolChanges: 0 }
   if (tools.length === 0) return 'no tools'
@@ -186,6 +199,7 @@ const toolsWords = computed(() => {
           </ol>
           <div class="mt-3 flex flex-wrap gap-2">
             <button class="btn" @click="print"><Printer class="size-4" aria-hidden="true" /> Print all steps</button>
+            <TakeOut :items="papers" />
             <button v-if="count > 0" class="btn" @click="ticks.clear()">Begin anew</button>
           </div>
         </nav>

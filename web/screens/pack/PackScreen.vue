@@ -5,12 +5,14 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useContext } from '../../stores/context.ts'
 import { useRig } from '../../stores/rig.ts'
+import { save } from '../../save-file.ts'
 import { useTicks } from '../../stores/ticks.ts'
 import RigBar from '../../widgets/RigBar.vue'
+import TakeOut from '../../widgets/TakeOut.vue'
 import { benchWorker } from '../../workers/client.ts'
 import { grams } from '../../wording.ts'
 import { useRigOfRoute } from '../rig-of-route.ts'
-import { groupTitles, isWarning, noteWords, placesIn } from './pack-words.ts'
+import { groupTitles, isWarning, noteWords, packCsv, placesIn } from './pack-words.ts'
 
 // The bag for the day: which set-ups are used, what goes in, where it lies now, and ticks that a dead phone keeps.
 const store = useRig()
@@ -66,6 +68,37 @@ const groups = computed(() =>
 /** Where the locker says that a part lies. */
 const places = computed(() => placesIn(context.pieces.map(({ piece }) => piece)))
 const whereOf = ({ partId }: PackLine): string => places.value.get(partId ?? '') ?? ''
+const sheet = (size: 'a4' | 'a5') => async () => {
+  const { rig } = store
+  if (!rig || !list.value) return
+  const { packSheet } = await import('../../field/booklet.ts')
+  save(
+    `${rig.id}-pack-${size}.pdf`,
+    await packSheet(size, rig.name, list.value, places.value, store.style),
+    'application/pdf',
+  )
+}
+const table = () => {
+  if (store.rig && list.value)
+    save(`${store.rig.id}-pack.csv`, packCsv(list.value, places.value, store.style), 'text/csv;charset=utf-8')
+}
+const calendar = async () => {
+  const { rig, assessment } = store
+  if (!rig || !assessment || !list.value || !context.whole) return
+  const [{ calendarOf, moneyOf }, { writeCalendar }] = await Promise.all([
+    import('@zucchini/core/assess'),
+    import('@zucchini/core/formats'),
+  ])
+  const money = moneyOf(rig, context.whole, context.today.slice(0, 7))
+  const text = writeCalendar(rig.name, calendarOf(assessment, list.value, money), Date.now())
+  save(`${rig.id}.ics`, text, 'text/calendar;charset=utf-8')
+}
+const papers = [
+  { title: 'The list, A4, PDF', act: sheet('a4') },
+  { title: 'The list, A5, PDF', act: sheet('a5') },
+  { title: 'As a table, CSV', act: table },
+  { title: 'Shoot, charging and buying, calendar', act: calendar },
+]
 const litres = (value: number) => `${value.toFixed(1)} l`
 const isTight = computed(() => list.value?.bag && list.value.litres > list.value.bag.litres)
 </script>
@@ -111,7 +144,8 @@ const isTight = computed(() => list.value?.bag && list.value.litres > list.value
           <span v-ask="['fact mass', store.assessment]"
             >{{ grams(packedG, store.style.units) }} of {{ grams(list.grams, store.style.units) }}</span
           >
-          <button v-if="count > 0" class="btn ml-auto print:hidden" @click="ticks.clear()">Unpack all</button>
+          <TakeOut class="ml-auto" :items="papers" />
+          <button v-if="count > 0" class="btn print:hidden" @click="ticks.clear()">Unpack all</button>
         </div>
         <p v-if="list.bag" class="mt-2" :class="isTight ? 'text-amber' : 'text-soft'">
           {{ list.bag.name }}: about {{ litres(list.litres) }} to stow, about {{ litres(list.bag.litres) }} inside,

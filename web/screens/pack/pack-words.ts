@@ -1,4 +1,5 @@
-import type { PackGroup, PackNote } from '@zucchini/core/assess'
+import type { PackGroup, PackList, PackNote } from '@zucchini/core/assess'
+import { writeCsv } from '@zucchini/core/formats'
 import type { LockerPiece } from '@zucchini/core/locker'
 import { fill, hours, type Style } from '../../wording.ts'
 
@@ -42,3 +43,17 @@ export const placesIn = (
     if (place && state === 'kept') all.set(partId, (all.get(partId) ?? new Set()).add(place))
   return new Map([...all].map(([partId, places]) => [partId, [...places].join(', ')]))
 }
+
+/** The bag as a table: what, how many, how heavy, where it lies, what to mind. */
+export const packCsv = ({ lines }: PackList, places: ReadonlyMap<string, string>, style: Style): string =>
+  writeCsv(
+    ['group', 'what', 'count', 'mass (g)', 'lies in', 'notes'],
+    lines.map(({ group, name, count, grams, partId, notes: own }) => [
+      groupTitles[group],
+      name,
+      count,
+      grams > 0 ? Math.round(grams) : '',
+      places.get(partId ?? '') ?? '',
+      own.map((one) => noteWords(one, style)).join('; '),
+    ]),
+  )

@@ -1,7 +1,8 @@
 import { packListOf, packNotes } from '@zucchini/core/assess'
 import { firstMark } from '@zucchini/demo/scenario'
+import Papa from 'papaparse'
 import { first, second } from '../../testing/demo.ts'
-import { groupTitles, isWarning, noteWords } from './pack-words.ts'
+import { groupTitles, isWarning, noteWords, packCsv, placesIn } from './pack-words.ts'
 
 const style = { units: 'metric', currency: 'EUR' } as const
 
@@ -19,4 +20,18 @@ test('what is missing or not let on board is marked, the rest is quiet', () => {
   expect(noteWords({ code: 'to-full', numbers: { minutes: 138 }, names: {} }, style)).toBe(
     '2 h 18 until all of its kind are full',
   )
+})
+
+test('the bag as a table has a row a line, with what lies where, as another reader reads it', () => {
+  const list = packListOf([second(), second('slip')])
+  const places = placesIn([
+    { partId: 'calabash-pack', place: 'drawer 2, blue tin', state: 'kept' },
+    { partId: 'calabash-pack', place: 'bag', state: 'kept' },
+    { partId: 'calabash-pack', place: 'sold', state: 'sold' },
+  ])
+  const { data, errors } = Papa.parse<Record<string, string>>(packCsv(list, places, style).trim(), { header: true })
+  expect(errors).toEqual([])
+  expect(data).toHaveLength(list.lines.length)
+  expect(data.find((row) => row['lies in'] !== '')?.['lies in']).toBe('drawer 2, blue tin, bag')
+  expect(data.reduce((sum, row) => sum + Number(row['mass (g)']), 0)).toBeCloseTo(list.grams, -1)
 })
