@@ -46,6 +46,15 @@ export const errorTable = {
   'too-large': [413, 'That is too much at once. A rig file may have 2 MB at most, a table 16, a backup 200.'],
   'wrong-place': [403, 'This address is not allowed to talk to this server.'],
   'passphrase-wanted': [401, 'Give the passphrase this server was started with.'],
+  'not-paired': [
+    401,
+    'This phone is not paired with the program. Scan the code that is shown at the desk under Phone.',
+  ],
+  'code-spent': [
+    403,
+    'This code was used already or is too old. Make a new one at the desk under Phone, and scan that.',
+  ],
+  'phones-off': [409, 'The program was not started for phones. Start it with npm start -- --phone.'],
   'too-slow': [408, 'What was sent came too slowly. Try again.'],
   'database-down': [503, 'Storage is down. Nothing that was confirmed is lost; edits wait until it is back.'],
   'disk-full': [507, 'The disk is full, so nothing could be stored. Make room; what waits is stored then by itself.'],

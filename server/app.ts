@@ -29,6 +29,7 @@ import { meterRoutes } from './features/meter/routes.ts'
 import { MeterService } from './features/meter/service.ts'
 import { operatorRoutes } from './features/operator/routes.ts'
 import { OperatorService } from './features/operator/service.ts'
+import { type PhoneAddresses, phoneRoutes } from './features/phone/routes.ts'
 import { priceRoutes } from './features/prices/routes.ts'
 import { PriceService } from './features/prices/service.ts'
 import { scaleRoutes } from './features/scale/routes.ts'
@@ -42,6 +43,8 @@ import { RigService } from './features/rigs/service.ts'
 import { ShelfService } from './features/rigs/shelf.ts'
 import { Surroundings } from './features/rigs/surroundings.ts'
 import { installHostGuard, installPassphrase, installSlowBodyGuard } from './guards.ts'
+import { installPhoneGuard } from './phone/guard.ts'
+import { Pairing } from './phone/pairing.ts'
 import { installOperatorDay } from './operator-day.ts'
 import { Worlds } from './versions.ts'
 import { Pool } from './work/pool.ts'
@@ -65,6 +68,8 @@ export interface AppOptions {
   readonly backupDirs?: readonly string[]
   /** How many requests one address may make in a minute. */
   readonly requestsAMinute?: number
+  /** Where phones find this machine, when they are let in. */
+  readonly phone?: PhoneAddresses | undefined
   /** How long a body may take to come in, ms. */
   readonly slowestBodyMs?: number
 }
@@ -132,6 +137,8 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
   installOperatorDay(app)
   installHostGuard(app, hosts)
   if (passphrase) installPassphrase(app, passphrase)
+  const pairing = new Pairing(db, () => (now?.() ?? new Date()).getTime())
+  await installPhoneGuard(app, pairing)
   installSlowBodyGuard(app, slowestBodyMs)
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: csp },
@@ -166,6 +173,7 @@ export const buildApp = async (options: AppOptions): Promise<Built> => {
   await app.register(lockerRoutes(locker, new LockerCsv(locker, catalogue, pool)))
   await app.register(scaleRoutes(new ScaleService(catalogue, clock), locker))
   await app.register(meterRoutes(new MeterService(catalogue, clock)))
+  await app.register(phoneRoutes(pairing, options.phone))
   await app.register(priceRoutes(prices))
   await app.register(backupRoutes(backup, nightly))
   await app.register(fieldRoutes(field, rigs))

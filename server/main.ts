@@ -9,6 +9,8 @@ import { Refusal } from './errors.ts'
 import { keepSafetyCopy } from './features/backup/keep.ts'
 import { BackupService } from './features/backup/service.ts'
 import { backupLines } from './features/backup/write.ts'
+import { certificatesIn } from './phone/authority.ts'
+import { openPhoneDoors, ownAddresses, type PhoneDoors } from './phone/listeners.ts'
 import { claimDatabase } from './installation.ts'
 
 const MIN_PASSPHRASE = 12
@@ -90,19 +92,27 @@ const run = async (): Promise<void> => {
   await db.initialize()
   await prepare(db, process.env['ZUCCHINI_FRESH'] === '1', backupDirs[0])
   await bringBack(db, process.env['ZUCCHINI_RESTORE'], backupDirs[0])
+  const phonePort = Number(process.env['ZUCCHINI_PHONE_PORT'] ?? 0)
+  const phoneHosts = (process.env['ZUCCHINI_PHONE_HOSTS'] ?? ownAddresses().join(',')).split(',').filter(Boolean)
+  if (phonePort > 0 && phoneHosts.length === 0)
+    stopWith('This machine is on no network, so no phone can reach it. Connect it first, or leave --phone out.')
+  const addresses = { hosts: phoneHosts, securePort: phonePort, guidePort: phonePort + 1 }
   const { app, nightly } = await buildApp({
     db,
     webDir: webDir(),
-    hosts: LOOPBACK.has(host) ? [] : [host],
+    hosts: [...(LOOPBACK.has(host) ? [] : [host]), ...(phonePort > 0 ? phoneHosts : [])],
+    phone: phonePort > 0 ? addresses : undefined,
     passphrase: LOOPBACK.has(host) ? undefined : passphrase,
     log: true,
     backupDirs,
     ...(process.env['ZUCCHINI_REQUESTS'] ? { requestsAMinute: Number(process.env['ZUCCHINI_REQUESTS']) } : {}),
   })
+  let doors: PhoneDoors | undefined
   let ending = false
   const end = async () => {
     if (ending) return
     ending = true
+    await doors?.close()
     await app.close()
     await db.destroy().catch(() => undefined)
     process.exit(0)
@@ -111,6 +121,10 @@ const run = async (): Promise<void> => {
   // Started by another program that is gone: nobody could stop us any more.
   process.once('disconnect', () => void end())
   await app.listen({ port, host })
+  if (phonePort > 0) {
+    const dir = join(process.env['ZUCCHINI_DATA'] ?? '.data', 'phone')
+    doors = await openPhoneDoors(app, await certificatesIn(dir, phoneHosts), { host: '0.0.0.0', ...addresses })
+  }
   process.send?.({ ready: true })
   nightly.start()
 }

@@ -1,5 +1,5 @@
-// npm start: everything from a bare checkout to a page you can open. Options: --fresh, --dev, --port N, --host H,
-// --restore FILE.
+// npm start: everything from a bare checkout to a page you can open. Options: --fresh, --dev, --phone, --port N,
+// --host H, --restore FILE.
 import { spawn } from 'node:child_process'
 import { existsSync, readdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
@@ -23,6 +23,7 @@ const readOptions = (words) => {
   const options = {
     fresh: false,
     dev: false,
+    phone: false,
     restore: undefined,
     port: Number(process.env.PORT || DEFAULT_PORT),
     host: process.env.HOST ?? '127.0.0.1',
@@ -30,11 +31,14 @@ const readOptions = (words) => {
   for (let i = 0; i < words.length; i++) {
     if (words[i] === '--fresh') options.fresh = true
     else if (words[i] === '--dev') options.dev = true
+    else if (words[i] === '--phone') options.phone = true
     else if (words[i] === '--port') options.port = Number(words[++i])
     else if (words[i] === '--host') options.host = words[++i] ?? ''
     else if (words[i] === '--restore') options.restore = resolve(words[++i] ?? '')
     else
-      throw new Stop(`"${words[i]}" is not an option here. Known: --fresh, --dev, --port N, --host H, --restore FILE.`)
+      throw new Stop(
+        `"${words[i]}" is not an option here. Known: --fresh, --dev, --phone, --port N, --host H, --restore FILE.`,
+      )
   }
   if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535)
     throw new Stop('The port must be a whole number from 1 to 65535, such as --port 4310.')
@@ -115,6 +119,12 @@ const run = async () => {
     throw new Stop(
       `Port ${options.port} is taken, perhaps by another Zucchini. Stop that one, or choose another: npm start -- --port ${options.port + 1}`,
     )
+  if (options.phone)
+    for (const port of [options.port + 1, options.port + 2])
+      if (!(await portIsFree(port, '0.0.0.0')))
+        throw new Stop(
+          `Port ${port}, which phones would come by, is taken. Choose others: npm start -- --phone --port ${options.port + 10}`,
+        )
   ensurePackages(root)
   started.database = external ? undefined : await openDatabase(data, backups, options)
   started.database?.watch((what) =>
@@ -138,6 +148,7 @@ const run = async () => {
     ZUCCHINI_BACKUPS: backups,
     ZUCCHINI_INSTALLATION: installationOf(data),
     ZUCCHINI_OWN_DATABASE: external ? '' : '1',
+    ...(options.phone ? { ZUCCHINI_PHONE_PORT: String(options.port + 1) } : {}),
     ...(options.fresh ? { ZUCCHINI_FRESH: '1' } : {}),
     ...(options.restore ? { ZUCCHINI_RESTORE: options.restore } : {}),
   }
@@ -156,7 +167,9 @@ const run = async () => {
     if (!message?.ready) return
     const address = `http://${options.host}:${options.port}/`
     started.lock.tell(address)
-    say(`Zucchini is ready after ${seconds(since)}: ${options.dev ? 'API at ' : ''}${address}\nCtrl-C stops it.`)
+    say(
+      `Zucchini is ready after ${seconds(since)}: ${options.dev ? 'API at ' : ''}${address}\n${options.phone ? `Phones: open ${address}phone at this desk and follow it.\n` : ''}Ctrl-C stops it.`,
+    )
   })
   if (options.dev) {
     const vite = join(root, 'node_modules/vite/bin/vite.js')

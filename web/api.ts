@@ -15,6 +15,8 @@ export type {
   Frame as RehearsalFrame,
   HistoryEntry,
   OperatorAnswer,
+  PairingAnswer,
+  PhoneState,
   PriceOverview,
   Receipt,
   Sample as RehearsalSample,
@@ -166,6 +168,9 @@ export const api = {
   changeRehearsal: (rehearsal: string, change: contract.Change) =>
     ask(contract.changeRehearsal, { params: { id: rehearsal }, body: change }),
   stopRehearsal: (rehearsal: string) => ask(contract.stopRehearsal, { params: { id: rehearsal } }),
+  phone: () => ask(contract.phone),
+  newPairing: () => ask(contract.newPairing),
+  forgetPhones: () => ask(contract.forgetPhones),
   meter: () => ask(contract.readMeter),
   plugMeter: (part: string | null) => ask(contract.plugMeter, { body: { part } }),
   tellField: (entries: readonly FieldEntry[]) => ask(contract.tellField, { body: { entries } }),

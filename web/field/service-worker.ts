@@ -15,7 +15,9 @@ const PATIENCE_S = 8
 
 precacheAndRoute([...__FILES__])
 cleanupOutdatedCaches()
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /\.\w+$/] }))
+registerRoute(
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/(?:api|pair)\b/, /\.\w+$/] }),
+)
 registerRoute(
   ({ url, request, sameOrigin }) => sameOrigin && request.method === 'GET' && isKept(url.pathname),
   new NetworkFirst({ cacheName: KEPT_ANSWERS, networkTimeoutSeconds: PATIENCE_S }),

@@ -10,6 +10,7 @@ import {
   Scale,
   ScrollText,
   SlidersHorizontal,
+  Smartphone,
   Sun,
   Warehouse,
 } from '@lucide/vue'
@@ -181,6 +182,15 @@ export const screens: readonly Screen[] = [
     title: 'Edit a part',
     note: 'A part of one’s own, changed',
     load: () => import('./catalogue/PartEditor.vue'),
+  },
+  {
+    name: 'phone',
+    path: '/phone',
+    title: 'Phone',
+    note: 'The pages of the field on a phone, with and without a network',
+    icon: Smartphone,
+    from: 'shelf',
+    load: () => import('./phone/PhoneScreen.vue'),
   },
   {
     name: 'work',
