@@ -1,9 +1,10 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Part } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
-import { demoPieces, demoRigs } from '@zucchini/demo/scenario'
+import { demoPieces, demoRigs, season } from '@zucchini/demo/scenario'
 import type { DataSource, EntityManager } from 'typeorm'
 import { partEntity } from './features/catalogue/entity.ts'
+import { fieldEntity, rowOf as fieldRow } from './features/field/entity.ts'
 import { pieceEntity } from './features/locker/entity.ts'
 import { rowOf as pieceRow } from './features/locker/service.ts'
 import { packWhole } from './features/rigs/revision-codec.ts'
@@ -59,7 +60,7 @@ const renewParts = async (manager: EntityManager): Promise<boolean> => {
 }
 
 /**
- * Brings the shipped parts up to date and loads the demo rigs and locker the first time.
+ * Brings the shipped parts up to date and loads the demo rigs, the locker and the season the first time.
  * @param fresh throw away everything stored and load the demo anew
  */
 export const loadDemo = async (db: DataSource, fresh: boolean, now: Date = new Date()): Promise<void> => {
@@ -73,6 +74,7 @@ export const loadDemo = async (db: DataSource, fresh: boolean, now: Date = new D
         pieceEntity,
         demoPieces.map((piece) => pieceRow(piece, 1, now)),
       )
+      await manager.insert(fieldEntity, season.map(fieldRow))
       await manager.insert(settingEntity, { name: LOADED, value: now.toISOString() })
     }
     if (fresh || !loaded) await raiseAll(manager)

@@ -154,3 +154,13 @@ export const freshId = (rig: Rig, partId: string, alsoTaken: readonly string[] =
   while (taken.has(`${base}-${n}`)) n++
   return `${base}-${n}`
 }
+
+/** Does a set-up of the rig use this piece: on the rig, off it, or plugged in? Else it only lies in the bag. */
+export const sitsSomewhere = ({ setups }: Pick<Rig, 'setups'>, id: string): boolean =>
+  setups.some(
+    ({ joints, links, off, root }) =>
+      root === id ||
+      joints.some(({ guest }) => guest === id) ||
+      links.some(({ cable }) => cable === id) ||
+      off?.some(({ instance }) => instance === id),
+  )

@@ -5,7 +5,6 @@ import type { Assessment } from './evaluate.ts'
 import type { MoneyPicture } from './money.ts'
 import type { PackList } from './pack.ts'
 
-const MINUTE_MS = 60_000
 /** Batteries go on the chargers in the evening before. Minutes of the day */
 const EVENING_MIN = 18 * 60
 

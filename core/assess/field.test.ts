@@ -22,7 +22,7 @@ describe('a day’s log knows what was planned', () => {
 
   it('pieces are named once, with how they sit, those that pull most at their joint first', () => {
     expect(new Set(plan.pieces.map(({ piece }) => piece)).size).toBe(plan.pieces.length)
-    expect(plan.pieces.every(({ joint }) => joint)).toBe(true)
+    expect(plan.pieces.filter(({ joint }) => !joint).map(({ piece }) => piece)).toContain('card')
     expect(plan.pieces.find(({ piece }) => piece === 'handle')?.setups).toContain('crossing')
   })
 

@@ -1,4 +1,4 @@
-import { type Assembly, everywhere, type PlacedPart, type Rig } from '../assembly/index.ts'
+import { type Assembly, everywhere, type PlacedPart, type Rig, sitsSomewhere } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
 import { type Finding, findingKey, type Remedy } from '../checks/index.ts'
 import type { Context } from '../context/index.ts'
@@ -70,8 +70,21 @@ const pieces = (day: readonly Assessment[]): readonly LogPiece[] => {
         setups: [...(known?.setups ?? []), assembly.setup.id],
       })
     }
-  return [...all.values()].sort((a, b) => (pull.get(b.piece) ?? 0) - (pull.get(a.piece) ?? 0))
+  const sorted = [...all.values()].sort((a, b) => (pull.get(b.piece) ?? 0) - (pull.get(a.piece) ?? 0))
+  return [...sorted, ...inBag(day).filter(({ piece }) => !all.has(piece))]
 }
+
+/** What goes along and sits on nothing: spares, glass, tools. */
+const inBag = (day: readonly Assessment[]): readonly LogPiece[] =>
+  firstOf(
+    day.flatMap(({ assembly }) =>
+      assembly.loose.flatMap(({ instance, part }) =>
+        instance.status === 'in' && !sitsSomewhere(assembly.rig, instance.id)
+          ? [{ piece: instance.id, partId: part.id, name: part.name, setups: day.map((one) => one.assembly.setup.id) }]
+          : [],
+      ),
+    ),
+  )
 
 const healthIn = (assembly: Assembly, { learnt }: Context, piece: string, partId: string): number =>
   assembly.rig.kit.find(({ id }) => id === piece)?.health ?? learnt?.health.get(partId)?.value ?? 1
@@ -85,7 +98,7 @@ export const logPlanOf = (day: readonly Assessment[]): LogPlan => ({
     seconds: setupSeconds,
     heldMin: heldMin === undefined || !Number.isFinite(heldMin) ? undefined : heldMin,
   })),
-  pieces: pieces(day).filter(({ joint }) => joint !== undefined),
+  pieces: pieces(day),
   runs: firstOf(
     day.flatMap(({ facts: { network, runDown, context }, assembly }) =>
       network.cells.flatMap((cell) => {
@@ -125,7 +138,7 @@ export interface MarkLine {
 
 const MOST_LINES = 6
 /** So many ways are tried for each line. */
-const TRIES = 4
+const TRIES = 40
 
 /**
  * What days in the field make of a rig: each trouble that it has with what they taught and would not have without, once,

@@ -97,7 +97,8 @@ const clearSchema = z.strictObject({ kind: z.literal('clear'), list: text(160).m
 /** So long one joint of a kind, or a lead, took by the watch. */
 const lapSchema = z.strictObject({
   kind: z.literal('lap'),
-  joint: idSchema,
+  /** A mounting standard by its name, such as `thread-1/4`, or `lead`. */
+  joint: text(60).min(1),
   seconds: z.number().min(0.5).max(900),
   day,
 })

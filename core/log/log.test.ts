@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { standards } from '../catalogue/index.ts'
 import {
   type DayLog,
   type FieldEntry,
@@ -122,6 +123,14 @@ describe('entries', () => {
     const clear = entry({ kind: 'clear', list: 'pack' }, '2026-11-17T20:00:04.000Z')
     expect(ticksOf([tick('b', true, 2), clear], 'pack').size).toBe(0)
     expect([...ticksOf([clear, tick('b', true, 5)], 'pack')]).toEqual(['b'])
+  })
+
+  it('a lap of any kind of joint there is can be told', () => {
+    for (const { id } of standards)
+      expect([
+        id,
+        fieldEntrySchema.safeParse(entry({ kind: 'lap', joint: id, seconds: 9, day: '2026-11-17' })).success,
+      ]).toEqual([id, true])
   })
 
   it('is refused with what is missing, and takes what the schema says', () => {

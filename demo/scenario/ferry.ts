@@ -322,4 +322,17 @@ export const secondMark = rig(
   ],
 )
 
-export const demoRigs: readonly Rig[] = [firstMark, secondMark]
+/** What the season taught, done: the shoe that turned loose at the handle's rear sits at its pinned front hole. */
+export const thirdMark: Rig = {
+  ...secondMark,
+  id: 'winter-ferry-3',
+  name: 'The Winter Ferry, third mark',
+  setups: secondMark.setups.map((one) => ({
+    ...one,
+    joints: one.joints.map((joint) =>
+      joint.guest === 'block' ? { ...joint, hostMount: 'front', turnDeg: 90 } : joint,
+    ),
+  })),
+}
+
+export const demoRigs: readonly Rig[] = [firstMark, secondMark, thirdMark]

@@ -1,2 +1,3 @@
 export * from './locker.ts'
 export * from './ferry.ts'
+export * from './season.ts'

@@ -60,6 +60,7 @@ const packPart = ({ pack, places, style }: SheetContents): string => {
 const logPart = ({ log, shoot, day }: SheetContents): string => {
   const choices = (name: string, title: string) =>
     `<fieldset><legend>${title}</legend>${log.pieces
+      .filter(({ joint }) => name === 'unused' || joint)
       .map(
         ({ piece, partId, name: words, joint }) =>
           `<label><input type="checkbox" name="${name}" value="${escaped(JSON.stringify({ piece, partId, joint }))}">${escaped(words)}</label>`,

@@ -57,6 +57,7 @@
   form.addEventListener('submit', (event) => {
     event.preventDefault()
     const data = new FormData(form)
+    const text = (name) => form.elements[name].value.trim()
     const refs = (name) =>
       data.getAll(name).map((text) => {
         const { piece, partId, joint } = JSON.parse(text)
@@ -64,8 +65,8 @@
       })
     tell({
       kind: 'day',
-      shoot: String(data.get('shoot')).trim(),
-      day: String(data.get('day')),
+      shoot: text('shoot'),
+      day: text('day'),
       setups: data.getAll('setup'),
       carried: JSON.parse(form.dataset.carried),
       loose: refs('loose'),
@@ -74,7 +75,7 @@
       unused: refs('unused'),
       gaps: [],
       measured: [],
-      line: String(data.get('line')).trim(),
+      line: text('line'),
     })
     form.reset()
     document.getElementById('kept').hidden = false

@@ -1,5 +1,8 @@
 import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { staysUnused } from './stays-unused.ts'
+import { placeSetup } from '../../assembly/index.ts'
+import { factsOf } from '../../facts/index.ts'
+import { namedWays } from '../../remedies/index.ts'
 import { testCheck } from '../tester.ts'
 
 const arm = tinyPart({
@@ -19,15 +22,20 @@ testCheck(staysUnused, {
       level: 'hint',
       numbers: { shoots: 3, massG: 100, priceMinor: 1000 },
       parts: ['cube'],
-      remedies: 1,
       ...tinyRig([arm, cube], joints, { learnt: { unused: new Map([['cube', { ...taught, times: 3 }]]) } }),
     },
   ],
-  silent: [
-    {
-      name: 'another part was unused',
-      message: 'used',
-      ...tinyRig([arm, cube], joints, { learnt: { unused: new Map([['camera', taught]]) } }),
-    },
-  ],
+  silent: [],
+})
+
+test('a part that somebody uses is passed over; one that only lies in the bag is named, and can stay at home', () => {
+  const unused = new Map([['cube', { ...taught, times: 3 }]])
+  const { rig, context } = tinyRig([arm, cube], joints.slice(0, 1), { learnt: { unused } })
+  const [setup] = rig.setups
+  if (!setup) throw new Error('a rig has a set-up')
+  const facts = factsOf(placeSetup(rig, setup, context.catalogue), context)
+  const [finding, ...others] = staysUnused.run(facts)
+  expect([finding?.parts, others]).toEqual([['cube'], []])
+  const ways = finding ? [...namedWays(finding)] : []
+  expect(ways.map(({ commands }) => commands)).toEqual([[{ do: 'discard', instance: 'cube' }]])
 })

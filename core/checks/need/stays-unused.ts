@@ -1,11 +1,32 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { everywhere, type PlacedPart, sitsSomewhere } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
-import { takenFrom } from '../../facts/index.ts'
+import type { Part } from '../../catalogue/index.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { lineOf } from '../../money/index.ts'
-import { defineCheck, noOptions, piecesThat } from '../check.ts'
+import { defineCheck, noOptions } from '../check.ts'
+
+/** A piece of the rig, or of the bag. */
+interface Along {
+  readonly id: string
+  readonly part: Part
+  readonly placed: PlacedPart | undefined
+}
+
+const along = ({ assembly, context }: Sees): readonly Along[] => {
+  const unused = context.learnt?.unused
+  if (!unused || unused.size === 0) return []
+  return [
+    ...everywhere(assembly)
+      .filter((piece) => piece.host !== undefined && inHand(piece))
+      .map((piece) => ({ id: piece.instance.id, part: piece.part, placed: piece })),
+    ...assembly.loose
+      .filter(({ instance: { id, status } }) => status === 'in' && !sitsSomewhere(assembly.rig, id))
+      .map(({ instance, part }) => ({ id: instance.id, part, placed: undefined })),
+  ].filter(({ part }) => unused.has(part.id))
+}
 
 /** A part that was along on several shoots in a row and never used. */
-export const staysUnused = defineCheck<PlacedPart, object, 'cost'>({
+export const staysUnused = defineCheck<Along, object, 'cost'>({
   id: 'stays-unused',
   family: 'need',
   title: 'Along, and never used',
@@ -18,26 +39,24 @@ export const staysUnused = defineCheck<PlacedPart, object, 'cost'>({
     speaks: {
       idle: '{part} was never used. {shoots} shoots in a row, last at {shoot}, on {day}; leaving it out saves {massG:g} and {priceMinor:minor}.',
     },
-    silent: { used: '{part} is used, as far as anybody has said.' },
+    silent: {},
     cannotTell: {},
   },
-  subjects: piecesThat(
-    (piece) => piece.host !== undefined && inHand(piece),
-    ({ context }) => (context.learnt?.unused.size ?? 0) > 0,
-  ),
-  judge: (piece, facts) => {
-    const taught = takenFrom(facts, ({ context }) => context.learnt?.unused.get(piece.part.id))
-    const names = { part: piece.part.name, shoot: taught?.shoot ?? '', day: taught?.last ?? '' }
-    if (!taught) return { group: 'silent', message: 'used', names }
-    const priceMinor = takenFrom(facts, ({ cost }) => lineOf(cost, piece.instance.id)?.usual ?? 0)
+  subjects: along,
+  judge: ({ id, part }, facts) => {
+    const taught = facts.context.learnt?.unused.get(part.id)
     return {
       group: 'speaks',
       message: 'idle',
-      numbers: { shoots: taught.times, massG: piece.part.massG, priceMinor },
-      names,
-      parts: [piece.instance.id],
-      at: piece.centre,
+      numbers: {
+        shoots: taught?.times ?? 0,
+        massG: part.massG,
+        priceMinor: takenFrom(facts, ({ cost }) => lineOf(cost, id)?.usual ?? 0),
+      },
+      names: { part: part.name, shoot: taught?.shoot ?? '', day: taught?.last ?? '' },
+      parts: [id],
     }
   },
-  aims: (piece) => [{ do: 'set-aside', piece }],
+  aims: ({ id, part, placed }) =>
+    placed ? [{ do: 'set-aside', piece: placed }] : [{ do: 'leave-out', instance: id, part }],
 })

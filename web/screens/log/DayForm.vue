@@ -56,7 +56,9 @@ const toggle = (happening: Happening, piece: string) => {
 const batteries = computed(() => new Set(plan.value?.runs.map(({ piece }) => piece)))
 const pickable = computed(() => {
   const pieces = plan.value?.pieces ?? []
-  return open.value === 'ranOut' ? pieces.filter(({ piece }) => batteries.value.has(piece)) : pieces
+  if (open.value === 'ranOut') return pieces.filter(({ piece }) => batteries.value.has(piece))
+  // What lies in the bag can be never used; to come loose or stand in the way it has to sit somewhere.
+  return open.value === 'unused' ? pieces : pieces.filter(({ joint }) => joint)
 })
 const namesOf = (happening: Happening): string =>
   draft.value.happened[happening]
