@@ -80,7 +80,7 @@ test('dry, the whole restore is done and taken back: nothing is changed, and wha
   await kit.ask('PUT', '/api/locker/calabash-85', { was: 0, pieces: 1 })
   const now = await written()
   const { status, body } = await restore(text, 'dry=yes')
-  expect([status, (JSON.parse(body) as { rows: Record<string, number> }).rows['rig']]).toEqual([200, 2])
+  expect([status, (JSON.parse(body) as { rows: Record<string, number> }).rows['rig']]).toEqual([200, 3])
   await same(now)
   await kit.ask('PUT', '/api/locker/calabash-85', { was: 1, pieces: 0 })
 }, 60_000)
@@ -102,7 +102,7 @@ test('while a backup comes in, others are answered', async () => {
     expect((await kit.ask('GET', '/api/rigs/winter-ferry-2')).body).toMatchObject({ revision: 2 })
     asked++
   }
-  expect((await restoring)['rig']).toBe(2)
+  expect((await restoring)['rig']).toBe(3)
   expect(asked).toBeGreaterThan(3)
 }, 60_000)
 
@@ -114,6 +114,7 @@ test('into an empty database everything comes back', async () => {
     'price_point',
     'currency_rate',
     'locker_piece',
+    'field_entry',
     'rig_revision',
     'rig',
     'part',
@@ -233,7 +234,7 @@ test('a restore that the database itself refuses leaves everything as it was', a
     await kit.db.query("UPDATE rig_revision SET note = 'allowed'")
     const spoilt = forged(await written(), (line) => line.replace('"note":"allowed"', '"note":"forbidden"'))
     await expect(service.restore(Readable.from([Buffer.from(spoilt)]), { replace: true, dry: false })).rejects.toThrow()
-    expect(await kit.db.getRepository(rigEntity).count()).toBe(2)
+    expect(await kit.db.getRepository(rigEntity).count()).toBe(3)
     expect(await kit.db.getRepository(pieceEntity).count()).toBeGreaterThan(20)
   } finally {
     await kit.db.query('ALTER TABLE rig_revision DROP CONSTRAINT no_edits')

@@ -1,5 +1,5 @@
 import { type Rig } from '@zucchini/core/assembly'
-import { firstMark, secondMark } from '@zucchini/demo/scenario'
+import { demoRigs, secondMark } from '@zucchini/demo/scenario'
 import type { SavedRig } from './features/rigs/service.ts'
 import type { ShelfEntry } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
@@ -16,7 +16,7 @@ const create = async (id: string) => kit.ask('POST', '/api/rigs', { rig: fresh(i
 test('the demo rigs lie on the shelf', async () => {
   const { status, body } = await kit.ask('GET', '/api/rigs')
   expect(status).toBe(200)
-  expect((body as { rigs: ShelfEntry[] }).rigs.map(({ id }) => id).sort()).toEqual([firstMark.id, secondMark.id])
+  expect((body as { rigs: ShelfEntry[] }).rigs.map(({ id }) => id).sort()).toEqual(demoRigs.map((rig) => rig.id).sort())
 })
 
 test('a rig comes back exactly as it was saved', async () => {

@@ -189,13 +189,45 @@ const leastChanges = (start: Standing): { readonly end: Standing; readonly chang
   return { end: furthest, changes: 0 }
 }
 
+/** Pieces that go on what they sit on, as does everything they sit on by way of. */
+const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> =>
+  new Set(placed.filter((piece) => piece.joint && pathToRoot(piece).every(({ joint, mate }) => !joint || mate?.ok)))
+
+/**
+ * Pieces that lock each other: whatever is taken off first, these stay. Holds are loosed before anything, so they are no
+ * part of it; nor are tools. Most rigs have none, and it is told soon.
+ */
+export const knotsIn = perThing('knots', (placed: readonly PlacedPart[]): readonly Knot[] => {
+  const left = new Set(goingOn(placed))
+  const [root] = placed
+  const carries = new Map<PlacedPart, number>()
+  for (const { host } of left) if (host) carries.set(host, (carries.get(host) ?? 0) + 1)
+  const isIn = (piece: PlacedPart, other: PlacedPart, path: number) => other !== piece && stands(piece, other, path)
+  const isOpen = (piece: PlacedPart): boolean =>
+    pathsOf(piece).some((_, path) => {
+      if (root && isIn(piece, root, path)) return false
+      for (const other of left) if (isIn(piece, other, path)) return false
+      return true
+    })
+  for (let goes = true; goes;) {
+    goes = false
+    for (const piece of left) {
+      if ((carries.get(piece) ?? 0) > 0 || !isOpen(piece)) continue
+      left.delete(piece)
+      if (piece.host) carries.set(piece.host, (carries.get(piece.host) ?? 0) - 1)
+      goes = true
+    }
+  }
+  if (left.size === 0) return nobody
+  return new Standing(left, new Set(), [], root).knots
+})
+const nobody: readonly Knot[] = []
+
 /** The order in which a set-up is put together, worked out by taking it apart. Leads are no part of it. */
 export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildOrder => {
   const [root] = assembly.placed
   // What does not go on what it sits on is put on by nobody, nor is what rides on it.
-  const pieces = new Set(
-    assembly.placed.filter((piece) => piece.joint && pathToRoot(piece).every(({ joint, mate }) => !joint || mate?.ok)),
-  )
+  const pieces = goingOn(assembly.placed)
   const braces = new Set(
     assembly.braces.filter(
       ({ guest, host, mate }) => mate.ok && pieces.has(guest) && (host === root || pieces.has(host)),

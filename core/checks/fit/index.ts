@@ -2,6 +2,7 @@ import type { Check } from '../check.ts'
 import { adapterStack } from './adapter-stack.ts'
 import { bodyUnfit } from './body-unfit.ts'
 import { braceGap } from './brace-gap.ts'
+import { buildKnot } from './build-knot.ts'
 import { cameLoose } from './came-loose.ts'
 import { dovetailEntry } from './dovetail-entry.ts'
 import { frictionHolder } from './friction-holder.ts'
@@ -36,6 +37,7 @@ export const fitChecks: readonly Check[] = [
   adapterStack,
   bodyUnfit,
   braceGap,
+  buildKnot,
   cameLoose,
   dovetailEntry,
   frictionHolder,
