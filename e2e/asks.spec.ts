@@ -10,7 +10,7 @@ const screens = [
   ['set-ups', '/rigs/winter-ferry-2/set-ups', '[data-setup]'],
   ['build', '/rigs/winter-ferry-2/build?setup=crossing', '[data-step]'],
   ['pack', '/rigs/winter-ferry-2/pack', '[data-pack-line]'],
-  ['log', '/rigs/winter-ferry-2/log', '[data-happening]'],
+  ['log', '/rigs/winter-ferry-2/log', '[data-asks]'],
   ['beside', '/rigs/winter-ferry-2/beside/winter-ferry-1', '[data-asks]'],
   ['bench', '/rigs/winter-ferry-2?setup=crossing', '[data-piece]'],
   ['rehearsal', '/rigs/winter-ferry-2/rehearsal?setup=crossing', '[data-pack]'],

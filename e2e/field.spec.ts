@@ -6,7 +6,7 @@ import { expect, test } from './harness.ts'
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, serviceWorkers: 'allow' } as const
 
 test('a day is told in a minute, teaches at once, and the word that takes it back counts', async ({ page, app }) => {
-  await page.goto(`${app.url}/rigs/winter-ferry-2/log`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/log`)
   await page.locator('[data-happening="loose"]').click()
   await page.locator('[data-log-piece="tilt"]').click()
   await expect(page.locator('[data-happening="loose"]')).toContainText('tilt mount')
@@ -22,24 +22,24 @@ test('a day is told in a minute, teaches at once, and the word that takes it bac
   await expect(page.locator('[data-day-told]')).toContainText('of revision 1')
 
   // It stands on the bench as a finding with its day.
-  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3?setup=crossing`)
   await expect(page.getByText(/tilt mount.*came loose\./).first()).toBeVisible()
-  await page.goto(`${app.url}/rigs/winter-ferry-2/log`)
-  const lesson = page.locator('[data-lesson^="loose"]')
+  await page.goto(`${app.url}/rigs/winter-ferry-3/log`)
+  const lesson = page.locator('[data-lesson^="loose crookneck-tilt-shoe"]')
   await lesson.getByRole('button', { name: 'Don’t use it' }).click()
   await expect(lesson).toContainText('Taken back')
-  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3?setup=crossing`)
   await expect(page.locator('[data-piece]').first()).toBeVisible()
   await expect(page.getByText(/came loose\./)).toHaveCount(0)
 })
 
 test('the next mark is opened from the log and laid beside the one before', async ({ page, app }) => {
-  await page.goto(`${app.url}/rigs/winter-ferry-2/log`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/log`)
   await page.locator('[data-make-mark]').click()
-  await expect(page.getByText('The Winter Ferry, third mark').first()).toBeVisible()
+  await expect(page.getByText('The Winter Ferry, fourth mark').first()).toBeVisible()
   await expect(page.locator('[data-piece]').first()).toBeVisible()
   const id = new URL(page.url()).pathname.split('/')[2] ?? ''
-  expect(id).not.toBe('winter-ferry-2')
+  expect(id).not.toBe('winter-ferry-3')
   await page.goto(`${app.url}/rigs/${id}/beside/winter-ferry-1`)
   const figures = page.getByRole('table', { name: 'Figures side by side' })
   await expect(figures.getByRole('row', { name: /in the hand/ })).toContainText('2,276 g')
@@ -57,7 +57,7 @@ test('a day is lived on a phone with the server out of reach, and the desk shows
   try {
     const context = await browser.newContext(phone)
     const hand = await context.newPage()
-    await hand.goto(`${app.url}/rigs/winter-ferry-2/build?setup=crossing`)
+    await hand.goto(`${app.url}/rigs/winter-ferry-3/build?setup=crossing`)
     await expect(hand.locator('[data-field-badge]')).toContainText('works without network', { timeout: 40_000 })
 
     // Out of reach: no server answers any more.
@@ -71,15 +71,15 @@ test('a day is lived on a phone with the server out of reach, and the desk shows
     }
     await expect(hand.locator('[data-field-badge]')).toContainText('2 kept here')
 
-    await hand.goto(`${app.url}/rigs/winter-ferry-2/set-ups`)
+    await hand.goto(`${app.url}/rigs/winter-ferry-3/set-ups`)
     await hand.getByRole('button', { name: /crossing to slip/ }).click()
     await expect(hand.getByText('From crossing to slip')).toBeVisible()
 
-    await hand.goto(`${app.url}/rigs/winter-ferry-2/pack`)
+    await hand.goto(`${app.url}/rigs/winter-ferry-3/pack`)
     await hand.locator('[data-pack-line="rig crossing"]').click()
     await expect(hand.getByTestId('packed')).toContainText('1 of')
 
-    await hand.goto(`${app.url}/rigs/winter-ferry-2/log`)
+    await hand.goto(`${app.url}/rigs/winter-ferry-3/log`)
     await hand.locator('[data-happening="unused"]').click()
     await hand.locator('[data-log-piece="side"]').click()
     await hand.getByRole('button', { name: 'Keep the log' }).click()
@@ -87,7 +87,7 @@ test('a day is lived on a phone with the server out of reach, and the desk shows
     // The phone dies in between: all of it is still there.
     await hand.close()
     const again = await context.newPage()
-    await again.goto(`${app.url}/rigs/winter-ferry-2/log`)
+    await again.goto(`${app.url}/rigs/winter-ferry-3/log`)
     await expect(again.locator('[data-day-told]')).toContainText('never used: short side grip')
     await expect(again.locator('[data-field-badge]')).toContainText('4 kept here')
 
@@ -100,11 +100,11 @@ test('a day is lived on a phone with the server out of reach, and the desk shows
   }
 
   // The desk, another browser, has it all, once each.
-  await page.goto(`${app.url}/rigs/winter-ferry-2/log`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/log`)
   await expect(page.locator('[data-day-told]')).toHaveCount(1)
-  await page.goto(`${app.url}/rigs/winter-ferry-2/pack`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/pack`)
   await expect(page.getByTestId('packed')).toContainText('1 of')
-  await page.goto(`${app.url}/rigs/winter-ferry-2/build?setup=crossing`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/build?setup=crossing`)
   await expect(page.getByRole('region', { name: 'This step' })).toContainText('Step 3 of')
 })
 
@@ -114,7 +114,7 @@ test('a page that stands alone has steps, bag and log; what is told on it is rea
   playwright,
   launchOptions,
 }) => {
-  await page.goto(`${app.url}/rigs/winter-ferry-2/log`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/log`)
   const [sheets] = await Promise.all([page.waitForEvent('download'), page.locator('[data-write-sheets]').click()])
   const folder = mkdtempSync(join(tmpdir(), 'zucchini-sheets-'))
   const [html, told] = [join(folder, 'sheets.html'), join(folder, 'told.json')]
@@ -165,7 +165,7 @@ test('a page that stands alone has steps, bag and log; what is told on it is rea
   await expect(page.locator('[data-day-told]')).toContainText('came loose: tilt mount')
   await input.setInputFiles(told)
   await expect(page.getByText('All that stands in it was known already.')).toBeVisible()
-  await page.goto(`${app.url}/rigs/winter-ferry-2/pack`)
+  await page.goto(`${app.url}/rigs/winter-ferry-3/pack`)
   await expect(page.getByTestId('packed')).toContainText('1 of')
   rmSync(folder, { recursive: true })
 })

@@ -18,7 +18,7 @@ test('a rig is built with the keyboard alone', async ({ page, app }) => {
     throw new Error(`${name} is not reached by Tab`)
   }
   await page.goto(app.url)
-  await expect(page.locator('[data-rig]')).toHaveCount(2)
+  await expect(page.locator('[data-rig]')).toHaveCount(3)
   await tabTo('New rig')
   await keys('Enter')
   await expect(page.getByRole('heading', { name: 'New rig' })).toBeVisible()

@@ -105,7 +105,7 @@ test('everything goes out in one file and comes back over what was changed since
   await expect(page.getByText('31 of 31 pieces')).toBeVisible()
   await page.getByRole('button', { name: 'Files' }).click()
   await page.getByLabel('restore one').setInputFiles(file)
-  await expect(page.getByTestId('backup-report')).toContainText('2 rigs, 2 revisions, 28 pieces')
+  await expect(page.getByTestId('backup-report')).toContainText('3 rigs, 3 revisions, 28 pieces')
   await page.getByRole('button', { name: 'Put it in place of what is here' }).click()
   await expect(page.getByText('28 of 28 pieces')).toBeVisible()
 })

@@ -96,7 +96,7 @@ test('a phone under another name over https: paired by the code at the desk, a r
     await hand.goto(addresses[0] ?? '')
     await expect(hand.getByRole('heading', { name: 'Shelf' })).toBeVisible()
     expect(await hand.evaluate(() => isSecureContext)).toBe(true)
-    await hand.goto(`${home}/rigs/winter-ferry-2/pack`)
+    await hand.goto(`${home}/rigs/winter-ferry-3/pack`)
     await expect(hand.locator('[data-field-badge]')).toContainText('works without network', { timeout: 40_000 })
     await page.getByRole('button', { name: 'Look again' }).click()
     await expect(page.getByText('One phone is paired.')).toBeVisible()
@@ -108,7 +108,7 @@ test('a phone under another name over https: paired by the code at the desk, a r
     server = await started(data, port)
     await hand.evaluate(() => dispatchEvent(new Event('online')))
     await expect(hand.locator('[data-field-badge]')).toContainText('works without network')
-    await page.goto(`http://127.0.0.1:${port}/rigs/winter-ferry-2/pack`)
+    await page.goto(`http://127.0.0.1:${port}/rigs/winter-ferry-3/pack`)
     await expect(page.getByTestId('packed')).toContainText('1 of')
   } finally {
     await phone.close()

@@ -6,7 +6,7 @@ import type { Page } from '@playwright/test'
 import { expect, scale, test } from './harness.ts'
 
 const screens = [
-  ['shelf', '/', async (page: Page) => expect(page.locator('[data-rig]')).toHaveCount(2)],
+  ['shelf', '/', async (page: Page) => expect(page.locator('[data-rig]')).toHaveCount(3)],
   [
     'brief',
     '/rigs/winter-ferry-1/brief',
@@ -49,6 +49,7 @@ const screens = [
     '/rigs/winter-ferry-2/beside/winter-ferry-1',
     async (page: Page) => expect(page.getByRole('table', { name: 'Figures side by side' })).toBeVisible(),
   ],
+  ['phone', '/phone', async (page: Page) => expect(page.locator('[data-phones-off]')).toBeVisible()],
   [
     'balance',
     '/rigs/winter-ferry-2/balance',
@@ -173,7 +174,7 @@ test('what the first page loads is 250 kB of script at most, and nothing comes f
   const loaded = new Set<string>()
   page.on('request', (request) => loaded.add(request.url()))
   await page.goto(app.url)
-  await expect(page.locator('[data-rig]')).toHaveCount(2)
+  await expect(page.locator('[data-rig]')).toHaveCount(3)
   expect([...loaded].filter((url) => !url.startsWith(app.url) && !url.startsWith('data:'))).toEqual([])
   const dist = join(import.meta.dirname, '../web/dist/assets')
   const scripts = readdirSync(dist).filter(

@@ -125,9 +125,9 @@ test('an address that leads nowhere says so', async ({ page, app }) => {
 test('a rig taken off the shelf can be put back', async ({ page, app }) => {
   await page.goto(app.url)
   await page.getByRole('button', { name: /Take The Winter Ferry, first mark off/ }).click()
-  await expect(page.locator('[data-rig]')).toHaveCount(1)
-  await page.getByRole('button', { name: 'Put it back' }).click()
   await expect(page.locator('[data-rig]')).toHaveCount(2)
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.locator('[data-rig]')).toHaveCount(3)
 })
 
 test('a set-up is copied, held another way, and the changeover counted', async ({ page, app }) => {
@@ -161,7 +161,7 @@ test('a rig goes out as a file and comes back as a rig of its own; a spoilt file
   await expect(page).toHaveURL(/winter-ferry-2-2/)
   await expect(scale(page, 'In the hand')).toContainText('2,276 g')
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
-  await expect(page.locator('[data-rig]')).toHaveCount(3)
+  await expect(page.locator('[data-rig]')).toHaveCount(4)
   await page.getByLabel('Read a rig file').setInputFiles({
     name: 'junk.json',
     mimeType: 'application/json',
@@ -169,5 +169,5 @@ test('a rig goes out as a file and comes back as a rig of its own; a spoilt file
   })
   await expect(page.getByRole('alert')).toContainText('Nothing was changed.')
   await page.getByRole('button', { name: 'Close' }).click()
-  await expect(page.locator('[data-rig]')).toHaveCount(3)
+  await expect(page.locator('[data-rig]')).toHaveCount(4)
 })

@@ -1,5 +1,3 @@
-import ical, { ICalCalendarMethod } from 'ical-generator'
-
 /** One thing in a calendar: a moment with an end, or a whole day. */
 export interface CalendarEntry {
   /** The same for the same thing, so that a calendar that takes it twice has it once. */
@@ -19,7 +17,13 @@ const SECOND_MS = 1000
  * Writes entries as iCalendar (RFC 5545). Moments are ms since 1970 and stand in UTC; days stand alone.
  * @param stamp when it is written, ms since 1970: a calendar takes the newer of two
  */
-export const writeCalendar = (name: string, entries: readonly CalendarEntry[], stamp: number): string => {
+export const writeCalendar = async (
+  name: string,
+  entries: readonly CalendarEntry[],
+  stamp: number,
+): Promise<string> => {
+  // It is large, and few need it: it comes when it is asked for.
+  const { default: ical, ICalCalendarMethod } = await import('ical-generator')
   const calendar = ical({
     name,
     method: ICalCalendarMethod.PUBLISH,

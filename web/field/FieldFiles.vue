@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeSetup } from '@zucchini/core/assembly'
 import { readFieldFile } from '@zucchini/core/log'
 import { FileDown, FileUp } from '@lucide/vue'
 import { ref } from 'vue'
@@ -27,10 +28,7 @@ const write = async () => {
   isMaking.value = true
   tell('')
   try {
-    const [{ sheetFile }, { placeSetup }] = await Promise.all([
-      import('./sheet-file.ts'),
-      import('@zucchini/core/assembly'),
-    ])
+    const { sheetFile } = await import('./sheet-file.ts')
     const ids = rig.setups.map(({ id }) => id)
     const worker = benchWorker()
     const [pack, log, ...plans] = await Promise.all([

@@ -4,6 +4,7 @@ import { daySchema, learntOf, lessonsOf } from '@zucchini/core/log'
 import { Check, Gauge } from '@lucide/vue'
 import { useLocalStorage, watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, useId, watch } from 'vue'
+import type { FigureRef } from '../../stores/ask.ts'
 import { useContext } from '../../stores/context.ts'
 import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -74,6 +75,9 @@ const meter = ref(false)
 /** Of the first set-up the figures stand there; of the others when somebody asks. */
 const allFigures = ref(false)
 
+/** The open set-up's figures can be asked how they come about. */
+const asksOf = (figure: FigureRef, setup: string) =>
+  store.assessment?.setupId === setup ? ([figure, store.assessment] as const) : undefined
 const supportOf = (id: string) => setups.value.find((setup) => setup.id === id)?.support ?? ''
 const told = computed(() => {
   if (!plan.value || used.value.length === 0 || wrong.value.size > 0) return undefined
@@ -248,6 +252,7 @@ const keep = async () => {
             :label="`${setup.name} ready in`"
             :plan="`plan ${hoursMinutes(Math.round(setup.seconds))}`"
             hint="5:05"
+            :asks="asksOf('set-up', setup.id)"
             :wrong="wrong.has(`ready ${setup.id}`)"
             :model-value="draft.ready[setup.id] ?? ''"
             @update:model-value="put('ready', setup.id, $event)"
@@ -256,6 +261,7 @@ const keep = async () => {
             :label="`${setup.name} weighed, g`"
             :plan="`plan ${grams(setup.grams, store.style.units)}`"
             :hint="String(Math.round(setup.grams))"
+            :asks="asksOf('in-hand', setup.id)"
             :wrong="wrong.has(`grams ${setup.id}`)"
             :model-value="draft.grams[setup.id] ?? ''"
             @update:model-value="put('grams', setup.id, $event)"
@@ -265,6 +271,7 @@ const keep = async () => {
             :label="`${setup.name} held, min`"
             :plan="`plan ${holdWords(setup.heldMin)}`"
             hint="2.5"
+            :asks="asksOf('held', setup.id)"
             :wrong="wrong.has(`held ${setup.id}`)"
             :model-value="draft.held[setup.id] ?? ''"
             @update:model-value="put('held', setup.id, $event)"

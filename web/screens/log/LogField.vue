@@ -1,8 +1,17 @@
 <script setup lang="ts">
+import type { Assessment } from '@zucchini/core/assess'
 import { useId } from 'vue'
+import type { FigureRef } from '../../stores/ask.ts'
 
 // A figure beside its plan: what it is, what came of it, and what was planned.
-defineProps<{ label: string; plan: string; hint: string; wrong: boolean }>()
+defineProps<{
+  label: string
+  plan: string
+  hint: string
+  wrong: boolean
+  /** How the plan comes about, where that can be asked. */
+  asks?: readonly [FigureRef, Assessment] | undefined
+}>()
 const typed = defineModel<string>({ required: true })
 const id = useId()
 </script>
@@ -22,6 +31,7 @@ const id = useId()
     />
     <p :id="`${id}-plan`" class="label tight mt-1">
       <span v-if="wrong" class="text-brick" role="alert">a figure such as {{ hint }}</span>
+      <span v-else-if="asks" v-ask="asks">{{ plan }}</span>
       <template v-else>{{ plan }}</template>
     </p>
   </div>

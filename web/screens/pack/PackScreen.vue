@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type PackGroup, packGroups, type PackLine, type PackList } from '@zucchini/core/assess'
+import { calendarOf, moneyOf, type PackGroup, packGroups, type PackLine, type PackList } from '@zucchini/core/assess'
+import { writeCalendar } from '@zucchini/core/formats'
 import { Check, Triangle } from '@lucide/vue'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -85,12 +86,8 @@ const table = () => {
 const calendar = async () => {
   const { rig, assessment } = store
   if (!rig || !assessment || !list.value || !context.whole) return
-  const [{ calendarOf, moneyOf }, { writeCalendar }] = await Promise.all([
-    import('@zucchini/core/assess'),
-    import('@zucchini/core/formats'),
-  ])
   const money = moneyOf(rig, context.whole, context.today.slice(0, 7))
-  const text = writeCalendar(rig.name, calendarOf(assessment, list.value, money), Date.now())
+  const text = await writeCalendar(rig.name, calendarOf(assessment, list.value, money), Date.now())
   save(`${rig.id}.ics`, text, 'text/calendar;charset=utf-8')
 }
 const papers = [
