@@ -24,11 +24,14 @@ const field = useField()
 const ids = { shoot: useId(), day: useId(), line: useId() }
 
 const setups = computed(() => store.rig?.setups ?? [])
+/** The set-ups the bag was packed for, where somebody has said so. */
+const packed = useLocalStorage<readonly string[]>(() => `day ${store.rig?.id ?? ''}`, [])
+const bagged = computed(() => packed.value.filter((id) => setups.value.some((setup) => setup.id === id)))
 const fresh = (): LogDraft =>
   emptyDraft(
     store.assessment ? shootOf(store.assessment) : '',
     context.today,
-    setups.value.map(({ id }) => id),
+    bagged.value.length > 0 ? bagged.value : setups.value.map(({ id }) => id),
   )
 /** What is written so far outlives a closed page. */
 const draft = useLocalStorage<LogDraft>(() => `log ${store.rig?.id ?? ''}`, fresh())

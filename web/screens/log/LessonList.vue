@@ -3,14 +3,13 @@ import type { Lesson } from '@zucchini/core/log'
 import { useContext } from '../../stores/context.ts'
 import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
-import { lessonReach, lessonWords } from './log-words.ts'
+import { evidenceWords, lessonReach, lessonWords } from './log-words.ts'
 
 // What the field taught, with the days it rests on, and the word that takes it back.
 defineProps<{ lessons: readonly Lesson[] }>()
 const field = useField()
 const context = useContext()
 const store = useRig()
-const FEW = 4
 </script>
 
 <template>
@@ -26,11 +25,7 @@ const FEW = 4
       </div>
       <p class="label">
         {{ lesson.holds ? `Counts in ${lessonReach[lesson.kind]}.` : 'Taken back: nothing is reckoned with it.' }}
-        <span v-for="(one, i) in lesson.evidence.slice(-FEW)" :key="i"
-          >{{ i > 0 ? '; ' : ''
-          }}{{ lesson.evidence.length > FEW && i === 0 ? `${lesson.evidence.length} times, the last: ` : ''
-          }}{{ one.day }}{{ one.shoot ? `, ${one.shoot}` : '' }}</span
-        >
+        {{ evidenceWords(lesson) }}
       </p>
     </li>
   </ul>

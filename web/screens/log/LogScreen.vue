@@ -8,7 +8,7 @@ import { useRigOfRoute } from '../rig-of-route.ts'
 import FieldFiles from '../../field/FieldFiles.vue'
 import DayForm from './DayForm.vue'
 import LessonList from './LessonList.vue'
-import { dayWords } from './log-words.ts'
+import { dayWords, inRank } from './log-words.ts'
 import NextMark from './NextMark.vue'
 
 // What came of it: a day told in a minute, what the days taught, and the mark that grows from them.
@@ -30,9 +30,11 @@ const waiting = computed(() => new Set(field.waiting.map(({ id }) => id)))
 /** Lessons of parts and joints this rig has, and those of the hands. */
 const parts = computed(() => new Set(store.rig?.kit.map(({ partId }) => partId)))
 const lessons = computed(() =>
-  field.lessons.filter(
-    ({ kind, of, joint }) =>
-      kind === 'seconds' || kind === 'strength' || (parts.value.has(of) && (!joint || parts.value.has(joint.host))),
+  inRank(
+    field.lessons.filter(
+      ({ kind, of, joint }) =>
+        kind === 'seconds' || kind === 'strength' || (parts.value.has(of) && (!joint || parts.value.has(joint.host))),
+    ),
   ),
 )
 </script>

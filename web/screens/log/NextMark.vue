@@ -9,8 +9,16 @@ import { useRig } from '../../stores/rig.ts'
 const store = useRig()
 const router = useRouter()
 const trouble = ref('')
+const others = shallowRef<readonly ShelfEntry[]>([])
 const id = useId()
-const name = computed(() => nextMarkName(store.rig?.name ?? ''))
+/** The next name that no rig on the shelf has yet. */
+const name = computed(() => {
+  const taken = new Set(others.value.map((one) => one.name))
+  let next = nextMarkName(store.rig?.name ?? '')
+  for (let tries = 0; taken.has(next) && tries < MOST_MARKS; tries++) next = nextMarkName(next)
+  return next
+})
+const MOST_MARKS = 9
 const isMaking = ref(false)
 const make = async () => {
   const { rig } = store
@@ -28,7 +36,6 @@ const make = async () => {
   }
 }
 
-const others = shallowRef<readonly ShelfEntry[]>([])
 void api
   .shelf()
   .then(({ rigs }) => (others.value = rigs))

@@ -21,6 +21,7 @@ const nameIn = (catalogue: Names, id: string): string => catalogue?.parts.get(id
 export const jointKind = (id: string): string =>
   id === 'lead' ? 'a lead, both ends' : (standards.find((standard) => standard.id === id)?.title ?? id)
 
+const large = (words: string): string => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** What was learnt, in a sentence, with what it was taken for before. */
@@ -29,7 +30,7 @@ export const lessonWords = (lesson: Lesson, catalogue: Names, style: Style): str
   switch (lesson.kind) {
     case 'seconds': {
       const usual = standards.find(({ id }) => id === lesson.of)?.seconds
-      return `${jointKind(lesson.of)}: ${Math.round(lesson.value)} s by the watch${usual === undefined ? '' : `, ${usual} s usual`}`
+      return `${large(jointKind(lesson.of))}: ${Math.round(lesson.value)} s by the watch${usual === undefined ? '' : `, ${usual} s usual`}`
     }
     case 'health':
       return `${name} holds ${percent(lesson.value)} of what it held when new`
@@ -59,6 +60,35 @@ export const lessonReach: Readonly<Record<Lesson['kind'], string>> = {
   'in-the-way': 'a hint on every rig with this joint',
   unused: 'an offer to leave it out',
 }
+
+/** So many days are named; of more the newest. */
+const MOST_DAYS = 4
+/** The days a lesson rests on, each once with how often. @example `2026-11-16, 3 times` */
+export const evidenceWords = ({ evidence }: Lesson): string => {
+  const days = new Map<string, number>()
+  for (const { day, shoot } of evidence) {
+    const words = shoot ? `${day}, ${shoot}` : day
+    days.set(words, (days.get(words) ?? 0) + 1)
+  }
+  const told = [...days].map(([words, count]) => (count > 1 ? `${words}, ${count} times` : words))
+  return told.length > MOST_DAYS
+    ? `${told.length} days, the last: ${told.slice(-MOST_DAYS).join('; ')}`
+    : told.join('; ')
+}
+
+/** What asks for something first, seconds last. */
+const RANK: readonly Lesson['kind'][] = [
+  'loose',
+  'gap',
+  'in-the-way',
+  'unused',
+  'health',
+  'draw',
+  'strength',
+  'seconds',
+]
+export const inRank = (lessons: readonly Lesson[]): readonly Lesson[] =>
+  [...lessons].sort((a, b) => RANK.indexOf(a.kind) - RANK.indexOf(b.kind))
 
 /** One thing measured, with what was planned. */
 export const measuredWords = (one: Measured, catalogue: Names, style: Style): string => {

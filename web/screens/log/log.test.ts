@@ -5,7 +5,16 @@ import { secondMark } from '@zucchini/demo/scenario'
 import { flushPromises } from '@vue/test-utils'
 import { demoContext, onPage, second } from '../../testing/demo.ts'
 import { dayOfDraft, emptyDraft, happenings, type LogDraft, typedNumber, typedSpan, wrongFields } from './log-draft.ts'
-import { dayWords, happeningWords, jointKind, lessonReach, lessonWords, shootOf } from './log-words.ts'
+import {
+  dayWords,
+  evidenceWords,
+  happeningWords,
+  inRank,
+  jointKind,
+  lessonReach,
+  lessonWords,
+  shootOf,
+} from './log-words.ts'
 import LogField from './LogField.vue'
 import PiecePick from './PiecePick.vue'
 
@@ -115,7 +124,13 @@ test('every kind of lesson has its sentence, with where it counts', () => {
   const words = lessons.map((lesson) => lessonWords(lesson, demoContext.catalogue, style))
   expect(new Set(lessons.map(({ kind }) => kind))).toEqual(new Set(Object.keys(lessonReach)))
   for (const one of words) expect(one).not.toMatch(/undefined|NaN|[{}]/)
-  expect(words).toContain('a lead, both ends: 12 s by the watch')
+  expect(words).toContain('A lead, both ends: 12 s by the watch')
+  expect(inRank(lessons).at(0)?.kind).toBe('loose')
+  expect(inRank(lessons).at(-1)?.kind).toBe('seconds')
+  const unused = lessons.find(({ kind }) => kind === 'unused')
+  expect(unused && evidenceWords(unused)).toBe(
+    ['2026-11-11', '2026-11-12', '2026-11-13'].map((one) => `${one}, The Winter Ferry`).join('; '),
+  )
   expect(words.some((one) => one.endsWith('holds 80 % of what it held when new'))).toBe(true)
   expect(words.some((one) => one.endsWith('draws 7 W by the meter'))).toBe(true)
   const [told] = [day(1).what]
