@@ -2,6 +2,7 @@ import { type BuildSheet, buildSheetOf } from '../build-order/index.ts'
 import { paceOf } from '../checks/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import type { Assessment } from './evaluate.ts'
+import { type ToolPlace, toolPlacesOf } from './tools.ts'
 
 /** What is tried on a rig that stands built, and which figure to expect. */
 export const proofCodes = [
@@ -24,6 +25,8 @@ export interface Proof {
 
 export interface BuildPlan extends BuildSheet {
   readonly proofs: readonly Proof[]
+  /** Where the tools are. */
+  readonly places: readonly ToolPlace[]
 }
 
 /** Nobody feels less than this of a hand-held rig, degrees. */
@@ -88,7 +91,7 @@ const proofsOf = (assessment: Assessment): readonly Proof[] => {
 }
 
 /** How a set-up is built from its bare camera, by the operator's own seconds, and what to try once it stands. */
-export const buildPlanOf = (assessment: Assessment): BuildPlan => ({
-  ...buildSheetOf(assessment.assembly, assessment.facts.leads, paceOf(assessment.facts.context)),
-  proofs: proofsOf(assessment),
-})
+export const buildPlanOf = (assessment: Assessment): BuildPlan => {
+  const sheet = buildSheetOf(assessment.assembly, assessment.facts.leads, paceOf(assessment.facts.context))
+  return { ...sheet, proofs: proofsOf(assessment), places: toolPlacesOf([assessment], sheet.tools) }
+}

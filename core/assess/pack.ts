@@ -4,6 +4,7 @@ import { buildSheetOf, changeoverOf } from '../build-order/index.ts'
 import type { Part, Role } from '../catalogue/index.ts'
 import { paceOf } from '../checks/index.ts'
 import { type Bounds, boundsOf, emptyBounds, identity, placeShape, unite } from '../kernel/index.ts'
+import { toolPlacesOf } from './tools.ts'
 import { airBand, batteryKind } from '../power/index.ts'
 import type { Assessment } from './evaluate.ts'
 
@@ -24,6 +25,11 @@ export const packNotes = [
   'used-in',
   'day-lens',
   'remember',
+  'tool-rig',
+  'tool-bag',
+  'tool-locker',
+  'tool-pocket',
+  'tool-missing',
 ] as const
 export interface PackNote {
   readonly code: (typeof packNotes)[number]
@@ -222,8 +228,17 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
   const tools = new Set(day.flatMap(({ assembly, facts: own }) => buildSheetOf(assembly, own.leads, pace).tools))
   for (const from of day)
     for (const to of day) for (const tool of changeoverOf(from.assembly, to.assembly, pace).tools) tools.add(tool)
-  for (const tool of [...tools].sort())
-    lines.push({ key: `tool ${tool}`, group: 'tools', name: tool, partId: undefined, count: 1, grams: 0, notes: [] })
+  for (const { tool, at, part } of toolPlacesOf(day, [...tools].sort()))
+    lines.push({
+      key: `tool ${tool}`,
+      group: 'tools',
+      name: tool,
+      // Where it lies is the locker's word.
+      partId: at === 'locker' ? part?.id : undefined,
+      count: 1,
+      grams: 0,
+      notes: [note(`tool-${at}`, {}, { part: part?.name ?? '' })],
+    })
   for (const condition of rig.brief.conditions)
     for (const name of reminders[condition] ?? [])
       lines.push({

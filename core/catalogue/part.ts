@@ -316,6 +316,8 @@ export const partSchema = z.strictObject({
   price: priceSchema,
   /** Parts that come in the same box: paid once, with this one. */
   includes: z.array(idSchema).max(20).readonly().optional(),
+  /** The tools it is, or holds in itself, by their names: `4 mm key`, `coin`. */
+  serves: z.array(text(20).min(1)).max(16).readonly().optional(),
   facts: z.record(z.string().max(30), z.union([z.number(), z.string().max(80), z.boolean()])).optional(),
   notes: text(400).optional(),
 })

@@ -289,6 +289,7 @@ export const bagThings = [
     massG: 78,
     price: [12, 15, 19],
     solids: [block([-42, -8, -12], [42, 8, 12], 'metal', 3)],
+    serves: ['2 mm key', '2.5 mm key', '3 mm key', '4 mm key', '5 mm key', '6 mm key'],
   }),
   part({
     id: 'typha-coin-driver',
@@ -298,6 +299,7 @@ export const bagThings = [
     massG: 14,
     price: [4, 6, 8],
     solids: [bar([0, 0, 0], up, 3, 14, 'metal')],
+    serves: ['coin'],
   }),
   part({
     id: 'gourdwell-shoulder-bag',

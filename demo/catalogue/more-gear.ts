@@ -270,11 +270,20 @@ const bag = (id: string, name: string, massG: number, usual: number, [w, h, d]: 
     role: 'case',
     solids: [block([-w / 2, 0, -d / 2], [w / 2, h, d / 2], 'foam', 20)],
   })
-const tool = (id: string, name: string, massG: number, usual: number, longMm: number, half = 6) =>
+const tool = (
+  id: string,
+  name: string,
+  massG: number,
+  usual: number,
+  longMm: number,
+  half = 6,
+  serves: readonly string[] = [],
+) =>
   part({
     ...given(id, name, massG, usual),
     role: 'tool',
     solids: [block([-longMm / 2, -half, -half], [longMm / 2, half, half], 'metal', 2)],
+    ...(serves.length > 0 ? { serves } : {}),
   })
 
 export const moreBag = [
@@ -282,10 +291,10 @@ export const moreBag = [
   bag('bulrush-pouch', 'Bulrush belt pouch', 180, 24, [180, 140, 80]),
   bag('reedsmith-lens-wrap', 'Reedsmith lens wrap', 120, 19, [240, 160, 60]),
   bag('gourdwell-hard-case', 'Gourdwell hard case', 4200, 219, [480, 370, 190]),
-  tool('reedsmith-hex-4', 'Reedsmith 4 mm hex key', 16, 4, 80),
-  tool('reedsmith-hex-5', 'Reedsmith 5 mm hex key', 22, 4, 86),
+  tool('reedsmith-hex-4', 'Reedsmith 4 mm hex key', 16, 4, 80, 6, ['4 mm key']),
+  tool('reedsmith-hex-5', 'Reedsmith 5 mm hex key', 22, 4, 86, 6, ['5 mm key']),
   tool('typha-level', 'Typha spirit level', 12, 7, 40),
   tool('papyr-blower', 'Papyr air blower', 48, 12, 120),
   tool('bulrush-tape', 'Bulrush cloth tape, small roll', 96, 6, 50, 20),
-  tool('typha-multi', 'Typha folding multitool', 142, 32, 96, 9),
+  tool('typha-multi', 'Typha folding multitool', 142, 32, 96, 9, ['coin', '4 mm key', '5 mm key']),
 ]

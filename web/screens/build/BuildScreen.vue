@@ -154,7 +154,9 @@ const toolsWords = computed(() => {
   const { tools, toolChanges } = plan.value ?? { tools: [], toolChanges: 0 }
   if (tools.length === 0) return 'no tools'
   const changes = toolChanges === 0 ? '' : toolChanges === 1 ? ', changed once' : `, changed ${toolChanges} times`
-  return `${tools.join(', ')}${changes}`
+  const missing = (plan.value?.places ?? []).filter(({ at }) => at === 'missing' || at === 'locker')
+  const lack = missing.length > 0 ? `; not in the bag yet: ${missing.map(({ tool }) => tool).join(', ')}` : ''
+  return `${tools.join(', ')}${changes}${lack}`
 })
 </script>
 
@@ -255,6 +257,7 @@ const toolsWords = computed(() => {
             :width="isNarrow ? 390 : 760"
             :height="isNarrow ? 262 : 290"
             :view="turned"
+            :places="plan.places"
           />
           <div v-else class="px-4 pb-2">
             <h2 class="mt-2 text-lg font-semibold">What to try now</h2>
@@ -295,7 +298,14 @@ const toolsWords = computed(() => {
           <p class="mt-2">
             <strong>{{ i + 1 }}</strong> of {{ steps.length }}
           </p>
-          <StepCard :assembly="store.assessment.assembly" :steps="steps" :at="i" :width="620" :height="330" />
+          <StepCard
+            :assembly="store.assessment.assembly"
+            :steps="steps"
+            :at="i"
+            :width="620"
+            :height="330"
+            :places="plan.places"
+          />
           <p class="px-4 pt-2">☐ {{ titleOf(one) }}</p>
         </section>
         <section class="sheet">

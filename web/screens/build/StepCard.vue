@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ToolPlace } from '@zucchini/core/assess'
 import type { Assembly } from '@zucchini/core/assembly'
 import type { SheetStep } from '@zucchini/core/build-order'
 import { Clock, Triangle, Wrench } from '@lucide/vue'
@@ -9,7 +10,7 @@ import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
 import { millimetres } from '../../wording.ts'
 import StepPicture from './StepPicture.vue'
-import { checkOf, howOf, titleOf } from './step-words.ts'
+import { checkOf, howOf, titleOf, toolAtWords } from './step-words.ts'
 
 // One step: what goes where, as a picture and in words, with its tool, its screw, its time and what to look at.
 const props = defineProps<{
@@ -19,6 +20,7 @@ const props = defineProps<{
   width: number
   height: number
   view?: ViewId | undefined
+  places?: readonly ToolPlace[] | undefined
 }>()
 const store = useRig()
 const field = useField()
@@ -30,6 +32,12 @@ const yours = computed(() => {
   if (context.limits['seconds']?.[timed] !== undefined) return 'set by you'
   const shown = field.learnt.seconds.get(timed)
   return shown ? `yours, of ${shown.times}` : 'usual'
+})
+/** Where the tool is: one wants to know it before the rig stands open. */
+const where = computed(() => {
+  const { tool = 'fingers', toolName } = step.value ?? {}
+  if (tool === 'fingers' || tool === 'lever') return 'by hand'
+  return toolAtWords(props.places?.find((one) => one.tool === toolName))
 })
 const how = computed(() => (step.value ? howOf(step.value, store.style) : []))
 const screw = computed(() => {
@@ -68,7 +76,7 @@ const screw = computed(() => {
             {{ step.toolName }} <Wrench class="size-4 shrink-0 text-soft" aria-hidden="true" />
           </dd>
           <dd class="label tight">
-            {{ step.tool === 'fingers' || step.tool === 'lever' ? 'by hand' : 'in the pocket' }}
+            {{ where }}
           </dd>
         </div>
         <div class="chip">

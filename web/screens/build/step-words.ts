@@ -1,3 +1,4 @@
+import type { ToolPlace } from '@zucchini/core/assess'
 import type { Proof } from '@zucchini/core/assess'
 import type { Kind } from '@zucchini/core/catalogue'
 import type { SheetCheck, SheetStep } from '@zucchini/core/build-order'
@@ -116,3 +117,13 @@ export const proofWords = ({ what, numbers, names }: Proof, style: Style) => ({
 
 /** What tells a step from the others and from what it was before it was set otherwise. */
 export const stepKey = (step: SheetStep): string => JSON.stringify(step.commands)
+
+/** Where a tool is. */
+export const toolAtWords = (place: ToolPlace | undefined): string =>
+  ({
+    rig: 'lives on the rig',
+    bag: 'in the bag',
+    locker: 'owned, not in the bag',
+    pocket: 'in the pocket',
+    missing: 'not owned yet',
+  })[place?.at ?? 'pocket']

@@ -27,12 +27,22 @@ const notes: Readonly<Record<PackNote['code'], string>> = {
   'used-in': 'for {setups}',
   'day-lens': 'of the lenses of the day',
   remember: 'not in the kit: remember it',
+  'tool-rig': '{part} on the rig holds it',
+  'tool-bag': '{part} of the kit',
+  'tool-locker': '{part}: owned, not in the kit, so put it in',
+  'tool-pocket': 'a coin of your own does',
+  'tool-missing': 'not owned; {part} would be one',
 }
 export const noteWords = ({ code, numbers, names }: PackNote, style: Style): string =>
   fill(notes[code], numbers, { ...names, time: hours(numbers['minutes'] ?? 0) }, style)
 /** Notes of something that is wrong or missing. */
 export const isWarning = ({ code }: PackNote): boolean =>
-  code === 'no-charger' || code === 'not-by-air' || code === 'no-spare' || code === 'ask-airline'
+  code === 'tool-missing' ||
+  code === 'tool-locker' ||
+  code === 'no-charger' ||
+  code === 'not-by-air' ||
+  code === 'no-spare' ||
+  code === 'ask-airline'
 
 /** Where the locker says that the pieces of each part lie. */
 export const placesIn = (

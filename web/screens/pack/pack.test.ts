@@ -16,7 +16,14 @@ test('every note has its words, filled in from what the list gives', () => {
 
 test('what is missing or not let on board is marked, the rest is quiet', () => {
   const marked = packNotes.filter((code) => isWarning({ code, numbers: {}, names: {} }))
-  expect([...marked].sort()).toEqual(['ask-airline', 'no-charger', 'no-spare', 'not-by-air'])
+  expect([...marked].sort()).toEqual([
+    'ask-airline',
+    'no-charger',
+    'no-spare',
+    'not-by-air',
+    'tool-locker',
+    'tool-missing',
+  ])
   expect(noteWords({ code: 'to-full', numbers: { minutes: 138 }, names: {} }, style)).toBe(
     '2 h 18 until all of its kind are full',
   )

@@ -1,0 +1,51 @@
+import type { Part } from '../catalogue/index.ts'
+import type { Assessment } from './evaluate.ts'
+
+/** Where a tool is when the rig is worked on: nobody should learn at the kerb that the key lies at home. */
+export type ToolAt = 'rig' | 'bag' | 'locker' | 'pocket' | 'missing'
+
+export interface ToolPlace {
+  readonly tool: string
+  readonly at: ToolAt
+  /** The part that is the tool, or holds it; of a missing one the lightest that would be it. */
+  readonly part?: { readonly id: string; readonly name: string }
+}
+
+/** What everybody has in a pocket. */
+const IN_POCKET: ReadonlySet<string> = new Set(['coin'])
+
+const serving = (parts: Iterable<Part>, tool: string): Part | undefined =>
+  [...parts]
+    .filter(({ serves }) => serves?.includes(tool))
+    .sort((a, b) => a.massG - b.massG || (a.id < b.id ? -1 : 1))[0]
+
+/**
+ * Where each tool is on a day with these set-ups: held by something that sits on the rig in all of them, in the bag with
+ * the kit, owned and lying elsewhere, a coin in a pocket, or nowhere.
+ */
+export const toolPlacesOf = (day: readonly Assessment[], tools: readonly string[]): readonly ToolPlace[] => {
+  const [first] = day
+  if (!first) return []
+  const { catalogue, owned } = first.facts.context
+  const onAll = first.assembly.placed
+    .map(({ part }) => part)
+    .filter((part) => day.every(({ assembly }) => assembly.placed.some((piece) => piece.part.id === part.id)))
+  const kit = first.rig.kit.flatMap(({ partId, status }) =>
+    status === 'in' ? (catalogue.parts.get(partId) ?? []) : [],
+  )
+  const own = [...catalogue.parts.values()].filter(({ id }) => (owned.get(id) ?? 0) > 0)
+  return tools.map((tool): ToolPlace => {
+    const found = (at: ToolAt, parts: Iterable<Part>): ToolPlace | undefined => {
+      const part = serving(parts, tool)
+      return part && { tool, at, part: { id: part.id, name: part.name } }
+    }
+    return (
+      found('rig', onAll) ??
+      found('bag', kit) ??
+      found('locker', own) ??
+      (IN_POCKET.has(tool)
+        ? { tool, at: 'pocket' }
+        : (found('missing', catalogue.parts.values()) ?? { tool, at: 'missing' }))
+    )
+  })
+}
