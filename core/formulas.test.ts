@@ -2,16 +2,27 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { demoParts } from '../demo/catalogue/index.ts'
 import { adapterChains } from './assembly/index.ts'
-import { evaluate } from './assess/index.ts'
+import { drawsIn, evaluate } from './assess/index.ts'
 import { lowCloudStops, lowSunStops, type Phase, sunTimesOf, towns } from './brief/index.ts'
 import { changeoverOf } from './build-order/index.ts'
 import { lengthAlong, LOOP_MM, plugRoomMm, routeOf } from './cabling/index.ts'
 import { catalogueOf, HANGS_MM, mountOf, type Part } from './catalogue/index.ts'
 import { coilMm, sightOf, sizeOf, viewfinderOf } from './clearance/index.ts'
 import { point, turnAbout } from './kernel/index.ts'
+import { type FieldEntry, learntOf, lessonsOf, type Measured } from './log/index.ts'
 import { newPiece, rigWeighing, valueOn } from './locker/index.ts'
 import { dayGb, offloadMinutes, recordMinutes, wantedMBs } from './media/index.ts'
-import { billOf, chanceWithin, costOf, monthFor, plainRules, priceIn, quantile, termsOf } from './money/index.ts'
+import {
+  asKnown,
+  billOf,
+  chanceWithin,
+  costOf,
+  monthFor,
+  plainRules,
+  priceIn,
+  quantile,
+  termsOf,
+} from './money/index.ts'
 import {
   adaptersFor,
   angleDeg,
@@ -75,6 +86,28 @@ const abroad = termsOf('GBP', {
   home: 'EUR',
   rates: [{ currency: 'GBP', rate: 1.25, seenOn: '2026-01-01' }],
   rules: { ...plainRules, taxPercent: 20, taxIncluded: false },
+})
+
+/** A day on which one thing was measured. */
+const dayOf = (n: number, measured: Measured): FieldEntry => ({
+  id: `00000000-0000-4000-8000-00000000000${n}`,
+  rigId: 'rig',
+  revision: 1,
+  at: '2026-11-17T20:00:00.000Z',
+  what: {
+    kind: 'day',
+    shoot: 'the ferry',
+    day: '2026-11-17',
+    setups: [],
+    carried: [],
+    loose: [],
+    ranOut: [],
+    inTheWay: [],
+    unused: [],
+    gaps: [],
+    measured: [measured],
+    line: '',
+  },
 })
 
 const examples: Readonly<Record<string, () => readonly Example[]>> = {
@@ -336,6 +369,21 @@ const examples: Readonly<Record<string, () => readonly Example[]>> = {
     const piece = (name: string, massG: number, measured: boolean) => ({ name, massG, measured })
     const found = rigWeighing([piece('a', 700, true), piece('b', 200, false), piece('c', 100, false)], 1007)
     return [['7.1 g', `${digits(found.allowedG, 1)} g`]]
+  },
+  'What a battery still holds': () => {
+    const lasted = (value: number) => ({ what: 'run' as const, piece: 'slab', partId: 'slab', value, asNew: 100 })
+    const learnt = learntOf(lessonsOf([80, 72].map((minutes, i) => dayOf(i, lasted(minutes)))))
+    return [['0.76', digits(learnt.health.get('slab')?.value ?? NaN, 2)]]
+  },
+  'A measured draw': () => {
+    const read = (value: number) => ({ what: 'draw' as const, piece: 'screen', partId: 'screen', value, planned: 6 })
+    const learnt = learntOf(lessonsOf([7, 9, 7.5].map((watts, i) => dayOf(i, read(watts)))))
+    const screen = tinyPart({ id: 'screen', power: { drawW: 6, standbyW: 3 } })
+    const [known] = asKnown([screen], new Map(), new Map(), drawsIn(learnt))
+    return [
+      ['7.5 W', `${known?.power?.drawW} W`],
+      ['3.75 W', `${known?.power?.standbyW} W`],
+    ]
   },
   'Set-up time': () => {
     const { rig, context } = tinyRig([cube('one')], [on('one', 'foot', 'camera', 'hole')])

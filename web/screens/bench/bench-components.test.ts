@@ -121,5 +121,6 @@ test('the rail names each station with how it stands, in words as well; a press 
     'setups',
     'build',
     'pack',
+    'log',
   ])
 })

@@ -159,7 +159,7 @@ const keep = async () => {
           type="date"
           class="field mt-0.5 w-full py-1.5"
           :max="context.today"
-          :value="draft.day"
+          :value.prop="draft.day"
           @change="change({ day: ($event.target as HTMLInputElement).value || context.today })"
         />
       </div>
