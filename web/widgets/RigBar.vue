@@ -22,7 +22,7 @@ watch(
 </script>
 
 <template>
-  <TopBar>
+  <TopBar slim>
     <nav class="flex min-w-0 flex-1 items-baseline gap-1.5" aria-label="Where you are">
       <RouterLink to="/" class="text-soft hover:text-ink max-[640px]:hidden">Shelf</RouterLink
       ><span class="text-soft max-[640px]:hidden">/</span>
@@ -39,7 +39,7 @@ watch(
       <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>
       <button class="btn" :disabled="!store.canUndo" @click="void store.undo()">Undo</button>
       <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }"
-        >To the bench</RouterLink
+        ><span class="max-[640px]:hidden">To the&nbsp;</span>bench</RouterLink
       >
     </template>
   </TopBar>

@@ -4,6 +4,8 @@ import { RouterLink } from 'vue-router'
 import { useSettings } from '../stores/settings.ts'
 import { screensFrom } from '../screens/list.ts'
 
+/** slim: on a phone only what belongs to the page stands here; theme and units are set on the shelf. */
+defineProps<{ slim?: boolean }>()
 const settings = useSettings()
 </script>
 
@@ -38,6 +40,7 @@ const settings = useSettings()
         :key="place.name"
         :to="{ name: place.name }"
         class="btn px-1.5"
+        :class="{ 'max-[640px]:hidden': slim }"
         :title="`${place.title}: ${place.note}`"
         :aria-label="place.title"
       >
@@ -45,6 +48,7 @@ const settings = useSettings()
       </RouterLink>
       <button
         class="btn px-1.5"
+        :class="{ 'max-[640px]:hidden': slim }"
         :title="settings.units === 'metric' ? 'Show ounces and inches' : 'Show grams and millimetres'"
         @click="settings.turnUnits()"
       >
@@ -54,6 +58,7 @@ const settings = useSettings()
       </button>
       <button
         class="btn px-1.5"
+        :class="{ 'max-[640px]:hidden': slim }"
         :title="settings.theme === 'dark' ? 'Light paper' : 'Dark slate'"
         :aria-label="settings.theme === 'dark' ? 'Light theme' : 'Dark theme'"
         @click="settings.turnTheme()"

@@ -215,7 +215,7 @@ const toolsWords = computed(() => {
               :class="i === at ? 'bg-blossom' : ticks.isDone(one) ? 'bg-leaf' : 'bg-track'"
             />
           </div>
-          <p class="flex items-baseline px-4 pt-1.5">
+          <p class="flex items-center px-4 pt-1.5">
             <span v-if="!isProof"
               ><strong>Step {{ at + 1 }}</strong> of {{ steps.length }}</span
             ><strong v-else>All on</strong>
