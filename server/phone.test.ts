@@ -51,7 +51,10 @@ interface Answer {
   readonly text: string
 }
 /** A real request over TLS by a phone that trusts the authority, under the machine's name. */
-const fromPhone = (path: string, more: { cookie?: string; origin?: string; method?: string; host?: string } = {}) =>
+const fromPhone = (
+  path: string,
+  more: { cookie?: string; accept?: string; origin?: string; method?: string; host?: string } = {},
+) =>
   new Promise<Answer>((resolve, reject) => {
     const asked = httpsRequest(
       {
@@ -64,6 +67,7 @@ const fromPhone = (path: string, more: { cookie?: string; origin?: string; metho
         headers: {
           host: `${more.host ?? NAME}:${securePort}`,
           ...(more.cookie ? { cookie: more.cookie } : {}),
+          ...(more.accept ? { accept: more.accept } : {}),
           ...(more.origin ? { origin: more.origin } : {}),
         },
       },
@@ -112,6 +116,9 @@ test('a stranger sees nothing over https, and nobody else’s name is answered',
   for (const path of ['/', '/api/rigs', '/api/backup', '/api/phone'])
     expect(await fromPhone(path)).toMatchObject({ status: 401, text: expect.stringContaining('not-paired') as string })
   expect((await fromPhone('/api/rigs', { cookie: 'zucchini-phone=guess' })).status).toBe(401)
+  // Somebody who looks at it is told in words what to do.
+  const looked = await fromPhone('/', { accept: 'text/html' })
+  expect([looked.status, looked.text.includes('make a code and scan it')]).toEqual([401, true])
   expect((await fromPhone('/api/rigs', { host: 'elsewhere.test' })).status).toBe(403)
 })
 

@@ -34,6 +34,7 @@ export class Sender {
   readonly #deps: Deps
   #sending: Promise<void> | undefined
   #again = false
+  #isWaiting = false
   #waitMs = FIRST_WAIT_MS
 
   constructor(deps: Deps) {
@@ -52,11 +53,21 @@ export class Sender {
       const waiting = await this.#deps.outbox.all()
       for (let i = 0; i < waiting.length; i += AT_ONCE)
         if (!(await this.#piece(waiting.slice(i, i + AT_ONCE)))) {
-          this.#deps.later(this.#waitMs, () => void this.flush())
-          this.#waitMs = Math.min(LONGEST_WAIT_MS, this.#waitMs * 2)
+          this.#tryLater()
           return
         }
     }
+  }
+
+  /** One further try waits at a time, however much is told meanwhile. */
+  #tryLater(): void {
+    if (this.#isWaiting) return
+    this.#isWaiting = true
+    this.#deps.later(this.#waitMs, () => {
+      this.#isWaiting = false
+      void this.flush()
+    })
+    this.#waitMs = Math.min(LONGEST_WAIT_MS, this.#waitMs * 2)
   }
 
   /** @returns whether the server answered */

@@ -69,6 +69,8 @@ export const useField = defineStore('field', () => {
     const entry = { id: freshId(), rigId: rig.id, revision, at: new Date(lastAt).toISOString(), what }
     waiting.value = [...waiting.value, entry]
     await outbox.put(entry)
+    // What was sent meanwhile may have looked into the outbox a moment too early.
+    if (!all.value.some(({ id }) => id === entry.id)) waiting.value = byId(waiting.value, [entry])
     void sender.flush()
     return entry
   }

@@ -12,7 +12,7 @@ const store = useRig()
 const count = computed(() => field.waiting.length)
 const words = computed(() => {
   if (count.value > 0)
-    return `${count.value} kept here, ${offline.isReached ? 'being sent' : 'sent when there is a network'}`
+    return `${count.value} kept here, ${offline.isReached && !field.troubled ? 'being sent' : 'sent when there is a network'}`
   if (!offline.isReached) return 'no network'
   return store.rig && offline.keeps.has(store.rig.id) ? 'works without network' : ''
 })

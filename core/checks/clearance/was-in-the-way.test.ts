@@ -1,15 +1,7 @@
-import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
+import { tinyRig } from '../../testing/index.ts'
+import { loggedJoints, loggedParts, taughtOnce } from '../../testing/log-rigs.ts'
 import { wasInTheWay } from './was-in-the-way.ts'
 import { testCheck } from '../tester.ts'
-
-const arm = tinyPart({
-  id: 'arm',
-  role: 'arm',
-  mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])],
-})
-const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
-const joints = [on('arm', 'foot', 'camera', 'hole'), on('cube', 'foot', 'arm', 'top')]
-const taught = { value: 1, times: 1, last: '2026-11-17', shoot: 'the slip' }
 
 testCheck(wasInTheWay, {
   speaks: [
@@ -18,14 +10,18 @@ testCheck(wasInTheWay, {
       message: 'there',
       level: 'hint',
       parts: ['arm'],
-      ...tinyRig([arm, cube], joints, { learnt: { inTheWay: new Map([['arm/foot tiny-camera/hole', taught]]) } }),
+      ...tinyRig(loggedParts, loggedJoints, {
+        learnt: { inTheWay: new Map([['arm/foot tiny-camera/hole', taughtOnce]]) },
+      }),
     },
   ],
   silent: [
     {
       name: 'it sat elsewhere then',
       message: 'elsewhere',
-      ...tinyRig([arm, cube], joints, { learnt: { inTheWay: new Map([['arm/foot tiny-camera/shoe', taught]]) } }),
+      ...tinyRig(loggedParts, loggedJoints, {
+        learnt: { inTheWay: new Map([['arm/foot tiny-camera/shoe', taughtOnce]]) },
+      }),
     },
   ],
 })

@@ -1,18 +1,12 @@
-import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
+import { tinyRig } from '../../testing/index.ts'
+import { loggedJoints, loggedParts, taughtOnce } from '../../testing/log-rigs.ts'
 import { staysUnused } from './stays-unused.ts'
 import { placeSetup } from '../../assembly/index.ts'
 import { factsOf } from '../../facts/index.ts'
 import { namedWays } from '../../remedies/index.ts'
 import { testCheck } from '../tester.ts'
 
-const arm = tinyPart({
-  id: 'arm',
-  role: 'arm',
-  mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])],
-})
-const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
-const joints = [on('arm', 'foot', 'camera', 'hole'), on('cube', 'foot', 'arm', 'top')]
-const taught = { value: 3, times: 1, last: '2026-11-17', shoot: 'the slip' }
+const taught = { ...taughtOnce, value: 3 }
 
 testCheck(staysUnused, {
   speaks: [
@@ -22,7 +16,7 @@ testCheck(staysUnused, {
       level: 'hint',
       numbers: { shoots: 3, massG: 100, priceMinor: 1000 },
       parts: ['cube'],
-      ...tinyRig([arm, cube], joints, { learnt: { unused: new Map([['cube', { ...taught, times: 3 }]]) } }),
+      ...tinyRig(loggedParts, loggedJoints, { learnt: { unused: new Map([['cube', { ...taught, times: 3 }]]) } }),
     },
   ],
   silent: [],
@@ -30,7 +24,7 @@ testCheck(staysUnused, {
 
 test('a part that somebody uses is passed over; one that only lies in the bag is named, and can stay at home', () => {
   const unused = new Map([['cube', { ...taught, times: 3 }]])
-  const { rig, context } = tinyRig([arm, cube], joints.slice(0, 1), { learnt: { unused } })
+  const { rig, context } = tinyRig(loggedParts, loggedJoints.slice(0, 1), { learnt: { unused } })
   const [setup] = rig.setups
   if (!setup) throw new Error('a rig has a set-up')
   const facts = factsOf(placeSetup(rig, setup, context.catalogue), context)
