@@ -39,8 +39,7 @@ watch(
       <span class="label tight" role="status" data-testid="save-state">{{ saveWords[store.saveState] }}</span>
       <button class="btn" :disabled="!store.canUndo" @click="void store.undo()">Undo</button>
       <RouterLink v-if="store.rig" class="btn btn-do" :to="{ name: 'bench', params: { id: store.rig.id } }"
-        ><span class="max-[640px]:hidden">{{ 'To the ' }}</span
-        >bench</RouterLink
+        ><span class="max-[640px]:hidden">To the bench</span><span class="min-[641px]:hidden">Bench</span></RouterLink
       >
     </template>
   </TopBar>

@@ -201,7 +201,7 @@ const toWiring = (cable: string) => {
       </button>
     </ViewPicker>
     <div
-      class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft max-md:top-12 max-md:right-auto max-md:left-4"
+      class="tight absolute top-3.5 right-4 z-10 flex items-center gap-3 text-[12.5px] text-soft max-[1120px]:top-12 max-[1120px]:right-auto max-[1120px]:left-4"
     >
       <button
         v-if="!bench.turning && bench.lens.zoom > 1"
