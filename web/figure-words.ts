@@ -54,7 +54,7 @@ export const formulaWords = (reckoning: Reckoning, style: Style): string => {
       `atan ( ${mm('aheadMm')} ${n(reckoning, 'aheadMm') < 0 ? 'behind' : 'ahead'} ÷ ${mm('underMm')} below the hand )`,
     tall: () => `${mm('above')} over the optical axis + ${mm('below')} under it`,
     'set-up': () =>
-      `${count(n(reckoning, 'joints'), 'joint')} by their standards${n(reckoning, 'leads') > 0 ? ` and ${count(n(reckoning, 'leads'), 'lead')} of ${n(reckoning, 'lead')} s` : ''}`,
+      `${count(n(reckoning, 'joints'), 'joint')} by their standards${n(reckoning, 'leads') > 0 ? ` and ${count(n(reckoning, 'leads'), 'lead')} of ${n(reckoning, 'lead')} s` : ''}${n(reckoning, 'balancing') > 0 ? `, then ${n(reckoning, 'balancing')} s of balancing` : ''}`,
     held: () =>
       `the shoulder works at ${inUnit(n(reckoning, 'share'), 'share', style)} of its strength (Rohmert 1960); an estimate, stop when it hurts`,
   }[reckoning.id]()

@@ -42,12 +42,12 @@ const holding = (facts: Facts): number | undefined => {
   return posture && holdMinutes(facts.mass.inHandG, posture, facts.context.operator)
 }
 
-/** Until a set-up is ready, from nothing: every joint and every lead, s. */
+/** Until a set-up is ready, from nothing: every joint, every lead, and the balance on a stand, s. */
 export const secondsOf = (assembly: Assembly, context: Context): number => {
-  const { joint, lead } = paceOf(context)
+  const { joint, lead, balance } = paceOf(context)
   return assembly.placed.reduce(
     (sum, piece) => sum + (piece.mate?.ok ? joint(piece.mate.value.standard) : 0),
-    assembly.setup.links.length * lead,
+    assembly.setup.links.length * lead + balance(assembly.setup.support),
   )
 }
 

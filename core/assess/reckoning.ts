@@ -189,13 +189,15 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
     }
   },
   'set-up': (assessment) => {
-    const { joint, lead } = paceOf(assessment.facts.context)
+    const { joint, lead, balance } = paceOf(assessment.facts.context)
     const { placed, setup } = assessment.assembly
     const joints = placed.flatMap((piece): Term[] =>
       piece.mate?.ok ? [{ name: piece.part.name, value: joint(piece.mate.value.standard), unit: 's' }] : [],
     )
     const leads: readonly Term[] =
       setup.links.length > 0 ? [{ name: 'leads', value: setup.links.length * lead, unit: 's' }] : []
+    const balancing = balance(setup.support)
+    const last: readonly Term[] = balancing > 0 ? [{ name: 'balancing', value: balancing, unit: 's' }] : []
     const value = assessment.setupSeconds
     return {
       id: 'set-up',
@@ -204,8 +206,8 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
       low: value,
       high: value,
       unknown: false,
-      numbers: { joints: joints.length, leads: setup.links.length, lead },
-      ...listed([...joints, ...leads]),
+      numbers: { joints: joints.length, leads: setup.links.length, lead, balancing },
+      ...listed([...joints, ...leads, ...last]),
       bound: undefined,
     }
   },

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { edit, type Joint, placeSetup, type Setup } from '../assembly/index.ts'
+import { emptySetup, edit, type Joint, placeSetup, type Setup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { firstMark, secondMark } from '../../demo/scenario/index.ts'
@@ -130,4 +130,19 @@ test('a hinge that is swung is a step of its own, 3 s by hand; a second hold is 
   expect(made.steps.map(({ do: what, seconds }) => [what, seconds])).toEqual([['brace', 25]])
   const off = changeoverOf(place({ joints, braces }), place({}))
   expect(off.steps.map(({ do: what }) => what)).toEqual(['unbrace', 'undo'])
+})
+
+test('a set-up that comes onto a stand is balanced there, one that stays on its kind is not; turning upright takes its seconds', () => {
+  const tiny = tinyRig([], [])
+  const at = (support: 'hand-low' | 'tripod' | 'gimbal', orientation: 'level' | 'upright' = 'level') =>
+    placeSetup(tiny.rig, { ...emptySetup, support, orientation }, tiny.context.catalogue)
+  const seconds = (from: Parameters<typeof at>, to: Parameters<typeof at>) => {
+    const { steps } = changeoverOf(at(...from), at(...to))
+    return steps.map((step) => [step.do, step.seconds])
+  }
+  expect(seconds(['hand-low'], ['gimbal'])).toEqual([['balance', 150]])
+  expect(seconds(['gimbal'], ['tripod'])).toEqual([['balance', 25]])
+  expect(seconds(['gimbal'], ['gimbal'])).toEqual([])
+  expect(seconds(['tripod'], ['hand-low'])).toEqual([])
+  expect(seconds(['hand-low'], ['hand-low', 'upright'])).toEqual([['turn', 6]])
 })

@@ -7,12 +7,14 @@ import {
   type Link,
   type PlacedPart,
   ridesOn,
+  type Support,
 } from '../assembly/index.ts'
 import { type MountStandard, type Tool, toolName } from '../catalogue/index.ts'
 
 /** One thing to do when one set-up becomes another. */
 export interface Step {
-  readonly do: 'undo' | 'put on' | 'move' | 'slide' | 'pose' | 'brace' | 'unbrace' | 'unplug' | 'plug in'
+  readonly do:
+    'undo' | 'put on' | 'move' | 'slide' | 'pose' | 'brace' | 'unbrace' | 'unplug' | 'plug in' | 'turn' | 'balance'
   /** The piece, or the lead: its instance and its name. */
   readonly instance: string
   readonly name: string
@@ -49,11 +51,29 @@ const sameEnds = (a: Link, b: Link): boolean =>
 export interface Pace {
   readonly joint: (standard: MountStandard) => number
   readonly lead: number
+  /** Balancing it on what bears it; nothing in the hand. */
+  readonly balance: (support: Support) => number
 }
 /** Under this name the seconds of a lead, both ends, are known. */
 export const LEAD_KIND = 'lead'
 
-export const usualPace: Pace = { joint: ({ seconds }) => seconds, lead: LEAD_SECONDS }
+/**
+ * Balancing on a stand, by the support: the kind its seconds are known by, and the usual ones. A gimbal is balanced axis
+ * by axis, a head by one slide and its drag. Our own guesses.
+ */
+const balances: Readonly<Partial<Record<Support, { readonly kind: string; readonly seconds: number }>>> = {
+  tripod: { kind: 'balance-head', seconds: 25 },
+  gimbal: { kind: 'balance-gimbal', seconds: 150 },
+}
+export const balanceOn = (support: Support) => balances[support]
+/** Turning the camera upright or back, with whatever holds it. */
+const TURN_SECONDS = 6
+
+export const usualPace: Pace = {
+  joint: ({ seconds }) => seconds,
+  lead: LEAD_SECONDS,
+  balance: (support) => balanceOn(support)?.seconds ?? 0,
+}
 
 /** The leads of one set-up that are not plugged in like that in the other. */
 const leadsAt =
@@ -171,6 +191,10 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
         ),
       )
   }
+  const root = to.placed[0]
+  const whole = (what: 'turn' | 'balance', seconds: number): Step[] =>
+    root && seconds > 0 ? [{ ...step(what, root), seconds, tool: 'fingers', toolName: 'fingers' }] : []
+  const { support, orientation } = to.setup
   // Leads come out before what they hang on, and go in last.
   const steps = [
     ...leadsOnly(from, to, 'unplug'),
@@ -179,6 +203,9 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
     ...done,
     ...bracesOnly(to, from, 'brace'),
     ...leadsOnly(to, from, 'plug in'),
+    ...whole('turn', orientation === from.setup.orientation ? 0 : TURN_SECONDS),
+    // What stood on the same kind of stand before is near its balance.
+    ...whole('balance', support === from.setup.support ? 0 : pace.balance(support)),
   ]
   return {
     steps,

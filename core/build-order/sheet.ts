@@ -14,7 +14,7 @@ import { standRoles } from '../balance/index.ts'
 import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
 import { scale, type Vec3 } from '../kernel/index.ts'
-import { LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
+import { balanceOn, LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
 import { buildOrderOf, isHolding } from './order.ts'
 import type { Path } from './paths.ts'
 
@@ -28,7 +28,7 @@ const firmness: Readonly<Record<Tool, Firmness>> = {
 }
 
 /** What is looked at once a step is done; by the sort of joint, or by what else was done. */
-export type SheetCheck = Kind | 'pose' | 'hold' | 'lead' | 'stand' | 'off'
+export type SheetCheck = Kind | 'pose' | 'hold' | 'lead' | 'stand' | 'off' | 'balance'
 
 /** Where something is set on its scale, and how it is turned. */
 export interface Setting {
@@ -42,7 +42,7 @@ export interface Setting {
 
 /** One thing to do while a rig is put together. */
 export interface SheetStep {
-  readonly do: 'join' | 'pose' | 'hold' | 'plug in' | 'stow'
+  readonly do: 'join' | 'pose' | 'hold' | 'plug in' | 'stow' | 'balance'
   readonly instance: string
   readonly name: string
   /** What it goes on, and at which point there, as the part calls it. */
@@ -243,6 +243,30 @@ const plugged = (assembly: Assembly, run: Run, pace: Pace): SheetStep => {
   }
 }
 
+/** On a stand the whole is balanced once all of it is there, leads and all. */
+const balanced = ({ placed: [root], setup: { support } }: Assembly, pace: Pace): readonly SheetStep[] => {
+  const on = balanceOn(support)
+  return root && on
+    ? [
+        {
+          do: 'balance',
+          instance: root.instance.id,
+          name: root.part.name,
+          onto: support === 'gimbal' ? 'the gimbal' : 'the head',
+          at: '',
+          setting: {},
+          tool: 'fingers',
+          toolName: 'fingers',
+          firm: 'by hand',
+          seconds: pace.balance(support),
+          timed: on.kind,
+          check: 'balance',
+          commands: [],
+        },
+      ]
+    : []
+}
+
 const named = ({ instance, part }: PlacedPart) => ({ instance: instance.id, name: part.name })
 
 /**
@@ -263,7 +287,7 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   const own = root ? posesOf(assembly, root) : []
   const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
   const wires = [...leads].sort((a, b) => leadRank(a) - leadRank(b)).map((run) => plugged(assembly, run, pace))
-  const steps = [...own, ...pieces, ...off, ...wires]
+  const steps = [...own, ...pieces, ...off, ...wires, ...balanced(assembly, pace)]
   return {
     steps,
     knots: order.knots.map(({ piece, by }) => ({ ...named(piece), by: by.map(({ part }) => part.name) })),

@@ -1,6 +1,6 @@
 import type { Context, Limits } from '../context/index.ts'
 import { z } from 'zod'
-import { LEAD_KIND as LEAD, LEAD_SECONDS, type Pace } from '../build-order/index.ts'
+import { balanceOn, LEAD_KIND as LEAD, LEAD_SECONDS, type Pace } from '../build-order/index.ts'
 import type { Unit } from '../kernel/index.ts'
 import { standards } from '../catalogue/index.ts'
 import type { Check } from './check.ts'
@@ -36,6 +36,10 @@ const MOST_SECONDS = 900
 const usualSeconds: ReadonlyMap<string, number> = new Map([
   ...standards.map(({ id, seconds }) => [id, seconds] as const),
   [LEAD, LEAD_SECONDS],
+  ...(['tripod', 'gimbal'] as const).flatMap((support) => {
+    const on = balanceOn(support)
+    return on ? [[on.kind, on.seconds] as const] : []
+  }),
 ])
 
 /**
@@ -44,14 +48,27 @@ const usualSeconds: ReadonlyMap<string, number> = new Map([
  */
 export const paceOf = ({ limits: own, learnt }: Pick<Context, 'limits' | 'learnt'>): Pace => {
   const known = (id: string): number | undefined => own?.[SECONDS]?.[id] ?? learnt?.seconds.get(id)?.value
-  return { joint: ({ id, seconds }) => known(id) ?? seconds, lead: known(LEAD) ?? LEAD_SECONDS }
+  return {
+    joint: ({ id, seconds }) => known(id) ?? seconds,
+    lead: known(LEAD) ?? LEAD_SECONDS,
+    balance: (support) => {
+      const on = balanceOn(support)
+      return on ? (known(on.kind) ?? on.seconds) : 0
+    },
+  }
+}
+
+const titles: Readonly<Record<string, string>> = {
+  [LEAD]: 'a lead, both ends',
+  'balance-head': 'balancing on a head',
+  'balance-gimbal': 'balancing on a gimbal',
 }
 
 /** The seconds that can be set, one kind of joint a line. */
 export const secondsOfWork = (own: Limits = {}): readonly Limit[] =>
   [...usualSeconds].map(([option, usual]) => ({
     check: SECONDS,
-    title: option === LEAD ? 'a lead, both ends' : (standards.find(({ id }) => id === option)?.title ?? option),
+    title: titles[option] ?? standards.find(({ id }) => id === option)?.title ?? option,
     option,
     unit: 's' as const,
     usual,

@@ -45,6 +45,7 @@ const looks: Readonly<Record<SheetCheck, string>> = {
   lead: 'It hangs in a bow and touches nothing that moves.',
   stand: 'One hand stays on the rig until the lever is shut. It must not slide.',
   off: 'The lead reaches when you stand up straight.',
+  balance: 'Let go: it stays wherever you point it.',
 }
 
 /** Pictures go through the joint's own sentence; what is turned, set and swung is told after it. */
@@ -55,6 +56,7 @@ export const titleOf = (step: SheetStep): string =>
     hold: `Hold ${step.name} to ${step.onto}`,
     'plug in': `Plug in ${step.name}`,
     stow: `${step.name}: ${step.onto}`,
+    balance: `Balance it on ${step.onto}`,
   })[step.do]
 
 /** From where it comes, how it is joined, and how it is set. */
@@ -73,10 +75,14 @@ export const howOf = (step: SheetStep, style: Style): readonly string[] => {
   if (kind === 'pose') return [`Set what ${step.at} to ${setting.pose ?? ''}.`]
   if (kind === 'plug in') return [...voltWords(step), `From ${step.at}.`]
   if (kind === 'stow') return set
+  if (kind === 'balance') return [step.timed === 'balance-gimbal' ? ON_GIMBAL : ON_HEAD]
   const make = step.check in makes ? makes[step.check as Kind] : step.check === 'stand' ? STAND : makes.thread
   const comes = step.side ? [`It comes from ${step.side}.`] : []
   return [...comes, make, ...set, ...turned]
 }
+const ON_GIMBAL =
+  'Motors off. Tilt first, lens up and lens level, then roll, then pan; lens, leads and card as they are used.'
+const ON_HEAD = 'Drag off, a hand on the handle. Slide the plate until it stays level, then set the drag.'
 const STAND = 'Legs spread and levelled first, then the rig on top and the lock.'
 
 /** Voltage and polarity are looked at before anything is plugged. */

@@ -1,6 +1,6 @@
 import type { Assessment } from '@zucchini/core/assess'
 import type { Catalogue } from '@zucchini/core/catalogue'
-import { standards } from '@zucchini/core/catalogue'
+import { secondsOfWork } from '@zucchini/core/checks'
 import type { DayLog, Lesson, Measured } from '@zucchini/core/log'
 import { grams, hours, hoursMinutes, millimetres, minutes, shortName, type Style, watts } from '../../wording.ts'
 import type { Happening } from './log-draft.ts'
@@ -18,8 +18,7 @@ type Names = Pick<Catalogue, 'parts'> | undefined
 const nameIn = (catalogue: Names, id: string): string => catalogue?.parts.get(id)?.name ?? id
 
 /** A kind of joint by its name, or a lead. */
-export const jointKind = (id: string): string =>
-  id === 'lead' ? 'a lead, both ends' : (standards.find((standard) => standard.id === id)?.title ?? id)
+export const jointKind = (id: string): string => secondsOfWork().find(({ option }) => option === id)?.title ?? id
 
 const large = (words: string): string => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`
 const percent = (share: number): string => `${Math.round(share * 100)} %`
@@ -29,7 +28,7 @@ export const lessonWords = (lesson: Lesson, catalogue: Names, style: Style): str
   const name = nameIn(catalogue, lesson.of)
   switch (lesson.kind) {
     case 'seconds': {
-      const usual = standards.find(({ id }) => id === lesson.of)?.seconds
+      const usual = secondsOfWork().find(({ option }) => option === lesson.of)?.usual
       return `${large(jointKind(lesson.of))}: ${Math.round(lesson.value)} s by the watch${usual === undefined ? '' : `, ${usual} s usual`}`
     }
     case 'health':

@@ -14,6 +14,8 @@ const word = {
   unbrace: 'let go',
   unplug: 'unplug',
   'plug in': 'plug in',
+  turn: 'turn',
+  balance: 'balance',
 } as const
 </script>
 
