@@ -124,7 +124,7 @@ test('every kind of lesson has its sentence, with where it counts', () => {
   const words = lessons.map((lesson) => lessonWords(lesson, demoContext.catalogue, style))
   expect(new Set(lessons.map(({ kind }) => kind))).toEqual(new Set(Object.keys(lessonReach)))
   for (const one of words) expect(one).not.toMatch(/undefined|NaN|[{}]/)
-  expect(words).toContain('A lead, both ends: 12 s by the watch')
+  expect(words).toContain('A lead, both ends: 12 s by the watch, 8 s usual')
   expect(inRank(lessons).at(0)?.kind).toBe('loose')
   expect(inRank(lessons).at(-1)?.kind).toBe('seconds')
   const unused = lessons.find(({ kind }) => kind === 'unused')
