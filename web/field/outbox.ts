@@ -29,8 +29,10 @@ export const browserOutbox = (name = 'zucchini-field'): Outbox => {
       ),
     put: async (entry) => {
       const db = await open().catch(() => undefined)
-      if (db) await db.put(STORE, entry)
-      else inPage.set(entry.id, entry)
+      if (!db) return void inPage.set(entry.id, entry)
+      // Written to the disk, not only taken: a phone may die the next moment.
+      const tx = db.transaction(STORE, 'readwrite', { durability: 'strict' })
+      await Promise.all([tx.store.put(entry), tx.done])
     },
     all: async () => {
       const db = await open().catch(() => undefined)

@@ -1,5 +1,7 @@
 import type { FieldEntry } from '@zucchini/core/log'
 import fc from 'fast-check'
+import { createPinia, setActivePinia } from 'pinia'
+import { useField } from '../stores/field.ts'
 import { browserOutbox } from './outbox.ts'
 import { AT_ONCE, Sender } from './sender.ts'
 
@@ -110,4 +112,16 @@ it('sends no more at once than is allowed', async () => {
   for (let n = 1; n <= 2 * AT_ONCE + 1; n++) await outbox.put(tick(n))
   await sender.flush()
   expect(sizes).toEqual([AT_ONCE, AT_ONCE, 1])
+})
+
+it('a tick shows only once it is kept: what shows is never gone with the page', async () => {
+  setActivePinia(createPinia())
+  globalThis.fetch = () => Promise.reject(new TypeError('no connection'))
+  const field = useField()
+  const told = field.tell({ id: 'ferry' }, 1, { kind: 'tick', list: 'pack', key: 'slab', on: true })
+  // Not yet: nobody knows whether it will be written.
+  expect(field.ticksOn('ferry', 'pack').size).toBe(0)
+  const entry = await told
+  expect(field.ticksOn('ferry', 'pack').has('slab')).toBe(true)
+  expect((await browserOutbox().all()).some(({ id }) => id === entry.id)).toBe(true)
 })

@@ -67,10 +67,9 @@ export const useField = defineStore('field', () => {
   const tell = async (rig: { readonly id: string }, revision: number, what: Told): Promise<FieldEntry> => {
     lastAt = Math.max(Date.now(), lastAt + 1)
     const entry = { id: freshId(), rigId: rig.id, revision, at: new Date(lastAt).toISOString(), what }
-    waiting.value = [...waiting.value, entry]
+    // Nothing is shown as ticked or told that would be gone if the page closed now.
     await outbox.put(entry)
-    // What was sent meanwhile may have looked into the outbox a moment too early.
-    if (!all.value.some(({ id }) => id === entry.id)) waiting.value = byId(waiting.value, [entry])
+    waiting.value = byId(waiting.value, [entry])
     void sender.flush()
     return entry
   }
