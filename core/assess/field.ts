@@ -1,6 +1,6 @@
-import { type Assembly, everywhere, type PlacedPart, type Rig, sitsSomewhere } from '../assembly/index.ts'
+import { type Assembly, everywhere, type Rig, sitsSomewhere } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
-import { type Finding, findingKey, type Remedy } from '../checks/index.ts'
+import { type Finding, findingKey, jointKeyOf, type Remedy } from '../checks/index.ts'
 import type { Context } from '../context/index.ts'
 import type { JointKey, Learnt } from '../log/index.ts'
 import { type Assessment, evaluate } from './evaluate.ts'
@@ -45,9 +45,6 @@ export interface LogPlan {
   }[]
 }
 
-const jointOf = ({ host, joint, part }: PlacedPart): JointKey | undefined =>
-  host && joint && { guest: part.id, guestMount: joint.guestMount, host: host.part.id, hostMount: joint.hostMount }
-
 const firstOf = <T extends { readonly piece: string }>(list: readonly T[]): readonly T[] =>
   [...new Map([...list].reverse().map((one) => [one.piece, one])).values()].reverse()
 
@@ -61,7 +58,7 @@ const pieces = (day: readonly Assessment[]): readonly LogPiece[] => {
       const load = facts.loads.get(id)
       pull.set(id, Math.max(pull.get(id) ?? 0, load?.twistNm ?? 0))
       const known = all.get(id)
-      const joint = jointOf(piece)
+      const joint = jointKeyOf(piece)
       all.set(id, {
         piece: id,
         partId: piece.part.id,
@@ -149,11 +146,17 @@ export const markLinesOf = (rig: Rig, given: Context, learnt: Learnt): readonly 
   const { learnt: _, ...plain } = given
   const context = { ...plain, learnt }
   const lines = new Map<string, MarkLine>()
+  const kept = new Map<string, Assessment>()
+  const judged = (setup: string): Assessment => {
+    const made = kept.get(setup) ?? evaluate(rig, setup, context)
+    kept.set(setup, made)
+    return made
+  }
   for (const { id } of rig.setups) {
     if (lines.size >= MOST_LINES) break
     const had = new Set(evaluate(rig, id, plain).findings.map(findingKey))
-    const now = evaluate(rig, id, context)
-    const known = knownBy(now, (setup) => evaluate(rig, setup, context))
+    const now = judged(id)
+    const known = knownBy(now, judged)
     for (const finding of now.findings) {
       const key = findingKey(finding)
       if (had.has(key) || lines.has(key) || lines.size >= MOST_LINES) continue

@@ -16,7 +16,7 @@ import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, mountOf, type Part } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { numberOf, perKey, perThing } from '../kernel/index.ts'
-import { jointName } from '../log/index.ts'
+import { type JointKey, jointName } from '../log/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Aim } from './aim.ts'
@@ -209,8 +209,9 @@ export const firmerSeats = (piece: PlacedPart): readonly Aim[] => {
 }
 
 /** A joint of this rig as the field's log names it, whichever pieces are of these parts. */
-export const joinedAs = perThing('joint by its parts', ({ host, joint, part }: PlacedPart): string =>
-  host && joint
-    ? jointName({ guest: part.id, guestMount: joint.guestMount, host: host.part.id, hostMount: joint.hostMount })
-    : '',
-)
+export const jointKeyOf = ({ host, joint, part }: PlacedPart): JointKey | undefined =>
+  host && joint && { guest: part.id, guestMount: joint.guestMount, host: host.part.id, hostMount: joint.hostMount }
+export const joinedAs = perThing('joint by its parts', (piece: PlacedPart): string => {
+  const key = jointKeyOf(piece)
+  return key ? jointName(key) : ''
+})

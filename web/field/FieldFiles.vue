@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { placeSetup } from '@zucchini/core/assembly'
-import { readFieldFile } from '@zucchini/core/log'
+import { fieldFile, readFieldFile } from '@zucchini/core/log'
 import { FileDown, FileUp } from '@lucide/vue'
 import { ref } from 'vue'
 import { useContext } from '../stores/context.ts'
@@ -60,6 +60,10 @@ const write = async () => {
   }
 }
 
+/** What waits here, as a file: for another machine, or where the server would not take it. */
+const saveWaiting = () =>
+  save(`${store.rig?.id ?? 'rig'}-field.json`, fieldFile(field.waiting), 'application/json;charset=utf-8')
+
 const MOST_BYTES = 8_000_000
 const read = async (event: Event) => {
   const input = event.target as HTMLInputElement
@@ -94,6 +98,13 @@ const read = async (event: Event) => {
         <input type="file" class="sr-only" accept="application/json,.json" data-read-sheets @change="read" />
       </label>
     </div>
+    <p v-if="field.waiting.length" class="mt-1.5" role="status">
+      {{ field.waiting.length }} not stored by the server yet<template v-if="field.notStored.length"
+        >; {{ field.notStored.length }} of them it would not take, for example because the rig is not known
+        there</template
+      >.
+      <button class="btn ml-1 py-0.5" data-save-waiting @click="saveWaiting">Save them as a file</button>
+    </p>
     <p v-if="said" class="mt-1.5" :class="{ 'text-brick': isWrong }" :role="isWrong ? 'alert' : 'status'">{{ said }}</p>
   </div>
 </template>

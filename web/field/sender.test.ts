@@ -93,7 +93,10 @@ it('one entry that is refused for ever blocks none of the others', async () => {
   await sender.flush()
   expect(stored.map(({ id }) => id).sort()).toEqual([1, 2, 4, 5].map(uuid))
   expect(refused).toEqual([uuid(3)])
-  expect(await outbox.all()).toEqual([])
+  // It is told and not lost: it stays here, and is not sent for ever.
+  expect(await outbox.all()).toEqual([tick(3)])
+  await sender.flush()
+  expect(refused).toEqual([uuid(3)])
 })
 
 it('a server that is down is no refusal: nothing is given up', async () => {

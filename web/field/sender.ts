@@ -12,7 +12,7 @@ export const AT_ONCE = 50
 const FIRST_WAIT_MS = 2000
 const LONGEST_WAIT_MS = 60_000
 
-/** Entries that are none of this server's business, for it or for any other: they would be refused for ever. */
+/** What was sent is not as this server takes it: sent again it would be refused again. */
 const REFUSED: ReadonlySet<number> = new Set([400, 413, 422])
 
 interface Deps {
@@ -35,6 +35,8 @@ export class Sender {
   #sending: Promise<void> | undefined
   #again = false
   #isWaiting = false
+  /** Refused by themselves: they stay in the outbox, are told, and are tried again when the page opens anew. */
+  readonly #refused = new Set<string>()
   #waitMs = FIRST_WAIT_MS
 
   constructor(deps: Deps) {
@@ -50,7 +52,7 @@ export class Sender {
   async #run(): Promise<void> {
     while (this.#again) {
       this.#again = false
-      const waiting = await this.#deps.outbox.all()
+      const waiting = (await this.#deps.outbox.all()).filter(({ id }) => !this.#refused.has(id))
       for (let i = 0; i < waiting.length; i += AT_ONCE)
         if (!(await this.#piece(waiting.slice(i, i + AT_ONCE)))) {
           this.#tryLater()
@@ -76,7 +78,8 @@ export class Sender {
       const { kept, strange } = await this.#deps.send(entries)
       this.#waitMs = FIRST_WAIT_MS
       const [stored, unknown] = [new Set(kept), new Set(strange)]
-      await this.#deps.outbox.drop([...stored, ...unknown])
+      for (const id of unknown) this.#refused.add(id)
+      await this.#deps.outbox.drop([...stored])
       this.#deps.changed(
         await this.#deps.outbox.all(),
         entries.filter(({ id }) => stored.has(id)),
@@ -87,8 +90,8 @@ export class Sender {
       if (!REFUSED.has(this.#deps.statusOf(error) ?? 0)) return false
       const [only] = entries
       if (entries.length === 1 && only) {
-        // It alone is refused: it would block all that come after it.
-        await this.#deps.outbox.drop([only.id])
+        // It alone is refused: it must not block all that come after it.
+        this.#refused.add(only.id)
         this.#deps.changed(await this.#deps.outbox.all(), [])
         this.#deps.lost(entries)
         return true

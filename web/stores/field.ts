@@ -60,7 +60,9 @@ export const useField = defineStore('field', () => {
   if (typeof addEventListener === 'function') addEventListener('online', () => void sender.flush())
 
   const all = computed(() => byId(stored.value, waiting.value))
-  const lessons = computed<readonly Lesson[]>(() => lessonsOf(all.value.filter(({ what }) => what.kind !== 'tick')))
+  const lessons = computed<readonly Lesson[]>(() =>
+    lessonsOf(all.value.filter(({ what }) => what.kind !== 'tick' && what.kind !== 'clear')),
+  )
   const learnt = computed<Learnt>(() => (lessons.value.length > 0 ? learntOf(lessons.value) : nothingLearnt))
 
   /** Tells one thing of a rig. It is safe on this machine when this returns. */

@@ -9,14 +9,16 @@ import { useRig } from '../stores/rig.ts'
 const field = useField()
 const offline = useOffline()
 const store = useRig()
-const count = computed(() => field.waiting.length)
+const count = computed(() => field.waiting.length - field.notStored.length)
 const words = computed(() => {
+  if (field.notStored.length > 0) return `${field.notStored.length} could not be stored: see the log`
+  if (count.value > 0 && !field.isKept) return `${count.value} not sent yet, gone if this page is closed`
   if (count.value > 0)
     return `${count.value} kept here, ${offline.isReached && !field.troubled ? 'being sent' : 'sent when there is a network'}`
   if (!offline.isReached) return 'no network'
   return store.rig && offline.keeps.has(store.rig.id) ? 'works without network' : ''
 })
-const isQuiet = computed(() => count.value === 0 && offline.isReached)
+const isQuiet = computed(() => count.value === 0 && field.notStored.length === 0 && offline.isReached)
 </script>
 
 <template>
