@@ -43,6 +43,10 @@ test.each([
   [undefined, '12'],
 ] as const)('12 in %s', (unit, words) => expect(figure(12, unit, style)).toBe(words))
 
+test('a time that is less has a minus and is split as one that is more', () => {
+  expect([-53, -77, 0, 317].map(hoursMinutes)).toEqual(['−53 s', '−1 min 17 s', '0 s', '5 min 17 s'])
+})
+
 test('a unit nobody knows is the message’s fault and is said', () => {
   expect(() => fill('{massG:stone}', { massG: 1 }, {}, style)).toThrow('There is no unit "stone"')
 })

@@ -155,8 +155,13 @@ export const refusalSentence = (issue: Issue, style: Style): string => {
   return `${said[0]?.toUpperCase() ?? ''}${said.slice(1)}${said.endsWith('.') ? '' : '.'}`
 }
 
+/** Seconds as people say them: "40 s", "5 min 17 s", "−53 s". */
 export const hoursMinutes = (seconds: number): string =>
-  seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`
+  seconds < 0
+    ? `−${hoursMinutes(-seconds)}`
+    : seconds < 60
+      ? `${seconds} s`
+      : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`
 
 /** How long something can be held, for people: "long", "12 min", "40 s". */
 export const holdWords = (minutes: number): string =>

@@ -124,8 +124,8 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
         </div>
         <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to lay them side by side.</p>
         <p class="label mt-4">
-          Seconds are the usual ones for each kind of joint. Holding times are estimates for an average arm, not medical
-          advice: stop when it hurts.
+          Seconds are yours where you set them or the watch has shown them, else the usual ones for each kind of joint.
+          Holding times are estimates for an average arm, not medical advice: stop when it hurts.
         </p>
       </div>
     </main>
