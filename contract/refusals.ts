@@ -121,6 +121,7 @@ export const issueWords: Readonly<Record<string, string>> = {
   'off-the-skin': '"{mount}" hangs in the air; it must lie on a solid of the part',
   'no-size': '"{typed}" is no size of "{mount}"; write its diameter in mm, such as 77',
   'shares-unknown': 'it shares its place with "{mount}", which the part does not have',
+  'order-unknown': 'something should be joined first at "{mount}", which the part does not have',
   'screen-on-nothing': 'its screen sits on solid {solid}, and the part has {solids}',
   'hinge-moves-nothing': 'this hinge moves {what}, which the part does not have',
   'lens-unknown': 'the lens kit names "{part}", which is no lens of the catalogue',

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
-import { emptySetup, edit, type Joint, placeSetup, type Setup } from '../assembly/index.ts'
+import { emptySetup, edit, type Joint, placeSetup, ridesOn, type Setup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { firstMark, secondMark } from '../../demo/scenario/index.ts'
 import { soundRigs } from '../../demo/sound/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { hdmiLead, link, screen, wiredRig } from '../testing/wired.ts'
-import { changeoverOf } from './index.ts'
+import { changeoverOf, pathsOf, SCRAPE_MM, scrapes } from './index.ts'
 
 const catalogue = catalogueOf(demoParts)
 const cube = (id: string) =>
@@ -145,4 +145,33 @@ test('a set-up that comes onto a stand is balanced there, one that stays on its 
   expect(seconds(['gimbal'], ['gimbal'])).toEqual([])
   expect(seconds(['tripod'], ['hand-low'])).toEqual([])
   expect(seconds(['hand-low'], ['hand-low', 'upright'])).toEqual([['turn', 6]])
+})
+
+test('what comes off on the way to another set-up passes nothing that still stands, in the demo and the sound rigs', () => {
+  const rigs = [firstMark, secondMark, ...soundRigs].map((rig) =>
+    rig.setups.map((setup) => placeSetup(rig, setup, catalogue)),
+  )
+  for (const setups of rigs)
+    for (const from of setups)
+      for (const to of setups) {
+        const standing = new Set(from.placed)
+        for (const { do: what, instance } of changeoverOf(from, to).steps) {
+          const piece = from.byInstance.get(instance)
+          if (what !== 'undo' || !piece || !standing.has(piece)) continue
+          const unit = [...standing].filter((other) => ridesOn(other, piece))
+          for (const one of unit) standing.delete(one)
+          const isRound = piece.mate?.ok === true && piece.mate.value.standard.closesRound === true
+          const rest = [...standing].filter((other) => !(isRound && other === piece.host))
+          const clear = pathsOf(piece).some((path) =>
+            unit.every((one) => rest.every((other) => scrapes(one, other, path) <= SCRAPE_MM)),
+          )
+          expect([from.rig.id, from.setup.id, to.setup.id, instance, clear]).toEqual([
+            from.rig.id,
+            from.setup.id,
+            to.setup.id,
+            instance,
+            true,
+          ])
+        }
+      }
 })

@@ -10,6 +10,7 @@ import {
   type Support,
 } from '../assembly/index.ts'
 import { type MountStandard, type Tool, toolName } from '../catalogue/index.ts'
+import { type Clearing, clearingOf } from './clearing.ts'
 
 /** One thing to do when one set-up becomes another. */
 export interface Step {
@@ -123,17 +124,37 @@ const onlyIn = (one: Assembly, other: Assembly): ReadonlySet<PlacedPart> =>
   new Set(one.placed.filter((piece) => piece.joint && !other.byInstance.get(piece.instance.id)?.joint))
 
 /**
- * What it takes to get from one set-up to another of the same kit: pieces taken off (outermost first), put on (hosts
- * first), moved to another mount, or only slid or turned, hinges swung, second holds loosened and made. What sits on a
- * piece that goes, and goes too, stays on it: they are put aside as one, and come back as one. Seconds are those of each
- * joint's standard; a moved piece is undone and done.
+ * What comes off the one set-up and what goes on the other, each in an order that can be done: nothing passes through
+ * what stands, and stated orders are kept. What is only in the way is lifted aside in both.
+ */
+const clearings = (
+  from: Assembly,
+  to: Assembly,
+  goes: readonly PlacedPart[],
+  comes: readonly PlacedPart[],
+): { readonly off: Clearing; readonly on: Clearing } => {
+  let aside: ReadonlySet<string> = new Set()
+  for (;;) {
+    const asideIn = ({ placed }: Assembly) => placed.filter(({ instance }) => aside.has(instance.id))
+    const off = clearingOf(from, goes, asideIn(from))
+    const on = clearingOf(to, comes, asideIn(to))
+    const both = new Set([...off.aside, ...on.aside].map(({ instance }) => instance.id))
+    if (both.size === aside.size) return { off, on }
+    aside = both
+  }
+}
+
+/**
+ * What it takes to get from one set-up to another of the same kit: pieces taken off along ways that are free, put on the
+ * other way round, moved to another mount, or only slid or turned, hinges swung, second holds loosened and made. What sits
+ * on a piece that goes, and goes too, stays on it: they are put aside as one, and come back as one. What only stands in
+ * the way is lifted aside with all it carries and put back. Seconds are those of each joint's standard; a moved piece is
+ * undone and done.
  */
 export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPace): Changeover => {
   const { id } = from.setup
   const step = stepAt(pace)
   const leadsOnly = leadsAt(pace, id)
-  const undone: Step[] = []
-  const done: Step[] = []
   const [goes, comes] = [onlyIn(from, to), onlyIn(to, from)]
   // What is new to the kit was never put together: it comes piece by piece.
   const known = new Set(from.rig.kit.map((one) => one.id))
@@ -142,25 +163,35 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
   const ridersIn = (all: ReadonlySet<PlacedPart>, piece: PlacedPart) =>
     [...all].filter((other) => other !== piece && ridesOn(other, piece) && asOne(all, other))
   const place = ({ joint }: PlacedPart): readonly Command[] => (joint ? [{ do: 'place', setup: id, joint }] : [])
-  for (const piece of [...from.placed].reverse()) {
-    const now = to.byInstance.get(piece.instance.id)
-    if (!piece.joint || asOne(goes, piece)) continue
-    if (goes.has(piece))
-      undone.push(
-        step('undo', piece, [{ do: 'take-off', setup: id, instance: piece.instance.id }], ridersIn(goes, piece)),
-      )
-    else if (now?.joint && (!sameSeat(piece.joint, now.joint) || piece.part.id !== now.part.id))
-      undone.push(step('undo', piece))
-  }
+  const isMoved = (was: PlacedPart | undefined, now: PlacedPart | undefined): boolean =>
+    was?.joint !== undefined &&
+    now?.joint !== undefined &&
+    (!sameSeat(was.joint, now.joint) || was.part.id !== now.part.id)
+  const tops = (one: Assembly, other: Assembly, all: ReadonlySet<PlacedPart>) =>
+    one.placed.filter(
+      (piece) => (all.has(piece) && !asOne(all, piece)) || isMoved(piece, other.byInstance.get(piece.instance.id)),
+    )
+  const { off, on } = clearings(from, to, tops(from, to, goes), tops(to, from, comes))
+  // Lifted aside and put back, it takes along what it carries; the rig in the books stays as it is.
+  const carriedBy = ({ placed }: Assembly, piece: PlacedPart) =>
+    placed.filter((other) => other !== piece && ridesOn(other, piece))
+  const undone = off.order.map((piece): Step => {
+    if (off.aside.includes(piece)) return step('undo', piece, [], carriedBy(from, piece))
+    return goes.has(piece)
+      ? step('undo', piece, [{ do: 'take-off', setup: id, instance: piece.instance.id }], ridersIn(goes, piece))
+      : step('undo', piece)
+  })
+  const done = on.order.toReversed().map((piece): Step => {
+    if (on.aside.includes(piece)) return step('put on', piece, [], carriedBy(to, piece))
+    const riders = ridersIn(comes, piece)
+    if (comes.has(piece)) return step('put on', piece, [piece, ...riders].flatMap(place), riders)
+    const was = from.byInstance.get(piece.instance.id)
+    return step(was?.part.id === piece.part.id ? 'move' : 'put on', piece, place(piece))
+  })
   for (const piece of to.placed) {
     const was = from.byInstance.get(piece.instance.id)
-    if (!piece.joint || asOne(comes, piece)) continue
-    const riders = ridersIn(comes, piece)
-    if (comes.has(piece)) done.push(step('put on', piece, [piece, ...riders].flatMap(place), riders))
-    else if (!was?.joint) continue
-    else if (was.part.id !== piece.part.id) done.push(step('put on', piece, place(piece)))
-    else if (!sameSeat(was.joint, piece.joint)) done.push(step('move', piece, place(piece)))
-    else if (!sameSetting(was.joint, piece.joint)) done.push(step('slide', piece, place(piece)))
+    if (was?.joint && piece.joint && !isMoved(was, piece) && !sameSetting(was.joint, piece.joint))
+      done.push(step('slide', piece, place(piece)))
   }
   const posed = to.placed.filter((piece) => {
     const was = from.byInstance.get(piece.instance.id)
@@ -176,20 +207,33 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
     })
   for (const piece of posed)
     done.push({ ...step('pose', piece, poses(piece)), seconds: POSE_SECONDS, tool: 'fingers', toolName: 'fingers' })
+  // A hold between what is lifted aside and the rest is loosed, and made again.
+  const loosed = (one: Assembly, aside: readonly PlacedPart[]): ReadonlySet<string> =>
+    new Set(
+      one.braces
+        .filter(({ guest, host }) => aside.some((piece) => ridesOn(guest, piece) !== ridesOn(host, piece)))
+        .map((brace) => held(brace)),
+    )
   const held = ({ joint }: Brace) => `${joint.guest} ${joint.guestMount} ${joint.host} ${joint.hostMount}`
-  const bracesOnly = (one: Assembly, other: Assembly, what: 'brace' | 'unbrace'): Step[] => {
+  const bracesOnly = (
+    one: Assembly,
+    other: Assembly,
+    what: 'brace' | 'unbrace',
+    aside: readonly PlacedPart[],
+  ): Step[] => {
     const there = new Set(other.braces.map(held))
+    const apart = loosed(one, aside)
     return one.braces
-      .filter((brace) => !there.has(held(brace)))
-      .map(({ guest, host, mate, joint }) =>
-        step(
-          what,
-          { ...guest, mate },
-          what === 'brace'
+      .filter((brace) => !there.has(held(brace)) || apart.has(held(brace)))
+      .map((brace) => {
+        const { guest, host, mate, joint } = brace
+        const commands: readonly Command[] = there.has(held(brace))
+          ? []
+          : what === 'brace'
             ? [{ do: 'brace', setup: id, joint }]
-            : [{ do: 'unbrace', setup: id, guest: guest.instance.id, host: host.instance.id }],
-        ),
-      )
+            : [{ do: 'unbrace', setup: id, guest: guest.instance.id, host: host.instance.id }]
+        return step(what, { ...guest, mate }, commands)
+      })
   }
   const root = to.placed[0]
   const whole = (what: 'turn' | 'balance', seconds: number): Step[] =>
@@ -198,10 +242,10 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
   // Leads come out before what they hang on, and go in last.
   const steps = [
     ...leadsOnly(from, to, 'unplug'),
-    ...bracesOnly(from, to, 'unbrace'),
+    ...bracesOnly(from, to, 'unbrace', off.aside),
     ...undone,
     ...done,
-    ...bracesOnly(to, from, 'brace'),
+    ...bracesOnly(to, from, 'brace', on.aside),
     ...leadsOnly(to, from, 'plug in'),
     ...whole('turn', orientation === from.setup.orientation ? 0 : TURN_SECONDS),
     // What stood on the same kind of stand before is near its balance.

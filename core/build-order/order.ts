@@ -1,13 +1,18 @@
-import { type Assembly, type Brace, pathToRoot, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, type Brace, pathToRoot, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
 import { toolName } from '../catalogue/index.ts'
 import { dot, perThing, type Vec3 } from '../kernel/index.ts'
 import { type Path, pathsOf, stands } from './paths.ts'
+import { type Against, comesAlong, wantsOff } from './stated.ts'
 
 /** One piece on its way to its seat. */
 export interface Joining {
   readonly piece: PlacedPart
   readonly path: Path
+  /** What sits on it already, joined in the hand, and comes with it. */
+  readonly riders: readonly PlacedPart[]
+  /** It is joined in the hand: its host is not on the rig yet. */
+  readonly inHand: boolean
 }
 
 /** A second hold that is made once both of its pieces are there. */
@@ -25,6 +30,8 @@ export interface Knot {
 export interface BuildOrder {
   readonly steps: readonly (Joining | Holding)[]
   readonly knots: readonly Knot[]
+  /** Stated orders that no order of the whole keeps. */
+  readonly against: readonly Against[]
   /** How often one tool is laid down for another. */
   readonly toolChanges: number
 }
@@ -54,6 +61,9 @@ const rankOf = (item: Item): number => {
 const heightOf = (item: Item): number => (isHolding(item) ? item.brace.guest : item.piece).centre[1]
 const facingOf = (item: Item): Vec3 | undefined => (isHolding(item) ? undefined : item.path.off)
 
+/** How free one is to choose: by the stated orders, with pieces that go as one where none goes alone, or by geometry only. */
+type Manner = 'as stated' | 'as one' | 'anyhow'
+
 /**
  * Taking apart what stands, piece by piece: what is free to go only grows by it, so no choice is ever wrong, and the other
  * way round it is an order in which all goes together.
@@ -62,57 +72,84 @@ class Standing {
   readonly pieces: ReadonlySet<PlacedPart>
   readonly braces: ReadonlySet<Brace>
   readonly taken: readonly Item[]
+  readonly against: readonly Against[]
   readonly #root: PlacedPart | undefined
 
   constructor(
     pieces: ReadonlySet<PlacedPart>,
     braces: ReadonlySet<Brace>,
     taken: readonly Item[],
+    against: readonly Against[],
     root: PlacedPart | undefined,
   ) {
     this.pieces = pieces
     this.braces = braces
     this.taken = taken
+    this.against = against
     this.#root = root
   }
 
-  #guests(piece: PlacedPart): boolean {
-    for (const other of this.pieces) if (other.host === piece) return true
-    return false
+  /** What a piece is taken off from: the rig, or what it was put down with. */
+  #benchOf(piece: PlacedPart): PlacedPart | undefined {
+    let at = piece.host
+    while (at && this.pieces.has(at)) at = at.host
+    return at
   }
 
-  #blockers(piece: PlacedPart, path: number): readonly PlacedPart[] {
-    const rest = this.#root ? [this.#root, ...this.pieces] : [...this.pieces]
-    return rest.filter((other) => other !== piece && stands(piece, other, path))
+  #ridersOf(piece: PlacedPart): readonly PlacedPart[] {
+    const riders: PlacedPart[] = []
+    for (const other of this.pieces) if (other !== piece && ridesOn(other, piece)) riders.push(other)
+    return riders
+  }
+
+  /** What stands in the way of a piece and what goes with it. */
+  #blockers(piece: PlacedPart, path: Path, riders: readonly PlacedPart[]): readonly PlacedPart[] {
+    const bench = this.#benchOf(piece)
+    const rest: PlacedPart[] = bench ? [bench] : []
+    for (const other of this.pieces) if (this.#benchOf(other) === bench) rest.push(other)
+    const inWay = (other: PlacedPart) =>
+      stands(piece, other, path) || riders.some((rider) => stands(piece, other, path, rider))
+    return rest.filter((other) => other !== piece && inWay(other))
+  }
+
+  /** The stated orders that taking a piece now would break. */
+  #againstBy(piece: PlacedPart): readonly Against[] {
+    const { host } = piece
+    const bench = this.#benchOf(piece)
+    const waits = [...this.pieces].filter((other) => this.#benchOf(other) === bench && wantsOff(piece, other))
+    return [
+      ...(host && this.pieces.has(host) && comesAlong(piece)
+        ? [{ piece, after: host, why: 'joined-before' as const }]
+        : []),
+      ...waits.map((after) => ({ piece, after, why: 'off-first' as const })),
+    ]
+  }
+
+  #way(piece: PlacedPart, manner: Manner): Joining | undefined {
+    const riders = this.#ridersOf(piece)
+    if (manner !== 'as one' && !riders.every(comesAlong)) return undefined
+    const isIn = (one: PlacedPart) => one === piece || riders.includes(one)
+    if ([...this.braces].some(({ guest, host }) => isIn(guest) || isIn(host))) return undefined
+    if (manner !== 'anyhow' && this.#againstBy(piece).length > 0) return undefined
+    const path = pathsOf(piece).find((one) => this.#blockers(piece, one, riders).length === 0)
+    return path && { piece, path, riders, inHand: this.#benchOf(piece) !== this.#root }
   }
 
   /** What can go now: holds at once, and pieces that carry nothing, are held by nothing more and have a way. */
   #free(): readonly Item[] {
-    const items: Item[] = [...this.braces].map((brace) => ({ brace }))
-    for (const piece of this.pieces) {
-      if (this.#guests(piece) || [...this.braces].some(({ guest, host }) => guest === piece || host === piece)) continue
-      const paths = pathsOf(piece)
-      const open = paths.findIndex((_, i) => this.#blockers(piece, i).length === 0)
-      const path = paths[open]
-      if (path) items.push({ piece, path })
-    }
-    return items
+    const ways = [...this.pieces].flatMap((piece) => this.#way(piece, 'as stated') ?? [])
+    return [...[...this.braces].map((brace): Item => ({ brace })), ...ways]
   }
 
   #without(item: Item): Standing {
-    return isHolding(item)
-      ? new Standing(
-          this.pieces,
-          new Set([...this.braces].filter((one) => one !== item.brace)),
-          [...this.taken, item],
-          this.#root,
-        )
-      : new Standing(
-          new Set([...this.pieces].filter((one) => one !== item.piece)),
-          this.braces,
-          [...this.taken, item],
-          this.#root,
-        )
+    const taken = [...this.taken, item]
+    if (isHolding(item)) {
+      const left = new Set([...this.braces].filter((one) => one !== item.brace))
+      return new Standing(this.pieces, left, taken, this.against, this.#root)
+    }
+    const left = new Set([...this.pieces].filter((one) => one !== item.piece))
+    const against = [...this.against, ...this.#againstBy(item.piece)]
+    return new Standing(left, this.braces, taken, against, this.#root)
   }
 
   /** All that goes with a tool in the hand, or with none: what comes last first, then what is worked on from the same side. */
@@ -134,6 +171,19 @@ class Standing {
     return next ? this.#without(next).clearedWith(tool) : this
   }
 
+  /**
+   * Where nothing goes any more: one that goes with all it carries, which is then taken apart in the hand, the smallest
+   * first; else one that goes against a stated order.
+   */
+  eased(): Standing | undefined {
+    for (const manner of ['as one', 'anyhow'] as const) {
+      const ways = [...this.pieces].flatMap((piece) => this.#way(piece, manner) ?? [])
+      const [next] = ways.sort((a, b) => a.riders.length - b.riders.length)
+      if (next) return this.#without(next)
+    }
+    return undefined
+  }
+
   /** The tools that something waits for. */
   get tools(): readonly string[] {
     return [...new Set(this.#free().flatMap((item) => itemTool(item) ?? []))].sort()
@@ -152,9 +202,9 @@ class Standing {
   /** What has no way out, with what stands in the way it could be got out by soonest. */
   get knots(): readonly Knot[] {
     return [...this.pieces]
-      .filter((piece) => !this.#guests(piece))
+      .filter((piece) => this.#ridersOf(piece).length === 0)
       .map((piece) => {
-        const ways = pathsOf(piece).map((_, i) => this.#blockers(piece, i))
+        const ways = pathsOf(piece).map((path) => this.#blockers(piece, path, []))
         const by = ways.reduce<readonly PlacedPart[]>(
           (least, one) => (least.length === 0 || one.length < least.length ? one : least),
           [],
@@ -165,16 +215,16 @@ class Standing {
 }
 
 /**
- * The order with the fewest changes of tool. With one tool in the hand all that it frees is taken off before another is
- * picked up, which never costs a change; which tool comes next is searched for breadth first.
+ * As far as it goes with the fewest changes of tool. With one tool in the hand all that it frees is taken off before
+ * another is picked up, which never costs a change; which tool comes next is searched for breadth first.
  */
-const leastChanges = (start: Standing): { readonly end: Standing; readonly changes: number } => {
+const fewestChanges = (start: Standing): Standing => {
   let front = [start.clearedWith(undefined)]
   const seen = new Set<string>()
   let furthest = front[0] ?? start
-  for (let changes = -1; front.length > 0; changes++) {
+  while (front.length > 0) {
     const done = front.find(({ isDone }) => isDone)
-    if (done) return { end: done, changes: Math.max(0, changes) }
+    if (done) return done
     const next: Standing[] = []
     for (const standing of front)
       for (const tool of standing.tools) {
@@ -186,42 +236,66 @@ const leastChanges = (start: Standing): { readonly end: Standing; readonly chang
       }
     front = next
   }
-  return { end: furthest, changes: 0 }
+  return furthest
+}
+
+/** All taken apart, or as far as it can be: where nothing goes any more, as one, or against what is stated. */
+const takenApart = (start: Standing): Standing => {
+  const end = fewestChanges(start)
+  const eased = end.isDone ? undefined : end.eased()
+  return eased ? takenApart(eased) : end
+}
+
+/** How often one tool is laid down for another; what needs none lets one keep the last in the hand. */
+const changesIn = (steps: readonly Item[]): number => {
+  const tools = steps.flatMap((item) => itemTool(item) ?? [])
+  return tools.filter((tool, i) => i > 0 && tool !== tools[i - 1]).length
 }
 
 /** Pieces that go on what they sit on, as does everything they sit on by way of. */
 const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> =>
   new Set(placed.filter((piece) => piece.joint && pathToRoot(piece).every(({ joint, mate }) => !joint || mate?.ok)))
 
+/** Pieces that lock each other, and stated orders that are broken whatever is done. */
+export interface Jams {
+  readonly knots: readonly Knot[]
+  readonly against: readonly Against[]
+}
+
 /**
  * Pieces that lock each other: whatever is taken off first, these stay. Holds are loosed before anything, so they are no
  * part of it; nor are tools. Most rigs have none, and it is told soon.
  */
-export const knotsIn = perThing('knots', (placed: readonly PlacedPart[]): readonly Knot[] => {
+export const jamsIn = perThing('jams', (placed: readonly PlacedPart[]): Jams => {
   const left = new Set(goingOn(placed))
   const [root] = placed
   const carries = new Map<PlacedPart, number>()
   for (const { host } of left) if (host) carries.set(host, (carries.get(host) ?? 0) + 1)
-  const isIn = (piece: PlacedPart, other: PlacedPart, path: number) => other !== piece && stands(piece, other, path)
+  const waits = (piece: PlacedPart): boolean => {
+    if (piece.part.order === undefined) return false
+    for (const other of left) if (other !== piece && wantsOff(piece, other)) return true
+    return false
+  }
   const isOpen = (piece: PlacedPart): boolean =>
-    pathsOf(piece).some((_, path) => {
-      if (root && isIn(piece, root, path)) return false
-      for (const other of left) if (isIn(piece, other, path)) return false
+    pathsOf(piece).some((path) => {
+      if (root && stands(piece, root, path)) return false
+      for (const other of left) if (other !== piece && stands(piece, other, path)) return false
       return true
     })
   for (let goes = true; goes;) {
     goes = false
     for (const piece of left) {
-      if ((carries.get(piece) ?? 0) > 0 || !isOpen(piece)) continue
+      if ((carries.get(piece) ?? 0) > 0 || comesAlong(piece) || waits(piece) || !isOpen(piece)) continue
       left.delete(piece)
       if (piece.host) carries.set(piece.host, (carries.get(piece.host) ?? 0) - 1)
       goes = true
     }
   }
-  if (left.size === 0) return nobody
-  return new Standing(left, new Set(), [], root).knots
+  if (left.size === 0) return nothing
+  const end = takenApart(new Standing(left, new Set(), [], [], root))
+  return { knots: end.isDone ? [] : end.knots, against: end.against }
 })
-const nobody: readonly Knot[] = []
+const nothing: Jams = { knots: [], against: [] }
 
 /** The order in which a set-up is put together, worked out by taking it apart. Leads are no part of it. */
 export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildOrder => {
@@ -233,6 +307,7 @@ export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildO
       ({ guest, host, mate }) => mate.ok && pieces.has(guest) && (host === root || pieces.has(host)),
     ),
   )
-  const { end, changes } = leastChanges(new Standing(pieces, braces, [], root))
-  return { steps: end.taken.toReversed(), knots: end.isDone ? [] : end.knots, toolChanges: changes }
+  const end = takenApart(new Standing(pieces, braces, [], [], root))
+  const steps = end.taken.toReversed()
+  return { steps, knots: end.isDone ? [] : end.knots, against: end.against, toolChanges: changesIn(steps) }
 })

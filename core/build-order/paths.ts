@@ -95,11 +95,11 @@ export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonl
 const moved = (shape: Placed, by: Vec3): Placed => ({ ...shape, centre: add(shape.centre, by) })
 
 /** From where to where along a direction two boxes meet while one of them goes that way, mm; empty when never. */
-const meeting = (a: Bounds, b: Bounds, way: Vec3, fromMm: number, toMm: number): readonly [number, number] => {
-  let [from, to] = [fromMm, toMm]
+const meeting = (a: Bounds, b: Bounds, way: Vec3, toMm: number, slackMm: number): readonly [number, number] => {
+  let [from, to] = [0, toMm]
   for (const axis of [0, 1, 2] as const) {
     const speed = way[axis]
-    const [enter, leave] = [b.min[axis] - a.max[axis] + SCRAPE_MM, b.max[axis] - a.min[axis] - SCRAPE_MM]
+    const [enter, leave] = [b.min[axis] - a.max[axis] + slackMm, b.max[axis] - a.min[axis] - slackMm]
     if (Math.abs(speed) < 1e-9) {
       if (enter > 0 || leave < 0) return [1, 0]
     } else {
@@ -114,18 +114,25 @@ const meeting = (a: Bounds, b: Bounds, way: Vec3, fromMm: number, toMm: number):
 const shifted = ({ min, max }: Bounds, by: Vec3): Bounds => ({ min: add(min, by), max: add(max, by) })
 
 /** How deep the hard solids of one piece come into those of another on one straight leg of a path, mm. */
-const depthOnLeg = (piece: PlacedPart, other: PlacedPart, start: Vec3, way: Vec3, longMm: number): number => {
+const depthOnLeg = (
+  piece: PlacedPart,
+  other: PlacedPart,
+  start: Vec3,
+  way: Vec3,
+  longMm: number,
+  slackMm: number,
+): number => {
   let deepest = 0
-  const [first, last] = meeting(shifted(piece.bounds, start), other.bounds, way, 0, longMm)
+  const [first, last] = meeting(shifted(piece.bounds, start), other.bounds, way, longMm, slackMm)
   if (first > last) return 0
   for (const { solid, shape, bounds } of piece.solids) {
     if (solid.matter === 'soft') continue
     for (const theirs of other.solids) {
       if (theirs.solid.matter === 'soft') continue
-      const [from, to] = meeting(shifted(bounds, start), theirs.bounds, way, 0, longMm)
+      const [from, to] = meeting(shifted(bounds, start), theirs.bounds, way, longMm, slackMm)
       for (let mm = from; mm <= to; mm += STRIDE_MM) {
         const at = moved(shape, add(start, scale(way, mm)))
-        const depth = penetration(at, theirs.shape, Math.max(SCRAPE_MM, deepest))
+        const depth = penetration(at, theirs.shape, Math.max(slackMm, deepest))
         if (depth > deepest) deepest = depth
         if (deepest > LOCKED_MM) return deepest
       }
@@ -138,34 +145,56 @@ const LOCKED_MM = 5
 /** As far as the longest rig; farther out nothing is in the way. mm */
 const FAR_MM = 700
 
-/** How deep a piece would come into another on a path, beyond what both press into each other where they sit, mm. */
-export const scrapes = (piece: PlacedPart, other: PlacedPart, { off, freeMm, away }: Path): number => {
-  const seated = depthOnLeg(piece, other, [0, 0, 0], off, 0)
+/**
+ * How deep a piece would come into another on a path, beyond what both press into each other where they sit, mm.
+ * @param slackMm less than this is not told from 0
+ */
+export const scrapes = (
+  piece: PlacedPart,
+  other: PlacedPart,
+  { off, freeMm, away }: Path,
+  slackMm = SCRAPE_MM,
+): number => {
+  const leg = (start: Vec3, way: Vec3, longMm: number) => depthOnLeg(piece, other, start, way, longMm, slackMm)
+  const seated = leg([0, 0, 0], off, 0)
   const straight = dot(off, away) > 0.99
   const depth = straight
-    ? depthOnLeg(piece, other, [0, 0, 0], off, FAR_MM)
-    : Math.max(
-        depthOnLeg(piece, other, [0, 0, 0], off, freeMm),
-        depthOnLeg(piece, other, scale(off, freeMm), away, FAR_MM),
-      )
+    ? leg([0, 0, 0], off, FAR_MM)
+    : Math.max(leg([0, 0, 0], off, freeMm), leg(scale(off, freeMm), away, FAR_MM))
   return Math.max(0, depth - seated)
 }
 
-/** What the ways of a piece to its seat meet: each is looked at when it is asked for, and known as long as both are the same. */
-const met = perPair('paths between pieces', (): Map<number, boolean> => new Map())
-const meets = (piece: PlacedPart, other: PlacedPart, at: number): boolean => {
+/** What pieces meet on a path: each is looked at when it is asked for, and known as long as both are the same. */
+const met = perPair('paths between pieces', (): Map<Path, boolean> => new Map())
+const meets = (piece: PlacedPart, other: PlacedPart, path: Path): boolean => {
   const known = met(piece, other)
-  const before = known.get(at)
+  const before = known.get(path)
   if (before !== undefined) return before
-  const path = pathsOf(piece)[at]
-  const now = path === undefined || scrapes(piece, other, path) > SCRAPE_MM
-  known.set(at, now)
+  const now = scrapes(piece, other, path) > SCRAPE_MM
+  known.set(path, now)
   return now
 }
 
 /** Is a joint closed round what it holds, so that the two never stand in each other's way? */
 const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate.value.standard.closesRound === true
 
-/** Does another piece stand in a path of this one? What rides on it comes along with it or after it. */
-export const stands = (piece: PlacedPart, other: PlacedPart, path: number): boolean =>
-  !ridesOn(other, piece) && !(other === piece.host && closesRound(piece)) && meets(piece, other, path)
+/**
+ * Does another piece stand in a path of this one? What rides on it comes along with it or after it, or may be what is
+ * asked about: then it goes the same way.
+ */
+export const stands = (piece: PlacedPart, other: PlacedPart, path: Path, rider: PlacedPart = piece): boolean =>
+  !ridesOn(other, piece) && !(other === piece.host && closesRound(piece)) && meets(rider, other, path)
+
+/** So deep a piece may come into the camera on its way before it leaves a mark, beyond where it sits, mm. */
+export const RUB_MM = 0.3
+
+/** What the gentlest way of a piece to its seat takes off the body it is built on, mm; 0 where it goes clear of it. */
+export const rubs = perPair('rubs on the body', (piece: PlacedPart, body: PlacedPart): number => {
+  if (piece.host === body && closesRound(piece)) return 0
+  let least = Infinity
+  for (const path of pathsOf(piece)) {
+    least = Math.min(least, scrapes(piece, body, path, RUB_MM))
+    if (least <= RUB_MM) return 0
+  }
+  return Number.isFinite(least) ? least : 0
+})

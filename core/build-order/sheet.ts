@@ -15,8 +15,7 @@ import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
 import { scale, type Vec3 } from '../kernel/index.ts'
 import { balanceOn, LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
-import { buildOrderOf, isHolding } from './order.ts'
-import type { Path } from './paths.ts'
+import { buildOrderOf, isHolding, type Joining } from './order.ts'
 
 /** How firm a screw is made: by the fingers alone, nipped up with a coin, or with a key. */
 export type Firmness = 'by hand' | 'nipped' | 'firm'
@@ -38,6 +37,8 @@ export interface Setting {
   readonly from?: string
   readonly turnDeg?: number
   readonly pose?: string
+  /** What of the part is up. */
+  readonly up?: string
 }
 
 /** One thing to do while a rig is put together. */
@@ -52,6 +53,10 @@ export interface SheetStep {
   readonly comes?: { readonly first: Vec3; readonly last: Vec3; readonly lastMm: number }
   /** From which side it comes to its joint: the front, the back, above, below, the left, the right. */
   readonly side?: string
+  /** It is joined in the hand, before what it goes on is on the rig. */
+  readonly inHand?: boolean
+  /** What was joined to it in the hand, and comes with it: pieces and their names. */
+  readonly riders?: readonly { readonly instance: string; readonly name: string }[]
   readonly setting: Setting
   readonly tool: Tool
   readonly toolName: string
@@ -72,6 +77,8 @@ export interface BuildSheet {
   readonly steps: readonly SheetStep[]
   /** Pieces that have no way to their seats, and what locks them. */
   readonly knots: readonly { readonly instance: string; readonly name: string; readonly by: readonly string[] }[]
+  /** Stated orders that this one breaks, since none keeps them: what comes after what it should come before. */
+  readonly against: readonly { readonly instance: string; readonly name: string; readonly after: string }[]
   /** Pieces that do not go on what they sit on, and what rides on them: no order puts them on. */
   readonly unfit: readonly { readonly instance: string; readonly name: string }[]
   readonly seconds: number
@@ -100,7 +107,7 @@ const ends: Readonly<Record<string, string>> = {
 const UNSET = 1e-6
 
 const settingOf = (piece: PlacedPart): Setting => {
-  const { joint } = piece
+  const { joint, part } = piece
   if (!joint) return {}
   const travel = travelOf(piece)
   const way = slideWay(piece)
@@ -108,7 +115,11 @@ const settingOf = (piece: PlacedPart): Setting => {
     travel && way && travel.maxMm - travel.minMm > UNSET
       ? { scaleMm: joint.slideMm - travel.minMm, from: ends[wayName(way)] ?? 'rear' }
       : {}
-  return { ...scaled, ...(Math.abs(joint.turnDeg) > UNSET ? { turnDeg: joint.turnDeg } : {}) }
+  return {
+    ...scaled,
+    ...(Math.abs(joint.turnDeg) > UNSET ? { turnDeg: joint.turnDeg } : {}),
+    ...(part.order?.faceUp === undefined ? {} : { up: part.order.faceUp }),
+  }
 }
 
 const screwOf = ({ host, joint, part }: PlacedPart): SheetStep['screw'] => {
@@ -124,7 +135,10 @@ const pointOf = ({ host, joint }: PlacedPart): string => {
   return mount ? (mount.label ?? mount.id) : ''
 }
 
-const joined = (setup: string, piece: PlacedPart, { off, freeMm, away }: Path, pace: Pace): SheetStep => {
+const joined = ({ setup, placed }: Assembly, { piece, path, inHand, riders }: Joining, pace: Pace): SheetStep => {
+  const { off, freeMm, away } = path
+  const along = placed.filter((other) => riders.includes(other))
+  const place = ({ joint }: PlacedPart): readonly Command[] => (joint ? [{ do: 'place', setup: setup.id, joint }] : [])
   const mated = piece.mate?.ok ? piece.mate.value : undefined
   const screw = screwOf(piece)
   return {
@@ -135,6 +149,8 @@ const joined = (setup: string, piece: PlacedPart, { off, freeMm, away }: Path, p
     at: pointOf(piece),
     comes: { first: scale(away, -1), last: scale(off, -1), lastMm: freeMm },
     side: from[wayName(scale(off, -1))] ?? 'above',
+    ...(inHand ? { inHand } : {}),
+    ...(along.length > 0 ? { riders: along.map(named) } : {}),
     setting: settingOf(piece),
     tool: mated?.tool ?? 'fingers',
     toolName: mated ? toolName(mated) : 'fingers',
@@ -143,9 +159,12 @@ const joined = (setup: string, piece: PlacedPart, { off, freeMm, away }: Path, p
     seconds: mated ? pace.joint(mated.standard) : 0,
     ...(mated ? { timed: mated.standard.id } : {}),
     check: standRoles.has(piece.part.role) ? 'stand' : (mated?.standard.kind ?? 'thread'),
-    commands: piece.joint ? [{ do: 'place', setup, joint: piece.joint }] : [],
+    // In the hand nothing is on the rig yet: what waits there comes on with what carries it.
+    commands: inHand ? [] : [piece, ...along].flatMap(place),
   }
 }
+
+const named = ({ instance, part }: PlacedPart) => ({ instance: instance.id, name: part.name })
 
 const held = (setup: string, { guest, host, joint, mate }: Brace, pace: Pace): SheetStep => ({
   do: 'hold',
@@ -267,8 +286,6 @@ const balanced = ({ placed: [root], setup: { support } }: Assembly, pace: Pace):
     : []
 }
 
-const named = ({ instance, part }: PlacedPart) => ({ instance: instance.id, name: part.name })
-
 /**
  * How a set-up is put together from its bare camera: pieces in an order that can be done with the fewest changes of tool,
  * each with its hinges and second holds, then what goes off the rig, then the leads.
@@ -282,7 +299,7 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   const pieces = order.steps.flatMap((item): readonly SheetStep[] =>
     isHolding(item)
       ? [held(setup.id, item.brace, pace)]
-      : [joined(setup.id, item.piece, item.path, pace), ...posesOf(assembly, item.piece)],
+      : [joined(assembly, item, pace), ...posesOf(assembly, item.piece)],
   )
   const own = root ? posesOf(assembly, root) : []
   const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
@@ -291,6 +308,7 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   return {
     steps,
     knots: order.knots.map(({ piece, by }) => ({ ...named(piece), by: by.map(({ part }) => part.name) })),
+    against: order.against.map(({ piece, after }) => ({ ...named(piece), after: after.part.name })),
     unfit: unfit.map(named),
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
     tools: [

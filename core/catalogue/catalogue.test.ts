@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { plug, socket, tinyPart } from '../testing/index.ts'
-import { catalogueOf, endName, isStandard, mate, partSchema, standardOf, standards } from './index.ts'
+import { catalogueOf, endName, isStandard, mate, partIssues, partSchema, standardOf, standards } from './index.ts'
 
 const end = (mount: ReturnType<typeof plug>, more = {}) => ({
   part: tinyPart({ id: `p-${mount.id}`, mounts: [mount], ...more }),
@@ -98,4 +98,12 @@ test('a catalogue finds parts by role and by standard, each once', () => {
   const catalogue = catalogueOf([part, tinyPart({ id: 'b' })])
   expect(catalogue.byStandard.get('nato')).toEqual([part])
   expect(catalogue.byRole.get('adapter')).toHaveLength(2)
+})
+
+test('an order can only be stated of points that the part has', () => {
+  const given = { id: 'a', mounts: [plug('foot', 'thread-1/4')] }
+  expect(partIssues(tinyPart({ ...given, order: { joinedBefore: ['foot'] } }))).toEqual([])
+  expect(partIssues(tinyPart({ ...given, order: { joinedBefore: ['roof'] } }))).toEqual([
+    { code: 'order-unknown', path: 'order.joinedBefore', names: { mount: 'roof' } },
+  ])
 })

@@ -50,6 +50,11 @@ const hingeIssues = (part: Part): Issue[] =>
     ]
   })
 
+const orderIssues = ({ order, mounts }: Part): Issue[] =>
+  (order?.joinedBefore ?? [])
+    .filter((id) => !mounts.some((mount) => mount.id === id))
+    .map((mount) => ({ code: 'order-unknown', path: 'order.joinedBefore', names: { mount } }))
+
 const screenIssues = ({ screen, solids }: Part): Issue[] =>
   screen && screen.solid >= solids.length
     ? [{ code: 'screen-on-nothing', path: 'screen.solid', numbers: { solid: screen.solid, solids: solids.length } }]
@@ -76,7 +81,7 @@ const adapterIssues = (part: Part): Issue[] => {
 
 /**
  * What a part's schema can't see: unknown standards, ids used twice, mounts that hang in the air or lie crooked, hinges
- * that move nothing, lens adapters that can not reach infinity.
+ * that move nothing, orders of points that are not there, lens adapters that can not reach infinity.
  * @returns an empty list for a part that can be placed
  */
 export const partIssues = (part: Part): readonly Issue[] => [
@@ -89,6 +94,7 @@ export const partIssues = (part: Part): readonly Issue[] => [
   ...(part.massG === 0 && !isUnknown(part, 'massG') ? [{ code: 'mass-missing', path: 'massG' }] : []),
   ...mountIssues(part),
   ...hingeIssues(part),
+  ...orderIssues(part),
   ...screenIssues(part),
   ...adapterIssues(part),
 ]

@@ -231,6 +231,16 @@ const priceSchema = z
 export const unknownFigures = ['massG', 'drawW'] as const
 export type UnknownFigure = (typeof unknownFigures)[number]
 
+/** What the maker of a part says of the order it is put together in. */
+export const orderSchema = z.strictObject({
+  /** What sits at these points of its own goes on before the part comes to its seat: later nobody gets at them. */
+  joinedBefore: z.array(idSchema).max(12).readonly().optional(),
+  /** Parts of these roles are off while it goes on or comes off. */
+  offFirst: z.array(z.enum(roleIds)).max(8).readonly().optional(),
+  /** What of it is up when it sits right: `the arrow`, `the milled edge`. */
+  faceUp: text(40).min(1).optional(),
+})
+
 /** One kind of thing that can be owned, bought and bolted on. All geometry is in the part's own frame. */
 export const partSchema = z.strictObject({
   id: idSchema,
@@ -318,6 +328,7 @@ export const partSchema = z.strictObject({
   includes: z.array(idSchema).max(20).readonly().optional(),
   /** The tools it is, or holds in itself, by their names: `4 mm key`, `coin`. */
   serves: z.array(text(20).min(1)).max(16).readonly().optional(),
+  order: orderSchema.optional(),
   facts: z.record(z.string().max(30), z.union([z.number(), z.string().max(80), z.boolean()])).optional(),
   notes: text(400).optional(),
 })

@@ -170,6 +170,8 @@ export const frontGear = [
     ],
     centre: [0, 0, -4],
     opening: { at: [0, 2.5, -14], wideMm: 102, tallMm: 107 },
+    // Its clamp closes on the lens where a hood would be.
+    order: { offFirst: ['hood'] },
     mounts: [
       sits('ring', 'clamp-on', [0, 0, 7], back, { family: '95' }),
       holds('tray', 'tray', [0, -51, -7], up, { family: '4x4', label: 'tray, 4x4' }),

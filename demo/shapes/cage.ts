@@ -21,6 +21,8 @@ export interface CageFacts {
   readonly dovetail: boolean
   /** A lip along the base edge, or a second pin, stops the cage turning on its screw. */
   readonly lip: boolean
+  /** Points whose screws go in from inside, before the cage is on the body. */
+  readonly fromInside?: readonly string[]
   /** What comes in the same box. */
   readonly includes?: readonly string[]
 }
@@ -124,6 +126,7 @@ export const cage = (body: BodyShape, c: CageFacts): Part =>
     mounts: cageMounts(body, c),
     fits: [body.family],
     ...(c.includes ? { includes: [...c.includes] } : {}),
+    ...(c.fromInside ? { order: { joinedBefore: [...c.fromInside] } } : {}),
     provides: c.dovetail ? ['cage', 'quick-plate'] : ['cage'],
     facts: { kind: c.kind, 'holds by': c.lip ? 'one screw and a lip' : 'one screw' },
   })

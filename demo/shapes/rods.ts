@@ -173,6 +173,7 @@ export const dropIn = (
     ],
     optics: { kind: 'filter', effect: f.effect, minStops: f.stops, maxStops: f.stops },
     opening: { at: [0, tall / 2, -2], wideMm: wide - 2 * EDGE_MM, tallMm: tall - 2 * EDGE_MM },
+    order: { faceUp: f.effect === 'graduated' ? 'the dark end' : 'the mark on its edge' },
     provides: f.effect === 'nd' ? ['nd'] : [],
   })
 }

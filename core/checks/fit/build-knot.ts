@@ -1,4 +1,4 @@
-import { type Knot, knotsIn } from '../../build-order/index.ts'
+import { jamsIn, type Knot } from '../../build-order/index.ts'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { takenFrom } from '../../facts/index.ts'
 import { perThing } from '../../kernel/index.ts'
@@ -39,7 +39,7 @@ export const buildKnot = defineCheck<Knot, object>({
     silent: {},
     cannotTell: {},
   },
-  subjects: (facts) => takenFrom(facts, ({ assembly }) => firstOfEach(knotsIn(assembly.placed))),
+  subjects: (facts) => takenFrom(facts, ({ assembly }) => firstOfEach(jamsIn(assembly.placed).knots)),
   judge: ({ piece, by }) => ({
     group: 'speaks',
     message: 'locked',

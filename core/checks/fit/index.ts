@@ -3,6 +3,7 @@ import { adapterStack } from './adapter-stack.ts'
 import { bodyUnfit } from './body-unfit.ts'
 import { braceGap } from './brace-gap.ts'
 import { buildKnot } from './build-knot.ts'
+import { buildScratch } from './build-scratch.ts'
 import { cameLoose } from './came-loose.ts'
 import { dovetailEntry } from './dovetail-entry.ts'
 import { frictionHolder } from './friction-holder.ts'
@@ -38,6 +39,7 @@ export const fitChecks: readonly Check[] = [
   bodyUnfit,
   braceGap,
   buildKnot,
+  buildScratch,
   cameLoose,
   dovetailEntry,
   frictionHolder,

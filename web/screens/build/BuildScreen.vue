@@ -236,13 +236,17 @@ const toolsWords = computed(() => {
           </p>
           <p v-if="lapTold" class="label px-4" role="status">{{ lapTold }}</p>
           <div
-            v-if="plan.knots.length || plan.unfit.length"
+            v-if="plan.knots.length || plan.unfit.length || plan.against.length"
             class="mx-4 mt-2 rounded-lg border border-brick px-3 py-2"
             role="alert"
           >
             <p v-for="knot in plan.knots" :key="knot.instance">
               <strong>{{ knot.name }} can't be put on.</strong>
               {{ knot.by.join(' and ') || 'Its joint' }} stands in its way, whatever goes first.
+            </p>
+            <p v-for="(one, i) in plan.against" :key="`${one.instance} ${i}`">
+              <strong>{{ one.name }} and {{ one.after }}</strong> go on in the other order than their maker wants;
+              nothing here allows that one. Tape what they pass.
             </p>
             <p v-for="piece in plan.unfit" :key="piece.instance">
               <strong>{{ piece.name }} is left out here.</strong> It, or what it sits on, does not go on: see the

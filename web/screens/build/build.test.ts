@@ -104,3 +104,25 @@ test('what to try at the end names the figure that is to be expected', () => {
   ).toBe(true)
   for (const { do: what, expect: figure } of said) expect(`${what} ${figure}`).not.toMatch(/[{}]|undefined/)
 })
+
+test('what is joined in the hand is drawn without the rig, and comes to it with what carries it', () => {
+  const [cage, handle] = [at('cage'), at('handle')].map((i) => plan.steps[i])
+  if (!cage || !handle) throw new Error('cage and handle')
+  const steps = [
+    { ...handle, inHand: true, commands: [] },
+    { ...cage, riders: [{ instance: handle.instance, name: handle.name }] },
+  ]
+  const inHand = sceneOf(rig.assembly, steps, 0)
+  expect([inHand?.soFar, inHand?.coming].map((list) => list?.map(({ instance }) => instance.id))).toEqual([
+    ['cage'],
+    ['handle'],
+  ])
+  const both = sceneOf(rig.assembly, steps, 1)
+  expect([both?.soFar, both?.place].map((list) => list?.map(({ instance }) => instance.id))).toEqual([
+    ['camera'],
+    ['cage', 'handle'],
+  ])
+  expect(howOf(steps[0] ?? cage, style)[0]).toBe('In the hand, before that goes on the rig.')
+  expect(howOf(steps[1] ?? cage, style).join(' ')).toContain(`${handle.name} is on it already.`)
+  expect(stepKey(steps[0] ?? cage)).toBe('join handle')
+})

@@ -1,5 +1,5 @@
 import type { SheetStep } from '@zucchini/core/build-order'
-import { type Assembly, type PlacedPart } from '@zucchini/core/assembly'
+import { type Assembly, type PlacedPart, ridesOn } from '@zucchini/core/assembly'
 import { inHand } from '@zucchini/core/balance'
 import { mountOf } from '@zucchini/core/catalogue'
 import { type Extent, extentOfRig, type ViewId } from '@zucchini/core/drawing'
@@ -58,12 +58,23 @@ export const sceneOf = (
 ): StepScene | undefined => {
   const step = steps[at]
   if (!step) return undefined
-  const joined = new Set(steps.slice(0, at).flatMap((one) => (one.do === 'join' ? [one.instance] : [])))
-  const [root] = assembly.placed
-  const soFar = assembly.placed.filter((piece) => piece === root || joined.has(piece.instance.id))
+  const joined = steps.slice(0, at).filter((one) => one.do === 'join')
+  const onRig = new Set(
+    joined
+      .filter(({ inHand }) => !inHand)
+      .flatMap(({ instance, riders = [] }) => [instance, ...riders.map((one) => one.instance)]),
+  )
   const piece = assembly.byInstance.get(step.instance)
-  const own = piece && step.do === 'join' ? [piece] : []
-  const by = own[0] && step.comes ? wayBack(own[0], step.comes) : undefined
+  // In the hand there is what it goes on, and what else waits on that.
+  const waits = new Set(joined.map(({ instance }) => instance))
+  const isThere = (one: PlacedPart): boolean =>
+    step.inHand === true && piece?.host
+      ? one === piece.host || (ridesOn(one, piece.host) && waits.has(one.instance.id))
+      : one === assembly.placed[0] || onRig.has(one.instance.id)
+  const soFar = assembly.placed.filter(isThere)
+  const comes = new Set([step.instance, ...(step.riders ?? []).map(({ instance }) => instance)])
+  const own = step.do === 'join' ? assembly.placed.filter(({ instance }) => comes.has(instance.id)) : []
+  const by = piece && own.length > 0 && step.comes ? wayBack(piece, step.comes) : undefined
   const coming = by ? own.map((one) => shifted(one, by)) : own
   const foot = piece?.joint && mountOf(piece.part, piece.joint.guestMount)
   const to = piece && foot && step.do === 'join' ? point(piece.frame, foot.at) : undefined

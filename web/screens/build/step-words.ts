@@ -13,7 +13,7 @@ const makes: Readonly<Record<Kind, string>> = {
   seat: 'Set it round the body, all corners flush, then the screw.',
   bayonet: 'Dot to dot, then turn until it clicks.',
   filter: 'Two turns back to find the thread, then in by two fingers.',
-  tray: 'Drop the tray in, its arrow up.',
+  tray: 'Drop the tray in.',
   ring: 'Open the clamp, lay it round the ring, close it.',
   rods: 'Rods through both bores, then the knobs.',
   rosette: 'Teeth together at the angle, then the bolt.',
@@ -32,7 +32,7 @@ const looks: Readonly<Record<SheetCheck, string>> = {
   seat: 'Screen and doors still open; nothing rocks.',
   bayonet: 'Turn it back without the button: it stays.',
   filter: 'It sits flat all round; two fingers free it again.',
-  tray: 'The arrow is up and the tray can not rise.',
+  tray: 'It is the right way up and the tray can not rise.',
   ring: 'Focus runs from end to end without a catch.',
   rods: 'Both rods end alike; nothing turns.',
   rosette: 'Lean on it: no tooth slips.',
@@ -72,13 +72,20 @@ export const howOf = (step: SheetStep, style: Style): readonly string[] => {
       : Math.abs(Math.abs(setting.turnDeg) - 180) < 0.5
         ? ['Turned round.']
         : [`Turned ${degrees(Math.abs(setting.turnDeg))} ${setting.turnDeg > 0 ? 'anticlockwise' : 'clockwise'}.`]
-  if (kind === 'pose') return [`Set what ${step.at} to ${setting.pose ?? ''}.`]
+  if (kind === 'pose') return [`${step.at.charAt(0).toUpperCase()}${step.at.slice(1)}: ${setting.pose ?? ''}.`]
   if (kind === 'plug in') return [...voltWords(step), `From ${step.at}.`]
   if (kind === 'stow') return set
   if (kind === 'balance') return [step.timed === 'balance-gimbal' ? ON_GIMBAL : ON_HEAD]
   const make = step.check in makes ? makes[step.check as Kind] : step.check === 'stand' ? STAND : makes.thread
+  const up = setting.up === undefined ? [] : [`Up: ${setting.up}.`]
+  if (step.inHand) return ['In the hand, before that goes on the rig.', make, ...up, ...set, ...turned]
+  const riders = step.riders ?? []
+  const together =
+    riders.length > 0
+      ? [`${riders.map(({ name }) => name).join(' and ')} ${riders.length > 1 ? 'are' : 'is'} on it already.`]
+      : []
   const comes = step.side ? [`It comes from ${step.side}.`] : []
-  return [...comes, make, ...set, ...turned]
+  return [...comes, ...together, make, ...up, ...set, ...turned]
 }
 const ON_GIMBAL =
   'Motors off. Tilt first, lens up and lens level, then roll, then pan; lens, leads and card as they are used.'
@@ -122,7 +129,8 @@ export const proofWords = ({ what, numbers, names }: Proof, style: Style) => ({
 })
 
 /** What tells a step from the others and from what it was before it was set otherwise. */
-export const stepKey = (step: SheetStep): string => JSON.stringify(step.commands)
+export const stepKey = (step: SheetStep): string =>
+  step.commands.length > 0 ? JSON.stringify(step.commands) : `${step.do} ${step.instance}`
 
 /** Where a tool is. */
 export const toolAtWords = (place: ToolPlace | undefined): string =>

@@ -284,6 +284,7 @@ const coreWords: Readonly<Record<string, string>> = {
   'off-the-skin': 'hangs in the air: put it on the skin of a solid',
   'no-size': 'is no size: write the diameter in mm, such as 77',
   'shares-unknown': 'shares its place with a mount that is not there',
+  'order-unknown': 'names a mount that is not there',
   'hinge-moves-nothing': 'moves something that is not there',
   'adapter-backwards': 'would put a lens too far off: an adapter only goes from a longer flange distance to a shorter',
   'adapter-thickness':
