@@ -23,6 +23,8 @@ export interface Step {
   readonly tool: Tool
   /** The same with the size of its key, where it is known. */
   readonly toolName: string
+  /** The kind of joint that its seconds are known by: a mounting standard, a lead, balancing. */
+  readonly timed?: string
   /** What stays together with it and goes or comes as one. */
   readonly with: readonly string[]
   /** The edits of the one set-up that make it so. */
@@ -89,6 +91,7 @@ const leadsAt =
         seconds: lead,
         tool: 'fingers',
         toolName: 'fingers',
+        timed: LEAD_KIND,
         with: [],
         commands:
           what === 'plug in' ? [{ do: 'link', setup: id, link }] : [{ do: 'unlink', setup: id, cable: link.cable }],
@@ -114,6 +117,7 @@ const stepAt =
       seconds: what === 'slide' ? SLIDE_SECONDS : mated ? joint(mated.standard) : 0,
       tool: mated?.tool ?? 'fingers',
       toolName: mated ? toolName(mated) : 'fingers',
+      ...(mated && what !== 'slide' && what !== 'pose' ? { timed: mated.standard.id } : {}),
       with: riders.map(({ part }) => part.name),
       commands,
     }
@@ -171,18 +175,18 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
     one.placed.filter(
       (piece) => (all.has(piece) && !asOne(all, piece)) || isMoved(piece, other.byInstance.get(piece.instance.id)),
     )
-  const { off, on } = clearings(from, to, tops(from, to, goes), tops(to, from, comes))
+  const { off: taking, on: putting } = clearings(from, to, tops(from, to, goes), tops(to, from, comes))
   // Lifted aside and put back, it takes along what it carries; the rig in the books stays as it is.
   const carriedBy = ({ placed }: Assembly, piece: PlacedPart) =>
     placed.filter((other) => other !== piece && ridesOn(other, piece))
-  const undone = off.order.map((piece): Step => {
-    if (off.aside.includes(piece)) return step('undo', piece, [], carriedBy(from, piece))
+  const undone = taking.order.map((piece): Step => {
+    if (taking.aside.includes(piece)) return step('undo', piece, [], carriedBy(from, piece))
     return goes.has(piece)
       ? step('undo', piece, [{ do: 'take-off', setup: id, instance: piece.instance.id }], ridersIn(goes, piece))
       : step('undo', piece)
   })
-  const done = on.order.toReversed().map((piece): Step => {
-    if (on.aside.includes(piece)) return step('put on', piece, [], carriedBy(to, piece))
+  const done = putting.order.toReversed().map((piece): Step => {
+    if (putting.aside.includes(piece)) return step('put on', piece, [], carriedBy(to, piece))
     const riders = ridersIn(comes, piece)
     if (comes.has(piece)) return step('put on', piece, [piece, ...riders].flatMap(place), riders)
     const was = from.byInstance.get(piece.instance.id)
@@ -236,16 +240,27 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
       })
   }
   const root = to.placed[0]
-  const whole = (what: 'turn' | 'balance', seconds: number): Step[] =>
-    root && seconds > 0 ? [{ ...step(what, root), seconds, tool: 'fingers', toolName: 'fingers' }] : []
   const { support, orientation } = to.setup
+  const on = balanceOn(support)
+  const whole = (what: 'turn' | 'balance', seconds: number): Step[] =>
+    root && seconds > 0
+      ? [
+          {
+            ...step(what, root),
+            seconds,
+            tool: 'fingers',
+            toolName: 'fingers',
+            ...(what === 'balance' && on ? { timed: on.kind } : {}),
+          },
+        ]
+      : []
   // Leads come out before what they hang on, and go in last.
   const steps = [
     ...leadsOnly(from, to, 'unplug'),
-    ...bracesOnly(from, to, 'unbrace', off.aside),
+    ...bracesOnly(from, to, 'unbrace', taking.aside),
     ...undone,
     ...done,
-    ...bracesOnly(to, from, 'brace', on.aside),
+    ...bracesOnly(to, from, 'brace', putting.aside),
     ...leadsOnly(to, from, 'plug in'),
     ...whole('turn', orientation === from.setup.orientation ? 0 : TURN_SECONDS),
     // What stood on the same kind of stand before is near its balance.

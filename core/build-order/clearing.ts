@@ -59,7 +59,7 @@ class Clearance {
   }
 
   #take(piece: PlacedPart): void {
-    for (const other of [...this.#standing]) if (ridesOn(other, piece)) this.#standing.delete(other)
+    for (const other of this.#standing) if (ridesOn(other, piece)) this.#standing.delete(other)
     this.#left.delete(piece)
     this.#order.push(piece)
   }

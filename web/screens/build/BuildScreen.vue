@@ -5,9 +5,8 @@ import { type ViewId, viewIds, views } from '@zucchini/core/drawing'
 import { Check, ChevronLeft, ChevronRight, Printer, Timer } from '@lucide/vue'
 import { useMediaQuery, useSwipe, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { useLapWatch } from '../../field/watch.ts'
 import type { FigureRef } from '../../stores/ask.ts'
-import { useContext } from '../../stores/context.ts'
-import { useField } from '../../stores/field.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useTicks } from '../../stores/ticks.ts'
 import RigBar from '../../widgets/RigBar.vue'
@@ -22,8 +21,6 @@ import { proofWords, stepKey, titleOf } from './step-words.ts'
 
 // Putting a rig together with the hands: one step a view, its picture, its tool, a big tick; paper has them all.
 const store = useRig()
-const field = useField()
-const context = useContext()
 const trouble = useRigOfRoute()
 const plan = shallowRef<BuildPlan>()
 const failed = ref(false)
@@ -82,20 +79,7 @@ const go = (to: number) => {
   turned.value = undefined
 }
 const step = computed(() => steps.value[at.value])
-/** With the watch running, what a joint took is told, and seconds are reckoned with its middle from then on. */
-const watchRuns = ref(false)
-const begun = ref(0)
-const LAP = { least: 1, most: 900 } as const
-watch([step, watchRuns], () => (begun.value = Date.now()))
-const lapTold = ref('')
-const lap = async (now: SheetStep) => {
-  const seconds = Math.round((Date.now() - begun.value) / 1000)
-  lapTold.value = ''
-  if (!watchRuns.value || !now.timed || !store.told || seconds < LAP.least || seconds > LAP.most) return
-  await field.tell(store.told, store.told.revision, { kind: 'lap', joint: now.timed, seconds, day: context.today })
-  const { value, times } = field.learnt.seconds.get(now.timed) ?? { value: seconds, times: 1 }
-  lapTold.value = `${seconds} s by the watch; your middle is ${Math.round(value)} s of ${times}.`
-}
+const { runs: watchRuns, told: lapTold, lap } = useLapWatch(() => step.value)
 const tick = () => {
   const now = step.value
   if (!now) return
@@ -336,22 +320,6 @@ const toolsWords = computed(() => {
 }
 .step-row.here {
   background: var(--leaf-tint);
-}
-.tick {
-  display: grid;
-  width: 22px;
-  height: 22px;
-  flex: none;
-  place-items: center;
-  border: 1.5px solid var(--soft);
-  border-radius: 6px;
-  font-size: 11.5px;
-  font-weight: 600;
-}
-.tick.on {
-  border-color: var(--leaf);
-  background: var(--leaf);
-  color: var(--on-leaf);
 }
 .bar {
   position: sticky;

@@ -130,7 +130,7 @@ export const proofWords = ({ what, numbers, names }: Proof, style: Style) => ({
 
 /** What tells a step from the others and from what it was before it was set otherwise. */
 export const stepKey = (step: SheetStep): string =>
-  step.commands.length > 0 ? JSON.stringify(step.commands) : `${step.do} ${step.instance}`
+  step.commands.length > 0 ? JSON.stringify(step.commands.slice(0, 1)) : `${step.do} ${step.instance}`
 
 /** Where a tool is. */
 export const toolAtWords = (place: ToolPlace | undefined): string =>

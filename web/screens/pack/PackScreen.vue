@@ -168,7 +168,7 @@ const isTight = computed(() => list.value?.bag && list.value.litres > list.value
                 :data-pack-line="line.key"
                 @click="ticks.tick(line.key, !ticks.isDone(line.key))"
               >
-                <span class="tick" :class="{ on: ticks.isDone(line.key) }">
+                <span class="tick tick-big" :class="{ on: ticks.isDone(line.key) }">
                   <Check v-if="ticks.isDone(line.key)" class="size-5" aria-hidden="true" />
                 </span>
                 <span class="min-w-0 flex-1" :class="{ 'text-soft': ticks.isDone(line.key) }">
@@ -207,20 +207,3 @@ const isTight = computed(() => list.value?.bag && list.value.litres > list.value
     <p v-else class="label p-8" role="status">making the list ...</p>
   </div>
 </template>
-
-<style scoped>
-.tick {
-  display: grid;
-  width: 30px;
-  height: 30px;
-  flex: none;
-  place-items: center;
-  border: 2px solid var(--ink);
-  border-radius: 8px;
-}
-.tick.on {
-  border-color: var(--leaf);
-  background: var(--leaf);
-  color: var(--on-leaf);
-}
-</style>

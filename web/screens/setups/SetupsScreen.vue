@@ -114,11 +114,13 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
           <ChangeoverList
             :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`"
             :changeover="pair.there"
+            :from="pair.a.setup.id"
             :of="pair.b.assessment"
           />
           <ChangeoverList
             :title="`From ${pair.b.setup.name} to ${pair.a.setup.name}`"
             :changeover="pair.back"
+            :from="pair.b.setup.id"
             :of="pair.a.assessment"
           />
         </div>

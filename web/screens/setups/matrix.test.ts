@@ -1,6 +1,7 @@
 import { changeoverOf } from '@zucchini/core/build-order'
 import { secondMark } from '@zucchini/demo/scenario'
 import { assessed, onPage } from '../../testing/demo.ts'
+import { changeKeys } from './setup-words.ts'
 import ChangeoverList from './ChangeoverList.vue'
 import ChangeoverMatrix, { type Side } from './ChangeoverMatrix.vue'
 
@@ -21,7 +22,19 @@ test('what goes as one is told as one', async () => {
   const [crossing, , wheelhouse] = sides
   if (!crossing || !wheelhouse) throw new Error('the second mark has them')
   const { page } = await onPage(ChangeoverList, {
-    props: { title: 'there', changeover: between(crossing, wheelhouse), of: wheelhouse.assessment },
+    props: { title: 'there', changeover: between(crossing, wheelhouse), from: 'crossing', of: wheelhouse.assessment },
   })
   expect(page.text()).toContain('as one with')
+})
+
+test('every step of every changeover has a key of its own, short enough to be told, and kinds that the watch knows', () => {
+  for (const from of sides)
+    for (const to of sides) {
+      const { steps } = between(from, to)
+      const keys = changeKeys(steps)
+      expect(new Set(keys).size).toBe(steps.length)
+      for (const key of keys) expect(key.length).toBeLessThan(2000)
+      for (const { do: what, timed } of steps)
+        if (what !== 'slide' && what !== 'pose' && what !== 'turn') expect(timed).toBeTruthy()
+    }
 })
