@@ -174,6 +174,7 @@ const leafWords: Readonly<Record<string, string>> = {
   'brief.lenses': 'the brief: lenses',
   'brief.kind': 'the brief: kind of shoot',
   'brief.wishes': 'the brief: your wishes',
+  'brief.changeWith': 'the brief: with what you change over',
   'brief.codec': 'the brief: codec',
   'brief.celsius': 'the brief: temperature',
   'context.catalogue': 'the parts’ data',

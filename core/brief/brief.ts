@@ -85,6 +85,10 @@ export const lightSchema = z.strictObject({
 })
 export type Light = z.infer<typeof lightSchema>
 
+/** What changing over in the field may take at most: levers and fingers, or a coin too. */
+export const changeWiths = ['hands', 'coin'] as const
+export type ChangeWith = (typeof changeWiths)[number]
+
 /** A lens that comes along, and how much of the shooting is done with it, percent. */
 export const lensUseSchema = z.strictObject({ partId: idSchema, share: z.number().min(0).max(100) })
 export type LensUse = z.infer<typeof lensUseSchema>
@@ -116,6 +120,8 @@ export const briefSchema = z
     fieldsMm: z.array(z.number().min(4).max(2000)).max(12).readonly(),
     /** The operator's own word on a need, over what the shoot suggests. */
     wishes: z.partialRecord(z.enum(capabilityIds), z.enum(['want', 'skip'])),
+    /** With which tools one set-up is made from another; left out: with any. */
+    changeWith: z.enum(changeWiths).optional(),
   })
   .refine((b) => b.hoursRolling <= b.hoursOnLocation, {
     path: ['hoursRolling'],

@@ -1,4 +1,5 @@
 import type { Check } from '../check.ts'
+import { changeTool } from './change-tool.ts'
 import { loosePart } from './loose-part.ts'
 import { needTwice } from './need-twice.ts'
 import { needUnmet } from './need-unmet.ts'
@@ -6,4 +7,4 @@ import { notNeeded } from './not-needed.ts'
 import { staysUnused } from './stays-unused.ts'
 
 /** The rules of this family, in the order of their ids. */
-export const needChecks: readonly Check[] = [loosePart, needTwice, needUnmet, notNeeded, staysUnused]
+export const needChecks: readonly Check[] = [changeTool, loosePart, needTwice, needUnmet, notNeeded, staysUnused]

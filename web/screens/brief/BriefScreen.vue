@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exchanged } from '@zucchini/core/money'
-import { type Brief, briefSchema, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
+import { type Brief, briefSchema, changeWiths, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
 import { computed, ref } from 'vue'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
@@ -53,6 +53,11 @@ const numberOf = (event: Event) => Number((event.target as HTMLInputElement).val
 const toggle = (condition: Condition) => {
   const now = brief.value?.conditions ?? []
   change({ conditions: conditionIds.filter((id) => (id === condition ? !now.includes(id) : now.includes(id))) })
+}
+const changeWords = { any: 'with any tool', coin: 'with a coin at most', hands: 'with bare hands' } as const
+const changeOver = (event: Event) => {
+  const { value } = event.target as HTMLSelectElement
+  change({ changeWith: changeWiths.find((one) => one === value) })
 }
 const prices = useContext()
 /** Currencies a brief can be reckoned in: those whose worth the price ledger knows. */
@@ -223,6 +228,12 @@ const figures = computed(() =>
             @change="change({ codec: ($event.target as HTMLSelectElement).value })"
           >
             <option v-for="one in codecs" :key="one.id" :value="one.id">{{ one.title }}</option>
+          </select>
+        </label>
+        <label class="flex flex-wrap items-center gap-3"
+          ><span class="label">From one set-up to another</span>
+          <select class="field py-0.5" :value="brief.changeWith ?? 'any'" @change="changeOver">
+            <option v-for="(words, id) in changeWords" :key="id" :value="id">{{ words }}</option>
           </select>
         </label>
         <label class="flex flex-col gap-1"
