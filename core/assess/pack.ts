@@ -3,9 +3,10 @@ import { standRoles } from '../balance/index.ts'
 import { buildSheetOf, changeoverOf } from '../build-order/index.ts'
 import type { Part, Role } from '../catalogue/index.ts'
 import { paceOf } from '../checks/index.ts'
-import { type Bounds, boundsOf, emptyBounds, identity, placeShape, unite } from '../kernel/index.ts'
+import { type Bounds, emptyBounds, unite } from '../kernel/index.ts'
+import { type Dims, dimsOf, litresIn, type PackBag, partDims, stow } from './stow.ts'
 import { toolPlacesOf } from './tools.ts'
-import { airBand, batteryKind } from '../power/index.ts'
+import { airBand, batteryKind, type KindUse } from '../power/index.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** In which order a bag is packed: the rig that stands built first, tools and weather last. */
@@ -20,6 +21,9 @@ export const packNotes = [
   'ask-airline',
   'not-by-air',
   'holds',
+  'short-packs',
+  'short-cards',
+  'day-takes',
   'spare-of',
   'no-spare',
   'used-in',
@@ -47,6 +51,14 @@ export interface PackLine {
   /** All of them together; 0 for what is no part of the kit. */
   readonly grams: number
   readonly notes: readonly PackNote[]
+  /** The bag or case it goes into; undefined where the kit has none, or none that is long enough. */
+  readonly bag: string | undefined
+}
+
+/** A line that is not stowed yet. */
+interface Line extends Omit<PackLine, 'bag'> {
+  readonly dims?: Dims
+  readonly isBattery?: boolean
 }
 
 export interface PackList {
@@ -54,8 +66,8 @@ export interface PackList {
   readonly grams: number
   /** The boxes round everything, litres: more than it takes when it is laid well, less than it takes when it is thrown in. */
   readonly litres: number
-  /** The largest bag or case of the kit, with what it holds inside; undefined: none is in the kit. */
-  readonly bag: { readonly name: string; readonly litres: number; readonly grams: number } | undefined
+  /** The bags and cases of the kit, the largest first. */
+  readonly bags: readonly PackBag[]
   /** Parts of the kit that no chosen set-up uses and that are no spares. */
   readonly home: readonly string[]
 }
@@ -99,18 +111,8 @@ const reminders: Readonly<Record<string, readonly string[]>> = {
   flight: ['bags for loose batteries, in the hand luggage'],
 }
 
-const boxOf = (bounds: Bounds): number =>
-  [0, 1, 2].reduce((product, axis) => product * Math.max(0, (bounds.max[axis] ?? 0) - (bounds.min[axis] ?? 0)), 1) / 1e6
-
-const partBox = ({ solids }: Part): number =>
-  boxOf(solids.reduce<Bounds>((all, solid) => unite(all, boundsOf(placeShape(solid, identity))), emptyBounds))
-
-/** Walls and padding of a bag or case, on every side, mm. */
-const WALL_MM = 18
-const innerLitres = (part: Part): number => {
-  const [box] = part.solids.flatMap((solid) => (solid.kind === 'box' ? [solid.size] : []))
-  return box ? box.reduce((product, mm) => product * Math.max(0, mm - 2 * WALL_MM), 1) / 1e6 : 0
-}
+/** Nothing to speak of: a coin, a cloth, what is not there yet. */
+const FLAT: Dims = [0, 0, 0]
 
 /** The two connectors of a lead, whichever way round. */
 const endsOf = ({ cable }: Part): string => (cable ? [cable.a.connector, cable.b.connector].sort().join(' ') : '')
@@ -122,7 +124,7 @@ const endsOf = ({ cable }: Part): string => (cable ? [cable.a.connector, cable.b
  */
 export const packListOf = (day: readonly Assessment[]): PackList => {
   const [first] = day
-  if (!first) return { lines: [], grams: 0, litres: 0, bag: undefined, home: [] }
+  if (!first) return { lines: [], grams: 0, litres: 0, bags: [], home: [] }
   const { rig, facts } = first
   const { catalogue } = facts.context
   const stands = (piece: PlacedPart) => standRoles.has(piece.part.role)
@@ -152,6 +154,13 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
   const leadMass = first.facts.leads.reduce((sum, { part, onRig }) => sum + part.massG * (onRig > 0 ? 1 : 0), 0)
   const builtG = built.reduce((sum, { part }) => sum + part.massG, leadMass)
   const chargeMin = new Map(facts.day.kinds.map((use) => [use.kind, use.chargeMin]))
+  // The set-up that takes most of a kind decides how many go along.
+  const uses = new Map<string, KindUse>()
+  for (const one of day)
+    for (const use of one.facts.day.kinds) {
+      const known = uses.get(use.kind)
+      if (!known || use.needed > known.needed) uses.set(use.kind, use)
+    }
   const flies = rig.brief.conditions.includes('flight')
 
   const notesOf = (part: Part, count: number, ids: readonly string[]): readonly PackNote[] => {
@@ -161,6 +170,9 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
       const minutes = chargeMin.get(batteryKind(part) ?? '')
       if (minutes !== undefined)
         notes.push(Number.isFinite(minutes) ? note('to-full', { minutes }) : note('no-charger'))
+      const use = uses.get(batteryKind(part) ?? '')
+      if (use && use.needed <= use.have)
+        notes.push(note('day-takes', { needed: use.needed, spare: use.have - use.needed }))
       notes.push(note('ends'))
       const band = airBand(store.capacityWh)
       if (flies && band !== 'carry')
@@ -176,7 +188,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
   }
   const byPart = new Map<Part, string[]>()
   for (const { instance, part } of goes) byPart.set(part, [...(byPart.get(part) ?? []), instance.id])
-  const lines: PackLine[] = [
+  const lines: Line[] = [
     {
       key: `rig ${first.assembly.setup.id}`,
       group: 'rig',
@@ -184,15 +196,18 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
       partId: undefined,
       count: 1,
       grams: builtG,
+      dims: dimsOf(built.reduce<Bounds>((all, { bounds }) => unite(all, bounds), emptyBounds)),
       notes: [note('built', { count: built.length })],
     },
-    ...[...byPart].map(([part, ids]): PackLine => ({
+    ...[...byPart].map(([part, ids]): Line => ({
       key: `part ${part.id}`,
       group: groupOf(part.role),
       name: part.name,
       partId: part.id,
       count: ids.length,
       grams: part.massG * ids.length,
+      dims: partDims(part),
+      isBattery: part.power?.store !== undefined,
       notes: notesOf(part, ids.length, ids),
     })),
   ]
@@ -207,7 +222,36 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
         partId,
         count: 1,
         grams: part.massG,
+        dims: partDims(part),
         notes: [note('day-lens')],
+      })
+  }
+  for (const { kind, needed, have } of uses.values()) {
+    const pack = [...catalogue.parts.values()].find(
+      (part) => batteryKind(part) === kind && kit.some((one) => one.part === part),
+    )
+    if (needed <= have || !Number.isFinite(needed)) continue
+    lines.push({
+      key: `short ${kind}`,
+      group: 'power',
+      name: `${needed - have} more ${pack?.name ?? kind}`,
+      partId: pack?.id,
+      count: needed - have,
+      grams: 0,
+      notes: [note('short-packs', { needed, have })],
+    })
+  }
+  for (const { piece, neededGb, media } of first.facts.recordings) {
+    const gb = media.reduce((sum, one) => sum + one.gb, 0)
+    if (neededGb > gb)
+      lines.push({
+        key: `short cards ${piece.instance.id}`,
+        group: 'media',
+        name: `Cards for ${piece.part.name}`,
+        partId: undefined,
+        count: 1,
+        grams: 0,
+        notes: [note('short-cards', { neededGb: Math.ceil(neededGb), gb })],
       })
   }
   // The picture lead at the camera is the one that fails first: it lives on the socket that is touched most.
@@ -250,14 +294,24 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
         grams: 0,
         notes: [note('remember')],
       })
-  const cases = kit.filter(({ part }) => part.role === 'case').map(({ part }) => part)
-  const [largest] = cases.sort((a, b) => innerLitres(b) - innerLitres(a))
-  const rigBox = boxOf(built.reduce<Bounds>((all, { bounds }) => unite(all, bounds), emptyBounds))
+  const cases = kit.filter(({ part }) => part.role === 'case').map(({ instance: { id }, part }) => ({ key: id, part }))
+  const ordered = packGroups.flatMap((group) => lines.filter((line) => line.group === group))
+  const { bags, into } = stow(
+    ordered.map(({ key, count, grams, dims = FLAT, isBattery = false }) => ({
+      key,
+      count,
+      grams,
+      dims,
+      // By air loose packs stay with the traveller.
+      byHand: flies && isBattery,
+    })),
+    cases,
+  )
   return {
-    lines: packGroups.flatMap((group) => lines.filter((line) => line.group === group)),
+    lines: ordered.map(({ dims: _, isBattery: __, ...line }) => ({ ...line, bag: into.get(line.key) })),
     grams: lines.reduce((sum, { grams }) => sum + grams, 0),
-    litres: rigBox + goes.reduce((sum, { part }) => sum + partBox(part), 0),
-    bag: largest && { name: largest.name, litres: innerLitres(largest), grams: largest.massG },
+    litres: ordered.reduce((sum, { dims = FLAT, count }) => sum + litresIn(dims) * count, 0),
+    bags,
     home: home.map(({ part }) => part.name),
   }
 }

@@ -36,6 +36,7 @@ export const demoLocker: Readonly<Record<string, number>> = {
   'phragma-nd-82': 1,
   'papyr-usb-500': 1,
   'bulrush-hdmi-2000': 1,
+  'gourdwell-shoulder-bag': 1,
 }
 
 const brief: Brief = {
@@ -327,6 +328,7 @@ export const thirdMark: Rig = {
   ...secondMark,
   id: 'winter-ferry-3',
   name: 'The Winter Ferry, third mark',
+  kit: [...secondMark.kit, piece('bag', 'gourdwell-shoulder-bag')],
   setups: secondMark.setups.map((one) => ({
     ...one,
     joints: one.joints.map((joint) =>

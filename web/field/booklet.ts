@@ -1,8 +1,7 @@
 import type { BuildPlan, PackList } from '@zucchini/core/assess'
-import { packGroups } from '@zucchini/core/assess'
 import type { Assembly } from '@zucchini/core/assembly'
 import { checkOf, howOf, proofWords, titleOf } from '../screens/build/step-words.ts'
-import { groupTitles, noteWords } from '../screens/pack/pack-words.ts'
+import { bagWords, groupTitles, noteWords, packPlaces } from '../screens/pack/pack-words.ts'
 import { grams, hoursMinutes, millimetres, type Style } from '../wording.ts'
 import { Paper, type PaperSize } from './paper.ts'
 import { stepSvgs } from './step-svgs.ts'
@@ -72,21 +71,27 @@ export const packSheet = async (
   const paper = await Paper.open(size, `${rig}: pack`)
   paper.text(`${rig}: pack`, 16, 'bold')
   paper.text(`${list.lines.length} lines, ${grams(list.grams, style.units)}`, 10)
-  for (const group of packGroups) {
-    const own = list.lines.filter((line) => line.group === group)
-    if (own.length === 0) continue
-    paper.gap(3)
-    paper.keep(22)
-    paper.text(groupTitles[group], 12, 'bold')
-    paper.gap(1)
-    for (const line of own)
-      paper.tickLine(
-        line.count > 1 ? `${line.name} × ${line.count}` : line.name,
-        [places.get(line.partId ?? '') ?? '', ...line.notes.map((one) => noteWords(one, style))]
-          .filter(Boolean)
-          .join('; '),
-        line.grams > 0 ? grams(line.grams, style.units) : '',
-      )
+  for (const place of packPlaces(list)) {
+    if (place.title) {
+      paper.gap(4)
+      paper.keep(30)
+      paper.text(place.title, 13, 'bold')
+      if (place.bag) paper.text(bagWords(place.bag, style), 9)
+    }
+    for (const { group, lines } of place.groups) {
+      paper.gap(3)
+      paper.keep(22)
+      paper.text(groupTitles[group], 12, 'bold')
+      paper.gap(1)
+      for (const line of lines)
+        paper.tickLine(
+          line.count > 1 ? `${line.name} × ${line.count}` : line.name,
+          [places.get(line.partId ?? '') ?? '', ...line.notes.map((one) => noteWords(one, style))]
+            .filter(Boolean)
+            .join('; '),
+          line.grams > 0 ? grams(line.grams, style.units) : '',
+        )
+    }
   }
   paper.gap(3)
   paper.text(

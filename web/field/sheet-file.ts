@@ -1,9 +1,8 @@
 import type { BuildPlan, LogPlan, PackList } from '@zucchini/core/assess'
-import { packGroups } from '@zucchini/core/assess'
 import type { Assembly } from '@zucchini/core/assembly'
 import { escaped } from '../drawing/export-svg.ts'
 import { checkOf, howOf, proofWords, stepKey, titleOf } from '../screens/build/step-words.ts'
-import { groupTitles, noteWords } from '../screens/pack/pack-words.ts'
+import { bagWords, groupTitles, noteWords, packPlaces } from '../screens/pack/pack-words.ts'
 import tokens from '../tokens.css?raw'
 import { hoursMinutes, type Style } from '../wording.ts'
 import script from './sheet-script.js?raw'
@@ -44,15 +43,18 @@ const buildPart = ({ assembly, plan }: SheetContents['builds'][number], at: numb
 }
 
 const packPart = ({ pack, places, style }: SheetContents): string => {
-  const groups = packGroups.flatMap((group) => {
-    const own = pack.lines.filter((line) => line.group === group)
-    if (own.length === 0) return []
-    const lines = own.map((line) => {
-      const where = places.get(line.partId ?? '') ?? ''
-      const notes = [where, ...line.notes.map((one) => noteWords(one, style))].filter(Boolean).join('; ')
-      return `<label class="line">${tickBox('pack', line.key)}<span>${escaped(line.name)}${line.count > 1 ? ` × ${line.count}` : ''}<br><span class="label">${escaped(notes)}</span></span></label>`
+  const groups = packPlaces(pack).flatMap((place) => {
+    const full = place.bag ? `<p class="label">${escaped(bagWords(place.bag, style))}</p>` : ''
+    const title = place.title ? [`<h3>${escaped(place.title)}</h3>${full}`] : []
+    const own = place.groups.map(({ group, lines }) => {
+      const told = lines.map((line) => {
+        const where = places.get(line.partId ?? '') ?? ''
+        const notes = [where, ...line.notes.map((one) => noteWords(one, style))].filter(Boolean).join('; ')
+        return `<label class="line">${tickBox('pack', line.key)}<span>${escaped(line.name)}${line.count > 1 ? ` × ${line.count}` : ''}<br><span class="label">${escaped(notes)}</span></span></label>`
+      })
+      return `<h4>${escaped(groupTitles[group])}</h4>${told.join('')}`
     })
-    return [`<h3>${escaped(groupTitles[group])}</h3>${lines.join('')}`]
+    return [...title, ...own]
   })
   return `<section id="pack"><h2>Pack <span class="label" data-count="pack"></span></h2>${groups.join('')}<p class="label">Batteries: the maker’s and the airline’s word goes before any list. Loose ones travel in the hand luggage, their ends covered.</p></section>`
 }

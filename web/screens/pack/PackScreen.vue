@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { calendarOf, moneyOf, type PackGroup, packGroups, type PackLine, type PackList } from '@zucchini/core/assess'
+import { calendarOf, moneyOf, type PackLine, type PackList } from '@zucchini/core/assess'
 import { writeCalendar } from '@zucchini/core/formats'
 import { Check, Triangle } from '@lucide/vue'
 import { useLocalStorage } from '@vueuse/core'
@@ -13,7 +13,7 @@ import TakeOut from '../../widgets/TakeOut.vue'
 import { benchWorker } from '../../workers/client.ts'
 import { grams } from '../../wording.ts'
 import { useRigOfRoute } from '../rig-of-route.ts'
-import { groupTitles, isWarning, noteWords, packCsv, placesIn } from './pack-words.ts'
+import { bagWords, groupTitles, isTight, isWarning, noteWords, packCsv, packPlaces, placesIn } from './pack-words.ts'
 
 // The bag for the day: which set-ups are used, what goes in, where it lies now, and ticks that a dead phone keeps.
 const store = useRig()
@@ -60,12 +60,7 @@ const ticks = useTicks(
 )
 const { count } = ticks
 const packedG = computed(() => lines.value.reduce((sum, line) => sum + (ticks.isDone(line.key) ? line.grams : 0), 0))
-const groups = computed(() =>
-  packGroups.flatMap((group): { group: PackGroup; lines: readonly PackLine[]; grams: number }[] => {
-    const own = lines.value.filter((line) => line.group === group)
-    return own.length > 0 ? [{ group, lines: own, grams: own.reduce((sum, one) => sum + one.grams, 0) }] : []
-  }),
-)
+const stowed = computed(() => (list.value ? packPlaces(list.value) : []))
 /** Where the locker says that a part lies. */
 const places = computed(() => placesIn(context.pieces.map(({ piece }) => piece)))
 const whereOf = ({ partId }: PackLine): string => places.value.get(partId ?? '') ?? ''
@@ -96,8 +91,6 @@ const papers = [
   { title: 'As a table, CSV', act: table },
   { title: 'Shoot, charging and buying, calendar', act: calendar },
 ]
-const litres = (value: number) => `${value.toFixed(1)} l`
-const isTight = computed(() => list.value?.bag && list.value.litres > list.value.bag.litres)
 </script>
 
 <template>
@@ -144,57 +137,59 @@ const isTight = computed(() => list.value?.bag && list.value.litres > list.value
           <TakeOut class="ml-auto" :items="papers" />
           <button v-if="count > 0" class="btn print:hidden" @click="ticks.clear()">Unpack all</button>
         </div>
-        <p v-if="list.bag" class="mt-2" :class="isTight ? 'text-amber' : 'text-soft'">
-          {{ list.bag.name }}: about {{ litres(list.litres) }} to stow, about {{ litres(list.bag.litres) }} inside,
-          {{ grams(list.bag.grams, store.style.units) }} empty. An estimate by the boxes round things: try it before the
-          day.
-        </p>
-
-        <section
-          v-for="{ group, lines: own, grams: sum } in groups"
-          :key="group"
-          class="mt-4"
-          :aria-label="groupTitles[group]"
-        >
-          <h2 class="flex items-baseline text-[15px] font-semibold">
-            {{ groupTitles[group] }}
-            <span v-if="sum > 0" class="fig ml-auto" data-given>{{ grams(sum, store.style.units) }}</span>
-          </h2>
-          <ul class="mt-1">
-            <li v-for="line in own" :key="line.key" class="border-t border-line">
-              <button
-                class="flex min-h-14 w-full items-center gap-3.5 py-2 text-left"
-                :aria-pressed="ticks.isDone(line.key)"
-                :data-pack-line="line.key"
-                @click="ticks.tick(line.key, !ticks.isDone(line.key))"
-              >
-                <span class="tick tick-big" :class="{ on: ticks.isDone(line.key) }">
-                  <Check v-if="ticks.isDone(line.key)" class="size-5" aria-hidden="true" />
-                </span>
-                <span class="min-w-0 flex-1" :class="{ 'text-soft': ticks.isDone(line.key) }">
-                  <span class="block font-semibold" :class="{ 'font-normal!': ticks.isDone(line.key) }"
-                    >{{ line.name }}<template v-if="line.count > 1"> × {{ line.count }}</template></span
-                  >
-                  <span class="label block">
-                    <span v-if="whereOf(line)"
-                      >{{ whereOf(line) }}<template v-if="line.notes.length">; </template></span
-                    >
-                    <template v-for="(one, i) in line.notes" :key="i"
-                      ><span :class="{ 'text-amber': isWarning(one) }"
-                        ><Triangle
-                          v-if="isWarning(one)"
-                          class="mr-1 inline size-3 fill-current"
-                          aria-label="look here"
-                        />{{ noteWords(one, store.style) }}</span
-                      ><template v-if="i + 1 < line.notes.length">; </template></template
-                    >
+        <template v-for="place in stowed" :key="place.key">
+          <h2 v-if="place.title" class="mt-5 text-base font-semibold">{{ place.title }}</h2>
+          <p v-if="place.bag" :class="isTight(place.bag) ? 'text-amber' : 'label'" data-bag>
+            <Triangle v-if="isTight(place.bag)" class="mr-1 inline size-3 fill-current" aria-label="look here" />{{
+              bagWords(place.bag, store.style)
+            }}; an estimate by the boxes round things: try it before the day.
+          </p>
+          <section
+            v-for="{ group, lines: own, grams: sum } in place.groups"
+            :key="group"
+            class="mt-3"
+            :aria-label="groupTitles[group]"
+          >
+            <h3 class="flex items-baseline text-[15px] font-semibold">
+              {{ groupTitles[group] }}
+              <span v-if="sum > 0" class="fig ml-auto" data-given>{{ grams(sum, store.style.units) }}</span>
+            </h3>
+            <ul class="mt-1">
+              <li v-for="line in own" :key="line.key" class="border-t border-line">
+                <button
+                  class="flex min-h-14 w-full items-center gap-3.5 py-2 text-left"
+                  :aria-pressed="ticks.isDone(line.key)"
+                  :data-pack-line="line.key"
+                  @click="ticks.tick(line.key, !ticks.isDone(line.key))"
+                >
+                  <span class="tick tick-big" :class="{ on: ticks.isDone(line.key) }">
+                    <Check v-if="ticks.isDone(line.key)" class="size-5" aria-hidden="true" />
                   </span>
-                </span>
-                <span v-if="line.grams > 0" class="fig" data-given>{{ grams(line.grams, store.style.units) }}</span>
-              </button>
-            </li>
-          </ul>
-        </section>
+                  <span class="min-w-0 flex-1" :class="{ 'text-soft': ticks.isDone(line.key) }">
+                    <span class="block font-semibold" :class="{ 'font-normal!': ticks.isDone(line.key) }"
+                      >{{ line.name }}<template v-if="line.count > 1"> × {{ line.count }}</template></span
+                    >
+                    <span class="label block">
+                      <span v-if="whereOf(line)"
+                        >{{ whereOf(line) }}<template v-if="line.notes.length">; </template></span
+                      >
+                      <template v-for="(one, i) in line.notes" :key="i"
+                        ><span :class="{ 'text-amber': isWarning(one) }"
+                          ><Triangle
+                            v-if="isWarning(one)"
+                            class="mr-1 inline size-3 fill-current"
+                            aria-label="look here"
+                          />{{ noteWords(one, store.style) }}</span
+                        ><template v-if="i + 1 < line.notes.length">; </template></template
+                      >
+                    </span>
+                  </span>
+                  <span v-if="line.grams > 0" class="fig" data-given>{{ grams(line.grams, store.style.units) }}</span>
+                </button>
+              </li>
+            </ul>
+          </section>
+        </template>
         <p v-if="list.home.length" class="label mt-5 border-t border-line pt-2">
           Stays at home, for no set-up of the day uses it: {{ list.home.join(', ') }}.
         </p>

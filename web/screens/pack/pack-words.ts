@@ -1,7 +1,14 @@
-import type { PackGroup, PackList, PackNote } from '@zucchini/core/assess'
+import {
+  type PackBag,
+  type PackGroup,
+  packGroups,
+  type PackLine,
+  type PackList,
+  type PackNote,
+} from '@zucchini/core/assess'
 import { writeCsv } from '@zucchini/core/formats'
 import type { LockerPiece } from '@zucchini/core/locker'
-import { fill, hours, type Style } from '../../wording.ts'
+import { fill, grams, hours, type Style } from '../../wording.ts'
 
 export const groupTitles: Readonly<Record<PackGroup, string>> = {
   rig: 'The rig',
@@ -22,6 +29,9 @@ const notes: Readonly<Record<PackNote['code'], string>> = {
   'ask-airline': '{wh:Wh}: by air only with the airline’s word',
   'not-by-air': '{wh:Wh}: not by air',
   holds: '{gb} GB, empty',
+  'short-packs': 'the day takes {needed}, the kit has {have}: buy, borrow or charge between',
+  'short-cards': 'the day writes {neededGb} GB, the kit holds {gb} GB: pack more, or empty them between',
+  'day-takes': 'the day takes {needed}, {spare} to spare',
   'spare-of': 'spare for {lead}',
   'no-spare': 'not in the kit: the lead at the camera is the one that fails first',
   'used-in': 'for {setups}',
@@ -42,7 +52,33 @@ export const isWarning = ({ code }: PackNote): boolean =>
   code === 'no-charger' ||
   code === 'not-by-air' ||
   code === 'no-spare' ||
+  code === 'short-packs' ||
+  code === 'short-cards' ||
   code === 'ask-airline'
+
+/** The lines of a list by the bag they go into, the largest first; then what goes into none, where there are bags. */
+export interface PackPlace {
+  readonly key: string
+  readonly title: string
+  readonly bag: PackBag | undefined
+  readonly groups: readonly { readonly group: PackGroup; readonly lines: readonly PackLine[]; readonly grams: number }[]
+}
+export const packPlaces = ({ lines, bags }: PackList): readonly PackPlace[] => {
+  const places: readonly (PackBag | undefined)[] = [...bags, undefined]
+  return places.flatMap((bag): PackPlace[] => {
+    const own = lines.filter((line) => line.bag === bag?.key)
+    const groups = packGroups.flatMap((group) => {
+      const some = own.filter((line) => line.group === group)
+      return some.length > 0 ? [{ group, lines: some, grams: some.reduce((sum, { grams }) => sum + grams, 0) }] : []
+    })
+    const title = bag?.name ?? (bags.length > 0 ? 'By hand: longer than any bag' : '')
+    return groups.length > 0 || bag ? [{ key: bag?.key ?? 'hand', title, bag, groups }] : []
+  })
+}
+/** How full a bag is, by boxes, and how heavy with all that is in it. */
+export const bagWords = ({ filled, litres, ownG, grams: own }: PackBag, style: Style): string =>
+  `about ${filled.toFixed(1)} of ${litres.toFixed(1)} l, ${grams(own + ownG, style.units)} with the bag`
+export const isTight = ({ filled, litres }: PackBag): boolean => filled > litres
 
 /** Where the locker says that the pieces of each part lie. */
 export const placesIn = (
@@ -55,15 +91,16 @@ export const placesIn = (
 }
 
 /** The bag as a table: what, how many, how heavy, where it lies, what to mind. */
-export const packCsv = ({ lines }: PackList, places: ReadonlyMap<string, string>, style: Style): string =>
+export const packCsv = ({ lines, bags }: PackList, places: ReadonlyMap<string, string>, style: Style): string =>
   writeCsv(
-    ['group', 'what', 'count', 'mass (g)', 'lies in', 'notes'],
-    lines.map(({ group, name, count, grams, partId, notes: own }) => [
+    ['group', 'what', 'count', 'mass (g)', 'lies in', 'goes in', 'notes'],
+    lines.map(({ group, name, count, grams, partId, bag, notes: own }) => [
       groupTitles[group],
       name,
       count,
       grams > 0 ? Math.round(grams) : '',
       places.get(partId ?? '') ?? '',
+      bags.find(({ key }) => key === bag)?.name ?? '',
       own.map((one) => noteWords(one, style)).join('; '),
     ]),
   )

@@ -21,6 +21,8 @@ test('what is missing or not let on board is marked, the rest is quiet', () => {
     'no-charger',
     'no-spare',
     'not-by-air',
+    'short-cards',
+    'short-packs',
     'tool-locker',
     'tool-missing',
   ])
