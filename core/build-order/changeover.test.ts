@@ -69,13 +69,13 @@ test('done to the one set-up it gives the other, between any two set-ups of the 
         const now = done.value.setups.find(({ id }) => id === from.id)
         if (!now) throw new Error(from.id)
         const plain = (setup: Setup) => {
-          const { joints, braces, links, poses } = placeSetup(rig, setup, catalogue).setup
+          const { joints, braces, links, poses, off = [] } = placeSetup(rig, setup, catalogue).setup
           const stands = poses.filter(({ instance, hinge, position }) => {
             const partId = rig.kit.find(({ id }) => id === instance)?.partId ?? ''
             const first = catalogue.parts.get(partId)?.hinges?.find(({ id }) => id === hinge)?.positions[0]?.id
             return position !== first
           })
-          return { joints, braces, links, poses: stands }
+          return { joints, braces, links, poses: stands, off }
         }
         expect([rig.id, from.id, to.id, plain(now)]).toEqual([rig.id, from.id, to.id, plain(to)])
       }
@@ -174,4 +174,49 @@ test('what comes off on the way to another set-up passes nothing that still stan
           ])
         }
       }
+})
+
+test('what goes along off the rig is stowed, taken out and put away, with what sits on it and the leads in it', () => {
+  const tiny = tinyRig(parts, [a, b])
+  const [setup] = tiny.rig.setups
+  if (!setup) throw new Error('a set-up')
+  const off = (at: 'pocket' | 'bag') => ({ off: [{ instance: 'a', at }] })
+  const forms: readonly Setup[] = [
+    { ...setup, id: 'on' },
+    { ...setup, id: 'pocket', joints: [b], ...off('pocket') },
+    { ...setup, id: 'bag', joints: [b], ...off('bag') },
+    { ...setup, id: 'bare', joints: [] },
+    { ...setup, id: 'parted', joints: [on('b', 'foot', 'camera', 'hole')], ...off('pocket') },
+  ]
+  const rig = { ...tiny.rig, setups: forms }
+  const { catalogue: known } = tiny.context
+  for (const from of forms)
+    for (const to of forms) {
+      const { steps } = changeoverOf(placeSetup(rig, from, known), placeSetup(rig, to, known))
+      const done = edit(
+        rig,
+        steps.flatMap(({ commands }) => commands),
+        known,
+      )
+      if (!done.ok) throw new Error(`${from.id} ${to.id}: ${done.issues[0]?.code}`)
+      const now = done.value.setups.find(({ id }) => id === from.id)
+      const stands = (one: Setup | undefined) => {
+        const { joints, off: beside = [] } = one ? placeSetup(rig, one, known).setup : emptySetup
+        return { joints, beside }
+      }
+      expect([from.id, to.id, stands(now)]).toEqual([from.id, to.id, stands(to)])
+    }
+  const told = (from: number, to: number) => {
+    const [one, other] = [forms[from], forms[to]]
+    if (!one || !other) throw new Error('two forms')
+    const { steps } = changeoverOf(placeSetup(rig, one, known), placeSetup(rig, other, known))
+    return steps.map((step) => [step.do, step.instance, step.with, step.seconds])
+  }
+  // Off by its screw, 25 s, and into the pocket with what sits on it; from pocket to bag by hand.
+  expect(told(0, 1)).toEqual([['stow', 'a', ['b'], 25]])
+  expect(told(1, 2)).toEqual([['stow', 'a', [], 3]])
+  expect(told(2, 3).map(([what, which]) => [what, which])).toEqual([
+    ['undo', 'b'],
+    ['put away', 'a'],
+  ])
 })

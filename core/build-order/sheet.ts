@@ -6,16 +6,15 @@ import {
   offPlaceWords,
   pathToRoot,
   type PlacedPart,
-  slideWay,
-  travelOf,
   wayName,
 } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
 import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
 import { scale, type Vec3 } from '../kernel/index.ts'
-import { balanceOn, LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './changeover.ts'
 import { buildOrderOf, isHolding, type Joining } from './order.ts'
+import { balanceOn, LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './pace.ts'
+import { type Setting, settingOf } from './setting.ts'
 
 /** How firm a screw is made: by the fingers alone, nipped up with a coin, or with a key. */
 export type Firmness = 'by hand' | 'nipped' | 'firm'
@@ -28,18 +27,6 @@ const firmness: Readonly<Record<Tool, Firmness>> = {
 
 /** What is looked at once a step is done; by the sort of joint, or by what else was done. */
 export type SheetCheck = Kind | 'pose' | 'hold' | 'lead' | 'stand' | 'off' | 'balance'
-
-/** Where something is set on its scale, and how it is turned. */
-export interface Setting {
-  /** From the end of the scale that lies farthest back, left or down, mm. */
-  readonly scaleMm?: number
-  /** Which end that is, in words. */
-  readonly from?: string
-  readonly turnDeg?: number
-  readonly pose?: string
-  /** What of the part is up. */
-  readonly up?: string
-}
 
 /** One thing to do while a rig is put together. */
 export interface SheetStep {
@@ -94,34 +81,6 @@ const from: Readonly<Record<string, string>> = {
   up: 'below',
   down: 'above',
 }
-const ends: Readonly<Record<string, string>> = {
-  forward: 'rear',
-  back: 'front',
-  left: 'right',
-  right: 'left',
-  up: 'lower',
-  down: 'upper',
-}
-
-/** Turned or slid to less than this nobody sets it. */
-const UNSET = 1e-6
-
-const settingOf = (piece: PlacedPart): Setting => {
-  const { joint, part } = piece
-  if (!joint) return {}
-  const travel = travelOf(piece)
-  const way = slideWay(piece)
-  const scaled =
-    travel && way && travel.maxMm - travel.minMm > UNSET
-      ? { scaleMm: joint.slideMm - travel.minMm, from: ends[wayName(way)] ?? 'rear' }
-      : {}
-  return {
-    ...scaled,
-    ...(Math.abs(joint.turnDeg) > UNSET ? { turnDeg: joint.turnDeg } : {}),
-    ...(part.order?.faceUp === undefined ? {} : { up: part.order.faceUp }),
-  }
-}
-
 const screwOf = ({ host, joint, part }: PlacedPart): SheetStep['screw'] => {
   if (!host || !joint) return undefined
   const mounts = [mountOf(host.part, joint.hostMount), mountOf(part, joint.guestMount)]

@@ -1,7 +1,7 @@
 import type { ToolPlace } from '@zucchini/core/assess'
 import type { Proof } from '@zucchini/core/assess'
 import type { Kind } from '@zucchini/core/catalogue'
-import type { SheetCheck, SheetStep } from '@zucchini/core/build-order'
+import type { Setting, SheetCheck, SheetStep } from '@zucchini/core/build-order'
 import { degrees, fill, millimetres, type Style, volts } from '../../wording.ts'
 
 /** How each sort of joint is made, once the piece is where it comes from. */
@@ -59,9 +59,8 @@ export const titleOf = (step: SheetStep): string =>
     balance: `Balance it on ${step.onto}`,
   })[step.do]
 
-/** From where it comes, how it is joined, and how it is set. */
-export const howOf = (step: SheetStep, style: Style): readonly string[] => {
-  const { setting, do: kind } = step
+/** How something is set: on its scale, turned, which way up. */
+export const settingWords = (setting: Setting, style: Style): readonly string[] => {
   const set =
     setting.scaleMm === undefined
       ? []
@@ -72,20 +71,27 @@ export const howOf = (step: SheetStep, style: Style): readonly string[] => {
       : Math.abs(Math.abs(setting.turnDeg) - 180) < 0.5
         ? ['Turned round.']
         : [`Turned ${degrees(Math.abs(setting.turnDeg))} ${setting.turnDeg > 0 ? 'anticlockwise' : 'clockwise'}.`]
+  const up = setting.up === undefined ? [] : [`Up: ${setting.up}.`]
+  return [...up, ...set, ...turned]
+}
+
+/** From where it comes, how it is joined, and how it is set. */
+export const howOf = (step: SheetStep, style: Style): readonly string[] => {
+  const { setting, do: kind } = step
+  const set = settingWords(setting, style)
   if (kind === 'pose') return [`${step.at.charAt(0).toUpperCase()}${step.at.slice(1)}: ${setting.pose ?? ''}.`]
   if (kind === 'plug in') return [...voltWords(step), `From ${step.at}.`]
   if (kind === 'stow') return set
   if (kind === 'balance') return [step.timed === 'balance-gimbal' ? ON_GIMBAL : ON_HEAD]
   const make = step.check in makes ? makes[step.check as Kind] : step.check === 'stand' ? STAND : makes.thread
-  const up = setting.up === undefined ? [] : [`Up: ${setting.up}.`]
-  if (step.inHand) return ['In the hand, before that goes on the rig.', make, ...up, ...set, ...turned]
+  if (step.inHand) return ['In the hand, before that goes on the rig.', make, ...set]
   const riders = step.riders ?? []
   const together =
     riders.length > 0
       ? [`${riders.map(({ name }) => name).join(' and ')} ${riders.length > 1 ? 'are' : 'is'} on it already.`]
       : []
   const comes = step.side ? [`It comes from ${step.side}.`] : []
-  return [...comes, ...together, make, ...up, ...set, ...turned]
+  return [...comes, ...together, make, ...set]
 }
 const ON_GIMBAL =
   'Motors off. Tilt first, lens up and lens level, then roll, then pan; lens, leads and card as they are used.'

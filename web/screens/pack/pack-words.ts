@@ -31,7 +31,7 @@ const notes: Readonly<Record<PackNote['code'], string>> = {
   holds: '{gb} GB, empty',
   'short-packs': 'the day takes {needed}, the kit has {have}: buy, borrow or charge between',
   'short-cards': 'the day writes {neededGb} GB, the kit holds {gb} GB: pack more, or empty them between',
-  'day-takes': 'the day takes {needed}, {spare} to spare',
+  'day-takes': 'the day takes {needed}, {over} to spare',
   'spare-of': 'spare for {lead}',
   'no-spare': 'not in the kit: the lead at the camera is the one that fails first',
   'used-in': 'for {setups}',
@@ -44,7 +44,12 @@ const notes: Readonly<Record<PackNote['code'], string>> = {
   'tool-missing': 'not owned; {part} would be one',
 }
 export const noteWords = ({ code, numbers, names }: PackNote, style: Style): string =>
-  fill(notes[code], numbers, { ...names, time: hours(numbers['minutes'] ?? 0) }, style)
+  fill(
+    notes[code],
+    numbers,
+    { ...names, time: hours(numbers['minutes'] ?? 0), over: String(numbers['spare'] || 'none') },
+    style,
+  )
 /** Notes of something that is wrong or missing. */
 export const isWarning = ({ code }: PackNote): boolean =>
   code === 'tool-missing' ||
@@ -56,7 +61,7 @@ export const isWarning = ({ code }: PackNote): boolean =>
   code === 'short-cards' ||
   code === 'ask-airline'
 
-/** The lines of a list by the bag they go into, the largest first; then what goes into none, where there are bags. */
+/** The lines of a list by the bag they go into: none, where there are bags and it is too long, then the largest first. */
 export interface PackPlace {
   readonly key: string
   readonly title: string
@@ -64,7 +69,8 @@ export interface PackPlace {
   readonly groups: readonly { readonly group: PackGroup; readonly lines: readonly PackLine[]; readonly grams: number }[]
 }
 export const packPlaces = ({ lines, bags }: PackList): readonly PackPlace[] => {
-  const places: readonly (PackBag | undefined)[] = [...bags, undefined]
+  // What goes into none comes first: mostly it is the rig, and the legs under it.
+  const places: readonly (PackBag | undefined)[] = [undefined, ...bags]
   return places.flatMap((bag): PackPlace[] => {
     const own = lines.filter((line) => line.bag === bag?.key)
     const groups = packGroups.flatMap((group) => {

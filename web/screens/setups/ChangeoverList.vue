@@ -7,6 +7,7 @@ import { useLapWatch } from '../../field/watch.ts'
 import { useRig } from '../../stores/rig.ts'
 import { useTicks } from '../../stores/ticks.ts'
 import { hoursMinutes } from '../../wording.ts'
+import { settingWords } from '../build/step-words.ts'
 import { changeKeys, changeWords } from './setup-words.ts'
 
 // What it takes to get from one set-up to the other, step by step: ticked as it is done, timed where the watch runs.
@@ -25,6 +26,11 @@ const ticks = useTicks(
   () => `change ${props.from} ${props.of.setupId}`,
   keys,
 )
+/** Where it goes, and how it is set there. */
+const whereOf = ({ at, setting }: Changeover['steps'][number]): string => {
+  const set = [...(setting.pose ? [`${setting.pose}.`] : []), ...settingWords(setting, store.style)].join(' ')
+  return [at, set].filter(Boolean).join('. ')
+}
 const isDone = (i: number): boolean => ticks.isDone(keys.value[i] ?? '')
 const next = computed(() => steps.value.find((_, i) => !isDone(i)))
 const left = computed(() => steps.value.reduce((sum, { seconds }, i) => sum + (isDone(i) ? 0 : seconds), 0))
@@ -77,7 +83,8 @@ const tick = (i: number) => {
           ><span class="font-medium" :class="{ 'text-soft': isDone(i) }">{{ changeWords[step.do] }}</span
           ><span class="min-w-0" :class="{ 'text-soft': isDone(i) }"
             >{{ step.name
-            }}<span v-if="step.with.length" class="text-soft"> as one with {{ step.with.join(', ') }}</span></span
+            }}<span v-if="step.with.length" class="text-soft"> as one with {{ step.with.join(', ') }}</span
+            ><span v-if="whereOf(step)" class="label tight block">{{ whereOf(step) }}</span></span
           >
           <span class="label tight"
             >{{ step.tool === 'fingers' ? '' : step.toolName }}
@@ -103,8 +110,7 @@ const tick = (i: number) => {
 }
 .step.next {
   background: var(--blossom-tint);
-  box-shadow: inset 2px 0 0 var(--blossom);
-  padding-left: 0.35rem;
+  box-shadow: -3px 0 0 var(--blossom);
 }
 @media (pointer: coarse) {
   .step {

@@ -24,6 +24,8 @@ type Step = Changeover['steps'][number]
 export const changeWords: Readonly<Record<Step['do'], string>> = {
   undo: 'take off',
   'put on': 'put on',
+  stow: 'put',
+  'put away': 'leave',
   move: 'put back',
   slide: 'set',
   pose: 'swing',
