@@ -21,7 +21,7 @@ const serving = (parts: Iterable<Part>, tool: string): Part | undefined =>
 
 /**
  * Where each tool is on a day with these set-ups: held by something that sits on the rig in all of them, in the bag with
- * the kit, owned and lying elsewhere, a coin in a pocket, or nowhere.
+ * the kit, a coin in a pocket, owned and lying elsewhere, or nowhere.
  */
 export const toolPlacesOf = (day: readonly Assessment[], tools: readonly string[]): readonly ToolPlace[] => {
   const [first] = day
@@ -42,10 +42,9 @@ export const toolPlacesOf = (day: readonly Assessment[], tools: readonly string[
     return (
       found('rig', onAll) ??
       found('bag', kit) ??
+      (IN_POCKET.has(tool) ? { tool, at: 'pocket' } : undefined) ??
       found('locker', own) ??
-      (IN_POCKET.has(tool)
-        ? { tool, at: 'pocket' }
-        : (found('missing', catalogue.parts.values()) ?? { tool, at: 'missing' }))
+      found('missing', catalogue.parts.values()) ?? { tool, at: 'missing' }
     )
   })
 }

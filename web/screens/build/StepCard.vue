@@ -39,6 +39,8 @@ const where = computed(() => {
   if (tool === 'fingers' || tool === 'lever') return 'by hand'
   return toolAtWords(props.places?.find((one) => one.tool === toolName))
 })
+/** What is closed with a tool has a screw, also where nobody states which. */
+const byKey = computed(() => step.value?.tool === 'coin' || step.value?.tool === 'hex key')
 const how = computed(() => (step.value ? howOf(step.value, store.style) : []))
 const screw = computed(() => {
   const { screw: made } = step.value ?? {}
@@ -81,7 +83,7 @@ const screw = computed(() => {
         </div>
         <div class="chip">
           <dt class="sr-only">screw</dt>
-          <dd class="font-semibold">{{ screw || 'no screw' }}</dd>
+          <dd class="font-semibold">{{ screw || (byKey ? 'its own screw' : 'no screw') }}</dd>
           <dd class="label tight">{{ step.firm }}</dd>
         </div>
         <div class="chip">

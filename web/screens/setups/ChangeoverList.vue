@@ -103,14 +103,15 @@ const tick = (i: number) => {
   grid-template-columns: 24px 64px minmax(0, 1fr) auto;
   align-items: center;
   gap: 0.5rem;
-  width: 100%;
+  width: calc(100% + 1rem);
   min-height: 2.25rem;
-  padding: 0.2rem 0;
+  margin-inline: -0.5rem;
+  padding: 0.2rem 0.5rem;
   text-align: left;
 }
 .step.next {
   background: var(--blossom-tint);
-  box-shadow: -3px 0 0 var(--blossom);
+  box-shadow: inset 3px 0 0 var(--blossom);
 }
 @media (pointer: coarse) {
   .step {
