@@ -1,5 +1,5 @@
 import { type Catalogue, mate, type Mount, type MountEnd, type Part, type Socket } from '../catalogue/index.ts'
-import { direction, dot, lengthOf, scale, subtract, type Vec3 } from '../kernel/index.ts'
+import { direction, dot, lengthOf, perPairKey, scale, subtract, type Vec3 } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { type PlacedPart, seat, type Seated } from './place.ts'
 import type { Point } from './points.ts'
@@ -18,8 +18,14 @@ const turnsOf = (stepDeg: number): readonly number[] =>
 export const middleOf = (travel: Mount['travel']): number =>
   travel ? Math.round((travel.minMm + travel.maxMm) / 2 / travel.stepMm) * travel.stepMm : 0
 
+const known = perPairKey<PlacedPart, Part, readonly Seating[]>('seatings')
 /** Every sensible way an instance goes on a point, best guess first; empty when no mount of it mates there. */
-export const seatingsAt = (point: Point, instance: Seated, part: Part): readonly Seating[] => {
+export const seatingsAt = (point: Pick<Point, 'piece' | 'mount'>, instance: Seated, part: Part): readonly Seating[] =>
+  known(point.piece, part, `${point.mount.id} ${instance.id} ${instance.health ?? 1}`, () =>
+    allSeatings(point, instance, part),
+  )
+
+const allSeatings = (point: Pick<Point, 'piece' | 'mount'>, instance: Seated, part: Part): readonly Seating[] => {
   const host = { part: point.piece.part, mount: point.mount }
   return part.mounts.flatMap((mount) => {
     if (mount.carries) return []

@@ -145,18 +145,27 @@ const misplaced = (before: Facts, after: Facts): boolean =>
     )
   })
 
+/** What forbids most ways out, and is soon asked: joints that do not go, and pieces in one another. */
+const gates = checks.filter(({ family, id }) => family === 'fit' || id === 'solid-clash')
+
+/** Is a stop of one of those rules new? Then it is refused, whatever else is said. */
+const isBarred = (after: Facts, before: ReadonlyMap<string, Finding>): boolean =>
+  gates.some(({ id }) => findingsOfCheck(after, id).some((one) => one.level === 'stop' && isWorse(one, before)))
+
 /**
  * Carries a way out of a finding out on a copy of the rig and judges it again, in every set-up it reaches: the finding
  * has to be gone, or its figure nearer to its limit; no stop may be new, nor a risk as grave as what is cured; and no
  * wish may be left unmet, but by taking something off or leaving it out.
  * @param setup the set-up the finding is in
  * @param finding undefined for a wish of the operator's own: then only what it brings is judged
+ * @param isBrief of what is refused nobody wants to know all that it brings
  */
 export const accept = (
   { rig, factsOf }: Known,
   setup: string,
   finding: Finding | undefined,
   remedy: Pick<Remedy, 'commands' | 'kind'>,
+  isBrief = false,
 ): Verdict => {
   const { commands } = remedy
   const kind = kindOf(remedy)
@@ -173,12 +182,22 @@ export const accept = (
   const gained: { setup: string; finding: Finding }[] = []
   let isMissed = false
   let isPart = false
-  for (const id of reached(rig, commands, setup)) {
-    const known = factsOf(id)
+  const forks = reached(rig, commands, setup).flatMap((id) => {
     const there = setupOf(edited.value, id)
-    if (!there) continue
+    if (!there) return []
+    const known = factsOf(id)
     const context = contextFor(edited.value, known.context)
-    const after = factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
+    let made: Facts | undefined
+    const after = () => (made ??= factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true))
+    return [{ id, known, after }]
+  })
+  const own = forks.find(({ id }) => id === setup)
+  if (isBrief && finding && own) {
+    const isLeft = findingsOfCheck(own.after(), finding.check).some((one) => sameTrouble(one, finding))
+    if (!isLeft && forks.some(({ known, after }) => isBarred(after(), keysIn(known)))) return refused('stop')
+  }
+  for (const { id, known, after: make } of forks) {
+    const after = make()
     // Most of what is tried does not help: the rule that found it is asked first, and by itself.
     const left =
       finding && id === setup

@@ -165,7 +165,7 @@ export const search = (known: Known, setup: string, finding: Finding, most: numb
     if (seen.has(key) || left <= 0) return undefined
     seen.add(key)
     left--
-    const verdict = accept(known, setup, finding, remedy)
+    const verdict = accept(known, setup, finding, remedy, most < Infinity)
     if (isTaken(verdict)) found.push({ remedy, kind: kindOf(remedy), verdict })
     else if (verdict.after && (verdict.why === 'stop' || verdict.why === 'risk') && !takesAway(kindOf(remedy)))
       spoilt.push({ remedy, verdict })
