@@ -13,7 +13,7 @@ import {
 import { mountOf, toolName } from '../catalogue/index.ts'
 import type { Step } from './changeover.ts'
 import { type Clearing, clearingOf } from './clearing.ts'
-import { balanceOn, LEAD_KIND, type Pace, POSE_SECONDS } from './pace.ts'
+import { balanceOn, LEAD_KIND, leadRank, type Pace, POSE_SECONDS } from './pace.ts'
 import { settingOf } from './setting.ts'
 
 const SLIDE_SECONDS = 4
@@ -291,7 +291,11 @@ export class Between {
 
   /** The leads of one set-up that are not plugged in like that in the other. */
   #leads(what: 'unplug' | 'plug in', { setup, loose, byInstance }: Assembly, other: Assembly): readonly Step[] {
+    const partOf = (cable: string) => loose.find(({ instance }) => instance.id === cable)?.part
+    const rank = ({ cable }: Link) => leadRank(partOf(cable)?.cable ?? { carries: [] })
+    const turn = what === 'plug in' ? 1 : -1
     return setup.links
+      .toSorted((a, b) => turn * (rank(a) - rank(b)))
       .filter((link) => !other.setup.links.some((there) => there.cable === link.cable && sameEnds(there, link)))
       .map((link) => ({
         ...bare,
@@ -299,7 +303,7 @@ export class Between {
         at: socketsOf(byInstance, link),
         setting: {},
         instance: link.cable,
-        name: loose.find(({ instance }) => instance.id === link.cable)?.part.name ?? link.cable,
+        name: partOf(link.cable)?.name ?? link.cable,
         seconds: this.#pace.lead,
         timed: LEAD_KIND,
         with: [],

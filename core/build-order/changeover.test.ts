@@ -5,7 +5,7 @@ import { demoParts } from '../../demo/catalogue/index.ts'
 import { firstMark, secondMark } from '../../demo/scenario/index.ts'
 import { soundRigs } from '../../demo/sound/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
-import { hdmiLead, link, screen, wiredRig } from '../testing/wired.ts'
+import { hdmiLead, link, mic, micLead, screen, tank, tapLead, wiredRig } from '../testing/wired.ts'
 import { changeoverOf, pathsOf, SCRAPE_MM, scrapes } from './index.ts'
 
 const catalogue = catalogueOf(demoParts)
@@ -219,4 +219,25 @@ test('what goes along off the rig is stowed, taken out and put away, with what s
     ['undo', 'b'],
     ['put away', 'a'],
   ])
+})
+
+test('power goes in first and the picture last; out they come the other way round', () => {
+  const tiny = wiredRig(
+    [screen(), hdmiLead(), tank(), tapLead(), mic(), micLead()],
+    [on('screen', 'foot', 'camera', 'hole')],
+    [],
+  )
+  const [setup] = tiny.rig.setups
+  if (!setup) throw new Error('a set-up')
+  // Told in the order in which they would be wrong: picture, sound, power.
+  const links = [
+    link('hdmi', 'camera/hdmi', 'screen/in'),
+    link('jack', 'mic/out', 'camera/mic'),
+    link('tap', 'tank/tap', 'camera/dc'),
+  ]
+  const place = (some: Setup['links']) => placeSetup(tiny.rig, { ...setup, links: some }, tiny.context.catalogue)
+  const told = (from: Setup['links'], to: Setup['links']) =>
+    changeoverOf(place(from), place(to)).steps.map(({ do: what, instance }) => `${what} ${instance}`)
+  expect(told([], links)).toEqual(['plug in tap', 'plug in jack', 'plug in hdmi'])
+  expect(told(links, [])).toEqual(['unplug hdmi', 'unplug jack', 'unplug tap'])
 })

@@ -1,5 +1,5 @@
 import type { Support } from '../assembly/index.ts'
-import type { MountStandard } from '../catalogue/index.ts'
+import type { Cable, MountStandard } from '../catalogue/index.ts'
 
 /** Swinging a hinge to where it has to be. */
 export const POSE_SECONDS = 3
@@ -30,3 +30,7 @@ export const usualPace: Pace = {
   lead: LEAD_SECONDS,
   balance: (support) => balanceOn(support)?.seconds ?? 0,
 }
+
+/** Power before picture, the picture last: in that order leads go in, and the other way round they come out. */
+export const leadRank = ({ carries }: Pick<Cable, 'carries'>): number =>
+  carries.includes('picture') ? 2 : carries.includes('power') ? 0 : 1

@@ -13,7 +13,7 @@ import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
 import { scale, type Vec3 } from '../kernel/index.ts'
 import { buildOrderOf, isHolding, type Joining } from './order.ts'
-import { balanceOn, LEAD_KIND, type Pace, POSE_SECONDS, usualPace } from './pace.ts'
+import { balanceOn, LEAD_KIND, leadRank, type Pace, POSE_SECONDS, usualPace } from './pace.ts'
 import { type Setting, settingOf } from './setting.ts'
 
 /** How firm a screw is made: by the fingers alone, nipped up with a coin, or with a key. */
@@ -164,10 +164,6 @@ const posesOf = ({ setup }: Assembly, piece: PlacedPart): readonly SheetStep[] =
       }
     })
 
-/** Power before picture, the picture last: in that order leads go in, and the other way round they come out. */
-const leadRank = ({ cable: { carries } }: Run): number =>
-  carries.includes('picture') ? 2 : carries.includes('power') ? 0 : 1
-
 /** What goes along off the rig, and what sits on that. */
 const stowed = (setup: string, { piece, at }: OffPart, pace: Pace): SheetStep => {
   const mated = piece.mate?.ok ? piece.mate.value : undefined
@@ -262,7 +258,7 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   )
   const own = root ? posesOf(assembly, root) : []
   const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
-  const wires = [...leads].sort((a, b) => leadRank(a) - leadRank(b)).map((run) => plugged(assembly, run, pace))
+  const wires = [...leads].sort((a, b) => leadRank(a.cable) - leadRank(b.cable)).map((run) => plugged(assembly, run, pace))
   const steps = [...own, ...pieces, ...off, ...wires, ...balanced(assembly, pace)]
   return {
     steps,

@@ -1,6 +1,6 @@
 import type { BuildPlan, PackList } from '@zucchini/core/assess'
 import type { Assembly } from '@zucchini/core/assembly'
-import { checkOf, howOf, proofWords, titleOf } from '../screens/build/step-words.ts'
+import { checkOf, howOf, proofWords, titleOf, toolsLine } from '../screens/build/step-words.ts'
 import { bagWords, groupTitles, noteWords, packPlaces } from '../screens/pack/pack-words.ts'
 import { grams, hoursMinutes, millimetres, type Style } from '../wording.ts'
 import { Paper, type PaperSize } from './paper.ts'
@@ -22,7 +22,7 @@ export const buildBooklet = async (
   const paper = await Paper.open(size, `${rig}: ${setup.name}`)
   const pictures = stepSvgs(assembly, plan.steps, PICTURE, 'p')
   paper.text(`${rig}: ${setup.name}`, 16, 'bold')
-  paper.text(`${plan.steps.length} steps, ${hoursMinutes(plan.seconds)}; ${plan.tools.join(', ') || 'no tools'}`, 10)
+  paper.text(`${plan.steps.length} steps, ${hoursMinutes(plan.seconds)}; ${toolsLine(plan)}`, 10)
   paper.gap(3)
   const ratio = PICTURE.height / PICTURE.width
   const wide = Math.min(paper.width, WIDEST_MM)

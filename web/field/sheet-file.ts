@@ -1,7 +1,7 @@
 import type { BuildPlan, LogPlan, PackList } from '@zucchini/core/assess'
 import type { Assembly } from '@zucchini/core/assembly'
 import { escaped } from '../drawing/export-svg.ts'
-import { checkOf, howOf, proofWords, stepKey, titleOf } from '../screens/build/step-words.ts'
+import { checkOf, howOf, proofWords, stepKey, titleOf, toolsLine } from '../screens/build/step-words.ts'
 import { bagWords, groupTitles, noteWords, packPlaces } from '../screens/pack/pack-words.ts'
 import tokens from '../tokens.css?raw'
 import { hoursMinutes, type Style } from '../wording.ts'
@@ -39,7 +39,7 @@ const buildPart = ({ assembly, plan }: SheetContents['builds'][number], at: numb
     const { do: what, expect } = proofWords(proof, style)
     return `<li class="step">${escaped(what)} <strong>${escaped(expect)}</strong></li>`
   })
-  return `<section id="build-${escaped(setup.id)}"><h2>Build, ${escaped(setup.name)} <span class="label" data-count="${escaped(list)}"></span></h2><p class="label">${plan.steps.length} steps, ${hoursMinutes(plan.seconds)}; ${escaped(plan.tools.join(', ') || 'no tools')}</p><ol>${steps.join('')}</ol><h3>What to try at the end</h3><ul>${proofs.join('')}</ul></section>`
+  return `<section id="build-${escaped(setup.id)}"><h2>Build, ${escaped(setup.name)} <span class="label" data-count="${escaped(list)}"></span></h2><p class="label">${plan.steps.length} steps, ${hoursMinutes(plan.seconds)}; ${escaped(toolsLine(plan))}</p><ol>${steps.join('')}</ol><h3>What to try at the end</h3><ul>${proofs.join('')}</ul></section>`
 }
 
 const packPart = ({ pack, places, style }: SheetContents): string => {

@@ -2,7 +2,7 @@
 import type { BuildPlan, Proof } from '@zucchini/core/assess'
 import type { SheetStep } from '@zucchini/core/build-order'
 import { type ViewId, viewIds, views } from '@zucchini/core/drawing'
-import { Check, ChevronLeft, ChevronRight, Printer, Timer } from '@lucide/vue'
+import { Check, ChevronLeft, ChevronRight, Printer, Timer, Wrench } from '@lucide/vue'
 import { useMediaQuery, useSwipe, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useLapWatch } from '../../field/watch.ts'
@@ -17,7 +17,7 @@ import { benchWorker } from '../../workers/client.ts'
 import { hoursMinutes } from '../../wording.ts'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import StepCard from './StepCard.vue'
-import { proofWords, stepKey, titleOf } from './step-words.ts'
+import { proofWords, stepKey, titleOf, toolsLine, toolsOf } from './step-words.ts'
 
 // Putting a rig together with the hands: one step a view, its picture, its tool, a big tick; paper has them all.
 const store = useRig()
@@ -134,14 +134,7 @@ const papers = [
   { title: 'A booklet, A5, PDF: a step a page', act: booklet('a5') },
   { title: 'All steps on A4, PDF', act: booklet('a4') },
 ]
-const toolsWords = computed(() => {
-  const { tools, toolChanges } = plan.value ?? { tools: [], toolChanges: 0 }
-  if (tools.length === 0) return 'no tools'
-  const changes = toolChanges === 0 ? '' : toolChanges === 1 ? ', changed once' : `, changed ${toolChanges} times`
-  const missing = (plan.value?.places ?? []).filter(({ at }) => at === 'missing' || at === 'locker')
-  const lack = missing.length > 0 ? `; not in the bag yet: ${missing.map(({ tool }) => tool).join(', ')}` : ''
-  return `${tools.join(', ')}${changes}${lack}`
-})
+const tools = computed(() => toolsOf(plan.value ?? { places: [], toolChanges: 0 }))
 </script>
 
 <template>
@@ -158,8 +151,16 @@ const toolsWords = computed(() => {
           <h1 class="text-xl font-semibold">Build, {{ store.setup?.name }}</h1>
           <p class="label mt-0.5">
             <span v-ask="['set-up', store.assessment]">{{ steps.length }} steps, {{ hoursMinutes(plan.seconds) }}</span
-            >; {{ toolsWords }}
+            ><template v-if="tools.changes">; {{ tools.changes }}</template>
           </p>
+          <ul class="mt-1.5" aria-label="Tools">
+            <li v-for="one in tools.lines" :key="one.tool" class="flex items-baseline gap-2 py-0.5">
+              <Wrench class="size-3.5 shrink-0 self-center text-soft" aria-hidden="true" />
+              <span class="whitespace-nowrap">{{ one.tool }}</span>
+              <span class="label tight" :class="{ 'text-amber!': one.isMissing }">{{ one.where }}</span>
+            </li>
+            <li v-if="tools.lines.length === 0" class="label">no tools</li>
+          </ul>
           <ol class="mt-3">
             <li v-for="(one, i) in steps" :key="i">
               <button
@@ -281,7 +282,7 @@ const toolsWords = computed(() => {
 
       <div v-if="isPrinting" class="hidden print:block" data-booklet>
         <h1 class="text-xl font-semibold">{{ store.rig?.name }}: {{ store.setup?.name }}</h1>
-        <p>{{ steps.length }} steps, {{ hoursMinutes(plan.seconds) }}; {{ toolsWords }}</p>
+        <p>{{ steps.length }} steps, {{ hoursMinutes(plan.seconds) }}; {{ toolsLine(plan) }}</p>
         <section v-for="(one, i) in steps" :key="i" class="sheet">
           <p class="mt-2">
             <strong>{{ i + 1 }}</strong> of {{ steps.length }}

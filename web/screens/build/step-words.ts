@@ -1,5 +1,4 @@
-import type { ToolPlace } from '@zucchini/core/assess'
-import type { Proof } from '@zucchini/core/assess'
+import type { BuildPlan, Proof, ToolPlace } from '@zucchini/core/assess'
 import type { Kind } from '@zucchini/core/catalogue'
 import type { Setting, SheetCheck, SheetStep } from '@zucchini/core/build-order'
 import { degrees, fill, millimetres, type Style, volts } from '../../wording.ts'
@@ -137,6 +136,23 @@ export const proofWords = ({ what, numbers, names }: Proof, style: Style) => ({
 /** What tells a step from the others and from what it was before it was set otherwise. */
 export const stepKey = (step: SheetStep): string =>
   step.commands.length > 0 ? JSON.stringify(step.commands.slice(0, 1)) : `${step.do} ${step.instance}`
+
+/** The tools of a sheet with where each is, and how often one is laid down for another. */
+export const toolsOf = ({ places, toolChanges }: Pick<BuildPlan, 'places' | 'toolChanges'>) => ({
+  lines: places.map((place) => ({
+    tool: place.tool,
+    where: place.part && place.at !== 'missing' ? `${toolAtWords(place)}: ${place.part.name}` : toolAtWords(place),
+    isMissing: place.at === 'missing' || place.at === 'locker',
+  })),
+  changes:
+    toolChanges === 0 ? '' : toolChanges === 1 ? 'the tool changed once' : `the tool changed ${toolChanges} times`,
+})
+/** The same in one line, for paper. */
+export const toolsLine = (plan: Pick<BuildPlan, 'places' | 'toolChanges'>): string => {
+  const { lines, changes } = toolsOf(plan)
+  const told = lines.map(({ tool, where }) => `${tool} (${where})`)
+  return [told.join(', ') || 'no tools', changes].filter(Boolean).join('; ')
+}
 
 /** Where a tool is. */
 export const toolAtWords = (place: ToolPlace | undefined): string =>
