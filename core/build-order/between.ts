@@ -11,6 +11,7 @@ import {
   ridesOn,
 } from '../assembly/index.ts'
 import { mountOf, toolName } from '../catalogue/index.ts'
+import { equalJson } from '../kernel/index.ts'
 import type { Step } from './changeover.ts'
 import { type Clearing, clearingOf } from './clearing.ts'
 import { balanceOn, LEAD_KIND, leadRank, type Pace, POSE_SECONDS } from './pace.ts'
@@ -289,36 +290,51 @@ export class Between {
     return this.#holds('brace', this.#to, this.#from, this.#putting.aside)
   }
 
+  #lead(what: 'unplug' | 'plug in' | 'lay', { loose, byInstance }: Assembly, link: Link): Step {
+    const part = loose.find(({ instance }) => instance.id === link.cable)?.part
+    const held = link.through.flatMap((id) => byInstance.get(id)?.part.name ?? [])
+    return {
+      ...bare,
+      do: what,
+      at: what === 'lay' ? (held.length > 0 ? `through ${held.join(', ')}` : 'free') : socketsOf(byInstance, link),
+      setting: {},
+      instance: link.cable,
+      name: part?.name ?? link.cable,
+      seconds: what === 'lay' ? POSE_SECONDS : this.#pace.lead,
+      ...(what === 'lay' ? {} : { timed: LEAD_KIND }),
+      with: [],
+      commands: [
+        what === 'unplug'
+          ? { do: 'unlink', setup: this.#id, cable: link.cable }
+          : { do: 'link', setup: this.#id, link },
+      ],
+    }
+  }
+
   /** The leads of one set-up that are not plugged in like that in the other. */
-  #leads(what: 'unplug' | 'plug in', { setup, loose, byInstance }: Assembly, other: Assembly): readonly Step[] {
-    const partOf = (cable: string) => loose.find(({ instance }) => instance.id === cable)?.part
-    const rank = ({ cable }: Link) => leadRank(partOf(cable)?.cable ?? { carries: [] })
+  #leads(what: 'unplug' | 'plug in', one: Assembly, other: Assembly): readonly Step[] {
+    const rank = ({ cable }: Link) =>
+      leadRank(one.loose.find(({ instance }) => instance.id === cable)?.part.cable ?? { carries: [] })
     const turn = what === 'plug in' ? 1 : -1
-    return setup.links
+    return one.setup.links
       .toSorted((a, b) => turn * (rank(a) - rank(b)))
       .filter((link) => !other.setup.links.some((there) => there.cable === link.cable && sameEnds(there, link)))
-      .map((link) => ({
-        ...bare,
-        do: what,
-        at: socketsOf(byInstance, link),
-        setting: {},
-        instance: link.cable,
-        name: partOf(link.cable)?.name ?? link.cable,
-        seconds: this.#pace.lead,
-        timed: LEAD_KIND,
-        with: [],
-        commands: [
-          what === 'plug in'
-            ? { do: 'link', setup: this.#id, link }
-            : { do: 'unlink', setup: this.#id, cable: link.cable },
-        ],
-      }))
+      .map((link) => this.#lead(what, one, link))
   }
   get unplugged(): readonly Step[] {
     return this.#leads('unplug', this.#from, this.#to)
   }
   get plugged(): readonly Step[] {
     return this.#leads('plug in', this.#to, this.#from)
+  }
+
+  /** Leads that stay plugged and are laid otherwise. */
+  get laid(): readonly Step[] {
+    return this.#to.setup.links
+      .filter((link) =>
+        this.#from.setup.links.some((was) => was.cable === link.cable && sameEnds(was, link) && !equalJson(was, link)),
+      )
+      .map((link) => this.#lead('lay', this.#to, link))
   }
 
   /** The whole: turned upright or back, and balanced where it comes onto another stand. */

@@ -1,10 +1,12 @@
 import fc from 'fast-check'
 import { emptySetup, edit, type Joint, placeSetup, ridesOn, type Setup } from '../assembly/index.ts'
-import { catalogueOf } from '../catalogue/index.ts'
+import { catalogueOf, type Role } from '../catalogue/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
 import { firstMark, secondMark } from '../../demo/scenario/index.ts'
 import { soundRigs } from '../../demo/sound/index.ts'
+import { syntheticRig } from '../../demo/synthetic/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { hdmiLead, link, mic, micLead, screen, tank, tapLead, wiredRig } from '../testing/wired.ts'
 import { changeoverOf, pathsOf, SCRAPE_MM, scrapes } from './index.ts'
 
@@ -240,4 +242,82 @@ test('power goes in first and the picture last; out they come the other way roun
     changeoverOf(place(from), place(to)).steps.map(({ do: what, instance }) => `${what} ${instance}`)
   expect(told([], links)).toEqual(['plug in tap', 'plug in jack', 'plug in hdmi'])
   expect(told(links, [])).toEqual(['unplug hdmi', 'unplug jack', 'unplug tap'])
+})
+
+test('a lead that stays plugged and is laid otherwise is laid, and held, as the other set-up has it', () => {
+  const clamp = tinyPart({ id: 'clamp', mounts: [plug('foot', 'thread-1/4')], holdsCable: { at: [0, 20, 0] } })
+  const tiny = wiredRig(
+    [screen(), hdmiLead(), clamp],
+    [on('screen', 'foot', 'camera', 'hole'), on('clamp', 'foot', 'camera', 'pinned')],
+    [link('hdmi', 'camera/hdmi', 'screen/in', 'clamp')],
+  )
+  const [held] = tiny.rig.setups
+  if (!held) throw new Error('a set-up')
+  const free = { ...held, id: 'free', links: [link('hdmi', 'camera/hdmi', 'screen/in')] }
+  const rig = { ...tiny.rig, setups: [held, free] }
+  const place = (setup: Setup) => placeSetup(rig, setup, tiny.context.catalogue)
+  for (const [from, to] of [
+    [held, free],
+    [free, held],
+  ] as const) {
+    const { steps } = changeoverOf(place(from), place(to))
+    expect(steps.map(({ do: what, instance, seconds }) => [what, instance, seconds])).toEqual([['lay', 'hdmi', 3]])
+    const done = edit(
+      rig,
+      steps.flatMap(({ commands }) => commands),
+      tiny.context.catalogue,
+    )
+    expect(done.ok && done.value.setups.find(({ id }) => id === from.id)?.links).toEqual(to.links)
+  }
+})
+
+test('with orders that makers state at random, any change between forms of random rigs ends as it should', () => {
+  let seed = trialSeed
+  const random = () => (seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648) / 2_147_483_648
+  const roles: readonly Role[] = ['hood', 'top-handle', 'monitor', 'arm', 'cage', 'plate', 'rods', 'riser', 'battery']
+  const some = <T>(list: readonly T[], share: number): readonly T[] => list.filter(() => random() < share)
+  for (let i = 0; i < Math.min(200, trialRuns(10)); i++) {
+    const stated = demoParts.map((part) =>
+      random() < 0.4
+        ? {
+            ...part,
+            order: { joinedBefore: some(part.mounts, 0.3).map(({ id }) => id), offFirst: some(roles, 0.1) },
+          }
+        : part,
+    )
+    const known = catalogueOf(stated)
+    const rig = syntheticRig(4 + (i % 12), trialSeed + i, known, 'calabash-h1')
+    const [main] = rig.setups
+    if (!main) throw new Error('a set-up')
+    const forms = [main, 1, 2].map((one): Setup => {
+      if (typeof one === 'object') return one
+      const gone = new Set(some(main.joints, 0.3).map(({ guest }) => guest))
+      for (const { guest, host } of placeSetup(rig, main, known).setup.joints) if (gone.has(host)) gone.add(guest)
+      const stays = (id: string) => !gone.has(id)
+      return {
+        ...main,
+        id: `form-${one}`,
+        joints: main.joints.filter(({ guest, host }) => stays(guest) && stays(host)),
+        braces: main.braces.filter(({ guest, host }) => stays(guest) && stays(host)),
+        links: main.links.filter(({ from, to }) => stays(from.instance) && stays(to.instance)),
+        poses: main.poses.filter(({ instance }) => stays(instance)),
+      }
+    })
+    const all = { ...rig, setups: forms }
+    for (const from of forms)
+      for (const to of forms) {
+        const { steps } = changeoverOf(placeSetup(all, from, known), placeSetup(all, to, known))
+        const done = edit(
+          all,
+          steps.flatMap(({ commands }) => commands),
+          known,
+        )
+        const now = done.ok ? done.value.setups.find(({ id }) => id === from.id) : undefined
+        const plain = (setup: Setup | undefined) => {
+          const { joints, braces, links } = setup ? placeSetup(all, setup, known).setup : emptySetup
+          return { joints, braces, links }
+        }
+        expect([i, from.id, to.id, plain(now)]).toEqual([i, from.id, to.id, plain(to)])
+      }
+  }
 })

@@ -18,6 +18,7 @@ export interface Step {
     | 'unbrace'
     | 'unplug'
     | 'plug in'
+    | 'lay'
     | 'turn'
     | 'balance'
   /** The piece, or the lead: its instance and its name. */
@@ -65,6 +66,7 @@ export const changeoverOf = (from: Assembly, to: Assembly, pace: Pace = usualPac
     ...between.swung,
     ...between.held,
     ...between.plugged,
+    ...between.laid,
     ...between.whole,
   ]
   return {

@@ -258,7 +258,9 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   )
   const own = root ? posesOf(assembly, root) : []
   const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
-  const wires = [...leads].sort((a, b) => leadRank(a.cable) - leadRank(b.cable)).map((run) => plugged(assembly, run, pace))
+  const wires = [...leads]
+    .sort((a, b) => leadRank(a.cable) - leadRank(b.cable))
+    .map((run) => plugged(assembly, run, pace))
   const steps = [...own, ...pieces, ...off, ...wires, ...balanced(assembly, pace)]
   return {
     steps,

@@ -33,6 +33,7 @@ export const changeWords: Readonly<Record<Step['do'], string>> = {
   unbrace: 'let go',
   unplug: 'unplug',
   'plug in': 'plug in',
+  lay: 'lay',
   turn: 'turn',
   balance: 'balance',
 }
