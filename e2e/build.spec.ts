@@ -76,3 +76,17 @@ test('the booklet is a PDF with a step a sheet, its text selectable and its font
   expect(await textOf(pdf.numPages)).toContain('Put it on a scale')
   expect(bytes.toString('latin1').match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(2)
 })
+
+test('who wants to change over with a coin at most is told which joint wants more', async ({ page, app }) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2/brief`)
+  await page.getByLabel('From one set-up to another').selectOption('hands')
+  await expect(page.getByText('saved')).toBeVisible()
+  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing`)
+  await expect(page.getByText(/takes a coin on the way to .*wheelhouse/).first()).toBeVisible()
+  await page.goto(`${app.url}/rigs/winter-ferry-2/brief`)
+  await page.getByLabel('From one set-up to another').selectOption('coin')
+  await expect(page.getByText('saved')).toBeVisible()
+  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing`)
+  await expect(page.locator('[data-piece]').first()).toBeVisible()
+  await expect(page.getByText(/takes a coin on the way/)).toHaveCount(0)
+})
