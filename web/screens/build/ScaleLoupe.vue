@@ -63,7 +63,15 @@ const rim = computed(() => {
           {{ tick.mm }}
         </text>
       </g>
-      <text :x="x - 6" :y="y - radius * 0.08" class="fig" font-size="15" text-anchor="end" fill="var(--ink)" data-given>
+      <text
+        :x="x - 6"
+        :y="y - radius * 0.08"
+        class="fig"
+        :font-size="radius * 0.24"
+        text-anchor="end"
+        fill="var(--ink)"
+        data-given
+      >
         {{ Math.round(mm * 10) / 10 }} mm
       </text>
     </g>

@@ -55,10 +55,13 @@ const arrow = computed(() => {
   return `M${from[0]} ${from[1]} Q${middle[0]} ${middle[1]} ${end[0]} ${end[1]}`
 })
 const GAP_PX = 10
-const loupe = computed(() => ({
-  x: props.width - radius.value - GAP_PX,
-  y: props.height - radius.value - GAP_PX,
-}))
+/** Beside what is drawn, as far as the page goes; what is far away is not looked at together. */
+const loupe = computed(() => {
+  const edge = props.width - radius.value - GAP_PX
+  const [now, on] = [scene.value, fit.value]
+  const right = now && on ? onSheet(on, [now.extent.right, now.extent.bottom])[0] : edge
+  return { x: Math.min(edge, right + radius.value + 4 * GAP_PX), y: props.height - radius.value - GAP_PX }
+})
 const words = computed(() =>
   step.value
     ? `${step.value.name}${step.value.onto ? `, to ${step.value.onto}` : ''}; what stands so far in grey, its way as an arrow`
