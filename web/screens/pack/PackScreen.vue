@@ -135,7 +135,13 @@ const papers = [
             >{{ grams(packedG, store.style.units) }} of {{ grams(list.grams, store.style.units) }}</span
           >
           <TakeOut class="ml-auto" :items="papers" />
-          <button v-if="count > 0" class="btn print:hidden" @click="ticks.clear()">Unpack all</button>
+          <button
+            v-if="count > 0"
+            class="label min-h-6 underline decoration-dotted print:hidden"
+            @click="ticks.clear()"
+          >
+            Unpack all
+          </button>
         </div>
         <template v-for="place in stowed" :key="place.key">
           <h2 v-if="place.title" class="mt-5 text-base font-semibold">{{ place.title }}</h2>
