@@ -85,7 +85,11 @@ test('a day is lived on a phone with the server out of reach, and the desk shows
     await expect(hand.getByTestId('packed')).toContainText(`${packed} of ${packed} in`)
 
     // Changed over twice on the way, the first time by the watch.
-    await hand.goto(`${app.url}/rigs/winter-ferry-3/set-ups`)
+    await hand.goto(`${app.url}/rigs/winter-ferry-3/build?setup=crossing`)
+    await hand.getByRole('link', { name: 'change over to another set-up' }).click()
+    await expect(hand).toHaveURL(/set-ups\?from=crossing/)
+    // In the hand the change comes before the cards.
+    await expect(hand.getByRole('region', { name: 'Every changeover' })).toBeInViewport()
     let changed = 0
     for (const [from, to] of [
       ['crossing', 'wheelhouse'],

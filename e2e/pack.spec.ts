@@ -37,7 +37,7 @@ test('the bag goes out as a table and the days as a calendar that others read', 
     return readFileSync(await file.path(), 'utf8')
   }
   const table = await out(/CSV/)
-  expect(table.split('\r\n')[0]).toBe('group,what,count,mass (g),lies in,notes')
+  expect(table.split('\r\n')[0]).toBe('group,what,count,mass (g),lies in,goes in,notes')
   expect(table).toContain('hall cupboard')
   const events = new ICAL.Component(ICAL.parse(await out(/calendar/)) as string).getAllSubcomponents('vevent')
   const titles = events.map((one) => new ICAL.Event(one).summary)

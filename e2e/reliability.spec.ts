@@ -122,6 +122,8 @@ test('a part nobody knows any more is drawn as a block; another is chosen in its
   await page.getByRole('button', { name: 'swap', exact: true }).click()
   await expect(told).toHaveCount(0)
   await expect(scale(page, 'In the hand')).toContainText('2,276 g')
+  // What is still on its way would reach the world of the next test.
+  await saved(page)
 })
 
 test('a rig that was put away elsewhere is put back, or goes on as a new one', async ({ page, app }) => {

@@ -2,7 +2,7 @@
 import type { BuildPlan, Proof } from '@zucchini/core/assess'
 import type { SheetStep } from '@zucchini/core/build-order'
 import { type ViewId, viewIds, views } from '@zucchini/core/drawing'
-import { Check, ChevronLeft, ChevronRight, Printer, Timer, Wrench } from '@lucide/vue'
+import { Check, ChevronLeft, ChevronRight, Printer, Repeat2, Timer, Wrench } from '@lucide/vue'
 import { useMediaQuery, useSwipe, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useLapWatch } from '../../field/watch.ts'
@@ -277,6 +277,14 @@ const tools = computed(() => toolsOf(plan.value ?? { places: [], toolChanges: 0 
               <ChevronRight class="size-5" aria-hidden="true" />
             </button>
           </div>
+          <p v-if="(store.rig?.setups.length ?? 0) > 1" class="px-4 pb-3">
+            <RouterLink
+              class="label inline-flex min-h-6 items-center gap-1 underline decoration-dotted"
+              :to="{ path: `/rigs/${store.rig?.id}/set-ups`, query: { from: store.setup?.id } }"
+              ><Repeat2 class="size-4" aria-hidden="true" /> It stands already: change over to another
+              set-up</RouterLink
+            >
+          </p>
         </section>
       </div>
 

@@ -17,8 +17,11 @@ const store = useRig()
 const context = useContext()
 const picked = ref<readonly string[]>([])
 
-const trouble = useRigOfRoute(() => {
-  picked.value = store.rig?.setups.slice(0, 2).map((setup) => setup.id) ?? []
+const trouble = useRigOfRoute((asked) => {
+  const all = store.rig?.setups.map(({ id }) => id) ?? []
+  // From the set-up one comes from, to the next.
+  const from = all.includes(asked('from') ?? '') ? (asked('from') ?? '') : (all[0] ?? '')
+  picked.value = [from, ...all.filter((id) => id !== from)].slice(0, 2)
 })
 const cards = computed(() => {
   const around = context.whole
@@ -72,12 +75,13 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
     <RigBar here="Set-ups" />
     <p v-if="trouble" class="p-8" role="alert">{{ trouble }}</p>
     <main class="min-h-0 flex-1 overflow-y-auto px-6 py-5">
-      <div class="mx-auto max-w-6xl">
+      <!-- In the hand the change is what one came for; the cards follow. -->
+      <div class="mx-auto flex max-w-6xl flex-col">
         <h1 class="text-xl font-semibold">Set-ups</h1>
         <p class="mt-0.5 text-soft">
           One kit, several forms. Copy one, change it on the bench, and see what it takes to get from one to the other.
         </p>
-        <div class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2 min-[1060px]:grid-cols-3">
+        <div class="mt-4 grid grid-cols-1 gap-4 max-[719px]:order-3 min-[720px]:grid-cols-2 min-[1060px]:grid-cols-3">
           <SetupCard
             v-for="{ setup, assessment } in cards"
             :key="setup.id"
@@ -104,13 +108,13 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
         />
         <CompareTable
           v-if="pair"
-          class="mt-5"
+          class="mt-5 max-[719px]:order-2"
           :a="pair.a"
           :b="pair.b"
           :there="pair.there.seconds"
           :back="pair.back.seconds"
         />
-        <div v-if="pair" class="mt-4 grid grid-cols-1 gap-4 min-[720px]:grid-cols-2">
+        <div v-if="pair" class="mt-4 grid grid-cols-1 max-[719px]:order-1 gap-4 min-[720px]:grid-cols-2">
           <ChangeoverList
             :title="`From ${pair.a.setup.name} to ${pair.b.setup.name}`"
             :changeover="pair.there"
@@ -124,8 +128,10 @@ const drop = ({ id, name }: { readonly id: string; readonly name: string }) => {
             :of="pair.a.assessment"
           />
         </div>
-        <p v-else-if="cards.length > 1" class="label mt-4">Tick two set-ups to lay them side by side.</p>
-        <p class="label mt-4">
+        <p v-else-if="cards.length > 1" class="label mt-4 max-[719px]:order-1">
+          Tick two set-ups to lay them side by side.
+        </p>
+        <p class="label mt-4 max-[719px]:order-4">
           Seconds are yours where you set them or the watch has shown them, else the usual ones for each kind of joint.
           Holding times are estimates for an average arm, not medical advice: stop when it hurts.
         </p>
