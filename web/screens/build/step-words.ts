@@ -69,7 +69,9 @@ export const settingWords = (setting: Setting, style: Style): readonly string[] 
       ? []
       : Math.abs(Math.abs(setting.turnDeg) - 180) < 0.5
         ? ['Turned round.']
-        : [`Turned ${degrees(Math.abs(setting.turnDeg))} ${setting.turnDeg > 0 ? 'anticlockwise' : 'clockwise'}.`]
+        : [
+            `Turned ${degrees(Math.abs(setting.turnDeg)).replace('.0°', '°')} ${setting.turnDeg > 0 ? 'anticlockwise' : 'clockwise'}.`,
+          ]
   const up = setting.up === undefined ? [] : [`Up: ${setting.up}.`]
   return [...up, ...set, ...turned]
 }
