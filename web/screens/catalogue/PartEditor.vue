@@ -22,6 +22,7 @@ import { useContext } from '../../stores/context.ts'
 import TopBar from '../../widgets/TopBar.vue'
 import ElectricsSection from './ElectricsSection.vue'
 import OpticsSection from './OpticsSection.vue'
+import OrderSection from './OrderSection.vue'
 import { asRole, checkDraft, emptyPart, middleTyped, newBar, newMount, newRoom, newSolid } from './part-draft.ts'
 import FigureFields from './FigureFields.vue'
 import { idFrom } from './part-list.ts'
@@ -326,6 +327,7 @@ const roleGroups = stations.map((station) => ({
         </section>
         <OpticsSection :part="draft" @change="change" />
         <ElectricsSection :part="draft" @change="change" />
+        <OrderSection :part="draft" @change="change" />
         <section class="mt-4 grid grid-cols-[2fr_1fr] gap-5">
           <fieldset>
             <legend class="border-b border-line pb-1 font-semibold">What it gives</legend>
