@@ -4,7 +4,7 @@ import { isStandard, type Part, standardOf } from '@zucchini/core/catalogue'
 import { roomPoses } from '@zucchini/core/clearance'
 import type { Point2 } from '@zucchini/core/kernel'
 import { computed, useId } from 'vue'
-import { dimensionPath, overall } from '../../drawing/dimensions.ts'
+import { dimensionPath, figureSpot, overall } from '../../drawing/dimensions.ts'
 import { isCovered } from '../../drawing/marks.ts'
 import {
   type Extent,
@@ -59,6 +59,11 @@ const marks = computed(() =>
       })
     : [],
 )
+/** Their figures stand clear of the marks. */
+const figures = computed(() => {
+  const spots = marks.value.map(({ x, y }) => [x, y] as const)
+  return dimensions.value.map((d) => ({ d, at: figureSpot(d, spots) }))
+})
 const centre = computed(() => onSheet(fit.value, flat(props.view, props.part.centre)))
 const roomPaths = computed(() => {
   const [piece] = assembly.value.placed
@@ -101,10 +106,10 @@ const roomPaths = computed(() => {
       <path v-for="(d, i) in dimensions" :key="i" :d="dimensionPath(d)" />
     </g>
     <text
-      v-for="(d, i) in dimensions"
+      v-for="({ d, at: [x, y] }, i) in figures"
       :key="`t${i}`"
-      :x="(d.from[0] + d.to[0]) / 2"
-      :y="(d.from[1] + d.to[1]) / 2 + 4"
+      :x="x"
+      :y="y + 4"
       class="fig"
       data-given
       font-size="11.5"
