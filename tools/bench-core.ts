@@ -33,7 +33,9 @@ const anew = (rig: Rig): Rig => structuredClone(rig)
 const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(2)} ms`.padStart(10)
 const medians = new Map<string, number>()
 
-const measure = async (title: string, tasks: Record<string, () => void>, time = 1200): Promise<void> => {
+/** What is timed; where it tells how long a part of it took, that counts. */
+type Task = () => void | { readonly overriddenDuration: number }
+const measure = async (title: string, tasks: Record<string, Task>, time = 1200): Promise<void> => {
   const bench = new Bench({ time, warmupTime: 300, warmupIterations: 2, iterations: 5, retainSamples: true })
   for (const [name, run] of Object.entries(tasks)) bench.add(name, run)
   await bench.run()
@@ -90,6 +92,19 @@ await measure('The demo', {
   'ways out, first mark: the first list, a few tries for the top of every card': () => {
     const { before, known, heads } = marked()
     for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
+  },
+  // The page asks once the rig is judged: what the worker then takes.
+  'ways out, first mark, once it is judged: the first offer': () => {
+    const { before, known, heads } = marked()
+    const since = performance.now()
+    heads.find((finding) => waysOut(known, before, finding, FIRST_TRIES).length > 0)
+    return { overriddenDuration: performance.now() - since }
+  },
+  'ways out, first mark, once it is judged: the first list': () => {
+    const { before, known, heads } = marked()
+    const since = performance.now()
+    for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
+    return { overriddenDuration: performance.now() - since }
   },
   'ways out, first mark: all of every finding': () => {
     const { before, known } = marked()
