@@ -52,6 +52,27 @@ test('what its maker wants off first goes on after it, whatever is nearer at han
   expect([knots, against.length, against[0]?.why]).toEqual([[], 1, 'off-first'])
 })
 
+test('what waits in the hand comes with its own carrier, not with what carries that', () => {
+  // b waits on a for its key, and a sits on the foot: all that goes by coin is done first, and the foot comes alone.
+  const carrier = tinyPart({
+    id: 'a',
+    mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4-pin', [0, 20, 0])],
+    order: { joinedBefore: ['top'] },
+  })
+  const guest = tinyPart({ id: 'b', mounts: [plug('foot', 'thread-1/4-pin')] })
+  const tiny = tinyRig(
+    [cube('foot'), carrier, guest],
+    [on('foot', 'foot', 'camera', 'hole'), on('a', 'foot', 'foot', 'top'), on('b', 'foot', 'a', 'top')],
+  )
+  const { steps } = buildSheetOf(placedOf(tiny), [])
+  const told = steps.map(({ instance, riders = [] }) => [instance, riders.map((one) => one.instance)])
+  expect(told).toEqual([
+    ['b', []],
+    ['foot', []],
+    ['a', ['b']],
+  ])
+})
+
 /** A post with an arm over its own guest's only way: the guest hangs under the arm, 10 mm above the camera. */
 const gallows = tinyPart({
   id: 'gallows',

@@ -96,9 +96,12 @@ class Standing {
     return at
   }
 
+  /** What rides on a piece still; what was put down with something between them waits there. */
   #ridersOf(piece: PlacedPart): readonly PlacedPart[] {
+    const bench = this.#benchOf(piece)
     const riders: PlacedPart[] = []
-    for (const other of this.pieces) if (other !== piece && ridesOn(other, piece)) riders.push(other)
+    for (const other of this.pieces)
+      if (other !== piece && ridesOn(other, piece) && this.#benchOf(other) === bench) riders.push(other)
     return riders
   }
 
