@@ -149,7 +149,9 @@ test('no order of a rig of few pieces has fewer changes of tool', () => {
   expect(small.length).toBeGreaterThan(6)
   for (const assembly of small) {
     const order = buildOrderOf(assembly)
-    if (order.knots.length === 0 && order.steps.length > 0 && !order.steps.some(isHolding))
+    // Force puts on one by one: what is joined in the hand, and comes as one, it does not know.
+    const isPlain = order.steps.every((item) => !isHolding(item) && !item.inHand && item.riders.length === 0)
+    if (order.knots.length === 0 && order.steps.length > 0 && isPlain)
       expect([assembly.rig.id, order.toolChanges]).toEqual([assembly.rig.id, fewestByForce(assembly)])
   }
 })
