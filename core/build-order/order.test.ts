@@ -3,6 +3,7 @@ import type { Part } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { buildOrderOf, buildSheetOf, changeoverOf, isHolding, jamsIn } from './index.ts'
+import { turnsIn, withFewerTurns } from './turns.ts'
 
 const placedOf = ({ rig, context: { catalogue } }: ReturnType<typeof tinyRig>, at = 0): Assembly => {
   const setup = rig.setups[at]
@@ -71,6 +72,33 @@ test('what waits in the hand comes with its own carrier, not with what carries t
     ['foot', []],
     ['a', ['b']],
   ])
+})
+
+test('what comes from one side is put on together: the rig is turned once, where hand to hand it would be thrice', () => {
+  const top = (id: string) => tinyPart({ id, mounts: [plug('foot', 'thread-1/4')] })
+  const side = (id: string) => tinyPart({ id, mounts: [plug('foot', 'nato', { lengthMm: 12 })] })
+  const tiny = tinyRig(
+    [top('a'), side('b'), top('c'), side('d')],
+    [
+      on('a', 'foot', 'camera', 'hole'),
+      on('b', 'foot', 'camera', 'rail', { slideMm: -15 }),
+      on('c', 'foot', 'camera', 'pinned'),
+      on('d', 'foot', 'camera', 'rail', { slideMm: 15 }),
+    ],
+  )
+  const { steps, turns, toolChanges } = buildOrderOf(placedOf(tiny))
+  expect([steps.length, turns, toolChanges]).toEqual([4, 1, 0])
+  // The worse order of the same steps, bettered.
+  const [first, second, third, fourth] = steps
+  if (!first || !second || !third || !fourth) throw new Error('four steps')
+  const mixed = [first, third, second, fourth]
+  const cost = { toolOf: () => undefined, rankOf: () => 1 }
+  expect(turnsIn(mixed)).toBe(3)
+  expect(turnsIn(withFewerTurns(mixed, placedOf(tiny).placed[0], cost))).toBe(1)
+  // What should come last stays last, though it costs a turn.
+  const last = { toolOf: () => undefined, rankOf: (item: (typeof steps)[number]) => (item === third ? 2 : 1) }
+  const kept = withFewerTurns([first, second, fourth, third], placedOf(tiny).placed[0], last)
+  expect(kept.at(-1)).toBe(third)
 })
 
 /** A post with an arm over its own guest's only way: the guest hangs under the arm, 10 mm above the camera. */

@@ -4,6 +4,7 @@ import { toolName } from '../catalogue/index.ts'
 import { dot, perThing, type Vec3 } from '../kernel/index.ts'
 import { type Path, pathsOf, stands } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
+import { changesIn, turnsIn, withFewerTurns } from './turns.ts'
 
 /** One piece on its way to its seat. */
 export interface Joining {
@@ -34,6 +35,8 @@ export interface BuildOrder {
   readonly against: readonly Against[]
   /** How often one tool is laid down for another. */
   readonly toolChanges: number
+  /** How often it is turned to be worked on from another side. */
+  readonly turns: number
 }
 
 /** Fingers and levers are always there. */
@@ -249,12 +252,6 @@ const takenApart = (start: Standing): Standing => {
   return eased ? takenApart(eased) : end
 }
 
-/** How often one tool is laid down for another; what needs none lets one keep the last in the hand. */
-const changesIn = (steps: readonly Item[]): number => {
-  const tools = steps.flatMap((item) => itemTool(item) ?? [])
-  return tools.filter((tool, i) => i > 0 && tool !== tools[i - 1]).length
-}
-
 /** Pieces that go on what they sit on, as does everything they sit on by way of. */
 const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> =>
   new Set(placed.filter((piece) => piece.joint && pathToRoot(piece).every(({ joint, mate }) => !joint || mate?.ok)))
@@ -311,6 +308,7 @@ export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildO
     ),
   )
   const end = takenApart(new Standing(pieces, braces, [], [], root))
-  const steps = end.taken.toReversed()
-  return { steps, knots: end.isDone ? [] : end.knots, against: end.against, toolChanges: changesIn(steps) }
+  const steps = withFewerTurns(end.taken.toReversed(), root, { toolOf: itemTool, rankOf })
+  const toolChanges = changesIn(steps, itemTool)
+  return { steps, knots: end.isDone ? [] : end.knots, against: end.against, toolChanges, turns: turnsIn(steps) }
 })

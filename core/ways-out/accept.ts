@@ -182,22 +182,27 @@ export const accept = (
   const gained: { setup: string; finding: Finding }[] = []
   let isMissed = false
   let isPart = false
+  // A set-up is only looked at when it is its turn: most of what is tried never gets so far.
   const forks = reached(rig, commands, setup).flatMap((id) => {
     const there = setupOf(edited.value, id)
     if (!there) return []
-    const known = factsOf(id)
-    const context = contextFor(edited.value, known.context)
     let made: Facts | undefined
-    const after = () => (made ??= factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true))
-    return [{ id, known, after }]
+    const fork = () => {
+      const known = factsOf(id)
+      const context = contextFor(edited.value, known.context)
+      made ??= factsAfter(known, placeSetup(edited.value, there, context.catalogue), context, true)
+      return { known, after: made }
+    }
+    return [{ id, fork }]
   })
   const own = forks.find(({ id }) => id === setup)
   if (isBrief && finding && own) {
-    const isLeft = findingsOfCheck(own.after(), finding.check).some((one) => sameTrouble(one, finding))
-    if (!isLeft && forks.some(({ known, after }) => isBarred(after(), keysIn(known)))) return refused('stop')
+    const isLeft = findingsOfCheck(own.fork().after, finding.check).some((one) => sameTrouble(one, finding))
+    const bars = ({ fork }: (typeof forks)[number]) => isBarred(fork().after, keysIn(fork().known))
+    if (!isLeft && forks.some(bars)) return refused('stop')
   }
-  for (const { id, known, after: make } of forks) {
-    const after = make()
+  for (const { id, fork } of forks) {
+    const { known, after } = fork()
     // Most of what is tried does not help: the rule that found it is asked first, and by itself.
     const left =
       finding && id === setup

@@ -32,7 +32,7 @@ test('the plan can be sent from the worker: it holds nothing but plain data, als
 
 test('a step shows what stands so far, what comes from where it comes, and its place', () => {
   const handle = sceneOf(rig.assembly, plan.steps, at('handle'))
-  expect(handle?.soFar.map(({ instance }) => instance.id)).toEqual(['camera', 'cage'])
+  expect(handle?.soFar.map(({ instance }) => instance.id)).toEqual(['camera', 'cage', 'plate'])
   expect(handle?.coming.map(({ instance }) => instance.id)).toEqual(['handle'])
   // It comes from above: it is drawn above its place, nowhere else.
   const [coming, place] = [handle?.coming[0], handle?.place[0]]
