@@ -72,7 +72,7 @@ test('the booklet is a PDF with a step a sheet, its text selectable and its font
   const steps = Number(/(\d+) steps/.exec(await textOf(1))?.[1])
   expect(steps).toBeGreaterThan(10)
   expect(pdf.numPages).toBe(steps + 1)
-  expect(await textOf(2)).toMatch(/2 of 18.*top handle.*Scale at.*Check:/)
+  expect(await textOf(3)).toMatch(/3 of 18.*top handle.*Scale at.*Check:/)
   expect(await textOf(pdf.numPages)).toContain('Put it on a scale')
   expect(bytes.toString('latin1').match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(2)
 })
