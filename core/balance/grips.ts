@@ -4,6 +4,7 @@ import {
   direction,
   identity,
   lengthOf,
+  perThing,
   type Placed,
   placeShape,
   point,
@@ -22,15 +23,15 @@ export interface Grip {
   readonly axis: Vec3 | undefined
 }
 
-export const gripsOf = (assembly: Assembly): readonly Grip[] =>
-  assembly.placed.flatMap((piece) =>
-    piece.part.grips.map(({ kind, at, axis }): Grip => ({
-      piece,
-      kind,
-      at: point(piece.frame, at),
-      axis: axis && direction(piece.frame, axis),
-    })),
-  )
+const gripsOn = perThing('grips of a piece', (piece: PlacedPart): readonly Grip[] =>
+  piece.part.grips.map(({ kind, at, axis }): Grip => ({
+    piece,
+    kind,
+    at: point(piece.frame, at),
+    axis: axis && direction(piece.frame, axis),
+  })),
+)
+export const gripsOf = ({ placed }: Assembly): readonly Grip[] => placed.flatMap(gripsOn)
 
 /** How far inside the end of a camera without a moulded grip the palm lies, mm. */
 const PALM_IN_MM = 12
@@ -39,8 +40,9 @@ const PALM_IN_MM = 12
  * Where the right hand holds the bare camera: round its moulded grip, or round its right end when it has none.
  * @returns undefined for a camera without a body
  */
-export const camerasOwnGrip = ({ placed: [camera] }: Assembly): Grip | undefined => {
-  if (!camera) return undefined
+export const camerasOwnGrip = ({ placed: [camera] }: Assembly): Grip | undefined => camera && ownGripOf(camera)
+
+const ownGripOf = perThing('own grip', (camera: PlacedPart): Grip | undefined => {
   const body = camera.part.solids.filter(({ matter }) => matter === 'body')
   const moulded = body
     .filter(({ look, centre }) => look === 'grip' && centre[0] > 0)
@@ -53,7 +55,7 @@ export const camerasOwnGrip = ({ placed: [camera] }: Assembly): Grip | undefined
     ? moulded.centre
     : [solid.centre[0] + Math.max(0, half - PALM_IN_MM), solid.centre[1], solid.centre[2]]
   return { piece: camera, kind: 'body', at: point(camera.frame, at), axis: undefined }
-}
+})
 
 /**
  * Left before right; one over or behind the other by height, then by depth, so that the order in the kit says nothing.
@@ -156,34 +158,36 @@ export const palmsOf = (assembly: Assembly): readonly Palm[] => {
   const { support } = assembly.setup
   if (support === 'tripod' || support === 'gimbal') return []
   const held = support === 'hand-low' ? gripsOf(assembly).filter(({ kind }) => kind === 'top') : handsOf(assembly)
-  return held.map((grip): Palm => {
-    const frame = { ...grip.piece.frame, at: grip.at }
-    if (grip.kind === 'body') {
-      const { ahead, behind, inside, outside, half } = BODY_HAND_MM
-      return {
-        grip,
-        shape: placeShape(
-          {
-            kind: 'box',
-            centre: [(outside - inside) / 2, 0, (behind - ahead) / 2],
-            size: [outside + inside, 2 * half, ahead + behind],
-          },
-          frame,
-        ),
-      }
-    }
+  return held.map(palmOf)
+}
+
+const palmOf = perThing('palm', (grip: Grip): Palm => {
+  const frame = { ...grip.piece.frame, at: grip.at }
+  if (grip.kind === 'body') {
+    const { ahead, behind, inside, outside, half } = BODY_HAND_MM
     return {
       grip,
       shape: placeShape(
         {
-          kind: 'cylinder',
-          centre: [0, 0, 0],
-          axis: grip.axis ?? [0, 1, 0],
-          radius: HAND_MM.round,
-          length: HAND_MM.along,
+          kind: 'box',
+          centre: [(outside - inside) / 2, 0, (behind - ahead) / 2],
+          size: [outside + inside, 2 * half, ahead + behind],
         },
-        { ...identity, at: grip.at },
+        frame,
       ),
     }
-  })
-}
+  }
+  return {
+    grip,
+    shape: placeShape(
+      {
+        kind: 'cylinder',
+        centre: [0, 0, 0],
+        axis: grip.axis ?? [0, 1, 0],
+        radius: HAND_MM.round,
+        length: HAND_MM.along,
+      },
+      { ...identity, at: grip.at },
+    ),
+  }
+})

@@ -1,4 +1,5 @@
 import { capabilities, type Capability, capabilityIds, type Part } from '../catalogue/index.ts'
+import { perPair } from '../kernel/index.ts'
 import type { Brief, Condition, ShootKind } from './brief.ts'
 
 /** Why a shoot asks for something: its kind, a condition, or the operator. */
@@ -69,19 +70,33 @@ const byCondition: Readonly<Record<Condition, Wants>> = {
 }
 
 /**
- * What this shoot asks for, each once, in the order of the work; the operator's wishes have the last word.
+ * What this shoot asks for, each once, in the order of the work; the operator's wishes have the last word. The same
+ * shoot asks for the very same needs.
  * @example a desk shoot with nothing else gives only `scratch-sound`
  */
-export const needsOf = (brief: Brief): readonly Need[] => {
+export const needsOf = ({ kind, conditions, wishes }: Brief): readonly Need[] => {
+  const kinds = asked(conditions, wishes)
+  const known = kinds.get(kind)
+  if (known) return known
+  const needs = madeNeeds(kind, conditions, wishes)
+  kinds.set(kind, needs)
+  return needs
+}
+const asked = perPair(
+  'needs',
+  (_: Brief['conditions'], __: Brief['wishes']): Map<ShootKind, readonly Need[]> => new Map(),
+)
+
+const madeNeeds = (kind: ShootKind, conditions: Brief['conditions'], wishes: Brief['wishes']): readonly Need[] => {
   const found = new Map<Capability, Need>()
   const note = (wants: Wants, from: 'kind' | 'condition') => {
     for (const [capability, reason] of Object.entries(wants) as [Capability, string][])
       if (!found.has(capability)) found.set(capability, { capability, because: { from, reason } })
   }
-  note(byKind[brief.kind], 'kind')
-  for (const condition of brief.conditions) note(byCondition[condition], 'condition')
+  note(byKind[kind], 'kind')
+  for (const condition of conditions) note(byCondition[condition], 'condition')
   return capabilityIds.flatMap((capability): Need[] => {
-    const wish = brief.wishes[capability]
+    const wish = wishes[capability]
     if (wish === 'skip') return []
     const need = found.get(capability)
     if (need) return [need]

@@ -64,6 +64,10 @@ const rankOf = (item: Item): number => {
 const heightOf = (item: Item): number => (isHolding(item) ? item.brace.guest : item.piece).centre[1]
 const facingOf = (item: Item): Vec3 | undefined => (isHolding(item) ? undefined : item.path.off)
 
+/** Does another piece stand in the way of one and of what goes with it? */
+const inWay = (piece: PlacedPart, other: PlacedPart, path: Path, riders: readonly PlacedPart[]): boolean =>
+  stands(piece, other, path) || riders.some((rider) => stands(piece, other, path, rider))
+
 /** How free one is to choose: by the stated orders, with pieces that go as one where none goes alone, or by geometry only. */
 type Manner = 'as stated' | 'as one' | 'anyhow'
 
@@ -108,14 +112,12 @@ class Standing {
     return riders
   }
 
-  /** What stands in the way of a piece and what goes with it. */
-  #blockers(piece: PlacedPart, path: Path, riders: readonly PlacedPart[]): readonly PlacedPart[] {
+  /** What is where a piece is, and could stand in its way. */
+  #besides(piece: PlacedPart): readonly PlacedPart[] {
     const bench = this.#benchOf(piece)
     const rest: PlacedPart[] = bench ? [bench] : []
-    for (const other of this.pieces) if (this.#benchOf(other) === bench) rest.push(other)
-    const inWay = (other: PlacedPart) =>
-      stands(piece, other, path) || riders.some((rider) => stands(piece, other, path, rider))
-    return rest.filter((other) => other !== piece && inWay(other))
+    for (const other of this.pieces) if (other !== piece && this.#benchOf(other) === bench) rest.push(other)
+    return rest
   }
 
   /** The stated orders that taking a piece now would break. */
@@ -137,7 +139,8 @@ class Standing {
     const isIn = (one: PlacedPart) => one === piece || riders.includes(one)
     if ([...this.braces].some(({ guest, host }) => isIn(guest) || isIn(host))) return undefined
     if (manner !== 'anyhow' && this.#againstBy(piece).length > 0) return undefined
-    const path = pathsOf(piece).find((one) => this.#blockers(piece, one, riders).length === 0)
+    const besides = this.#besides(piece)
+    const path = pathsOf(piece).find((one) => !besides.some((other) => inWay(piece, other, one, riders)))
     return path && { piece, path, riders, inHand: this.#benchOf(piece) !== this.#root }
   }
 
@@ -177,6 +180,13 @@ class Standing {
     return next ? this.#without(next).clearedWith(tool) : this
   }
 
+  /** All that goes, with whatever tools. */
+  clearedAnyhow(): Standing {
+    let at: Standing = this
+    for (let free = at.#free(); free.length > 0; free = at.#free()) for (const item of free) at = at.#without(item)
+    return at
+  }
+
   /**
    * Where nothing goes any more: one that goes with all it carries, which is then taken apart in the hand, the smallest
    * first; else one that goes against a stated order.
@@ -210,7 +220,8 @@ class Standing {
     return [...this.pieces]
       .filter((piece) => this.#ridersOf(piece).length === 0)
       .map((piece) => {
-        const ways = pathsOf(piece).map((path) => this.#blockers(piece, path, []))
+        const besides = this.#besides(piece)
+        const ways = pathsOf(piece).map((path) => besides.filter((other) => stands(piece, other, path)))
         const by = ways.reduce<readonly PlacedPart[]>(
           (least, one) => (least.length === 0 || one.length < least.length ? one : least),
           [],
@@ -245,11 +256,14 @@ const fewestChanges = (start: Standing): Standing => {
   return furthest
 }
 
-/** All taken apart, or as far as it can be: where nothing goes any more, as one, or against what is stated. */
-const takenApart = (start: Standing): Standing => {
-  const end = fewestChanges(start)
+/**
+ * All taken apart, or as far as it can be: where nothing goes any more, as one, or against what is stated.
+ * @param cleared takes off all that goes by itself
+ */
+const takenApart = (start: Standing, cleared: (standing: Standing) => Standing): Standing => {
+  const end = cleared(start)
   const eased = end.isDone ? undefined : end.eased()
-  return eased ? takenApart(eased) : end
+  return eased ? takenApart(eased, cleared) : end
 }
 
 /** Pieces that go on what they sit on, as does everything they sit on by way of. */
@@ -276,10 +290,22 @@ export const jamsIn = perThing('jams', (placed: readonly PlacedPart[]): Jams => 
     for (const other of left) if (other !== piece && wantsOff(piece, other)) return true
     return false
   }
+  // What was found in a way is in it as long as it stands.
+  const inWay = new Map<Path, PlacedPart>()
   const isOpen = (piece: PlacedPart): boolean =>
     pathsOf(piece).some((path) => {
-      if (root && stands(piece, root, path)) return false
-      for (const other of left) if (other !== piece && stands(piece, other, path)) return false
+      const known = inWay.get(path)
+      if (known && (known === root || left.has(known))) return false
+      const isIn = (other: PlacedPart): boolean => other !== piece && stands(piece, other, path)
+      if (root && isIn(root)) {
+        inWay.set(path, root)
+        return false
+      }
+      for (const other of left)
+        if (isIn(other)) {
+          inWay.set(path, other)
+          return false
+        }
       return true
     })
   for (let goes = true; goes;) {
@@ -292,7 +318,7 @@ export const jamsIn = perThing('jams', (placed: readonly PlacedPart[]): Jams => 
     }
   }
   if (left.size === 0) return nothing
-  const end = takenApart(new Standing(left, new Set(), [], [], root))
+  const end = takenApart(new Standing(left, new Set(), [], [], root), (standing) => standing.clearedAnyhow())
   return { knots: end.isDone ? [] : end.knots, against: end.against }
 })
 const nothing: Jams = { knots: [], against: [] }
@@ -307,7 +333,7 @@ export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildO
       ({ guest, host, mate }) => mate.ok && pieces.has(guest) && (host === root || pieces.has(host)),
     ),
   )
-  const end = takenApart(new Standing(pieces, braces, [], [], root))
+  const end = takenApart(new Standing(pieces, braces, [], [], root), fewestChanges)
   const steps = withFewerTurns(end.taken.toReversed(), root, { toolOf: itemTool, rankOf })
   const toolChanges = changesIn(steps, itemTool)
   return { steps, knots: end.isDone ? [] : end.knots, against: end.against, toolChanges, turns: turnsIn(steps) }

@@ -6,12 +6,15 @@ import {
   cross,
   direction,
   dot,
+  overlap,
+  passes,
   penetration,
   perPair,
   perThing,
   type Placed,
   scale,
   unit,
+  unite,
   type Vec3,
 } from '../kernel/index.ts'
 
@@ -26,12 +29,16 @@ export interface Path {
   readonly freeMm: number
   /** Where it goes then; the same direction where nothing stands before it. */
   readonly away: Vec3
+  /** The upright boxes round all the piece passes through, one for each leg: what is in none of them is not in its way. */
+  readonly passes: readonly Bounds[]
 }
 
 /** A piece may press so much into another on its way, beyond what both do where they sit: paint and rubber. mm */
 export const SCRAPE_MM = 1
 /** The strides in which a path is looked at, mm; no part of the catalogue is thinner where it is hard. */
 const STRIDE_MM = 2
+/** As far as the longest rig; farther out nothing is in the way. mm */
+const FAR_MM = 700
 /** Screws, bayonets and clamps are free once they are so far out, where nothing else is known. mm */
 const USUAL_FREE_MM = 12
 
@@ -82,12 +89,25 @@ const exitsOf = (piece: PlacedPart): readonly Exit[] => {
   return goes.flatMap((way) => ways[way])
 }
 
+const shifted = ({ min, max }: Bounds, by: Vec3): Bounds => ({ min: add(min, by), max: add(max, by) })
+/** The box round a box on its whole way. */
+const sweptAlong = (box: Bounds, by: Vec3): Bounds => unite(box, shifted(box, by))
+
 /** All ways in which a piece leaves its seat, the straightest first. */
 export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonly Path[] => {
   const exits = exitsOf(piece)
-  const straight = exits.map((exit): Path => ({ ...exit, away: exit.off }))
+  const straight = exits.map((exit): Path => ({
+    ...exit,
+    away: exit.off,
+    passes: [sweptAlong(piece.bounds, scale(exit.off, FAR_MM))],
+  }))
   const aside = exits.flatMap((exit) =>
-    axes.flatMap((away): Path[] => (Math.abs(dot(away, exit.off)) > 0.7 ? [] : [{ ...exit, away }])),
+    axes.flatMap((away): Path[] => {
+      if (Math.abs(dot(away, exit.off)) > 0.7) return []
+      const out = scale(exit.off, exit.freeMm)
+      const passes = [sweptAlong(piece.bounds, out), sweptAlong(shifted(piece.bounds, out), scale(away, FAR_MM))]
+      return [{ ...exit, away, passes }]
+    }),
   )
   return [...straight, ...aside]
 })
@@ -111,30 +131,40 @@ const meeting = (a: Bounds, b: Bounds, way: Vec3, toMm: number, slackMm: number)
   return [from, to]
 }
 
-const shifted = ({ min, max }: Bounds, by: Vec3): Bounds => ({ min: add(min, by), max: add(max, by) })
+/** Strides along a way, the middle first: what stands in it is mostly deepest there. */
+const strides = function* (from: number, to: number): Generator<number> {
+  const count = Math.floor((to - from) / STRIDE_MM) + 1
+  const middle = count >> 1
+  yield from + middle * STRIDE_MM
+  for (let i = 0; i < count; i++) if (i !== middle) yield from + i * STRIDE_MM
+}
+
+/** One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all one. */
+interface Leg {
+  readonly start: Vec3
+  readonly way: Vec3
+  readonly longMm: number
+  readonly slackMm: number
+  readonly enoughMm: number
+}
 
 /** How deep the hard solids of one piece come into those of another on one straight leg of a path, mm. */
-const depthOnLeg = (
-  piece: PlacedPart,
-  other: PlacedPart,
-  start: Vec3,
-  way: Vec3,
-  longMm: number,
-  slackMm: number,
-): number => {
+const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, slackMm, enoughMm }: Leg): number => {
   let deepest = 0
   const [first, last] = meeting(shifted(piece.bounds, start), other.bounds, way, longMm, slackMm)
   if (first > last) return 0
   for (const { solid, shape, bounds } of piece.solids) {
     if (solid.matter === 'soft') continue
+    const outset = shifted(bounds, start)
     for (const theirs of other.solids) {
       if (theirs.solid.matter === 'soft') continue
-      const [from, to] = meeting(shifted(bounds, start), theirs.bounds, way, longMm, slackMm)
-      for (let mm = from; mm <= to; mm += STRIDE_MM) {
+      const [from, to] = meeting(outset, theirs.bounds, way, longMm, slackMm)
+      if (from > to || (from < to && passes(moved(shape, start), theirs.shape, way, slackMm))) continue
+      for (const mm of strides(from, to)) {
         const at = moved(shape, add(start, scale(way, mm)))
         const depth = penetration(at, theirs.shape, Math.max(slackMm, deepest))
         if (depth > deepest) deepest = depth
-        if (deepest > LOCKED_MM) return deepest
+        if (deepest > enoughMm) return deepest
       }
     }
   }
@@ -142,8 +172,23 @@ const depthOnLeg = (
 }
 /** Deeper is no matter of how it is done: it does not go that way. mm */
 const LOCKED_MM = 5
-/** As far as the longest rig; farther out nothing is in the way. mm */
-const FAR_MM = 700
+
+/** How deep a piece comes into another on either leg of a path, and where it sits, mm. */
+const depthsOn = (
+  piece: PlacedPart,
+  other: PlacedPart,
+  { off, freeMm, away }: Omit<Path, 'passes'>,
+  slackMm: number,
+  beyondMm: number,
+): readonly [seated: number, onWay: number] => {
+  const leg = (start: Vec3, way: Vec3, longMm: number, enoughMm: number) =>
+    depthOnLeg(piece, other, { start, way, longMm, slackMm, enoughMm })
+  const seated = leg([0, 0, 0], off, 0, LOCKED_MM)
+  const enoughMm = Math.min(LOCKED_MM, seated + beyondMm)
+  if (dot(off, away) > 0.99) return [seated, leg([0, 0, 0], off, FAR_MM, enoughMm)]
+  const out = leg([0, 0, 0], off, freeMm, enoughMm)
+  return [seated, out > enoughMm ? out : Math.max(out, leg(scale(off, freeMm), away, FAR_MM, enoughMm))]
+}
 
 /**
  * How deep a piece would come into another on a path, beyond what both press into each other where they sit, mm.
@@ -152,16 +197,11 @@ const FAR_MM = 700
 export const scrapes = (
   piece: PlacedPart,
   other: PlacedPart,
-  { off, freeMm, away }: Path,
+  path: Omit<Path, 'passes'>,
   slackMm = SCRAPE_MM,
 ): number => {
-  const leg = (start: Vec3, way: Vec3, longMm: number) => depthOnLeg(piece, other, start, way, longMm, slackMm)
-  const seated = leg([0, 0, 0], off, 0)
-  const straight = dot(off, away) > 0.99
-  const depth = straight
-    ? leg([0, 0, 0], off, FAR_MM)
-    : Math.max(leg([0, 0, 0], off, freeMm), leg(scale(off, freeMm), away, FAR_MM))
-  return Math.max(0, depth - seated)
+  const [seated, onWay] = depthsOn(piece, other, path, slackMm, Infinity)
+  return Math.max(0, onWay - seated)
 }
 
 /** What pieces meet on a path: each is looked at when it is asked for, and known as long as both are the same. */
@@ -170,7 +210,8 @@ const meets = (piece: PlacedPart, other: PlacedPart, path: Path): boolean => {
   const known = met(piece, other)
   const before = known.get(path)
   if (before !== undefined) return before
-  const now = scrapes(piece, other, path) > SCRAPE_MM
+  const [seated, onWay] = depthsOn(piece, other, path, SCRAPE_MM, SCRAPE_MM)
+  const now = onWay - seated > SCRAPE_MM
   known.set(path, now)
   return now
 }
@@ -183,17 +224,25 @@ const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate
  * asked about: then it goes the same way.
  */
 export const stands = (piece: PlacedPart, other: PlacedPart, path: Path, rider: PlacedPart = piece): boolean =>
-  !ridesOn(other, piece) && !(other === piece.host && closesRound(piece)) && meets(rider, other, path)
+  // The boxes are those of the piece itself: a rider passes elsewhere.
+  (rider !== piece || path.passes.some((box) => overlap(box, other.bounds, SCRAPE_MM))) &&
+  !ridesOn(other, piece) &&
+  !(other === piece.host && closesRound(piece)) &&
+  meets(rider, other, path)
 
 /** So deep a piece may come into the camera on its way before it leaves a mark, beyond where it sits, mm. */
 export const RUB_MM = 0.3
 
-/** What the gentlest way of a piece to its seat takes off the body it is built on, mm; 0 where it goes clear of it. */
+/**
+ * What the gentlest way of a piece to its seat takes off the body it is built on, mm; 0 where it goes clear of it. More than
+ * `SCRAPE_MM` only says that no way is gentler than that.
+ */
 export const rubs = perPair('rubs on the body', (piece: PlacedPart, body: PlacedPart): number => {
   if (piece.host === body && closesRound(piece)) return 0
   let least = Infinity
   for (const path of pathsOf(piece)) {
-    least = Math.min(least, scrapes(piece, body, path, RUB_MM))
+    const [seated, onWay] = depthsOn(piece, body, path, RUB_MM, SCRAPE_MM)
+    least = Math.min(least, Math.max(0, onWay - seated))
     if (least <= RUB_MM) return 0
   }
   return Number.isFinite(least) ? least : 0

@@ -9,6 +9,7 @@ import {
   emptyBounds,
   lengthOf,
   overlap,
+  perKey,
   perPairKey,
   point,
   scale,
@@ -106,34 +107,56 @@ export const offEyeDeg = (assembly: Assembly, { frame }: PlacedPart, picture: Pi
   return (Math.acos(Math.max(-1, Math.min(1, dot(direction(frame, picture.out), toEye)))) * 180) / Math.PI
 }
 
+/** Where a picture is, and the lines of sight to its fields. */
+interface Sight {
+  readonly at: Vec3
+  readonly eye: Vec3
+  readonly out: Vec3
+  readonly up: Vec3
+  readonly right: Vec3
+  readonly spots: readonly Vec3[]
+  readonly around: readonly Bounds[]
+  readonly reach: Bounds
+}
+const sights = perKey<PlacedPart, Sight>('sights of a picture')
+
+/** From an eye to a picture on a piece; a piece has one at most. */
+const sightOn = (piece: PlacedPart, picture: Picture, from: Vec3): Sight =>
+  sights(piece, from.join(), () => {
+    const at = point(piece.frame, picture.at)
+    const eye = eyeBefore(from, at)
+    const [out, up] = [direction(piece.frame, picture.out), direction(piece.frame, picture.up)]
+    const right = cross(up, out)
+    const spots = fieldsOf.map(([x, y]) =>
+      add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * picture.wideMm), scale(up, y * picture.tallMm))),
+    )
+    const around = spots.map((spot) => between(spot, eye))
+    return { at, eye, out, up, right, spots, around, reach: around.reduce(unite, emptyBounds) }
+  })
+
+/** Which of the lines of sight another piece cuts. */
+const cutsOf = (piece: PlacedPart, other: PlacedPart, { eye, spots, around }: Sight): readonly boolean[] =>
+  remembered(piece, other, eye.join(), () =>
+    spots.map((spot, i) => {
+      const box = around[i]
+      return (
+        box !== undefined &&
+        overlap(box, other.bounds) &&
+        other.solids.some(
+          ({ solid, shape, bounds }) => solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape),
+        )
+      )
+    }),
+  )
+
 /** A picture on a piece, as it is seen from where the operator's eye is in this set-up. */
 const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watched => {
   const axis = axisOf(assembly)
-  const at = point(piece.frame, picture.at)
-  const eye = eyeBefore(eyeOf(assembly), at)
-  const [out, up] = [direction(piece.frame, picture.out), direction(piece.frame, picture.up)]
-  const right = cross(up, out)
-  const spots = fieldsOf.map(([x, y]) =>
-    add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * picture.wideMm), scale(up, y * picture.tallMm))),
-  )
-  const around = spots.map((spot) => between(spot, eye))
-  const cutsOf = (other: PlacedPart): readonly boolean[] =>
-    remembered(piece, other, `${assembly.setup.support} ${eye.join()}`, () =>
-      spots.map((spot, i) => {
-        const box = around[i]
-        return (
-          box !== undefined &&
-          overlap(box, other.bounds) &&
-          other.solids.some(
-            ({ solid, shape, bounds }) => solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape),
-          )
-        )
-      }),
-    )
-  const reach = around.reduce(unite, emptyBounds)
-  const others = assembly.placed.filter((other) => other !== piece && overlap(reach, other.bounds))
-  const hiding = others
-    .map((other) => ({ other, cuts: cutsOf(other) }))
+  const sight = sightOn(piece, picture, eyeOf(assembly))
+  const { at, out, up, right, spots, reach } = sight
+  const hiding = assembly.placed
+    .filter((other) => other !== piece && overlap(reach, other.bounds))
+    .map((other) => ({ other, cuts: cutsOf(piece, other, sight) }))
     .filter(({ cuts }) => cuts.some(Boolean))
     .sort((a, b) => b.cuts.filter(Boolean).length - a.cuts.filter(Boolean).length)
   const lost = spots.filter((_, i) => hiding.some(({ cuts }) => cuts[i])).length

@@ -3,9 +3,9 @@ import { boundsOf, emptyBounds, isEmpty, overlap, unite } from './bounds.ts'
 import { compose, facing, type Frame, identity, invert, point, turnAboutZ } from './frame.ts'
 import { convexHull } from './hull.ts'
 import { crosses } from './ray.ts'
-import { penetration } from './penetration.ts'
+import { passes, penetration } from './penetration.ts'
 import { distanceToSeat, distanceToSkin, type Placed, placeShape, reach, type Shape, volumeOf } from './shape.ts'
-import { cross, dot, lengthOf, subtract, unit, type Vec3 } from './vector.ts'
+import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
 const coordinate = fc.double({ min: -200, max: 200, noNaN: true })
 const vec: fc.Arbitrary<Vec3> = fc.tuple(coordinate, coordinate, coordinate)
@@ -229,4 +229,48 @@ test('every point lies inside its hull', () => {
 
 test('dot and cross are square to each other', () => {
   fc.assert(fc.property(vec, vec, (a, b) => Math.abs(dot(cross(a, b), a)) < 1e-3))
+})
+
+test('two boxes in any attitude: what parts them is found, and no direction parts them sooner', () => {
+  const box = fc
+    .tuple(frame, fc.tuple(...[0, 1, 2].map(() => fc.double({ min: 5, max: 120, noNaN: true }))))
+    .map(([f, size]) => placeShape({ kind: 'box', centre: [0, 0, 0], size: size as unknown as Vec3 }, f))
+  const overlapOn = (a: Placed, b: Placed, d: Vec3) =>
+    reach(a, d) + reach(b, d) - Math.abs(dot(subtract(b.centre, a.centre), d))
+  fc.assert(
+    fc.property(box, box, fc.array(direction, { minLength: 40, maxLength: 40 }), (a, b, ways) => {
+      const depth = penetration(a, b, -Infinity)
+      // Never more than the shadows overlap on any of forty directions; and pushed out by it they touch or are apart.
+      const least = Math.min(...ways.map((d) => overlapOn(a, b, d)))
+      if (depth <= 0) return true
+      return depth <= least + 1e-9
+    }),
+  )
+  // A cube on its corner over a cube: its edges cross those below, and no face parts them.
+  const lying = placeShape({ kind: 'box', centre: [0, 0, 0], size: [100, 20, 20] }, identity)
+  const crossing = placeShape({ kind: 'box', centre: [0, 0, 0], size: [20, 20, 100] }, identity)
+  const apart = (mm: number) => ({ ...crossing, centre: [0, mm, 0] as const })
+  expect([19, 20, 23].map((mm) => penetration(lying, apart(mm), -Infinity))).toEqual([1, 0, -3])
+})
+
+test('what is said to pass never comes deeper than that, however far it goes', () => {
+  const shape = fc.oneof(
+    fc.double({ min: 4, max: 60, noNaN: true }).map((edge): Shape => cube([0, 0, 0], edge)),
+    fc.tuple(direction, fc.double({ min: 2, max: 40, noNaN: true })).map(([axis, r]) => rod([0, 0, 0], axis, r, 50)),
+  )
+  fc.assert(
+    fc.property(shape, shape, frame, direction, vec, (one, two, f, way, at) => {
+      const a = placeShape(one, f)
+      const b = placeShape({ ...two, centre: at }, identity)
+      if (!passes(a, b, way, 1)) return true
+      return Array.from({ length: 60 }, (_, i) => add(a.centre, scale(way, 10 * i))).every(
+        (centre) => penetration({ ...a, centre }, b, 1) <= 1 + 1e-9,
+      )
+    }),
+    { numRuns: 60 },
+  )
+  // A rod of 10 mm going along x passes one that lies 20 mm over it, and not one that lies 15 mm over it.
+  const under = put(rod([-100, 0, 0], [1, 0, 0], 10, 20))
+  const over = (mm: number) => put(rod([0, mm, 0], [0, 0, 1], 10, 20))
+  expect([20, 15].map((mm) => passes(under, over(mm), [1, 0, 0], 1))).toEqual([true, false])
 })

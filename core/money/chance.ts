@@ -23,16 +23,18 @@ const Z90 = 1.2815515655446004
 export const COMMON_PART = 0.25
 
 /** The share of a standard normal distribution under z (Abramowitz and Stegun 7.1.26; off by less than 2e-7). */
-export const normalBelow = (z: number): number => {
-  const x = Math.abs(z) / Math.SQRT2
-  const t = 1 / (1 + 0.3275911 * x)
-  const erf =
-    1 -
-    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x)
-  return z < 0 ? (1 - erf) / 2 : (1 + erf) / 2
+export const normalBelow = (z: number): number => shareBelow(z, Math.exp((-z * z) / 2))
+
+/** The same for who has the bell curve at z already, `exp(-z^2 / 2)`. */
+const shareBelow = (z: number, bell: number): number => {
+  const t = 1 / (1 + 0.3275911 * (Math.abs(z) / Math.SQRT2))
+  const beyond = ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * bell
+  return z < 0 ? beyond / 2 : 1 - beyond / 2
 }
 
-const density = (z: number): number => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)
+/** What the bell curve is divided by to have the area 1. */
+const ROOT = 1 / Math.sqrt(2 * Math.PI)
+const density = (z: number): number => Math.exp((-z * z) / 2) * ROOT
 
 /** How likely one price stays within a cap, exactly. */
 const oneWithin = ({ low, usual, high, kind }: PriceSpread, cap: number): number => {
@@ -131,7 +133,7 @@ const FAR_OUT = 8
  * (z^2 - 1) / 6`.
  */
 const underBy = (moments: Moments, step: number): ((cap: number) => number) => {
-  const [mean = 0, variance = 0, third = 0] = moments.slice(3 * step, 3 * step + 3)
+  const [mean = 0, variance = 0, third = 0] = [moments[3 * step], moments[3 * step + 1], moments[3 * step + 2]]
   const deviation = Math.sqrt(variance)
   if (deviation < 1e-9) return (cap) => (mean <= cap + 1e-9 ? 1 : 0)
   const skew = third / variance ** 1.5
@@ -139,7 +141,8 @@ const underBy = (moments: Moments, step: number): ((cap: number) => number) => {
     const z = (cap - mean) / deviation
     // Far out the share is 0 or 1 to more digits than the formula has.
     if (z > FAR_OUT || z < -FAR_OUT) return z > 0 ? 1 : 0
-    return Math.min(1, Math.max(0, normalBelow(z) - (density(z) * skew * (z * z - 1)) / 6))
+    const bell = Math.exp((-z * z) / 2)
+    return Math.min(1, Math.max(0, shareBelow(z, bell) - (bell * ROOT * skew * (z * z - 1)) / 6))
   }
 }
 
@@ -158,6 +161,12 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
     .filter(({ low, high }) => high > low)
     .sort((a, b) => b.high - b.low - (a.high - a.low))
   if (!first) return cap >= 0 ? 1 : 0
+  const all = [first, ...(second ? [second] : []), ...rest]
+  if (all.every(({ kind }) => kind === 'range')) {
+    // Ranges end: at all the highest prices it is certain, below all the lowest out of the question.
+    if (cap >= all.reduce((sum, { high }) => sum + high, 0)) return 1
+    if (cap <= all.reduce((sum, { low }) => sum + low, 0)) return 0
+  }
   if (!second) return oneWithin(first, cap)
   const [shared, own] = [Math.sqrt(commonPart), Math.sqrt(1 - commonPart)]
   const moments = summed(rest.map((price) => momentsOf(price, shared, own)))

@@ -172,6 +172,10 @@ test('the normal distribution by its table; one price exactly, by its triangle o
     expect.closeTo(0.9, 5),
   ])
   const certain = { low: 5, usual: 5, high: 5, kind: 'range' } as const
+  // Three ranges of 8 to 14: 42 is the most they can be, and 24 the least.
+  const three = [range, range, range]
+  expect([42, 24].map((cap) => chanceWithin(three, cap))).toEqual([1, 0])
+  expect(chanceWithin(three, 41)).toBeLessThan(1)
   expect([chanceWithin([certain], 5), chanceWithin([certain], 4), chanceWithin([certain, certain], 10)]).toEqual([
     1, 0, 1,
   ])
