@@ -159,14 +159,19 @@ const outside = perThing('what of a piece can touch', (piece: PlacedPart): reado
 )
 
 /** How far a piece reaches in each direction. */
-const reachOf = perThing('reaches of a piece', (piece: PlacedPart): Float64Array =>
-  Float64Array.from(AROUND, (way) =>
-    outside(piece).reduce(
-      (far, { corners }) => corners.reduce((most, at) => Math.max(most, dot(at, way)), far),
-      -Infinity,
-    ),
-  ),
-)
+const reachOf = perThing('reaches of a piece', (piece: PlacedPart): Float64Array => {
+  const reach = new Float64Array(AROUND.length).fill(-Infinity)
+  for (const { corners } of outside(piece))
+    for (const [x, y, z] of corners)
+      for (let n = 0; n < reach.length; n++) {
+        const far = x * (waysX[n] ?? 0) + y * (waysY[n] ?? 0) + z * (waysZ[n] ?? 0)
+        if (far > (reach[n] ?? 0)) reach[n] = far
+      }
+  return reach
+})
+/** The same directions one figure after the other: many corners are held to them. */
+const along = (axis: 0 | 1 | 2): Float64Array => Float64Array.from(AROUND, (way) => way[axis])
+const [waysX, waysY, waysZ] = [along(0), along(1), along(2)]
 
 /**
  * Everything hard that is in the hand and outermost in some direction, or nearly so, with what must not be lain on told

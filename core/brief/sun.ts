@@ -14,6 +14,20 @@ export interface Whereabouts {
   readonly zone: string
 }
 
+/** Asking a calendar takes long and a day is asked for the same moments again: so many answers are kept. */
+const MOST_KEPT = 5000
+const offsets = new Map<string, number>()
+/** What the clocks of a zone are ahead of UTC at a moment, ms. */
+const offsetAt = (zone: string, at: number): number => {
+  const key = `${zone} ${at}`
+  const known = offsets.get(key)
+  if (known !== undefined) return known
+  if (offsets.size >= MOST_KEPT) offsets.clear()
+  const made = tzOffset(zone, new Date(at)) * MINUTE_MS
+  offsets.set(key, made)
+  return made
+}
+
 /**
  * The moment at which clocks of a zone show a time of day, ms since 1970 in UTC; minutes over 1,440 run into the next
  * day. In the hour that is skipped in spring it is the moment an hour before; in the one that comes twice in autumn the
@@ -22,8 +36,7 @@ export interface Whereabouts {
  */
 export const instantOf = (date: string, minute: number, zone: string): number => {
   const asUtc = daysOf(date) * DAY_MS + minute * MINUTE_MS
-  const offset = (at: number): number => tzOffset(zone, new Date(at)) * MINUTE_MS
-  return asUtc - offset(asUtc - offset(asUtc))
+  return asUtc - offsetAt(zone, asUtc - offsetAt(zone, asUtc))
 }
 
 /**

@@ -2,7 +2,7 @@ import { type Assembly, type Brace, pathToRoot, type PlacedPart, ridesOn } from 
 import { standRoles } from '../balance/index.ts'
 import { toolName } from '../catalogue/index.ts'
 import { dot, perThing, type Vec3 } from '../kernel/index.ts'
-import { type Path, pathsOf, stands } from './paths.ts'
+import { hasPath, type Path, pathsOf, stands } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
 import { changesIn, turnsIn, withFewerTurns } from './turns.ts'
 
@@ -182,9 +182,8 @@ class Standing {
 
   /** All that goes, with whatever tools. */
   clearedAnyhow(): Standing {
-    let at: Standing = this
-    for (let free = at.#free(); free.length > 0; free = at.#free()) for (const item of free) at = at.#without(item)
-    return at
+    const free = this.#free()
+    return free.length === 0 ? this : free.reduce<Standing>((at, item) => at.#without(item), this).clearedAnyhow()
   }
 
   /**
@@ -293,7 +292,7 @@ export const jamsIn = perThing('jams', (placed: readonly PlacedPart[]): Jams => 
   // What was found in a way is in it as long as it stands.
   const inWay = new Map<Path, PlacedPart>()
   const isOpen = (piece: PlacedPart): boolean =>
-    pathsOf(piece).some((path) => {
+    hasPath(piece, (path) => {
       const known = inWay.get(path)
       if (known && (known === root || left.has(known))) return false
       const isIn = (other: PlacedPart): boolean => other !== piece && stands(piece, other, path)

@@ -93,24 +93,37 @@ const shifted = ({ min, max }: Bounds, by: Vec3): Bounds => ({ min: add(min, by)
 /** The box round a box on its whole way. */
 const sweptAlong = (box: Bounds, by: Vec3): Bounds => unite(box, shifted(box, by))
 
-/** All ways in which a piece leaves its seat, the straightest first. */
-export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonly Path[] => {
-  const exits = exitsOf(piece)
-  const straight = exits.map((exit): Path => ({
+const exitsKept = perThing('exits of a piece', exitsOf)
+
+/** The ways in which a piece goes straight out of its seat. */
+const straightsOf = perThing('straight paths of a piece', (piece: PlacedPart): readonly Path[] =>
+  exitsKept(piece).map((exit): Path => ({
     ...exit,
     away: exit.off,
     passes: [sweptAlong(piece.bounds, scale(exit.off, FAR_MM))],
-  }))
-  const aside = exits.flatMap((exit) =>
-    axes.flatMap((away): Path[] => {
-      if (Math.abs(dot(away, exit.off)) > 0.7) return []
-      const out = scale(exit.off, exit.freeMm)
-      const passes = [sweptAlong(piece.bounds, out), sweptAlong(shifted(piece.bounds, out), scale(away, FAR_MM))]
-      return [{ ...exit, away, passes }]
-    }),
-  )
-  return [...straight, ...aside]
+  })),
+)
+
+/** All ways in which a piece leaves its seat, the straightest first. */
+export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonly Path[] => {
+  const aside = exitsKept(piece).flatMap((exit) => {
+    const out = scale(exit.off, exit.freeMm)
+    const outside = shifted(piece.bounds, out)
+    const leaving = sweptAlong(piece.bounds, out)
+    return axes.flatMap((away): Path[] =>
+      Math.abs(dot(away, exit.off)) > 0.7
+        ? []
+        : [{ ...exit, away, passes: [leaving, sweptAlong(outside, scale(away, FAR_MM))] }],
+    )
+  })
+  return [...straightsOf(piece), ...aside]
 })
+
+/** Is there a way for a piece that a judge lets pass? Most go straight, so the others are only worked out where needed. */
+export const hasPath = (piece: PlacedPart, lets: (path: Path) => boolean): boolean => {
+  const straight = straightsOf(piece)
+  return straight.some(lets) || pathsOf(piece).slice(straight.length).some(lets)
+}
 
 const moved = (shape: Placed, by: Vec3): Placed => ({ ...shape, centre: add(shape.centre, by) })
 

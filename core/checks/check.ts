@@ -311,12 +311,12 @@ interface OfEachPiece<S, N extends FactName = never> {
 }
 
 /** Every rule that takes its subjects piece by piece, in the order in which they were written down. */
-const byPieces: ((piece: PlacedPart) => readonly object[])[] = []
+const byPieces: ((piece: PlacedPart) => boolean)[] = []
 
 /** The rules that have something to say of a piece: most pieces concern few of them. */
 const rulesKept = perKey<PlacedPart, readonly number[]>('rules of a piece')
 const rulesOf = (piece: PlacedPart): readonly number[] =>
-  rulesKept(piece, String(byPieces.length), () => byPieces.flatMap((of, rule) => (of(piece).length > 0 ? [rule] : [])))
+  rulesKept(piece, String(byPieces.length), () => byPieces.flatMap((concerns, rule) => (concerns(piece) ? [rule] : [])))
 
 /** Of placed pieces those that each rule has something to say of. */
 const piecesKept = perKey<readonly PlacedPart[], ReadonlyMap<number, readonly PlacedPart[]>>('pieces of a rule')
@@ -343,7 +343,8 @@ export const ofEachPiece = <S extends object, N extends FactName = never>(
   when: (facts: Sees<N>) => boolean = () => true,
 ): OfEachPiece<S, N> => {
   const kept = perThing('subjects of a piece', of)
-  const rule = byPieces.push(kept) - 1
+  // Most pieces concern few rules: what a rule has nothing to say of is not kept one by one.
+  const rule = byPieces.push((piece) => of(piece).length > 0) - 1
   const here = ({ assembly }: Sees<N>): readonly PlacedPart[] => piecesOf(assembly.placed).get(rule) ?? nobody
   return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), { of: kept, here, when })
 }

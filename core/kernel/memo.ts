@@ -20,13 +20,14 @@ const count = (name: string): void => void worked.set(name, (worked.get(name) ??
  * @example `const reachOf = perThing('reach', (piece) => ...)`, then `reachOf(piece)`
  */
 export const perThing = <K extends object, T>(name: string, make: (thing: K) => T): ((thing: K) => T) => {
-  const kept = new WeakMap<K, { readonly value: T }>()
+  const kept = new WeakMap<K, T>()
   return (thing) => {
     const known = kept.get(thing)
-    if (known) return known.value
+    // An answer may be undefined: then only `has` tells that there is one.
+    if (known !== undefined || kept.has(thing)) return known as T
     count(name)
     const value = make(thing)
-    kept.set(thing, { value })
+    kept.set(thing, value)
     return value
   }
 }
@@ -58,15 +59,15 @@ export const perPair = <A extends object, B extends object, T>(
   name: string,
   make: (a: A, b: B) => T,
 ): ((a: A, b: B) => T) => {
-  const kept = new WeakMap<A, WeakMap<B, { readonly value: T }>>()
+  const kept = new WeakMap<A, WeakMap<B, T>>()
   return (a, b) => {
     let row = kept.get(a)
-    if (!row) kept.set(a, (row = new WeakMap<B, { readonly value: T }>()))
+    if (!row) kept.set(a, (row = new WeakMap<B, T>()))
     const known = row.get(b)
-    if (known) return known.value
+    if (known !== undefined || row.has(b)) return known as T
     count(name)
     const value = make(a, b)
-    row.set(b, { value })
+    row.set(b, value)
     return value
   }
 }

@@ -64,8 +64,8 @@ const priceAt = ({ low, usual, high, kind }: PriceSpread, z: number): number => 
 
 /** A standard normal figure in steps, with the weight of each: sums over these are integrals (trapezoidal rule). */
 const STEP = 1
-const steps = Array.from({ length: 9 }, (_, i) => {
-  const z = (i - 4) * STEP
+const steps = Array.from({ length: 7 }, (_, i) => {
+  const z = (i - 3) * STEP
   return { z, weight: density(z) * STEP }
 })
 

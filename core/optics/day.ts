@@ -1,5 +1,6 @@
 import { type Assembly, piecesIn } from '../assembly/index.ts'
 import { filmedLight, type PhaseLight } from '../brief/index.ts'
+import { numberOf, perPairKey } from '../kernel/index.ts'
 import type { FilterOptics, Mount, Part, SensorOptics } from '../catalogue/index.ts'
 import { stepChain, type Step } from './chains.ts'
 import { irisWithout, isoFor, ndStops, type Setting } from './exposure.ts'
@@ -76,8 +77,9 @@ export const insideNd = (sensor: SensorOptics | undefined): readonly Nd[] => {
 }
 
 export const stepOf = (part: Part, owned: boolean): Step | undefined => {
+  if (part.role !== 'step-ring') return undefined
   const [fromMm, toMm] = [sizeOn(part, 'filter', 'sits'), sizeOn(part, 'filter')]
-  return part.role === 'step-ring' && fromMm !== undefined && toMm !== undefined
+  return fromMm !== undefined && toMm !== undefined
     ? { id: part.id, fromMm, toMm, costMinor: owned ? 0 : part.price.usual, massG: part.massG }
     : undefined
 }
@@ -95,14 +97,14 @@ export const goesBefore = (filter: Part, lens: Part, others: readonly Part[]): b
     return others.some((box) => box.role === 'matte-box' && traysOf(box, 'holds').some((tray) => trays.includes(tray)))
   const [lensMm, filterMm] = [sizeOn(lens, 'filter'), sizeOn(filter, 'filter', 'sits')]
   if (lensMm === undefined || filterMm === undefined) return false
-  return (
-    stepChain(
-      lensMm,
-      filterMm,
-      others.flatMap((part) => stepOf(part, true) ?? []),
-    ) !== undefined
-  )
+  const rings = others.filter((part) => stepOf(part, true) !== undefined)
+  const key = rings.map(numberOf).join()
+  return chained(filter, lens, key, () => {
+    const steps = rings.flatMap((part) => stepOf(part, true) ?? [])
+    return stepChain(lensMm, filterMm, steps) !== undefined
+  })
 }
+const chained = perPairKey<Part, Part, boolean>('filters through rings')
 
 /** What polarisers and mists on the rig take of the light whether one wants it or not. */
 const lossOf = ({ placed }: Assembly): number =>

@@ -6,12 +6,17 @@ import { standRoles } from '../../balance/index.ts'
 /** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
 type Feet = readonly { readonly setup: string; readonly standard: string }[]
 const feet = ({ assembly: { rig }, context }: Sees): Feet => {
-  const parts = new Map(rig.kit.map(({ id, partId }) => [id, context.catalogue.parts.get(partId)] as const))
-  const partOf = (instance: string) => parts.get(instance)
+  const stands = new Map(
+    rig.kit.flatMap(({ id, partId }) => {
+      const part = context.catalogue.parts.get(partId)
+      return part && standRoles.has(part.role) ? [[id, part] as const] : []
+    }),
+  )
+  if (stands.size === 0) return []
   return rig.setups.flatMap((setup) =>
     setup.joints.flatMap((joint) => {
-      const [guest, host] = [partOf(joint.guest), partOf(joint.host)]
-      if (!guest || !host || !standRoles.has(guest.role) || standRoles.has(host.role)) return []
+      const guest = stands.get(joint.guest)
+      if (!guest || stands.has(joint.host)) return []
       const mount = mountOf(guest, joint.guestMount)
       return mount ? [{ setup: setup.name, standard: mount.standard }] : []
     }),

@@ -22,6 +22,11 @@ testCheck(duplicateOwned, {
       ...tinyRig([mic('mic')], [inShoe], { ...wants, extra: [mic('old')] }),
     },
     {
+      name: 'the locker has this one as well: nothing is bought',
+      message: 'paid',
+      ...tinyRig([mic('mic')], [inShoe], { ...wants, extra: [mic('old')], owned: { old: 1, mic: 1 } }),
+    },
+    {
       name: 'the one in the locker would turn where this one is pinned',
       message: 'none',
       ...tinyRig([mic('mic')], [on('mic', 'screw', 'camera', 'pinned')], {

@@ -3,8 +3,8 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf, type Part } from '../../catalogue/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { lineOf } from '../../money/index.ts'
-import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { defineCheck, piecesThat } from '../check.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { spareOwned, afterSwap } from '../places.ts'
 
 /** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
@@ -50,14 +50,16 @@ export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
   needs: ['cost'],
   messages: {
     speaks: { owned: 'No need to buy {part}. {owned} in the locker does the same here and saves {priceMinor:minor}.' },
-    silent: { none: 'Nothing in the locker does what {part} does.' },
+    silent: {
+      paid: '{part} is not to be bought.',
+      none: 'Nothing in the locker does what {part} does.',
+    },
     cannotTell: {},
   },
-  subjects: ({ assembly, cost }) =>
-    assembly.placed.filter(
-      (piece) => piece.joint && piece.part.provides.length > 0 && lineOf(cost, piece.instance.id)?.owned === false,
-    ),
+  subjects: piecesThat((piece) => piece.joint !== undefined && piece.part.provides.length > 0),
   judge: (piece, facts) => {
+    const bought = takenFrom(facts, ({ cost }) => lineOf(cost, piece.instance.id)?.owned === false)
+    if (!bought) return { group: 'silent', message: 'paid', names: { part: piece.part.name } }
     const owned = fromLocker(facts, piece)
     const names = { part: piece.part.name, owned: owned?.name ?? '' }
     return owned
