@@ -162,9 +162,9 @@ const outside = perThing('what of a piece can touch', (piece: PlacedPart): reado
 const reachOf = perThing('reaches of a piece', (piece: PlacedPart): Float64Array => {
   const reach = new Float64Array(AROUND.length).fill(-Infinity)
   for (const { corners } of outside(piece))
-    for (const [x, y, z] of corners)
+    for (const at of corners)
       for (let n = 0; n < reach.length; n++) {
-        const far = x * (waysX[n] ?? 0) + y * (waysY[n] ?? 0) + z * (waysZ[n] ?? 0)
+        const far = at[0] * (waysX[n] ?? 0) + at[1] * (waysY[n] ?? 0) + at[2] * (waysZ[n] ?? 0)
         if (far > (reach[n] ?? 0)) reach[n] = far
       }
   return reach

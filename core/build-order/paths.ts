@@ -129,28 +129,23 @@ const moved = (shape: Placed, by: Vec3): Placed => ({ ...shape, centre: add(shap
 
 /** From where to where along a direction two boxes meet while one of them goes that way, mm; empty when never. */
 const meeting = (a: Bounds, b: Bounds, way: Vec3, toMm: number, slackMm: number): readonly [number, number] => {
-  let [from, to] = [0, toMm]
-  for (const axis of [0, 1, 2] as const) {
-    const speed = way[axis]
-    const [enter, leave] = [b.min[axis] - a.max[axis] + slackMm, b.max[axis] - a.min[axis] - slackMm]
+  let from = 0
+  let to = toMm
+  for (let axis = 0; axis < 3; axis++) {
+    const speed = way[axis] ?? 0
+    const enter = (b.min[axis] ?? 0) - (a.max[axis] ?? 0) + slackMm
+    const leave = (b.max[axis] ?? 0) - (a.min[axis] ?? 0) - slackMm
     if (Math.abs(speed) < 1e-9) {
-      if (enter > 0 || leave < 0) return [1, 0]
+      if (enter > 0 || leave < 0) return NEVER
     } else {
-      const [first, last] = speed > 0 ? [enter / speed, leave / speed] : [leave / speed, enter / speed]
-      from = Math.max(from, first)
-      to = Math.min(to, last)
+      from = Math.max(from, (speed > 0 ? enter : leave) / speed)
+      to = Math.min(to, (speed > 0 ? leave : enter) / speed)
     }
+    if (from > to) return NEVER
   }
   return [from, to]
 }
-
-/** Strides along a way, the middle first: what stands in it is mostly deepest there. */
-const strides = function* (from: number, to: number): Generator<number> {
-  const count = Math.floor((to - from) / STRIDE_MM) + 1
-  const middle = count >> 1
-  yield from + middle * STRIDE_MM
-  for (let i = 0; i < count; i++) if (i !== middle) yield from + i * STRIDE_MM
-}
+const NEVER = [1, 0] as const
 
 /** One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all one. */
 interface Leg {
@@ -173,8 +168,12 @@ const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, 
       if (theirs.solid.matter === 'soft') continue
       const [from, to] = meeting(outset, theirs.bounds, way, longMm, slackMm)
       if (from > to || (from < to && passes(moved(shape, start), theirs.shape, way, slackMm))) continue
-      for (const mm of strides(from, to)) {
-        const at = moved(shape, add(start, scale(way, mm)))
+      // In strides, the middle first: what stands in a way is mostly deepest there.
+      const count = Math.floor((to - from) / STRIDE_MM) + 1
+      const middle = count >> 1
+      for (let i = 0; i < count; i++) {
+        const stride = i === 0 ? middle : i <= middle ? i - 1 : i
+        const at = moved(shape, add(start, scale(way, from + stride * STRIDE_MM)))
         const depth = penetration(at, theirs.shape, Math.max(slackMm, deepest))
         if (depth > deepest) deepest = depth
         if (deepest > enoughMm) return deepest

@@ -126,10 +126,16 @@ const between = (a: Placed, b: Placed, enough: number): number => {
 type Edges = Extract<Placed, { kind: 'box' }>['edges']
 
 /** The shadow of half a box along a direction of any length. */
-const shadow = ([p, q, r]: Edges, x: number, y: number, z: number): number =>
-  Math.abs(p[0] * x + p[1] * y + p[2] * z) +
-  Math.abs(q[0] * x + q[1] * y + q[2] * z) +
-  Math.abs(r[0] * x + r[1] * y + r[2] * z)
+const shadow = (edges: Edges, x: number, y: number, z: number): number => {
+  const p = edges[0]
+  const q = edges[1]
+  const r = edges[2]
+  return (
+    Math.abs(p[0] * x + p[1] * y + p[2] * z) +
+    Math.abs(q[0] * x + q[1] * y + q[2] * z) +
+    Math.abs(r[0] * x + r[1] * y + r[2] * z)
+  )
+}
 
 /** The overlap of the shadows of two boxes along one direction; endless where the direction is none. */
 const boxesAlong = (a: Edges, b: Edges, apart: Vec3, x: number, y: number, z: number): number => {
@@ -153,7 +159,9 @@ const betweenBoxes = (a: Edges, b: Edges, apart: Vec3, enough: number): number =
   for (const p of a) {
     const pp = p[0] * p[0] + p[1] * p[1] + p[2] * p[2]
     for (const q of b) {
-      const [x, y, z] = [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]]
+      const x = p[1] * q[2] - p[2] * q[1]
+      const y = p[2] * q[0] - p[0] * q[2]
+      const z = p[0] * q[1] - p[1] * q[0]
       // Edges that run alike have no cross of their own but what rounding made up.
       if (x * x + y * y + z * z < ALIKE * pp * (q[0] * q[0] + q[1] * q[1] + q[2] * q[2])) continue
       best = Math.min(best, boxesAlong(a, b, apart, x, y, z))
@@ -171,25 +179,59 @@ const STARTS = 3
 /** A start this many times worse than the best so far is not worth walking from. */
 const HOPELESS = 2
 
-const AROUND = [
-  [1, 0],
-  [0, 1],
-  [-1, 0],
-  [0, -1],
-] as const
+/** How far a shape reaches from its centre along a unit direction, given as three figures. */
+const reachAlong = (shape: Placed, x: number, y: number, z: number): number => {
+  if (shape.kind === 'box') return shadow(shape.edges, x, y, z)
+  const hx = shape.half[0]
+  const hy = shape.half[1]
+  const hz = shape.half[2]
+  const half = Math.sqrt(hx * hx + hy * hy + hz * hz)
+  const onAxis = hx * x + hy * y + hz * z
+  const along = half === 0 ? 0 : onAxis / half
+  return Math.abs(onAxis) + shape.radius * Math.sqrt(Math.max(0, 1 - along * along))
+}
 
-const refine = (a: Placed, b: Placed, between: Vec3, start: Vec3, along: Vec3, spare: Vec3, enough: number): number => {
-  let at = start
-  let best = overlapAlong(a, b, between, start)
+/** Walks from a direction to the least overlap near it. Plain figures, no vectors: this is walked very often. */
+const refine = (a: Placed, b: Placed, apart: Vec3, start: Vec3, along: Vec3, spare: Vec3, enough: number): number => {
+  let x = start[0]
+  let y = start[1]
+  let z = start[2]
+  let best = overlapAlong(a, b, apart, start)
   let step = REFINE_START_RAD
   for (let i = 0; i < REFINE_STEPS && best > enough; i++) {
-    const side = unit(cross(at, Math.abs(dot(at, along)) < 0.9 ? along : spare))
-    const other = cross(at, side)
+    const ref = Math.abs(x * along[0] + y * along[1] + z * along[2]) < 0.9 ? along : spare
+    const cx = y * ref[2] - z * ref[1]
+    const cy = z * ref[0] - x * ref[2]
+    const cz = x * ref[1] - y * ref[0]
+    const long = Math.sqrt(cx * cx + cy * cy + cz * cz)
+    const inverse = long < 1e-12 ? 0 : 1 / long
+    const sx = cx * inverse
+    const sy = cy * inverse
+    const sz = cz * inverse
+    const ox = y * sz - z * sy
+    const oy = z * sx - x * sz
+    const oz = x * sy - y * sx
     let moved = false
-    for (const [p, q] of AROUND) {
-      const d = unit(add(at, add(scale(side, step * p), scale(other, step * q))))
-      const value = overlapAlong(a, b, between, d)
-      if (value < best) [best, at, moved] = [value, d, true]
+    for (let k = 0; k < 4; k++) {
+      const p = k === 0 ? step : k === 2 ? -step : 0
+      const q = k === 1 ? step : k === 3 ? -step : 0
+      // Each try starts from the best so far, as the walk does.
+      const tx = x + (sx * p + ox * q)
+      const ty = y + (sy * p + oy * q)
+      const tz = z + (sz * p + oz * q)
+      const shrink = 1 / Math.sqrt(tx * tx + ty * ty + tz * tz)
+      const dx = tx * shrink
+      const dy = ty * shrink
+      const dz = tz * shrink
+      const middle = Math.abs(apart[0] * dx + apart[1] * dy + apart[2] * dz)
+      const value = reachAlong(a, dx, dy, dz) + reachAlong(b, dx, dy, dz) - middle
+      if (value < best) {
+        best = value
+        x = dx
+        y = dy
+        z = dz
+        moved = true
+      }
     }
     if (!moved) step /= 2
   }
