@@ -1,4 +1,12 @@
+import type { Part } from '../catalogue/index.ts'
 import type { OffPlace, Support } from './rig.ts'
+
+/** Can it go along off the rig? What works on a lead alone can; a lead itself can not, and the camera carries the rest. */
+export const canGoOff = ({ sockets = [], cable, role }: Part): boolean =>
+  sockets.length > 0 && !cable && role !== 'camera'
+
+/** Where it goes along then: a screen for others and what hangs on the wall stand beside, all else is worn. */
+export const offPlaceFor = ({ role, power }: Part): OffPlace => (role === 'monitor' || power?.mains ? 'beside' : 'belt')
 
 /** Places off the rig, as they are said. */
 export const offPlaceWords: Readonly<Record<OffPlace, string>> = {

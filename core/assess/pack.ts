@@ -4,7 +4,7 @@ import { buildSheetOf, changeoverOf } from '../build-order/index.ts'
 import type { Part, Role } from '../catalogue/index.ts'
 import { paceOf } from '../checks/index.ts'
 import { type Bounds, emptyBounds, unite } from '../kernel/index.ts'
-import { type Dims, dimsOf, litresIn, type PackBag, partDims, stow } from './stow.ts'
+import { type Dims, dimsOf, type PackBag, partDims, stow } from './stow.ts'
 import { toolPlacesOf } from './tools.ts'
 import { airBand, batteryKind, type KindUse } from '../power/index.ts'
 import type { Assessment } from './evaluate.ts'
@@ -64,8 +64,6 @@ interface Line extends Omit<PackLine, 'bag'> {
 export interface PackList {
   readonly lines: readonly PackLine[]
   readonly grams: number
-  /** The boxes round everything, litres: more than it takes when it is laid well, less than it takes when it is thrown in. */
-  readonly litres: number
   /** The bags and cases of the kit, the largest first. */
   readonly bags: readonly PackBag[]
   /** Parts of the kit that no chosen set-up uses and that are no spares. */
@@ -117,6 +115,19 @@ const FLAT: Dims = [0, 0, 0]
 /** The two connectors of a lead, whichever way round. */
 const endsOf = ({ cable }: Part): string => (cable ? [cable.a.connector, cable.b.connector].sort().join(' ') : '')
 
+/** What records too little for the day in any of its set-ups, each once, where it is shortest. */
+const shortCardsOf = (day: readonly Assessment[]) => {
+  const worst = new Map<string, { id: string; name: string; neededGb: number; gb: number }>()
+  for (const { facts } of day)
+    for (const { piece, neededGb, media } of facts.recordings) {
+      const gb = media.reduce((sum, one) => sum + one.gb, 0)
+      const before = worst.get(piece.instance.id)
+      if (neededGb > gb && neededGb - gb > (before ? before.neededGb - before.gb : 0))
+        worst.set(piece.instance.id, { id: piece.instance.id, name: piece.part.name, neededGb, gb })
+    }
+  return [...worst.values()]
+}
+
 /**
  * What to pack for a day on which some set-ups are used: the first stands built in the bag, what the others want besides,
  * what the day is changed and filled with, tools and weather.
@@ -124,7 +135,7 @@ const endsOf = ({ cable }: Part): string => (cable ? [cable.a.connector, cable.b
  */
 export const packListOf = (day: readonly Assessment[]): PackList => {
   const [first] = day
-  if (!first) return { lines: [], grams: 0, litres: 0, bags: [], home: [] }
+  if (!first) return { lines: [], grams: 0, bags: [], home: [] }
   const { rig, facts } = first
   const { catalogue } = facts.context
   const stands = (piece: PlacedPart) => standRoles.has(piece.part.role)
@@ -241,19 +252,16 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
       notes: [note('short-packs', { needed, have })],
     })
   }
-  for (const { piece, neededGb, media } of first.facts.recordings) {
-    const gb = media.reduce((sum, one) => sum + one.gb, 0)
-    if (neededGb > gb)
-      lines.push({
-        key: `short cards ${piece.instance.id}`,
-        group: 'media',
-        name: `Cards for ${piece.part.name}`,
-        partId: undefined,
-        count: 1,
-        grams: 0,
-        notes: [note('short-cards', { neededGb: Math.ceil(neededGb), gb })],
-      })
-  }
+  for (const { name, id, neededGb, gb } of shortCardsOf(day))
+    lines.push({
+      key: `short cards ${id}`,
+      group: 'media',
+      name: `Cards for ${name}`,
+      partId: undefined,
+      count: 1,
+      grams: 0,
+      notes: [note('short-cards', { neededGb: Math.ceil(neededGb), gb })],
+    })
   // The picture lead at the camera is the one that fails first: it lives on the socket that is touched most.
   const picture = first.facts.leads.find(
     ({ cable, from }) => cable.carries.includes('picture') && from.piece.part.role === 'camera',
@@ -310,7 +318,6 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
   return {
     lines: ordered.map(({ dims: _, isBattery: __, ...line }) => ({ ...line, bag: into.get(line.key) })),
     grams: lines.reduce((sum, { grams }) => sum + grams, 0),
-    litres: ordered.reduce((sum, { dims = FLAT, count }) => sum + litresIn(dims) * count, 0),
     bags,
     home: home.map(({ part }) => part.name),
   }

@@ -263,8 +263,8 @@ export class Between {
       const commands = poses.map(({ hinge, position }): Command => {
         return { do: 'pose', setup: this.#id, instance, hinge: hinge.id, position: position.id }
       })
-      const pose = poses.map(({ hinge, position }) => `${hinge.label}: ${position.label}`).join('; ')
-      return { ...this.#step('pose', piece, commands), ...bare, setting: { pose }, seconds: POSE_SECONDS }
+      const named = poses.map(({ hinge, position }) => ({ hinge: hinge.label, position: position.label }))
+      return { ...this.#step('pose', piece, commands), ...bare, setting: { poses: named }, seconds: POSE_SECONDS }
     })
   }
 
@@ -296,8 +296,8 @@ export class Between {
     return {
       ...bare,
       do: what,
-      at: what === 'lay' ? (held.length > 0 ? `through ${held.join(', ')}` : 'free') : socketsOf(byInstance, link),
-      setting: {},
+      at: what === 'lay' ? '' : socketsOf(byInstance, link),
+      setting: what === 'lay' ? { through: held } : {},
       instance: link.cable,
       name: part?.name ?? link.cable,
       seconds: what === 'lay' ? POSE_SECONDS : this.#pace.lead,

@@ -1,5 +1,5 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { type Path, pathsOf, stands } from './paths.ts'
+import { type Path, pathsOf, standsBefore } from './paths.ts'
 import { comesAlong, wantsOff } from './stated.ts'
 
 /** Pieces in the order in which they come off, and which of them only make room and go back on. */
@@ -33,9 +33,9 @@ class Clearance {
 
   #crossed(piece: PlacedPart, riders: readonly PlacedPart[], path: Path): readonly PlacedPart[] {
     const rest = [...(this.#root ? [this.#root] : []), ...this.#standing]
-    const inWay = (other: PlacedPart) =>
-      stands(piece, other, path) || riders.some((rider) => stands(piece, other, path, rider))
-    return rest.filter((other) => other !== piece && !riders.includes(other) && inWay(other))
+    return rest.filter(
+      (other) => other !== piece && !riders.includes(other) && standsBefore(piece, other, path, riders),
+    )
   }
 
   /** What has to be gone before a piece can go, with all that rides on it. */

@@ -2,7 +2,7 @@ import { type Assembly, type Brace, pathToRoot, type PlacedPart, ridesOn } from 
 import { standRoles } from '../balance/index.ts'
 import { toolName } from '../catalogue/index.ts'
 import { dot, perThing, type Vec3 } from '../kernel/index.ts'
-import { hasPath, type Path, pathsOf, stands } from './paths.ts'
+import { hasPath, type Path, pathsOf, stands, standsBefore } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
 import { changesIn, turnsIn, withFewerTurns } from './turns.ts'
 
@@ -63,10 +63,6 @@ const rankOf = (item: Item): number => {
 }
 const heightOf = (item: Item): number => (isHolding(item) ? item.brace.guest : item.piece).centre[1]
 const facingOf = (item: Item): Vec3 | undefined => (isHolding(item) ? undefined : item.path.off)
-
-/** Does another piece stand in the way of one and of what goes with it? */
-const inWay = (piece: PlacedPart, other: PlacedPart, path: Path, riders: readonly PlacedPart[]): boolean =>
-  stands(piece, other, path) || riders.some((rider) => stands(piece, other, path, rider))
 
 /** How free one is to choose: by the stated orders, with pieces that go as one where none goes alone, or by geometry only. */
 type Manner = 'as stated' | 'as one' | 'anyhow'
@@ -140,7 +136,7 @@ class Standing {
     if ([...this.braces].some(({ guest, host }) => isIn(guest) || isIn(host))) return undefined
     if (manner !== 'anyhow' && this.#againstBy(piece).length > 0) return undefined
     const besides = this.#besides(piece)
-    const path = pathsOf(piece).find((one) => !besides.some((other) => inWay(piece, other, one, riders)))
+    const path = pathsOf(piece).find((one) => !besides.some((other) => standsBefore(piece, other, one, riders)))
     return path && { piece, path, riders, inHand: this.#benchOf(piece) !== this.#root }
   }
 

@@ -242,6 +242,14 @@ export const stands = (piece: PlacedPart, other: PlacedPart, path: Path, rider: 
   !(other === piece.host && closesRound(piece)) &&
   meets(rider, other, path)
 
+/** Does another piece stand in the way of one and of what goes with it? */
+export const standsBefore = (
+  piece: PlacedPart,
+  other: PlacedPart,
+  path: Path,
+  riders: readonly PlacedPart[],
+): boolean => stands(piece, other, path) || riders.some((rider) => stands(piece, other, path, rider))
+
 /** So deep a piece may come into the camera on its way before it leaves a mark, beyond where it sits, mm. */
 export const RUB_MM = 0.3
 

@@ -8,6 +8,10 @@ export interface Setting {
   readonly from?: string
   readonly turnDeg?: number
   readonly pose?: string
+  /** Several hinges and where each is swung to, both as the part calls them. */
+  readonly poses?: readonly { readonly hinge: string; readonly position: string }[]
+  /** A lead: the pieces that hold it on its way, none when it hangs free. */
+  readonly through?: readonly string[]
   /** What of the part is up. */
   readonly up?: string
 }

@@ -132,6 +132,19 @@ test('two screws or a lip stop the turning, so there is nothing to judge', () =>
 const evaluateOne = (rig: Rig, context: Context) =>
   singleScrew.judgements(factsOf(placeSetup(rig, rig.setups[0] as Rig['setups'][number], context.catalogue), context))
 
+// The camera's two holes are 25 mm apart.
+test.each([
+  [25, 0, 0],
+  [25.4, 0, 0],
+  [26, 0, 1],
+  // A slot of 6 mm lets its screw wander that far.
+  [31, 6, 0],
+  [32, 6, 1],
+])('screws that stand %d mm apart, with %d mm of slot, on holes 25 mm apart: %d said', (spacingMm, slotMm, said) => {
+  const { rig, context } = tinyRig([bar(20, { screws: 2, spacingMm, slotMm })], [place])
+  expect(evaluateOne(rig, context).filter(({ group }) => group === 'speaks')).toHaveLength(said)
+})
+
 test('two screws that both find holes hold it', () => {
   const { rig, context } = tinyRig([bar(20, { screws: 2 })], [place])
   const [setup] = rig.setups

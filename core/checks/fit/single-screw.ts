@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
 import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
-import { standardOf, type Tool } from '../../catalogue/index.ts'
+import { type Mount, standardOf, type Tool } from '../../catalogue/index.ts'
 import { clashWith } from '../../clearance/index.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
 import { dot, exceeds, lengthOf, overlap, perThing, subtract } from '../../kernel/index.ts'
@@ -18,8 +18,13 @@ const toolWords: Readonly<Record<Tool, string>> = {
   lever: 'a lever',
 }
 
-/** Two 1/4 inch holes a plate screws into lie no nearer and no farther from each other. mm */
+/** Where a maker does not say how far its two screws stand apart, mm: no nearer and no farther. */
 const NEXT_HOLE_MM = [9, 60] as const
+/** A screw finds a hole that is this far off where it should be: it has play in its own. mm */
+const PLAY_MM = 0.5
+/** How far from the first hole the second may lie: as the screws stand, and as far as their slots let them wander. */
+const reachOf = ({ spacingMm, slotMm = 0 }: Mount): readonly [number, number] =>
+  spacingMm === undefined ? NEXT_HOLE_MM : [spacingMm - slotMm - PLAY_MM, spacingMm + slotMm + PLAY_MM]
 
 /** Does a second screw of the joint find a hole beside the first, facing the same way? */
 const secondScrewHolds = perThing('second screw', ({ host, joint, mate: made }: PlacedPart): boolean => {
@@ -29,15 +34,12 @@ const secondScrewHolds = perThing('second screw', ({ host, joint, mate: made }: 
   // A standard that is a pair of holes says so itself: how far they are apart is another rule's.
   if (standardOf(plug.mount.standard).holdsTwist) return true
   const own = standardOf(socket.mount.standard).accepts
+  const [nearest, farthest] = reachOf(plug.mount)
   return socket.part.mounts.some((other) => {
     if (other.id === socket.mount.id || other.side !== 'holds' || dot(other.out, socket.mount.out) < 0.99) return false
     if (socket.mount.shares?.includes(other.id)) return false
     const apart = lengthOf(subtract(other.at, socket.mount.at))
-    return (
-      standardOf(other.standard).accepts.some((one) => own.includes(one)) &&
-      apart >= NEXT_HOLE_MM[0] &&
-      apart <= NEXT_HOLE_MM[1]
-    )
+    return standardOf(other.standard).accepts.some((one) => own.includes(one)) && apart >= nearest && apart <= farthest
   })
 })
 

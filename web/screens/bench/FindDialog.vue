@@ -9,7 +9,7 @@ import {
   DialogTitle,
 } from '@headlessui/vue'
 import { pointFor } from '@zucchini/core/assess'
-import { freshId, offPlaceWords } from '@zucchini/core/assembly'
+import { freshId, offPlaceFor, offPlaceWords } from '@zucchini/core/assembly'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
@@ -18,7 +18,7 @@ import { useContext } from '../../stores/context.ts'
 import { reachable } from '../list.ts'
 import { fill } from '../../wording.ts'
 import { benchWorker } from '../../workers/client.ts'
-import { BETWEEN, type Findable, findablesOf, OFF, offPlaceFor, search } from './findables.ts'
+import { BETWEEN, type Findable, findablesOf, OFF, search } from './findables.ts'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { offPlaceWords } from '@zucchini/core/assembly'
+import { canGoOff, offPlaceWords } from '@zucchini/core/assembly'
 import type { Assessment } from '@zucchini/core/assess'
 import type { Run } from '@zucchini/core/cabling'
 import { bagRoles, type Part, roles } from '@zucchini/core/catalogue'
@@ -72,7 +72,7 @@ const rows = computed(() => {
     placed: false,
     plugged: leads.has(instance.id),
     at: undefined,
-    movable: instance.status === 'in' && (part.sockets ?? []).length > 0 && !part.cable,
+    movable: instance.status === 'in' && canGoOff(part),
     price: price(instance.id),
   }))
   const all = [...placed, ...off, ...loose]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Fit, type Misfit } from '@zucchini/core/assess'
-import { offPlaceWords, type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
+import { canGoOff, offPlaceWords, type PlacedPart, slideWay, travelOf, wayName } from '@zucchini/core/assembly'
 import { endName, mountOf, roles, toolName } from '@zucchini/core/catalogue'
 import { isPriced } from '@zucchini/core/money'
 import { scale } from '@zucchini/core/kernel'
@@ -38,11 +38,9 @@ const turnStep = computed(() => {
   const mated = props.piece.mate
   return mated?.ok && mated.value.turnStepDeg < 90 ? mated.value.turnStepDeg : 0
 })
-/** Where it goes along off the rig, and whether it can: the camera carries the rest, and what has no socket needs a seat. */
+/** Where it goes along off the rig, and whether it can. */
 const offAt = computed(() => store.setup?.off?.find(({ instance }) => instance === props.piece.instance.id)?.at)
-const canBeOff = computed(
-  () => offAt.value !== undefined || (joint.value && (props.piece.part.sockets ?? []).length > 0),
-)
+const canBeOff = computed(() => offAt.value !== undefined || (joint.value !== undefined && canGoOff(props.piece.part)))
 const seat = computed(() => {
   const { host, mate, part } = props.piece
   const [hostMount, guestMount] = [

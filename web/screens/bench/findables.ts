@@ -1,5 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
-import { type OffPlace, offPlaceWords } from '@zucchini/core/assembly'
+import { canGoOff, offPlaceFor, offPlaceWords } from '@zucchini/core/assembly'
 import { bagRoles, type Catalogue, mate, offeredParts, type Part, roles } from '@zucchini/core/catalogue'
 import { pointName } from '@zucchini/core/checks'
 import { reachable } from '../list.ts'
@@ -20,12 +20,8 @@ export const OFF = 'off '
 /** And of one that something has to make a place for. */
 export const BETWEEN = 'between '
 
-/** What works on a lead alone, worn or beside the rig. */
-const goesOff = ({ sockets = [], cable, role }: Part): boolean => sockets.length > 0 && !cable && role !== 'camera'
 /** What is bolted on, for which something else may make a place. */
 const needsPlace = ({ mounts, role }: Part): boolean => mounts.length > 0 && role !== 'camera' && !bagRoles.has(role)
-/** A screen or what hangs on the wall stands beside; all else is worn. */
-export const offPlaceFor = ({ role, power }: Part): OffPlace => (role === 'monitor' || power?.mains ? 'beside' : 'belt')
 
 /**
  * Every piece, open point, set-up, screen and catalogue part, in that order. A part leads to the first open point it goes on.
@@ -60,14 +56,14 @@ export const findablesOf = (assessment: Assessment, catalogue: Catalogue): reado
       kind: 'part',
       note: point
         ? `goes on ${pointName(point)}`
-        : goesOff(part)
+        : canGoOff(part)
           ? `no open point takes it; it can go along ${offPlaceWords[offPlaceFor(part)]}`
           : needsPlace(part)
             ? 'no open point takes it; by way of something between, with what it needs'
             : 'no open point takes it',
       target: point
         ? `${point.piece.instance.id}/${point.mount.id}`
-        : goesOff(part)
+        : canGoOff(part)
           ? `${OFF}${part.id}`
           : needsPlace(part)
             ? `${BETWEEN}${part.id}`

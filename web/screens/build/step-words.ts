@@ -58,6 +58,8 @@ export const titleOf = (step: SheetStep): string =>
     balance: `Balance it on ${step.onto}`,
   })[step.do]
 
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`
+
 /** How something is set: on its scale, turned, which way up. */
 export const settingWords = (setting: Setting, style: Style): readonly string[] => {
   const set =
@@ -73,14 +75,19 @@ export const settingWords = (setting: Setting, style: Style): readonly string[] 
             `Turned ${degrees(Math.abs(setting.turnDeg)).replace('.0°', '°')} ${setting.turnDeg > 0 ? 'anticlockwise' : 'clockwise'}.`,
           ]
   const up = setting.up === undefined ? [] : [`Up: ${setting.up}.`]
-  return [...up, ...set, ...turned]
+  const swung = (setting.poses ?? []).map(({ hinge, position }) => `${capital(hinge)}: ${position}.`)
+  const laid =
+    setting.through === undefined
+      ? []
+      : [setting.through.length > 0 ? `Through ${setting.through.join(', ')}.` : 'It hangs free.']
+  return [...up, ...set, ...turned, ...swung, ...laid]
 }
 
 /** From where it comes, how it is joined, and how it is set. */
 export const howOf = (step: SheetStep, style: Style): readonly string[] => {
   const { setting, do: kind } = step
   const set = settingWords(setting, style)
-  if (kind === 'pose') return [`${step.at.charAt(0).toUpperCase()}${step.at.slice(1)}: ${setting.pose ?? ''}.`]
+  if (kind === 'pose') return [`${capital(step.at)}: ${setting.pose ?? ''}.`]
   if (kind === 'plug in') return [...voltWords(step), `From ${step.at}.`]
   if (kind === 'stow') return set
   if (kind === 'balance') return [step.timed === 'balance-gimbal' ? ON_GIMBAL : ON_HEAD]

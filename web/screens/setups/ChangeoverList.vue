@@ -28,7 +28,7 @@ const ticks = useTicks(
 )
 /** Where it goes, and how it is set there. */
 const whereOf = ({ at, setting }: Changeover['steps'][number]): string => {
-  const set = [...(setting.pose ? [`${setting.pose}.`] : []), ...settingWords(setting, store.style)].join(' ')
+  const set = settingWords(setting, store.style).join(' ')
   return [at, set].filter(Boolean).join('. ')
 }
 const isDone = (i: number): boolean => ticks.isDone(keys.value[i] ?? '')
