@@ -1,6 +1,6 @@
 import { catalogueOf } from '../catalogue/index.ts'
 import { type Command, edit, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
-import { type Finding, findingKey, findingsOf } from '../checks/index.ts'
+import { type Finding, findingsOf } from '../checks/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsOf } from '../facts/index.ts'
 import { namedWays } from '../remedies/index.ts'
@@ -9,6 +9,7 @@ import { demoLocker, firstMark, secondMark } from '../../demo/scenario/index.ts'
 import { soundRigs } from '../../demo/sound/index.ts'
 import { on, plug, socket, tinyPart, tinyRig, type TinyRig } from '../testing/index.ts'
 import { inBay, pack, wiredRig } from '../testing/wired.ts'
+import { troubleBySockets } from '../testing/troubles.ts'
 import { accept, type Known } from './index.ts'
 
 /** Everything from nothing: what judges the judge shares no memory with it. */
@@ -29,6 +30,8 @@ const knownOf = ({ rig, context }: TinyRig): Known => {
     },
   }
 }
+/** The same trouble at the same level, whichever lead it is told of. */
+const calledIn = (rig: Rig, setup: string, one: Finding): string => `${one.level} ${troubleBySockets(rig, setup, one)}`
 const findingIn = (known: Known, check: string): Finding => {
   const found = findingsOf(known.factsOf('main')).find((one) => one.check === check)
   if (!found) throw new Error(`no ${check}`)
@@ -160,13 +163,13 @@ test('over the demo and every sound rig: judged from nothing, no way out that is
           const name = `${rig.id} ${id} ${finding.check}: ${text}`
           if (!edited.ok) wrong.push(`${name} can't be done`)
           for (const setup of rigAfter.setups) {
-            const had = new Map(findingsOf(known.factsOf(setup.id)).map((one) => [findingKey(one), one.level]))
+            const had = new Set(findingsOf(known.factsOf(setup.id)).map((one) => calledIn(rig, setup.id, one)))
             for (const one of findingsOf(factsFor(rigAfter, setup.id, context))) {
-              const isNew = !had.has(findingKey(one))
+              const isNew = !had.has(calledIn(rigAfter, setup.id, one))
               if (isNew && one.level === 'stop') wrong.push(`${name} brings ${one.check} in ${setup.id}`)
               if (isNew && one.level === 'risk' && as === 'plain')
                 wrong.push(`${name} is no plain way: ${one.check} in ${setup.id}`)
-              if (setup.id === id && as === 'plain' && findingKey(one) === findingKey(finding))
+              if (setup.id === id && as === 'plain' && calledIn(rigAfter, id, one) === calledIn(rig, id, finding))
                 wrong.push(`${name} does nothing`)
             }
           }
@@ -174,4 +177,18 @@ test('over the demo and every sound rig: judged from nothing, no way out that is
   }
   expect(wrong).toEqual([])
   expect(Object.values(counts).every((count) => count > 0)).toBe(true)
+})
+
+test('what was said of a lead is no new trouble of the one that takes its place, nor is it cured by that', () => {
+  const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+  const known = knownOf({ rig: firstMark, context })
+  const found = findingsOf(known.factsOf('crossing'))
+  const short = found.find(({ check }) => check === 'cable-short')
+  const hangs = found.find(({ check }) => check === 'no-strain-relief')
+  if (!short || !hangs) throw new Error('the first mark has both')
+  const [longer] = namedWays(short)
+  if (!longer) throw new Error('a lead that reaches')
+  // It hangs on the camera's socket as the short one did: that is neither new nor gone.
+  expect(accept(known, 'crossing', short, longer)).toMatchObject({ as: 'plain', gained: [] })
+  expect(accept(known, 'crossing', hangs, longer)).toMatchObject({ as: 'refused', why: 'nothing' })
 })

@@ -15,6 +15,7 @@ import { suitsRole } from '../clearance/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsAfter } from '../facts/index.ts'
 import { perThing } from '../kernel/index.ts'
+import { calledBefore, leadsTaken } from './same-lead.ts'
 
 /** What is lost where nobody heeds a finding, the gravest first. */
 const losses = ['person', 'gear', 'take', 'time', 'money'] as const
@@ -149,8 +150,12 @@ const misplaced = (before: Facts, after: Facts): boolean =>
 const gates = checks.filter(({ family, id }) => family === 'fit' || id === 'solid-clash')
 
 /** Is a stop of one of those rules new? Then it is refused, whatever else is said. */
-const isBarred = (after: Facts, before: ReadonlyMap<string, Finding>): boolean =>
-  gates.some(({ id }) => findingsOfCheck(after, id).some((one) => one.level === 'stop' && isWorse(one, before)))
+const isBarred = (after: Facts, before: Facts): boolean => {
+  const had = keysIn(before)
+  const leads = leadsTaken(before.assembly.setup, after.assembly.setup)
+  const bars = (one: Finding) => one.level === 'stop' && isWorse(calledBefore(one, leads), had)
+  return gates.some(({ id }) => findingsOfCheck(after, id).some(bars))
+}
 
 /**
  * Carries a way out of a finding out on a copy of the rig and judges it again, in every set-up it reaches: the finding
@@ -197,16 +202,19 @@ export const accept = (
   })
   const own = forks.find(({ id }) => id === setup)
   if (isBrief && finding && own) {
-    const isLeft = findingsOfCheck(own.fork().after, finding.check).some((one) => sameTrouble(one, finding))
-    const bars = ({ fork }: (typeof forks)[number]) => isBarred(fork().after, keysIn(fork().known))
+    const { known, after } = own.fork()
+    const leads = leadsTaken(known.assembly.setup, after.assembly.setup)
+    const isLeft = findingsOfCheck(after, finding.check).some((one) => sameTrouble(calledBefore(one, leads), finding))
+    const bars = ({ fork }: (typeof forks)[number]) => isBarred(fork().after, fork().known)
     if (!isLeft && forks.some(bars)) return refused('stop')
   }
   for (const { id, fork } of forks) {
     const { known, after } = fork()
     // Most of what is tried does not help: the rule that found it is asked first, and by itself.
+    const leads = leadsTaken(known.assembly.setup, after.assembly.setup)
     const left =
       finding && id === setup
-        ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(one, finding))
+        ? findingsOfCheck(after, finding.check).find((one) => sameTrouble(calledBefore(one, leads), finding))
         : undefined
     const isMilder = left && finding && levels.indexOf(left.level) > levels.indexOf(finding.level)
     // Half of a hint is nothing: it would be said again.
@@ -220,7 +228,7 @@ export const accept = (
     isPart ||= left !== undefined
     for (const one of found) {
       // Hints are let pass, but not one for another: pressing on would go round in a ring.
-      if (!isWorse(one, had)) continue
+      if (!isWorse(calledBefore(one, leads), had)) continue
       if (one.level === 'hint' && !(isHint && finding && isAsGrave(one, finding))) continue
       // What is told of a whole set-up, such as its height, names another piece once the first is gone.
       const isOnly = [findingsIn(known), found].every(

@@ -8,6 +8,7 @@ import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { soundRigs } from '@zucchini/demo/sound'
 import { type Fault, spoilt } from '../testing/faults.ts'
+import { troubleBySockets as named } from '../testing/troubles.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { takesAway } from './index.ts'
 
@@ -57,14 +58,15 @@ const cases: readonly Case[] = [
 const harmOf = ({ rig, setup }: Case, finding: Finding, way: Way): string | undefined => {
   const now = after(rig, way.remedy.commands)
   for (const { id } of now.setups) {
-    const had = new Map(judged(rig, id).map((one) => [troubleOf(one), levels.indexOf(one.level)]))
+    const had = new Map(judged(rig, id).map((one) => [named(rig, id, one), levels.indexOf(one.level)]))
     for (const one of judged(now, id)) {
-      const before = had.get(troubleOf(one)) ?? levels.length
+      const before = had.get(named(now, id, one)) ?? levels.length
       const isNew = before > levels.indexOf(one.level)
       const said = `${rig.id} ${setup} ${finding.check}: ${way.remedy.text}`
       if (isNew && one.level === 'stop') return `${said} brings the stop ${one.check} in ${id}`
       if (isNew && one.level === 'risk' && way.as === 'plain') return `${said} brings the risk ${one.check} in ${id}`
-      if (id === setup && way.as === 'plain' && troubleOf(one) === troubleOf(finding)) return `${said} does nothing`
+      if (id === setup && way.as === 'plain' && named(now, id, one) === named(rig, id, finding))
+        return `${said} does nothing`
     }
   }
   return undefined
