@@ -64,6 +64,8 @@ export type Aim = Bounds &
     | { readonly do: 'lens'; readonly part: Part }
     | { readonly do: 'lead'; readonly run: Run; readonly wanted?: (option: Candidate) => boolean }
     | { readonly do: 'join'; readonly demand: Demand }
+    /** The same lead in another socket. */
+    | { readonly do: 'replug'; readonly run: Run }
     | { readonly do: 'unplug'; readonly run: Run }
     /** A battery in a piece's own seat. */
     | { readonly do: 'battery'; readonly piece: PlacedPart }

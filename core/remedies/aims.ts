@@ -15,7 +15,7 @@ import {
 import type { Facts } from '../facts/index.ts'
 import { figuresAfter } from './after.ts'
 import { movedTo, placeMade, putOn, slidTo, swappedIn, takenAlong, takenOff, turnedTo } from './seats.ts'
-import { joined, otherLeads, packed, saved, seatedBattery, unplugged } from './wires.ts'
+import { joined, otherLeads, packed, replugged, saved, seatedBattery, unplugged } from './wires.ts'
 
 type Aimed<D extends Aim['do']> = Extract<Aim, { readonly do: D }>
 type Carriers = {
@@ -126,6 +126,7 @@ const carriers: Carriers = {
   ],
   lead: (facts, { run, wanted }) => otherLeads(facts, run, wanted),
   join: (facts, { demand }) => joined(facts, demand),
+  replug: (facts, { run }) => replugged(facts, run),
   unplug: (facts, { run }) => [unplugged(facts, run)],
   battery: (facts, { piece }) => seatedBattery(facts, piece),
   saver: (facts, { run, end }) => saved(facts, run, end),

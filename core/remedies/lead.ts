@@ -1,7 +1,7 @@
 import type { Run } from '../cabling/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { type Concern, moversOf, type Proposer } from './concern.ts'
-import { otherLeads, saved } from './wires.ts'
+import { otherLeads, replugged, saved } from './wires.ts'
 
 /** The leads a finding names, then those plugged into the pieces it names. */
 const leadsOf = (facts: Facts, concern: Concern): readonly Run[] => {
@@ -10,10 +10,11 @@ const leadsOf = (facts: Facts, concern: Concern): readonly Run[] => {
   return [...new Set([...concern.leads, ...near])]
 }
 
-/** Other leads, other angles, a saver between plug and socket. */
+/** Other leads, other angles, another socket, a saver between plug and socket. */
 export const lead: Proposer = function* (facts, concern) {
   for (const run of leadsOf(facts, concern)) {
     yield* otherLeads(facts, run)
+    yield* replugged(facts, run)
     for (const end of ['from', 'to'] as const) yield* saved(facts, run, end)
   }
 }

@@ -1,5 +1,5 @@
 import { freshId, type PlacedPart, socketName } from '../assembly/index.ts'
-import type { Run } from '../cabling/index.ts'
+import { gives, type Run, takes } from '../cabling/index.ts'
 import { connectors, goesIn, mate, type Part, standardOf } from '../catalogue/index.ts'
 import { byReadiness, purposeOf, stockOf, type Remedy } from '../checks/index.ts'
 import type { Sees } from '../facts/index.ts'
@@ -43,6 +43,46 @@ export const otherLeads = (
         ...plugIn(rig, setup.id, option).commands,
       ]),
     )
+}
+
+/** Sockets that a lead is tried in instead, at most. */
+const MOST_SOCKETS = 4
+
+/** The same lead with one plug in another socket that it goes into and gets through to; on the same piece first. */
+export const replugged = function* ({ assembly }: Sees, run: Run): Generator<Remedy> {
+  const { link, cable } = run
+  for (const stays of ['from', 'to'] as const) {
+    const goes = stays === 'from' ? 'to' : 'from'
+    const [fixed, loose] = [run[stays], run[goes]]
+    if (!fixed.fits) continue
+    const places = cable.carries.flatMap((what) =>
+      (['out', 'in'] as const).flatMap((way) =>
+        (way === 'out' ? gives : takes)(fixed.socket, what)
+          ? othersFor(assembly, { what, piece: fixed.piece, way, own: [fixed] }).map((here) => ({ here, way }))
+          : [],
+      ),
+    )
+    const open = places
+      .filter(({ here }) => goesIn(loose.plug.connector, here.socket.connector) && !isTaken(assembly, here))
+      .sort((a, b) => Number(b.here.piece === loose.piece) - Number(a.here.piece === loose.piece))
+    for (const { here, way } of open.slice(0, MOST_SOCKETS)) {
+      const other = { instance: here.piece.instance.id, socket: here.socket.id }
+      const { couplers: _, ...bare } = link
+      yield {
+        text: 'plug {cable} into {to} instead',
+        numbers: {},
+        names: { cable: run.part.name, to: socketName(here) },
+        commands: [
+          {
+            do: 'link',
+            setup: assembly.setup.id,
+            // A lead is written down from what gives to what takes.
+            link: way === 'out' ? { ...bare, from: link[stays], to: other } : { ...bare, from: other, to: link[stays] },
+          },
+        ],
+      }
+    }
+  }
 }
 
 export const unplugged = (facts: Sees, run: Run): Remedy => ({

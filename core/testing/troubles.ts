@@ -13,5 +13,5 @@ export const troubleBySockets = ({ setups }: Rig, id: string, one: Finding): str
           .join('-')
       : name
   }
-  return troubleOf({ ...one, key: called(one.key), parts: one.parts.map(called) })
+  return troubleOf({ ...one, key: one.key.split(' ').map(called).join(' '), parts: one.parts.map(called) })
 }

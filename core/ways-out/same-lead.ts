@@ -25,5 +25,5 @@ export const leadsTaken = (before: Setup, after: Setup): ReadonlyMap<string, str
 export const calledBefore = (finding: Finding, leads: ReadonlyMap<string, string>): Finding => {
   if (leads.size === 0) return finding
   const was = (id: string) => leads.get(id) ?? id
-  return { ...finding, key: was(finding.key), parts: finding.parts.map(was) }
+  return { ...finding, key: finding.key.split(' ').map(was).join(' '), parts: finding.parts.map(was) }
 }

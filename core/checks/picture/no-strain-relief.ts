@@ -5,7 +5,7 @@ import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Facts, Sees } from '../../facts/index.ts'
 import { onTheRun } from '../places.ts'
-import { runParts, runNames } from '../wires.ts'
+import { runNames } from '../wires.ts'
 
 const options = z.object({ mostMm: z.number().positive() })
 
@@ -54,7 +54,7 @@ export const noStrainRelief = defineCheck<Run, z.infer<typeof options>, 'leads'>
       names,
       key,
       numbers,
-      parts: runParts(run),
+      parts: [run.link.cable, run.from.piece.instance.id],
       at: run.from.at,
     }
   },

@@ -4,7 +4,7 @@ import { exceeds } from '../../kernel/index.ts'
 import { TWIST_DEG } from '../../wiring/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { endsOf, freeMm, runParts, runNames } from '../wires.ts'
+import { endsOf, freeMm, runNames } from '../wires.ts'
 import { socketName } from '../../assembly/index.ts'
 
 const options = z.object({ mostDeg: z.number().positive() })
@@ -58,7 +58,7 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' 
       roomMm: end.roomMm,
       ...(free === undefined ? {} : { freeMm: free }),
     }
-    const place = { parts: runParts(run), at: end.at }
+    const place = { parts: [run.link.cable, end.piece.instance.id], at: end.at }
     if (free !== undefined) {
       const parts = [...new Set([...place.parts, ...before(facts, end)])]
       return { group: 'speaks', message: 'tight', level: 'risk', names, key, numbers, ...place, parts }

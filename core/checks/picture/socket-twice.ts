@@ -52,5 +52,11 @@ export const socketTwice = defineCheck<Plugged, object, 'leads'>({
         }
       : { group: 'silent', message: 'once', names, key, numbers }
   },
-  aims: ({ runs }) => (runs.length === 2 ? runs.map((run) => ({ do: 'unplug', run })) : []),
+  aims: ({ runs }) =>
+    runs.length === 2
+      ? runs.flatMap((run) => [
+          { do: 'replug' as const, run },
+          { do: 'unplug' as const, run },
+        ])
+      : [],
 })

@@ -21,9 +21,9 @@ testCheck(wrongEnds, {
       ...wiredRig([screen(), hdmiLead()], [onHole], [link('hdmi', 'screen/in', 'camera/hdmi')]),
     },
     {
-      name: 'a mic in the headphone jack',
+      name: 'a mic in the headphone jack: the input beside it takes it, or it is unplugged',
       message: 'nothing',
-      remedies: 1,
+      remedies: 2,
       ...wiredRig(
         [mic(), micLead()],
         [on('mic', 'foot', 'camera', 'shoe')],

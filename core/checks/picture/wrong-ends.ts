@@ -52,5 +52,5 @@ export const wrongEnds = defineCheck<Run, object, 'leads'>({
     if (purposeOf(run)) return { group: 'silent', message: 'goes', names, key }
     return { group: 'speaks', message: runsBackwards(run) ? 'backwards' : 'nothing', names, key, parts, at }
   },
-  aims: (run) => [...(misfit(run) ? [{ do: 'lead' as const, run }] : []), { do: 'unplug', run }],
+  aims: (run) => [...(misfit(run) ? [{ do: 'lead' as const, run }] : []), { do: 'replug', run }, { do: 'unplug', run }],
 })
