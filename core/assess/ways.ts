@@ -84,9 +84,15 @@ export const waysOut = (known: Known, before: Assessment, finding: Finding, most
   const free = ways.filter(({ as }) => as !== 'price')
   const isFree = free.some(({ kind }) => !takesAway(kind))
   // Doing without what the brief asks for is no cure of a risk.
+  // What the rule itself names was found first, and goes before what only happens to be cheap.
   const paid = ways
     .filter(({ as, kind }) => as === 'price' && (finding.level === 'stop' || !takesAway(kind)))
-    .toSorted(inOrder(finding))
+    .toSorted(
+      (a, b) =>
+        Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
+        leftOf(finding, a) - leftOf(finding, b) ||
+        kindsNew(a) - kindsNew(b),
+    )
   return ofDifferentKinds((isFree ? free : [...free, ...paid.slice(0, MOST_PAID)]).toSorted(inOrder(finding))).slice(
     0,
     MOST_SHOWN,

@@ -69,6 +69,8 @@ export type Aim = Bounds &
     | { readonly do: 'unplug'; readonly run: Run }
     /** A battery in a piece's own seat. */
     | { readonly do: 'battery'; readonly piece: PlacedPart }
+    /** A battery on an empty plate of the rig, with the lead that meets the demand then. */
+    | { readonly do: 'plate-battery'; readonly demand: Demand }
     | { readonly do: 'saver'; readonly run: Run; readonly end: 'from' | 'to' }
     /** Adapters between the two mounts of a joint. */
     | { readonly do: 'bridge'; readonly piece: PlacedPart }

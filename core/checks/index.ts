@@ -72,6 +72,23 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
 export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
   withAims(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
 
+const byId = new Map(checks.map((check) => [check.id, check]))
+
+/** The numbers of a finding that meet at its limit; undefined for one without. */
+export const atLimit = ({ check, numbers }: Pick<Finding, 'check' | 'numbers'>) => {
+  const limit = byId.get(check)?.limit
+  const [measured, allowed] = limit ? [numbers[limit.measured], numbers[limit.allowed]] : []
+  return measured === undefined || allowed === undefined ? undefined : { measured, allowed }
+}
+
+/** By how much a finding is over its limit; undefined for one without. */
+export const overOf = (finding: Pick<Finding, 'check' | 'numbers'>): number | undefined => {
+  const told = byId.get(finding.check)?.limit?.over
+  if (told !== undefined) return finding.numbers[told]
+  const both = atLimit(finding)
+  return both && Math.abs(both.measured - both.allowed)
+}
+
 /** What makes two findings of different assessments the same trouble. */
 export const findingKey = (finding: Finding): string => `${finding.level} ${troubleOf(finding)}`
 

@@ -15,7 +15,7 @@ import {
 import type { Facts } from '../facts/index.ts'
 import { figuresAfter } from './after.ts'
 import { movedTo, placeMade, putOn, slidTo, swappedIn, takenAlong, takenOff, turnedTo } from './seats.ts'
-import { joined, otherLeads, packed, replugged, saved, seatedBattery, unplugged } from './wires.ts'
+import { joined, otherLeads, packed, platedBattery, replugged, saved, seatedBattery, unplugged } from './wires.ts'
 
 type Aimed<D extends Aim['do']> = Extract<Aim, { readonly do: D }>
 type Carriers = {
@@ -129,6 +129,7 @@ const carriers: Carriers = {
   replug: (facts, { run }) => replugged(facts, run),
   unplug: (facts, { run }) => [unplugged(facts, run)],
   battery: (facts, { piece }) => seatedBattery(facts, piece),
+  'plate-battery': (facts, { demand }) => platedBattery(facts, demand),
   saver: (facts, { run, end }) => saved(facts, run, end),
   bridge: function* ({ assembly: { rig, setup }, context: { catalogue, owned } }, { piece: { host, joint, part } }) {
     const hostMount = host && joint && mountOf(host.part, joint.hostMount)

@@ -24,6 +24,10 @@ const otherJob: ReadonlySet<string> = new Set([
   'writing speed',
 ])
 
+/** What does not go on at all takes no light either: one that does go on may well take more of it. */
+const isOtherJob = (loss: string, { mate: made }: PlacedPart): boolean =>
+  otherJob.has(loss) && !(loss === 'stops' && made?.ok === false)
+
 /** Parts that could stand in for a piece: those that lose nothing of what is used of it first, then the readiest. */
 export const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
   const { catalogue } = facts.context
@@ -37,7 +41,7 @@ export const rivalsOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
       goesThere(piece, other)
     ) {
       const losses = lossesOf(part, other, use)
-      if (!losses.some((loss) => otherJob.has(loss))) lost.set(other, losses.length)
+      if (!losses.some((loss) => isOtherJob(loss, piece))) lost.set(other, losses.length)
     }
   const ready = byReadiness(facts)
   return [...lost.keys()].sort((a, b) => (lost.get(a) ?? 0) - (lost.get(b) ?? 0) || ready(a, b))

@@ -1,8 +1,8 @@
 import { freshId, type PlacedPart, socketName } from '../assembly/index.ts'
 import { gives, type Run, takes } from '../cabling/index.ts'
 import { connectors, goesIn, mate, type Part, standardOf } from '../catalogue/index.ts'
-import { byReadiness, purposeOf, stockOf, type Remedy } from '../checks/index.ts'
-import type { Sees } from '../facts/index.ts'
+import { bothOf, byReadiness, purposeOf, stockOf, type Remedy } from '../checks/index.ts'
+import type { Facts, Sees } from '../facts/index.ts'
 import {
   type Candidate,
   type Demand,
@@ -12,10 +12,11 @@ import {
   othersFor,
   plugIn,
 } from '../wiring/index.ts'
+import { figuresAfter } from './after.ts'
 import { putOn } from './seats.ts'
 
-/** Of leads that would do so many are proposed. */
-const MOST_LEADS = 2
+/** Of leads that would do so many are proposed; of others for the same two sockets more, for each is of another length. */
+const MOST_LEADS = { joined: 2, others: 5 } as const
 
 const worded = (text: string, option: LeadOption, commands: Remedy['commands']): Remedy => ({
   text,
@@ -36,7 +37,7 @@ export const otherLeads = (
   const other = (option: Candidate) => option.part.id !== run.part.id && wanted(option)
   const through = run.held.map(({ piece }) => piece)
   return leadsBetween(facts.assembly, stockOf(facts), run.from, run.to, what, other, through)
-    .options.slice(0, MOST_LEADS)
+    .options.slice(0, MOST_LEADS.others)
     .map((option) =>
       worded('swap the lead for {part}', option, [
         { do: 'unlink', setup: setup.id, cable: run.link.cable },
@@ -108,7 +109,7 @@ export const joined = (facts: Sees<'plugs'>, demand: Demand): readonly Remedy[] 
     )
   return options
     .sort((a, b) => a.cost - b.cost)
-    .slice(0, MOST_LEADS)
+    .slice(0, MOST_LEADS.joined)
     .map((option) =>
       worded('plug in {part}: {from} to {to}', option, plugIn(assembly.rig, assembly.setup.id, option).commands),
     )
@@ -134,6 +135,27 @@ export const seatedBattery = function* (facts: Sees<'points'>, piece: PlacedPart
   for (const part of fits) {
     const put = putOn(facts, part, seats)
     if (put) yield put
+  }
+}
+
+/** On each plate so many batteries are tried. */
+const MOST_PLATED = 2
+
+/** A battery on an empty plate of the rig: its lead is there already, or comes with it. */
+export const platedBattery = function* (facts: Facts, demand: Demand): Generator<Remedy> {
+  const plates = facts.assembly.placed.filter(({ part }) => part.role === 'battery-plate')
+  for (const plate of plates) {
+    const isJoined = facts.assembly.setup.links.some(({ from, to }) =>
+      [from, to].every(({ instance }) => [plate, demand.piece].some((piece) => piece.instance.id === instance)),
+    )
+    let count = 0
+    for (const put of seatedBattery(facts, plate)) {
+      if (count++ >= MOST_PLATED) break
+      yield put
+      if (isJoined) continue
+      const after = figuresAfter(facts, put.commands)
+      for (const lead of after ? joined(after, demand) : []) yield bothOf(put, lead)
+    }
   }
 }
 

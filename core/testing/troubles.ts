@@ -1,11 +1,16 @@
 import type { Rig } from '../assembly/index.ts'
 import { type Finding, troubleOf } from '../checks/index.ts'
 
-/** A finding's name, with each lead called by the sockets it joins: another lead between them has the same troubles. */
-export const troubleBySockets = ({ setups }: Rig, id: string, one: Finding): string => {
-  const links = setups.find((setup) => setup.id === id)?.links ?? []
+const linksOf = ({ setups }: Rig, id: string) => setups.find((setup) => setup.id === id)?.links ?? []
+
+/**
+ * A finding's name, to be held to those of the same rig before or after an edit: a lead that is plugged in only here is
+ * called by the sockets it joins, for another between them has the same troubles.
+ */
+export const troubleBySockets = (rig: Rig, id: string, one: Finding, other: Rig): string => {
+  const there = new Set(linksOf(other, id).map(({ cable }) => cable))
   const called = (name: string) => {
-    const link = links.find(({ cable }) => cable === name)
+    const link = there.has(name) ? undefined : linksOf(rig, id).find(({ cable }) => cable === name)
     return link
       ? [link.from, link.to]
           .map(({ instance, socket }) => `${instance}/${socket}`)

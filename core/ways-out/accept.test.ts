@@ -31,7 +31,8 @@ const knownOf = ({ rig, context }: TinyRig): Known => {
   }
 }
 /** The same trouble at the same level, whichever lead it is told of. */
-const calledIn = (rig: Rig, setup: string, one: Finding): string => `${one.level} ${troubleBySockets(rig, setup, one)}`
+const calledIn = (rig: Rig, setup: string, one: Finding, other: Rig): string =>
+  `${one.level} ${troubleBySockets(rig, setup, one, other)}`
 const findingIn = (known: Known, check: string): Finding => {
   const found = findingsOf(known.factsOf('main')).find((one) => one.check === check)
   if (!found) throw new Error(`no ${check}`)
@@ -163,13 +164,19 @@ test('over the demo and every sound rig: judged from nothing, no way out that is
           const name = `${rig.id} ${id} ${finding.check}: ${text}`
           if (!edited.ok) wrong.push(`${name} can't be done`)
           for (const setup of rigAfter.setups) {
-            const had = new Set(findingsOf(known.factsOf(setup.id)).map((one) => calledIn(rig, setup.id, one)))
+            const had = new Set(
+              findingsOf(known.factsOf(setup.id)).map((one) => calledIn(rig, setup.id, one, rigAfter)),
+            )
             for (const one of findingsOf(factsFor(rigAfter, setup.id, context))) {
-              const isNew = !had.has(calledIn(rigAfter, setup.id, one))
+              const isNew = !had.has(calledIn(rigAfter, setup.id, one, rig))
               if (isNew && one.level === 'stop') wrong.push(`${name} brings ${one.check} in ${setup.id}`)
               if (isNew && one.level === 'risk' && as === 'plain')
                 wrong.push(`${name} is no plain way: ${one.check} in ${setup.id}`)
-              if (setup.id === id && as === 'plain' && calledIn(rigAfter, id, one) === calledIn(rig, id, finding))
+              if (
+                setup.id === id &&
+                as === 'plain' &&
+                calledIn(rigAfter, id, one, rig) === calledIn(rig, id, finding, rigAfter)
+              )
                 wrong.push(`${name} does nothing`)
             }
           }

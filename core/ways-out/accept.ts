@@ -8,6 +8,7 @@ import {
   kindOf,
   type Remedy,
   levels,
+  overOf,
   troubleOf,
   type WayKind,
 } from '../checks/index.ts'
@@ -92,13 +93,6 @@ const reached = ({ setups }: Rig, commands: readonly Command[], own: string): re
     ? [...new Set([own, ...setups.map(({ id }) => id)])]
     : [...new Set([own, ...commands.flatMap((command) => ('setup' in command ? [command.setup] : []))])]
 
-/** By how much a finding is over its limit; undefined for one without. */
-const overOf = ({ check, numbers }: Finding): number | undefined => {
-  const limit = checkOf(check)?.limit
-  if (limit?.over) return numbers[limit.over]
-  const [is, may] = limit ? [numbers[limit.measured], numbers[limit.allowed]] : []
-  return is === undefined || may === undefined ? undefined : Math.abs(is - may)
-}
 /**
  * What is over a limit has to fall by a tenth to be helped where it is made up of many things, such as money and mass;
  * a move that leaves more than half of it is none, but on the scales, where every gram has its own arm: three quarters.

@@ -1,9 +1,9 @@
-import { type Command, edit, newRig, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
+import { type Assembly, type Command, edit, newRig, placeSetup, ridesOn, type Rig, setupOf } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { type Finding, findingsOf, kindOf, levels, troubleOf } from '../checks/index.ts'
+import { type Finding, findingsOf, kindOf, levels, type Remedy, troubleOf } from '../checks/index.ts'
 import { contextFor } from '../context/index.ts'
-import { evaluate, knownBy, type Way, waysOut } from '../assess/index.ts'
-import { factsOf } from '../facts/index.ts'
+import { evaluate, knownBy, MOST_WAYS, type Way, waysOut } from '../assess/index.ts'
+import { type Facts, factsOf } from '../facts/index.ts'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
 import { soundRigs } from '@zucchini/demo/sound'
@@ -22,12 +22,13 @@ const rigsTried = Math.min(MOST_RIGS, trialRuns(5))
 const isLong = rigsTried === MOST_RIGS
 const PROMISED = isLong ? { helped: 0.9, named: 0.9, priced: 0.1 } : { helped: 0.75, named: 0.75, priced: 0.25 }
 
-const judged = (rig: Rig, id: string): readonly Finding[] => {
+const factsIn = (rig: Rig, id: string): Facts => {
   const setup = setupOf(rig, id)
   if (!setup) throw new RangeError(id)
   const around = contextFor(rig, context)
-  return findingsOf(factsOf(placeSetup(rig, setup, around.catalogue), around))
+  return factsOf(placeSetup(rig, setup, around.catalogue), around)
 }
+const judged = (rig: Rig, id: string): readonly Finding[] => findingsOf(factsIn(rig, id))
 const after = (rig: Rig, commands: readonly Command[]): Rig => {
   const edited = edit(rig, commands, context.catalogue)
   if (!edited.ok) throw new Error(JSON.stringify(edited.issues))
@@ -58,14 +59,14 @@ const cases: readonly Case[] = [
 const harmOf = ({ rig, setup }: Case, finding: Finding, way: Way): string | undefined => {
   const now = after(rig, way.remedy.commands)
   for (const { id } of now.setups) {
-    const had = new Map(judged(rig, id).map((one) => [named(rig, id, one), levels.indexOf(one.level)]))
+    const had = new Map(judged(rig, id).map((one) => [named(rig, id, one, now), levels.indexOf(one.level)]))
     for (const one of judged(now, id)) {
-      const before = had.get(named(now, id, one)) ?? levels.length
+      const before = had.get(named(now, id, one, rig)) ?? levels.length
       const isNew = before > levels.indexOf(one.level)
       const said = `${rig.id} ${setup} ${finding.check}: ${way.remedy.text}`
       if (isNew && one.level === 'stop') return `${said} brings the stop ${one.check} in ${id}`
       if (isNew && one.level === 'risk' && way.as === 'plain') return `${said} brings the risk ${one.check} in ${id}`
-      if (id === setup && way.as === 'plain' && named(now, id, one) === named(rig, id, finding))
+      if (id === setup && way.as === 'plain' && named(now, id, one, rig) === named(rig, id, finding, now))
         return `${said} does nothing`
     }
   }
@@ -78,6 +79,7 @@ test('no offer harms or does nothing; nine in ten stops and risks have one that 
   for (const one of cases) {
     const sound = soundRigs.find(({ id }) => id === one.rig.id)
     const had = new Set(sound ? judged(sound, one.setup).map(troubleOf) : [])
+    const { assembly } = factsIn(one.rig, one.setup)
     let [isSpoilt, isNamed] = [false, false]
     for (const [finding, ways] of offersOf(one.rig, one.setup)) {
       for (const way of ways) harm.push(...[harmOf(one, finding, way) ?? []].flat())
@@ -88,8 +90,8 @@ test('no offer harms or does nothing; nine in ten stops and risks have one that 
       if (ways.some(({ kind }) => !takesAway(kind))) counts.helped++
       if (had.has(troubleOf(finding))) continue
       isSpoilt = true
-      const top = ways.slice(0, 4).map(({ remedy }) => kindOf(remedy))
-      isNamed ||= one.faults.some(({ cures }) => top.some((kind) => cures.includes(kind)))
+      const top = ways.slice(0, MOST_WAYS).map(({ remedy }) => remedy)
+      isNamed ||= one.faults.some((fault) => top.some((remedy) => isNamedBy(fault, remedy, assembly)))
     }
     if (one.faults.length > 0 && isSpoilt) {
       counts.spoilt++
@@ -102,6 +104,16 @@ test('no offer harms or does nothing; nine in ten stops and risks have one that 
   expect(counts.priced / counts.offers).toBeLessThanOrEqual(PROMISED.priced)
   expect(counts.spoilt).toBeGreaterThan(rigsTried / 4)
 })
+/** What is gone can't be put back by its own name: then the kind of move tells. */
+const isGone = ({ commands }: Fault): boolean => commands.some((command) => command.do === 'discard')
+/** A way out that a practitioner would take: of the right kind, with the piece it was done to, what it rides on or carries. */
+const isNamedBy = (fault: Fault, remedy: Remedy, { placed }: Assembly): boolean => {
+  if (!fault.cures.includes(kindOf(remedy))) return false
+  const said = JSON.stringify(remedy.commands)
+  const moved = placed.filter(({ instance }) => said.includes(`"${instance.id}"`))
+  const [piece] = placed.filter(({ instance }) => instance.id === fault.piece)
+  return isGone(fault) || moved.some((one) => piece && (ridesOn(one, piece) || ridesOn(piece, one)))
+}
 const MOST_PRESSES = 30
 
 /** Presses the first offer of the gravest finding that has one, again and again; tells how it ended. */

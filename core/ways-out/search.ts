@@ -40,9 +40,14 @@ const leads: ReadonlySet<Finding['family']> = new Set(['power', 'picture', 'soun
 
 const isTaken = (verdict: Verdict): verdict is Tried['verdict'] => verdict.as !== 'refused'
 
+/** Whoever needs more than so many new pieces to put a small thing right does something else. */
+const MOST_NEW = 3
+const isSmall = ({ commands }: Remedy): boolean => commands.filter((one) => one.do === 'add').length <= MOST_NEW
+
 /** What puts right what a move has brought: leads, packs, a slide, a turn, a hold. */
 const smallMoves = function* (worst: Finding, facts: Facts, also?: MoveKind): Generator<Remedy> {
-  if (leads.has(worst.family) || also) for (const one of namedWays(worst)) if (!takesAway(kindOf(one))) yield one
+  if (leads.has(worst.family) || also)
+    for (const one of namedWays(worst)) if (!takesAway(kindOf(one)) && isSmall(one)) yield one
   for (const { kind, proposals } of proposalsFor(facts, worst)) {
     let count = 0
     if (mends.has(kind) || kind === also)
@@ -167,7 +172,8 @@ export const search = (known: Known, setup: string, finding: Finding, most: numb
     left--
     const verdict = accept(known, setup, finding, remedy, most < Infinity)
     if (isTaken(verdict)) found.push({ remedy, kind: kindOf(remedy), verdict })
-    else if (verdict.after && (verdict.why === 'stop' || verdict.why === 'risk') && !takesAway(kindOf(remedy)))
+    const isSpoilt = verdict.as === 'price' || verdict.why === 'stop' || verdict.why === 'risk'
+    if (verdict.after && verdict.gained.length > 0 && isSpoilt && !takesAway(kindOf(remedy)))
       spoilt.push({ remedy, verdict })
     return verdict.as
   }
@@ -188,7 +194,9 @@ export const search = (known: Known, setup: string, finding: Finding, most: numb
     }
   }
   if (left <= 0 || share < 1) return found
-  if (!found.some(({ kind }) => !takesAway(kind))) {
+  // What is had at a price alone is looked at again as well: something small may take the price away.
+  const isFree = ({ kind, verdict }: Tried) => !takesAway(kind) && verdict.as !== 'price'
+  if (!found.some(isFree)) {
     const fewest = spoilt.sort((a, b) => a.verdict.gained.length - b.verdict.gained.length).slice(0, MENDED.roots)
     for (const { remedy, verdict } of fewest) {
       const both = mended(known, setup, finding, remedy, verdict)
