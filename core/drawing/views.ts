@@ -89,6 +89,27 @@ export const fitTo = (extent: Extent, width: number, height: number, margins: Ma
   }
 }
 
+/** The box round both, when the one does not lie on the sheet as the other is fitted to it; else that other. */
+export const withRoomFor = (
+  extent: Extent,
+  more: Extent | undefined,
+  fit: Fit,
+  width: number,
+  height: number,
+  edgePx: number,
+): Extent => {
+  if (!more) return extent
+  const [left, top] = onSheet(fit, [more.left, more.top])
+  const [right, bottom] = onSheet(fit, [more.right, more.bottom])
+  if (left >= edgePx && top >= edgePx && right <= width - edgePx && bottom <= height - edgePx) return extent
+  return {
+    left: Math.min(extent.left, more.left),
+    right: Math.max(extent.right, more.right),
+    bottom: Math.min(extent.bottom, more.bottom),
+    top: Math.max(extent.top, more.top),
+  }
+}
+
 /** Under this many px for a mm fine lines and texture are left out. */
 export const FINE_PX = 0.6
 

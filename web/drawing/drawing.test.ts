@@ -13,6 +13,7 @@ import {
   strokesOf,
   viewIds,
   views,
+  withRoomFor,
 } from '@zucchini/core/drawing'
 
 test('each view is right-handed: right x up points to the eye', () => {
@@ -123,4 +124,15 @@ test('the figure of a dimension keeps off marks: it moves along its line, and st
   // With a mark everywhere it stands where one looks for it.
   const everywhere = Array.from({ length: 21 }, (_, i) => [100 + 10 * i, 50] as const)
   expect(figureSpot(line, everywhere)).toEqual([200, 50])
+})
+
+test('what would come to stand beyond the sheet gets room on it; what lies on it moves nothing', () => {
+  // 100 x 100 mm on a sheet of 200 x 200 px with 50 px round it: one px for a mm.
+  const rig = { left: 0, right: 100, bottom: 0, top: 100 }
+  const fit = fitTo(rig, 200, 200, { left: 50, right: 50, top: 50, bottom: 50 })
+  expect([fit.scale, onSheet(fit, [0, 100])]).toEqual([1, [50, 50]])
+  const room = (top: number) => withRoomFor(rig, { left: 20, right: 60, bottom: 40, top }, fit, 200, 200, 10)
+  expect(room(140)).toBe(rig)
+  expect(room(141)).toEqual({ left: 0, right: 100, bottom: 0, top: 141 })
+  expect(withRoomFor(rig, undefined, fit, 200, 200, 10)).toBe(rig)
 })

@@ -12,6 +12,7 @@ import { useLens } from '../../drawing/use-lens.ts'
 import { legendOf } from '../../drawing/legend.ts'
 import { pointMarks } from '../../drawing/marks.ts'
 import {
+  type Extent,
   extentOfRig,
   fitTo,
   flat,
@@ -21,6 +22,7 @@ import {
   strokesOf,
   type ViewId,
   views,
+  withRoomFor,
 } from '@zucchini/core/drawing'
 import CentreMark from '../../drawing/CentreMark.vue'
 import RigSketch from '../../drawing/RigSketch.vue'
@@ -61,14 +63,22 @@ const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly)
 const badged = computed(
   () => !bench.hanging && props.assessment.findings.some(({ at, level }) => at !== undefined && level !== 'hint'),
 )
-const wholeFit = computed(() =>
-  fitTo(extent.value, width.value, height.value, {
-    left: 66,
-    right: (narrow.value ? 30 : INSET.width + 26) + (badged.value ? LEGEND_WIDE_PX - (narrow.value ? 0 : 40) : 0),
-    top: narrow.value ? 92 : 46,
-    bottom: 50,
-  }),
-)
+const margins = computed(() => ({
+  left: 66,
+  right: (narrow.value ? 30 : INSET.width + 26) + (badged.value ? LEGEND_WIDE_PX - (narrow.value ? 0 : 40) : 0),
+  top: narrow.value ? 92 : 46,
+  bottom: 50,
+}))
+/** Where a way out would put something beyond the sheet, the sheet makes room for it. */
+const GHOST_EDGE_PX = 8
+const wholeFit = computed(() => {
+  const fitted = (to: Extent) => fitTo(to, width.value, height.value, margins.value)
+  const plain = fitted(extent.value)
+  if (bench.hanging || bench.ghosts.length === 0) return plain
+  const ghost = extentOfRig(bench.view, { ...props.assessment.assembly, placed: bench.ghosts })
+  if (!Number.isFinite(ghost.left)) return plain
+  return fitted(withRoomFor(extent.value, ghost, plain, width.value, height.value, GHOST_EDGE_PX))
+})
 const fit = computed(() => throughLens(wholeFit.value, bench.lens, width.value, height.value))
 const { dragging, handlers, click } = useLens(
   sheet,
