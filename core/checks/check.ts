@@ -182,6 +182,8 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
     readonly allowed: string
     /** The number that says how far it is over, where the two do not always tell. */
     readonly over?: string
+    /** It is a sum over the whole rig: whatever is put on for something else adds to it, and is no harm of its own. */
+    readonly sum?: boolean
   }
   readonly subjects: (facts: Sees<N>) => readonly S[]
   readonly judge: (subject: S, facts: Sees<N>, options: O) => Judgement

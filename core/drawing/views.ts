@@ -96,12 +96,13 @@ export const withRoomFor = (
   fit: Fit,
   width: number,
   height: number,
-  edgePx: number,
+  edges: Margins,
 ): Extent => {
   if (!more) return extent
   const [left, top] = onSheet(fit, [more.left, more.top])
   const [right, bottom] = onSheet(fit, [more.right, more.bottom])
-  if (left >= edgePx && top >= edgePx && right <= width - edgePx && bottom <= height - edgePx) return extent
+  if (left >= edges.left && top >= edges.top && right <= width - edges.right && bottom <= height - edges.bottom)
+    return extent
   return {
     left: Math.min(extent.left, more.left),
     right: Math.max(extent.right, more.right),

@@ -100,11 +100,10 @@ const reached = ({ setups }: Rig, commands: readonly Command[], own: string): re
 const HELPS = { whole: 0.9, move: 0.5, balance: 0.75 } as const
 const isMove: ReadonlySet<WayKind> = new Set(['slide', 'turn', 'pose', 'move', 'insert'])
 /**
- * A joint, a face or a plug that is farther over its limit by more than this has become worse. What a rig weighs, costs
- * and lasts grows with whatever it takes to cure something else.
+ * A joint, a face or a plug that is so many times farther over its limit has become worse, and a rig that hangs half as
+ * crooked again. What it weighs, costs and lasts grows with whatever it takes to cure something else.
  */
-const GROWS = 1.02
-const grows: ReadonlySet<Family> = new Set(['fit', 'clearance', 'glass'])
+const GROWS: Readonly<Partial<Record<Family, number>>> = { fit: 1.02, clearance: 1.02, glass: 1.02, balance: 1.5 }
 
 /** Is it the same trouble as before, and less of it? */
 const isLess = (now: Finding, was: Finding, kind: WayKind): boolean => {
@@ -121,11 +120,11 @@ const isWorse = (finding: Finding, before: ReadonlyMap<string, Finding>): boolea
   if (was === undefined || levels.indexOf(finding.level) < levels.indexOf(was.level)) return true
   const [over, had] = [overOf(finding), overOf(was)]
   return (
-    grows.has(finding.family) &&
     finding.level === was.level &&
+    checkOf(finding.check)?.limit?.sum !== true &&
     over !== undefined &&
     had !== undefined &&
-    over > had * GROWS
+    over > had * (GROWS[finding.family] ?? Infinity)
   )
 }
 

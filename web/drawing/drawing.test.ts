@@ -131,8 +131,9 @@ test('what would come to stand beyond the sheet gets room on it; what lies on it
   const rig = { left: 0, right: 100, bottom: 0, top: 100 }
   const fit = fitTo(rig, 200, 200, { left: 50, right: 50, top: 50, bottom: 50 })
   expect([fit.scale, onSheet(fit, [0, 100])]).toEqual([1, [50, 50]])
-  const room = (top: number) => withRoomFor(rig, { left: 20, right: 60, bottom: 40, top }, fit, 200, 200, 10)
+  const edges = { left: 10, right: 10, top: 10, bottom: 10 }
+  const room = (top: number) => withRoomFor(rig, { left: 20, right: 60, bottom: 40, top }, fit, 200, 200, edges)
   expect(room(140)).toBe(rig)
   expect(room(141)).toEqual({ left: 0, right: 100, bottom: 0, top: 141 })
-  expect(withRoomFor(rig, undefined, fit, 200, 200, 10)).toBe(rig)
+  expect(withRoomFor(rig, undefined, fit, 200, 200, edges)).toBe(rig)
 })

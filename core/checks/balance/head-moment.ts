@@ -14,7 +14,7 @@ export const headMoment = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPlate
   source: 'The head’s rating, kilograms at a height over its plate, as a moment.',
   ...noOptions,
   needs: ['onPlate', 'mass'],
-  limit: { measured: 'momentNm', allowed: 'ratedNm' },
+  limit: { measured: 'momentNm', allowed: 'ratedNm', sum: true },
   messages: {
     speaks: {
       over: '{stand} does not hold it tilted. {inHandG:g} stand {aboveMm:mm} over the plate and {besideMm:mm} off it: {momentNm:N m}; it is rated for {ratedNm:N m}.',

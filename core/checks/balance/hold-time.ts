@@ -17,7 +17,7 @@ export const holdTime = defineCheck<Sees<'mass'>, { takeMinutes: number; riskMin
   defaults: { takeMinutes: 3, riskMinutes: 1 },
   units: { takeMinutes: 'long min', riskMinutes: 'long min' },
   needs: ['mass'],
-  limit: { measured: 'lacksMinutes', allowed: 'allowedMinutes' },
+  limit: { measured: 'lacksMinutes', allowed: 'allowedMinutes', sum: true },
   messages: {
     speaks: {
       tires:

@@ -19,7 +19,7 @@ export const overMass = defineCheck<Sees<'mass'>, object, 'mass'>({
   options: z.object({}),
   defaults: {},
   needs: ['mass'],
-  limit: { measured: 'inHandG', allowed: 'capG' },
+  limit: { measured: 'inHandG', allowed: 'capG', sum: true },
   messages: {
     speaks: { over: 'Too heavy by {overG:g}. The rig is {inHandG:g} in the hand; {capG:g} is allowed.' },
     silent: { within: '{inHandG:g} in the hand of {capG:g} allowed.' },

@@ -14,7 +14,7 @@ export const overPayload = defineCheck<PlacedPart, object, 'mass' | 'onPlate'>({
   options: z.object({}),
   defaults: {},
   needs: ['mass', 'onPlate'],
-  limit: { measured: 'carriedG', allowed: 'limitG' },
+  limit: { measured: 'carriedG', allowed: 'limitG', sum: true },
   messages: {
     speaks: { over: '{stand} carries too much. {carriedG:g} sits on it; it takes {limitG:g}.' },
     silent: { within: '{stand} carries {carriedG:g} of {limitG:g}.' },

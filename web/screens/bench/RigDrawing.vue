@@ -70,14 +70,14 @@ const margins = computed(() => ({
   bottom: 50,
 }))
 /** Where a way out would put something beyond the sheet, the sheet makes room for it. */
-const GHOST_EDGE_PX = 8
+const GHOST_EDGES = { left: 8, right: 8, top: 46, bottom: 8 } as const
 const wholeFit = computed(() => {
   const fitted = (to: Extent) => fitTo(to, width.value, height.value, margins.value)
   const plain = fitted(extent.value)
   if (bench.hanging || bench.ghosts.length === 0) return plain
   const ghost = extentOfRig(bench.view, { ...props.assessment.assembly, placed: bench.ghosts })
   if (!Number.isFinite(ghost.left)) return plain
-  return fitted(withRoomFor(extent.value, ghost, plain, width.value, height.value, GHOST_EDGE_PX))
+  return fitted(withRoomFor(extent.value, ghost, plain, width.value, height.value, GHOST_EDGES))
 })
 const fit = computed(() => throughLens(wholeFit.value, bench.lens, width.value, height.value))
 const { dragging, handlers, click } = useLens(
