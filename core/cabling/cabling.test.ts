@@ -3,7 +3,7 @@ import { placeSetup } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type { Bounds, Vec3 } from '../kernel/index.ts'
 import { on, plug, type TinyRig, tinyPart } from '../testing/index.ts'
-import { hdmiLead, lead, link, mic, micLead, screen, tank, wiredRig } from '../testing/wired.ts'
+import { hdmiLead, lead, link, mic, micLead, screen, tank, wiredCamera, wiredRig } from '../testing/wired.ts'
 import {
   connectOrder,
   distance,
@@ -265,6 +265,20 @@ test('sounds that leave by a jack are listed with their lead; the phones jack is
     ['mic', 'jack'],
     ['second', undefined],
   ])
+})
+
+test('a mic whose foot and whose shoe pass sound is heard without a lead; by either of them alone it is not', () => {
+  const passing = (part: Part): Part => ({
+    ...part,
+    mounts: part.mounts.map((mount) => (mount.standard === 'shoe-cold' ? { ...mount, sound: true } : mount)),
+  })
+  const left = (part: Part, camera: Part) => {
+    const { assembly, runs } = runsFor(wiredRig([part], [on('mic', 'foot', 'camera', 'shoe')], [], { camera }))
+    return soundsOf(assembly, runs).map(({ piece }) => piece.instance.id)
+  }
+  expect(left(passing(mic()), passing(wiredCamera))).toEqual([])
+  expect(left(passing(mic()), wiredCamera)).toEqual(['mic'])
+  expect(left(mic(), passing(wiredCamera))).toEqual(['mic'])
 })
 
 test('connecting: power, control, sound, camera on, screens on, and the picture last', () => {

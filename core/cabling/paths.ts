@@ -1,5 +1,5 @@
 import { type Assembly, type PlacedPart, type SocketHere, socketsOf } from '../assembly/index.ts'
-import { type Carried, type PictureFormat, pictureFormats, type Socket } from '../catalogue/index.ts'
+import { type Carried, mountOf, type PictureFormat, pictureFormats, type Socket } from '../catalogue/index.ts'
 import type { Run } from './runs.ts'
 
 /** Does something of this kind leave, or enter, by this socket? */
@@ -89,12 +89,23 @@ export interface SoundSource extends SocketHere {
   readonly run: Run | undefined
 }
 
-/** Jacks and receivers that give sound to something; headphone jacks do not count. */
+/** Does its sound go through the contacts of the shoe it sits in? Then it wants no lead and no input. */
+export const heardByShoe = ({ host, joint, part, mate }: PlacedPart): boolean =>
+  mate?.ok === true &&
+  joint !== undefined &&
+  mountOf(part, joint.guestMount)?.sound === true &&
+  (host && mountOf(host.part, joint.hostMount))?.sound === true
+
+/** Jacks and receivers that give sound to something by a lead; headphone jacks do not count. */
 export const soundsOf = (assembly: Assembly, runs: readonly Run[]): readonly SoundSource[] =>
   socketsOf(assembly)
     .filter(
-      ({ socket }) =>
-        gives(socket, 'sound') && !socket.phones && !takes(socket, 'picture') && !gives(socket, 'picture'),
+      ({ piece, socket }) =>
+        gives(socket, 'sound') &&
+        !socket.phones &&
+        !takes(socket, 'picture') &&
+        !gives(socket, 'picture') &&
+        !heardByShoe(piece),
     )
     .map(({ piece, socket }): SoundSource => ({
       piece,

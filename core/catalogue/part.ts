@@ -212,6 +212,8 @@ export const mountSchema = z.strictObject({
   carries: z.boolean().optional(),
   screws: z.int().min(1).max(8).optional(),
   antiTwist: z.boolean().optional(),
+  /** A shoe with contacts that pass sound: a mic that sits in it by such a foot is heard without a lead. */
+  sound: z.boolean().optional(),
   /** What keeps the foot of a shoe where it was put; without one it is held by its springs alone. */
   lock: z.enum(shoeLocks).optional(),
   limitG: z.number().positive().max(100_000).optional(),

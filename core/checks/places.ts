@@ -45,6 +45,10 @@ export const byReadiness =
     a.massG - b.massG ||
     (a.id < b.id ? -1 : 1)
 
+/** Has the camera the lens it wants? Without it its balance would be that of another rig, and nobody talks of it. */
+export const hasItsLens = ({ assembly: { placed } }: Sees): boolean =>
+  placed[0]?.part.optics?.kind !== 'sensor' || placed.some(({ part }) => part.optics?.kind === 'lens')
+
 /** Is this set-up borne by the operator, not by a stand? */
 export const isCarried = (support: Support): boolean => support !== 'tripod' && support !== 'gimbal'
 export const carried = ({ assembly }: Sees): boolean => isCarried(assembly.setup.support)

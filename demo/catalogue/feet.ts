@@ -30,14 +30,17 @@ const locks: Readonly<Record<string, Lock>> = {
   'typha-top-shoe': 'latch',
 }
 
+/** Bodies whose own shoe takes sound, and what gives it by its foot. */
+const soundByShoe: ReadonlySet<string> = new Set(['calabash-h1', 'chayote-m', 'rushlight-digital', 'tromba-preamp'])
+
 export const withFoot = (part: Part): Part => {
   const lock = locks[part.id]
-  return lock
-    ? {
-        ...part,
-        mounts: part.mounts.map((mount) =>
-          mount.side === 'sits' && mount.standard.startsWith('shoe') ? { ...mount, lock } : mount,
-        ),
-      }
-    : part
+  const sound = soundByShoe.has(part.id)
+  if (!lock && !sound) return part
+  const shod = (mount: Mount): Mount => ({
+    ...mount,
+    ...(lock && mount.side === 'sits' ? { lock } : {}),
+    ...(sound ? { sound } : {}),
+  })
+  return { ...part, mounts: part.mounts.map((mount) => (mount.standard.startsWith('shoe') ? shod(mount) : mount)) }
 }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Hang } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { hangs } from '../places.ts'
+import { hangs, hasItsLens } from '../places.ts'
 
 /** The rig leans to one side when it hangs from its top handle. */
 export const hangRoll = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 'hangs' | 'mass'>({
@@ -24,7 +24,7 @@ export const hangRoll = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 
     silent: { upright: 'Hangs upright within {rollDeg:deg}; {goodDeg:deg} is good.' },
     cannotTell: {},
   },
-  subjects: (facts) => (hangs(facts) ? facts.hangs.filter(({ underMm }) => underMm > 0) : []),
+  subjects: (facts) => (hasItsLens(facts) && hangs(facts) ? facts.hangs.filter(({ underMm }) => underMm > 0) : []),
   judge: (hang, { mass }, { goodDeg, riskDeg }) => {
     const rollDeg = Math.abs(hang.rollDeg)
     const numbers = { rollDeg, goodDeg, riskDeg, offMm: Math.abs(mass.centre[0] - hang.grip[0]) }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { type Hang, hangCure } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { hangs } from '../places.ts'
+import { hangs, hasItsLens } from '../places.ts'
 
 /** The rig does not hang level from its top handle. */
 export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 'hangs'>({
@@ -26,7 +26,7 @@ export const hangTilt = defineCheck<Hang, { goodDeg: number; riskDeg: number }, 
     silent: { level: 'Hangs within {tiltDeg:deg} of level; {goodDeg:deg} is good.' },
     cannotTell: {},
   },
-  subjects: (facts) => (hangs(facts) ? facts.hangs : []),
+  subjects: (facts) => (hasItsLens(facts) && hangs(facts) ? facts.hangs : []),
   judge: (hang, _, { goodDeg, riskDeg }) => {
     const tiltDeg = Math.abs(hang.tiltDeg)
     const numbers = { tiltDeg, goodDeg, riskDeg, offMm: Math.abs(hang.aheadMm), overMm: -hang.underMm }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
+import { hasItsLens } from '../places.ts'
 import type { Sees, Facts } from '../../facts/index.ts'
 
 const offOf = ({ onPlate }: Sees<'onPlate'>): number => onPlate?.offMm ?? 0
@@ -34,7 +35,7 @@ export const plateOffset = defineCheck<
     },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.onPlate ? [facts] : []),
+  subjects: (facts) => (hasItsLens(facts) && facts.onPlate ? [facts] : []),
   judge: (facts, _, { goodMm, riskMm }) => {
     const { onPlate, gimbal } = facts
     const stand = onPlate?.stand

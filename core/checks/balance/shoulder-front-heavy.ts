@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
+import { hasItsLens } from '../places.ts'
 
 /** The rig wants to fall off the shoulder to the front. */
 export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number; riskNm: number }, 'shoulder'>({
@@ -25,7 +26,7 @@ export const shoulderFrontHeavy = defineCheck<Sees<'shoulder'>, { goodNm: number
     silent: { level: 'Rests on the shoulder with {momentNm:N m} of {goodNm:N m}.' },
     cannotTell: { padless: 'No shoulder pad is on the rig; where it would rest is unknown.' },
   },
-  subjects: (facts) => (facts.assembly.setup.support === 'shoulder' ? [facts] : []),
+  subjects: (facts) => (hasItsLens(facts) && facts.assembly.setup.support === 'shoulder' ? [facts] : []),
   judge: ({ shoulder }, _, { goodNm, riskNm }) => {
     if (!shoulder) return { group: 'cannotTell', message: 'padless' }
     const { momentNm, aheadMm, behindMm, counterweightG } = shoulder

@@ -4,7 +4,7 @@ import { cornersOf, restOf, type Touching, touchingOf } from '../../balance/inde
 import { leadBodies } from '../../clearance/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
-import { carried } from '../places.ts'
+import { carried, hasItsLens } from '../places.ts'
 
 const namesOf = (pieces: readonly PlacedPart[]): string => pieces.map(({ part }) => part.name).join(' and ')
 
@@ -40,7 +40,7 @@ export const standsCrooked = defineCheck<
     silent: { stands: 'Stands {marginMm:mm} inside its base; {wantedMm:mm} is safe.' },
     cannotTell: {},
   },
-  subjects: (facts) => (carried(facts) && facts.assembly.placed.length > 1 ? [facts] : []),
+  subjects: (facts) => (hasItsLens(facts) && carried(facts) && facts.assembly.placed.length > 1 ? [facts] : []),
   judge: ({ assembly, stand, mass, leads }, _, { wantedMm }) => {
     const { marginMm } = stand
     const base: readonly PlacedPart[] = stand.on

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
+import { hasItsLens } from '../places.ts'
 
 /** Legs that a knock or a gust brings down. */
 export const tipOver = defineCheck<Sees<'tip'>, { safeDeg: number }, 'tip'>({
@@ -24,7 +25,7 @@ export const tipOver = defineCheck<Sees<'tip'>, { safeDeg: number }, 'tip'>({
     silent: { stands: '{legs} goes over only at a lean of {tipDeg:deg}.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.tip ? [facts] : []),
+  subjects: (facts) => (hasItsLens(facts) && facts.tip ? [facts] : []),
   judge: ({ tip }, _, { safeDeg }) => {
     if (!tip) throw new RangeError('tip-over needs legs; its subjects see to that')
     const { marginMm, heightMm, tipDeg } = tip

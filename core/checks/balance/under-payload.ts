@@ -1,6 +1,7 @@
 import type { Sees } from '../../facts/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
+import { hasItsLens } from '../places.ts'
 
 /** Less on a head or gimbal than it can be balanced with. */
 export const underPayload = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPlate' | 'mass'>({
@@ -18,7 +19,7 @@ export const underPayload = defineCheck<Sees<'onPlate' | 'mass'>, object, 'onPla
     silent: { within: '{stand} carries {payloadG:g}; it balances from {fromG:g}.' },
     cannotTell: {},
   },
-  subjects: (facts) => (facts.onPlate?.mount.fromG === undefined ? [] : [facts]),
+  subjects: (facts) => (!hasItsLens(facts) || facts.onPlate?.mount.fromG === undefined ? [] : [facts]),
   judge: ({ onPlate, mass }) => {
     const names = { stand: onPlate?.stand.part.name ?? '' }
     const fromG = onPlate?.mount.fromG ?? 0

@@ -180,6 +180,15 @@ const slideWay = (name: string) =>
         <option v-for="lock in shoeLocks" :key="lock" :value="lock">a {{ lock }}</option>
       </select></label
     >
+    <label v-if="kind === 'shoe'" class="flex items-center gap-1.5"
+      ><input
+        type="checkbox"
+        class="accent-leaf"
+        :checked="mount.sound ?? false"
+        @change="($event.target as HTMLInputElement).checked ? change({ sound: true }) : without('sound')"
+      />
+      passes sound</label
+    >
     <label class="flex items-center gap-1.5"
       ><input
         type="checkbox"

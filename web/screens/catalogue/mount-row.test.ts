@@ -16,6 +16,24 @@ test('what keeps a shoe foot in its shoe is chosen, and left out again for the s
   expect(locked.emitted('change')).toEqual([[foot]])
 })
 
+test('whether its contacts pass sound is told of a shoe and of a foot, and of nothing else', async () => {
+  const said = (one: Mount) =>
+    row(one)
+      .findAll('label')
+      .find((label) => label.text() === 'passes sound')
+  expect(said({ ...foot, standard: 'thread-1/4' })).toBeUndefined()
+  for (const mount of [foot, { ...foot, side: 'holds' as const, sound: true }]) {
+    const one = row(mount)
+    const box = one
+      .findAll('label')
+      .find((label) => label.text() === 'passes sound')
+      ?.get('input')
+    await box?.setValue(!mount.sound)
+    const { sound: _, ...silent } = mount
+    expect(one.emitted('change')).toEqual([[mount.sound ? silent : { ...mount, sound: true }]])
+  }
+})
+
 test('it is asked of shoe feet only', () => {
   expect(
     row({ ...foot, side: 'holds' })
