@@ -1,5 +1,5 @@
 import type { Assembly, Point } from '@zucchini/core/assembly'
-import { type Point2, reach } from '@zucchini/core/kernel'
+import { perKey, type Placed, type Point2, reach } from '@zucchini/core/kernel'
 import { type Fit, flat, nearness, onSheet, silhouette, type ViewId, views } from '@zucchini/core/drawing'
 
 /** An open mounting point as a button on the sheet. */
@@ -45,16 +45,41 @@ const inside = (outline: readonly Point2[], p: Point2): boolean =>
     return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-6
   })
 
+/** A solid as a view sees it: how near its front is to the eye, its outline, and the box round that. */
+interface Seen {
+  readonly front: number
+  readonly outline: readonly Point2[]
+  readonly left: number
+  readonly right: number
+  readonly low: number
+  readonly high: number
+}
+const seenSolids = perKey<Placed, Seen>('solids as they are seen')
+const seenIn = (view: ViewId, shape: Placed): Seen =>
+  seenSolids(shape, view, () => {
+    const outline = silhouette(view, shape)
+    const [across, up] = [outline.map(([x]) => x), outline.map(([, y]) => y)]
+    return {
+      front: nearness(view, shape.centre) + reach(shape, views[view].towards),
+      outline,
+      left: Math.min(...across),
+      right: Math.max(...across),
+      low: Math.min(...up),
+      high: Math.max(...up),
+    }
+  })
+
 /** Is a point of the rig hidden behind some solid in a view? */
 export const isCovered = (view: ViewId, point: Point, assembly: Assembly): boolean => {
   const near = nearness(view, point.at)
   const spot = flat(view, point.at)
+  const [x, y] = spot
   return assembly.placed.some((piece) =>
-    piece.solids.some(
-      ({ shape }) =>
-        nearness(view, shape.centre) + reach(shape, views[view].towards) > near + BEFORE_MM &&
-        inside(silhouette(view, shape), spot),
-    ),
+    piece.solids.some(({ shape }) => {
+      const { front, outline, left, right, low, high } = seenIn(view, shape)
+      if (front <= near + BEFORE_MM || x <= left || x >= right || y <= low || y >= high) return false
+      return inside(outline, spot)
+    }),
   )
 }
 
