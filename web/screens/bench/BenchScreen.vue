@@ -12,6 +12,7 @@ import BrokenBox from '../../widgets/BrokenBox.vue'
 import RigNotices from '../../widgets/RigNotices.vue'
 import TopBar from '../../widgets/TopBar.vue'
 import { saveWords } from '../../wording.ts'
+import { useAfterPaint } from './after-paint.ts'
 import { useBenchKeys } from './bench-keys.ts'
 import FigureSheet from './FigureSheet.vue'
 import FindDialog from './FindDialog.vue'
@@ -35,6 +36,11 @@ const helping = ref(false)
 const remembering = ref(false)
 const trouble = ref('')
 const fits = useTemplateRef<InstanceType<typeof FitsHere>>('fits')
+/** What the rules say is asked once the drawing is painted: a slide is seen at once, its findings a frame later. */
+const judged = useAfterPaint(
+  () => store.assessment,
+  (one, other) => one.rig.id === other.rig.id && one.setupId === other.setupId,
+)
 
 const word = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
 const open = async (id: string) => {
@@ -146,10 +152,11 @@ const saveWord = computed(() => {
     <RigNotices />
     <main v-if="store.assessment" class="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
       <h1 class="sr-only">Bench: {{ store.rig?.name }}</h1>
-      <StationsRail :stations="store.assessment.stations" />
+      <StationsRail :stations="(judged ?? store.assessment).stations" />
       <div class="flex min-w-0 flex-1 flex-col max-md:contents">
         <RigDrawing
           :assessment="store.assessment"
+          :judged="judged"
           class="flex-1 max-md:order-1 max-md:h-[min(118vw,540px)] max-md:flex-none"
         />
         <div
@@ -175,7 +182,7 @@ const saveWord = computed(() => {
         aria-label="Scales and findings"
       >
         <ScalesPanel :assessment="store.assessment" />
-        <FindingsPanel :assessment="store.assessment" />
+        <FindingsPanel :assessment="judged ?? store.assessment" />
       </aside>
     </main>
     <main v-else-if="trouble || store.trouble" class="min-h-0 flex-1 overflow-y-auto">

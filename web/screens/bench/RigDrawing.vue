@@ -38,7 +38,9 @@ import { millimetres } from '../../wording.ts'
 
 const TurnTable = defineAsyncComponent(() => import('../../turntable/TurnTable.vue'))
 
-const props = defineProps<{ assessment: Assessment }>()
+/** `judged`: the state whose findings are shown; an edit's come a frame after its drawing. */
+const props = defineProps<{ assessment: Assessment; judged?: Assessment | undefined }>()
+const said = computed(() => props.judged ?? props.assessment)
 const bench = useBench()
 const settings = useSettings()
 const sheet = useTemplateRef<HTMLElement>('sheet')
@@ -61,7 +63,7 @@ const companion = computed<ViewId>(() => (bench.view === 'side' ? 'front' : 'sid
 const narrow = computed(() => width.value < NARROW_PX)
 const extent = computed(() => extentOfRig(bench.view, props.assessment.assembly))
 const badged = computed(
-  () => !bench.hanging && props.assessment.findings.some(({ at, level }) => at !== undefined && level !== 'hint'),
+  () => !bench.hanging && said.value.findings.some(({ at, level }) => at !== undefined && level !== 'hint'),
 )
 const margins = computed(() => ({
   left: 66,
@@ -121,7 +123,7 @@ const ratio = computed(() => (96 / 25.4 / fit.value.scale).toFixed(1))
 const tone: Record<string, string> = { stop: 'var(--brick)', risk: 'var(--ink)', hint: 'var(--ink)' }
 const marked = computed(() => {
   const found = new Map<string, string>()
-  for (const finding of props.assessment.findings)
+  for (const finding of said.value.findings)
     if (finding.level === 'stop' && finding.parts[0] && !found.has(finding.parts[0]))
       found.set(finding.parts[0], tone[finding.level] ?? '')
   return found
@@ -130,7 +132,7 @@ const marked = computed(() => {
 /** What is wrong where, in numbers: in a column beside the rig, so that no sign lies on what it means. */
 const signs = computed(() => {
   if (bench.hanging) return []
-  const spots = cardsIn(props.assessment).flatMap(({ root: { finding } }, i) => {
+  const spots = cardsIn(said.value).flatMap(({ root: { finding } }, i) => {
     if (!finding.at || finding.level === 'hint') return []
     const [x, y] = onSheet(fit.value, flat(bench.view, finding.at))
     return [{ n: i + 1, level: finding.level, x, y }]
