@@ -16,7 +16,8 @@ export const lensMissing = defineCheck<Sees, object>({
   needs: [],
   messages: {
     speaks: {
-      missing: 'No lens on this set-up. The mount of {camera} is open; nothing is said of its balance until there is one.',
+      missing:
+        'No lens on this set-up. The mount of {camera} is open; nothing is said of its balance until there is one.',
     },
     silent: { there: '{lens} is on it.' },
     cannotTell: {},
