@@ -185,6 +185,8 @@ export interface CheckDefinition<S, O, N extends FactName = never> {
     /** It is a sum over the whole rig: whatever is put on for something else adds to it, and is no harm of its own. */
     readonly sum?: boolean
   }
+  /** The number that has to go to nothing, of a rule of which less is no cure: a slide is led by it. */
+  readonly depth?: string
   readonly subjects: (facts: Sees<N>) => readonly S[]
   readonly judge: (subject: S, facts: Sees<N>, options: O) => Judgement
   /** Which kinds of move make sense, and what they should reach; never the edits. */

@@ -75,7 +75,7 @@ export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
 const byId = new Map(checks.map((check) => [check.id, check]))
 
 /** The numbers of a finding that meet at its limit; undefined for one without. */
-export const atLimit = ({ check, numbers }: Pick<Finding, 'check' | 'numbers'>) => {
+const atLimit = ({ check, numbers }: Pick<Finding, 'check' | 'numbers'>) => {
   const limit = byId.get(check)?.limit
   const [measured, allowed] = limit ? [numbers[limit.measured], numbers[limit.allowed]] : []
   return measured === undefined || allowed === undefined ? undefined : { measured, allowed }
@@ -87,6 +87,19 @@ export const overOf = (finding: Pick<Finding, 'check' | 'numbers'>): number | un
   if (told !== undefined) return finding.numbers[told]
   const both = atLimit(finding)
   return both && Math.abs(both.measured - both.allowed)
+}
+
+/** How far a finding is from its limit, and from nothing, where its figure should rather be nothing. */
+export const farOf = (
+  finding: Pick<Finding, 'check' | 'numbers'>,
+): { readonly over: number; readonly toNothing: number | undefined } | undefined => {
+  const depth = byId.get(finding.check)?.depth
+  const pressed = depth === undefined ? undefined : finding.numbers[depth]
+  if (pressed !== undefined) return { over: pressed, toNothing: pressed }
+  const [over, both] = [overOf(finding), atLimit(finding)]
+  return over === undefined || !both
+    ? undefined
+    : { over, toNothing: both.measured > both.allowed ? both.measured : undefined }
 }
 
 /** What makes two findings of different assessments the same trouble. */

@@ -3,7 +3,7 @@ import type { Part } from '../catalogue/index.ts'
 import { type Finding, findingsOf, kindOf, type Remedy } from '../checks/index.ts'
 import { type Facts, factsOf } from '../facts/index.ts'
 import { on, plug, socket, tinyPart, tinyRig, type TinyRig } from '../testing/index.ts'
-import { hdmiLead, inBay, link, pack, screen, wiredRig } from '../testing/wired.ts'
+import { hdmiLead, inBay, link, mic, micLead, pack, screen, wiredRig } from '../testing/wired.ts'
 import { type MoveKind, movesOf, proposalsFor } from './index.ts'
 
 const factsIn = ({ rig, context }: TinyRig): Facts => {
@@ -161,4 +161,40 @@ test('each family has kinds that make sense for it, and what takes away stands l
     expect([family, kinds.at(-1)]).toEqual([family, 'leave-out'])
   }
   expect(findingsOf(facts).every(({ family }) => proposalsFor(facts, about(family, 'a')).length > 0)).toBe(true)
+})
+
+test('a slide is led to where it has to go: as far as it presses in, and no step of the way is lost on little ones', () => {
+  // A cube of 20 mm on a clamp at 0 and a post that stands before it: they share 7 mm along the rail.
+  const post = tinyPart({
+    id: 'post',
+    mounts: [plug('foot', 'thread-1/4')],
+    solids: [{ kind: 'box', centre: [-66, -30, -13], size: [28, 60, 20], matter: 'body' }],
+  })
+  const tiny = tinyRig([clamp, post], [on('clamp', 'foot', 'camera', 'rail'), on('post', 'foot', 'camera', 'hole')])
+  const clash = findingsOf(factsIn(tiny)).find(({ check, parts }) => check === 'solid-clash' && parts.includes('clamp'))
+  if (!clash) throw new Error('they clash')
+  const { depthMm = 0 } = clash.numbers
+  const [first, second] = proposed(tiny, 'slide', clash)
+  const placeOf = (remedy: Remedy | undefined) =>
+    remedy?.commands.flatMap((one) => (one.do === 'set' ? [one.slideMm ?? 0] : []))[0] ?? 0
+  // By a millimetre of its scale more or less: the depth falls as it goes.
+  expect(Math.abs(Math.abs(placeOf(first)) - depthMm)).toBeLessThanOrEqual(1)
+  expect(placeOf(first) * placeOf(second)).toBeGreaterThan(0)
+  if (!first) throw new Error('a slide')
+  const left = findingsOf(factsIn({ ...tiny, rig: done(tiny, first) }))
+  expect(left.some(({ check, parts }) => check === 'solid-clash' && parts.includes('clamp'))).toBe(false)
+})
+
+test('a lead in the wrong socket is tried in the others that it goes into, written from what gives to what takes', () => {
+  const tiny = wiredRig(
+    [mic(), micLead()],
+    [on('mic', 'foot', 'camera', 'shoe')],
+    [link('jack', 'mic/out', 'camera/phones')],
+  )
+  const wrong = findingsOf(factsIn(tiny)).find(({ check }) => check === 'wrong-ends')
+  if (!wrong) throw new Error('it is wrong')
+  const replugs = proposed(tiny, 'lead', wrong).filter(({ text }) => text.startsWith('plug {cable} into'))
+  expect(replugs.map(({ commands }) => commands)).toEqual([
+    [{ do: 'link', setup: 'main', link: link('jack', 'mic/out', 'camera/mic') }],
+  ])
 })

@@ -1,5 +1,5 @@
 import { type PlacedPart, slideWay, travelOf, wayName } from '../assembly/index.ts'
-import { atLimit, type Finding, findingsOfCheck, overOf, type Remedy, troubleOf } from '../checks/index.ts'
+import { farOf, type Finding, findingsOfCheck, type Remedy, troubleOf } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { scale, zero } from '../kernel/index.ts'
 import { figuresAfter } from './after.ts'
@@ -37,7 +37,7 @@ const overAt = (facts: Facts, finding: Finding, piece: PlacedPart, slideMm: numb
   const after = figuresAfter(facts, [{ do: 'set', setup, instance: piece.instance.id, slideMm }])
   if (!after) return undefined
   const left = findingsOfCheck(after, finding.check).find((one) => troubleOf(one) === troubleOf(finding))
-  return left ? overOf(left) : 0
+  return left ? farOf(left)?.over : 0
 }
 
 /**
@@ -45,19 +45,22 @@ const overAt = (facts: Facts, finding: Finding, piece: PlacedPart, slideMm: numb
  * line, to the limit and, where the figure should rather be nothing, to nothing.
  */
 const wanted = (facts: Facts, finding: Finding, sliding: Sliding): readonly number[] => {
-  const over = overOf(finding)
-  const limit = atLimit(finding)
-  if (over === undefined || !limit) return []
+  const far = farOf(finding)
+  // What is endlessly far over tells no distance.
+  if (!far || !Number.isFinite(far.over)) return []
+  const { over, toNothing } = far
   for (const sign of [1, -1]) {
     const to = ledTo(sliding, sign * PROBE_MM)
     const moved = Math.abs(to - sliding.now)
     const left = moved > 0 ? overAt(facts, finding, sliding.piece, to) : undefined
-    if (left === undefined || left >= over) continue
+    if (left === undefined || !(left < over)) continue
+    // So little does: the strides begin with less.
+    if (left === 0) return []
     const perMm = (over - left) / moved
     const shares = SHARES.map((share) => (share * over) / perMm)
-    const nothing = limit.measured / perMm
+    const nothing = (toNothing ?? 0) / perMm
     const room = sign > 0 ? sliding.travel.maxMm - sliding.now : sliding.now - sliding.travel.minMm
-    const all = limit.measured > limit.allowed && nothing <= room ? [nothing, ...shares] : shares
+    const all = toNothing !== undefined && nothing <= room ? [nothing, ...shares] : shares
     return all.map((byMm) => sign * byMm)
   }
   return []

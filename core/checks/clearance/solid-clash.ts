@@ -36,6 +36,7 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes' | 'drives'>(
   options: z.object({}),
   defaults: {},
   needs: ['clashes', 'drives'],
+  depth: 'depthMm',
   messages: {
     speaks: {
       clash: '{a} and {b} want the same space. They press {depthMm:mm} into each other; {allowedMm:mm} is allowed.',
