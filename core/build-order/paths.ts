@@ -30,7 +30,7 @@ export interface Path {
   /** Where it goes then; the same direction where nothing stands before it. */
   readonly away: Vec3
   /** The upright boxes round all the piece passes through, one for each leg: what is in none of them is not in its way. */
-  readonly passes: readonly Bounds[]
+  readonly swept: readonly Bounds[]
 }
 
 /** A piece may press so much into another on its way, beyond what both do where they sit: paint and rubber. mm */
@@ -100,7 +100,7 @@ const straightsOf = perThing('straight paths of a piece', (piece: PlacedPart): r
   exitsKept(piece).map((exit): Path => ({
     ...exit,
     away: exit.off,
-    passes: [sweptAlong(piece.bounds, scale(exit.off, FAR_MM))],
+    swept: [sweptAlong(piece.bounds, scale(exit.off, FAR_MM))],
   })),
 )
 
@@ -113,7 +113,7 @@ export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonl
     return axes.flatMap((away): Path[] =>
       Math.abs(dot(away, exit.off)) > 0.7
         ? []
-        : [{ ...exit, away, passes: [leaving, sweptAlong(outside, scale(away, FAR_MM))] }],
+        : [{ ...exit, away, swept: [leaving, sweptAlong(outside, scale(away, FAR_MM))] }],
     )
   })
   return [...straightsOf(piece), ...aside]
@@ -189,7 +189,7 @@ const LOCKED_MM = 5
 const depthsOn = (
   piece: PlacedPart,
   other: PlacedPart,
-  { off, freeMm, away }: Omit<Path, 'passes'>,
+  { off, freeMm, away }: Omit<Path, 'swept'>,
   slackMm: number,
   beyondMm: number,
 ): readonly [seated: number, onWay: number] => {
@@ -209,7 +209,7 @@ const depthsOn = (
 export const scrapes = (
   piece: PlacedPart,
   other: PlacedPart,
-  path: Omit<Path, 'passes'>,
+  path: Omit<Path, 'swept'>,
   slackMm = SCRAPE_MM,
 ): number => {
   const [seated, onWay] = depthsOn(piece, other, path, slackMm, Infinity)
@@ -237,7 +237,7 @@ const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate
  */
 export const stands = (piece: PlacedPart, other: PlacedPart, path: Path, rider: PlacedPart = piece): boolean =>
   // The boxes are those of the piece itself: a rider passes elsewhere.
-  (rider !== piece || path.passes.some((box) => overlap(box, other.bounds, SCRAPE_MM))) &&
+  (rider !== piece || path.swept.some((box) => overlap(box, other.bounds, SCRAPE_MM))) &&
   !ridesOn(other, piece) &&
   !(other === piece.host && closesRound(piece)) &&
   meets(rider, other, path)

@@ -7,8 +7,7 @@ export interface Setting {
   /** Which end that is, in words. */
   readonly from?: string
   readonly turnDeg?: number
-  readonly pose?: string
-  /** Several hinges and where each is swung to, both as the part calls them. */
+  /** Hinges and where each is swung to, both as the part calls them. */
   readonly poses?: readonly { readonly hinge: string; readonly position: string }[]
   /** A lead: the pieces that hold it on its way, none when it hangs free. */
   readonly through?: readonly string[]

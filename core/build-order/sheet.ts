@@ -154,7 +154,7 @@ const posesOf = ({ setup }: Assembly, piece: PlacedPart): readonly SheetStep[] =
         name: piece.part.name,
         onto: '',
         at: hinge?.label ?? pose.hinge,
-        setting: { pose: position?.label ?? pose.position },
+        setting: { poses: [{ hinge: hinge?.label ?? pose.hinge, position: position?.label ?? pose.position }] },
         tool: 'fingers',
         toolName: 'fingers',
         firm: 'by hand',

@@ -73,6 +73,8 @@ export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
   withAims(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
 
 const byId = new Map(checks.map((check) => [check.id, check]))
+/** A rule by its id. */
+export const checkOf = (id: string): Check | undefined => byId.get(id)
 
 /** The numbers of a finding that meet at its limit; undefined for one without. */
 const atLimit = ({ check, numbers }: Pick<Finding, 'check' | 'numbers'>) => {

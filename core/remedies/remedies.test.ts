@@ -1,4 +1,4 @@
-import { edit, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
+import { edit, type Link, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import { type Finding, findingsOf, kindOf, type Remedy } from '../checks/index.ts'
 import { type Facts, factsOf } from '../facts/index.ts'
@@ -186,15 +186,24 @@ test('a slide is led to where it has to go: as far as it presses in, and no step
 })
 
 test('a lead in the wrong socket is tried in the others that it goes into, written from what gives to what takes', () => {
-  const tiny = wiredRig(
-    [mic(), micLead()],
-    [on('mic', 'foot', 'camera', 'shoe')],
-    [link('jack', 'mic/out', 'camera/phones')],
-  )
-  const wrong = findingsOf(factsIn(tiny)).find(({ check }) => check === 'wrong-ends')
-  if (!wrong) throw new Error('it is wrong')
-  const replugs = proposed(tiny, 'lead', wrong).filter(({ text }) => text.startsWith('plug {cable} into'))
-  expect(replugs.map(({ commands }) => commands)).toEqual([
-    [{ do: 'link', setup: 'main', link: link('jack', 'mic/out', 'camera/mic') }],
+  const replugs = (couplers?: Link['couplers']) => {
+    const jack = link('jack', 'mic/out', 'camera/phones')
+    const tiny = wiredRig(
+      [mic(), micLead()],
+      [on('mic', 'foot', 'camera', 'shoe')],
+      [couplers ? { ...jack, couplers } : jack],
+    )
+    const wrong = findingsOf(factsIn(tiny)).find(({ check }) => check === 'wrong-ends')
+    if (!wrong) throw new Error('it is wrong')
+    return proposed(tiny, 'lead', wrong)
+      .filter(({ text }) => text.startsWith('plug {cable} into'))
+      .flatMap(({ commands }) => commands)
+  }
+  const right = link('jack', 'mic/out', 'camera/mic')
+  expect(replugs()).toEqual([{ do: 'link', setup: 'main', link: right }])
+  // The saver at the end that stays stays; that of the socket it leaves is left there.
+  expect(replugs({ from: 'saver' })).toEqual([
+    { do: 'link', setup: 'main', link: { ...right, couplers: { from: 'saver' } } },
   ])
+  expect(replugs({ to: 'saver' })).toEqual([{ do: 'link', setup: 'main', link: right }])
 })

@@ -68,7 +68,11 @@ export const replugged = function* ({ assembly }: Sees, run: Run): Generator<Rem
       .sort((a, b) => Number(b.here.piece === loose.piece) - Number(a.here.piece === loose.piece))
     for (const { here, way } of open.slice(0, MOST_SOCKETS)) {
       const other = { instance: here.piece.instance.id, socket: here.socket.id }
-      const { couplers: _, ...bare } = link
+      const { couplers, ...bare } = link
+      // What stays in the socket that the lead leaves alone goes on saving it.
+      const saver = couplers?.[stays]
+      const end = way === 'out' ? 'from' : 'to'
+      const ends = way === 'out' ? { from: link[stays], to: other } : { from: other, to: link[stays] }
       yield {
         text: 'plug {cable} into {to} instead',
         numbers: {},
@@ -78,7 +82,7 @@ export const replugged = function* ({ assembly }: Sees, run: Run): Generator<Rem
             do: 'link',
             setup: assembly.setup.id,
             // A lead is written down from what gives to what takes.
-            link: way === 'out' ? { ...bare, from: link[stays], to: other } : { ...bare, from: other, to: link[stays] },
+            link: { ...bare, ...ends, ...(saver === undefined ? {} : { couplers: { [end]: saver } }) },
           },
         ],
       }

@@ -1,5 +1,6 @@
 import { type Command, edit, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
 import {
+  checkOf,
   checks,
   type Family,
   type Finding,
@@ -33,9 +34,6 @@ const lossOf: Readonly<Record<Family, (typeof losses)[number]>> = {
   clearance: 'time',
   money: 'money',
 }
-
-const byId = new Map(checks.map((check) => [check.id, check]))
-const checkOf = (id: string) => byId.get(id)
 
 /** Does one finding weigh at least as much as another: by its level, then by what is lost? */
 const isAsGrave = (one: Finding, other: Finding): boolean => {

@@ -44,8 +44,8 @@ const take = async ({ act }: Taken) => {
       <MenuItem v-for="item in items" :key="item.title" v-slot="{ active }">
         <component
           :is="item.href ? 'a' : 'button'"
-          class="block w-full rounded-md px-2.5 py-1.5 text-left"
-          :class="{ 'bg-leaf-tint': active }"
+          class="block w-full rounded-md px-2.5 text-left"
+          :class="[small ? 'py-1.5' : 'py-2', { 'bg-leaf-tint': active }]"
           :href="item.href"
           @click="take(item)"
         >

@@ -87,9 +87,8 @@ export const settingWords = (setting: Setting, style: Style): readonly string[] 
 export const howOf = (step: SheetStep, style: Style): readonly string[] => {
   const { setting, do: kind } = step
   const set = settingWords(setting, style)
-  if (kind === 'pose') return [`${capital(step.at)}: ${setting.pose ?? ''}.`]
   if (kind === 'plug in') return [...voltWords(step), `From ${step.at}.`]
-  if (kind === 'stow') return set
+  if (kind === 'stow' || kind === 'pose') return set
   if (kind === 'balance') return [step.timed === 'balance-gimbal' ? ON_GIMBAL : ON_HEAD]
   const make = step.check in makes ? makes[step.check as Kind] : step.check === 'stand' ? STAND : makes.thread
   if (step.inHand) return ['In the hand, before that goes on the rig.', make, ...set]
