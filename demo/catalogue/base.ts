@@ -288,7 +288,11 @@ export const bagThings = [
     maker: 'Reedsmith',
     massG: 78,
     price: [12, 15, 19],
-    solids: [block([-42, -8, -12], [42, 8, 12], 'metal', 3)],
+    solids: [
+      block([-42, -8, -12], [42, 8, -7], 'metal', 3),
+      block([-38, -6, -7], [40, 7, 7], 'detail', 1),
+      block([-42, -8, 7], [42, 8, 12], 'metal', 3),
+    ],
     serves: ['2 mm key', '2.5 mm key', '3 mm key', '4 mm key', '5 mm key', '6 mm key'],
   }),
   part({

@@ -54,30 +54,15 @@ const gearRing = (id: string, massG: number, usual: number, minMm: number, maxMm
   })
 }
 
-/** A shade of eight plates round the front of a lens. Origin: the middle of its rear ring. */
+/** A round shade that screws into the front of a lens. Origin: the middle of its rear ring. */
 const shade = (id: string, threadMm: number, longMm: number, massG: number, usual: number) => {
   const inside = threadMm / 2 + 5
-  const wide = 2 * (inside + 2) * Math.tan(Math.PI / 8)
   return part({
     ...given(id, `Phragma screw-in hood, ${threadMm} mm`, massG, usual),
     role: 'hood',
     solids: [
       ring(bar([0, 0, 0], ahead, 4, threadMm / 2 + 7, 'ribs'), threadMm / 2 - 2),
-      ...Array.from({ length: 8 }, (_, i) => {
-        const turn = (i * Math.PI) / 4
-        const out = [Math.cos(turn), Math.sin(turn)] as const
-        return {
-          kind: 'box' as const,
-          centre: [out[0] * (inside + 1), out[1] * (inside + 1), -4 - longMm / 2] as const,
-          size: [2, wide, longMm] as const,
-          axes: [
-            [out[0], out[1], 0],
-            [0 - out[1], out[0], 0],
-          ] as const,
-          matter: 'body' as const,
-          look: 'plain' as const,
-        }
-      }),
+      ring(bar([0, 0, -4], ahead, longMm, inside + 2, 'plain'), inside),
     ],
     centre: [0, 0, -longMm / 2],
     opening: { at: [0, 0, -4 - longMm], clearMm: 2 * inside },

@@ -11,6 +11,8 @@ import {
   monitor,
   part,
   plate,
+  right,
+  ring,
   rodBase,
   sits,
   soft,
@@ -275,26 +277,44 @@ const tool = (
   name: string,
   massG: number,
   usual: number,
-  longMm: number,
-  half = 6,
+  solids: Part['solids'],
   serves: readonly string[] = [],
 ) =>
   part({
     ...given(id, name, massG, usual),
     role: 'tool',
-    solids: [block([-longMm / 2, -half, -half], [longMm / 2, half, half], 'metal', 2)],
+    solids,
     ...(serves.length > 0 ? { serves } : {}),
   })
+/** A key bent at one end. */
+const bentKey = (longMm: number, thickMm: number): Part['solids'] => [
+  bar([-longMm / 2, 0, 0], right, longMm, thickMm / 2, 'metal'),
+  bar([-longMm / 2 + thickMm / 2, 0, 0], ahead, 24, thickMm / 2, 'metal'),
+]
+/** A bar with a bubble in its middle. */
+const level: Part['solids'] = [
+  block([-20, -6, -6], [20, 4, 6], 'metal', 2),
+  bar([-11, 3, 0], right, 22, 3, 'glass'),
+  block([-2, 2, -3.2], [2, 6.4, 3.2], 'detail', 1),
+]
+const blower: Part['solids'] = [bar([-60, 0, 0], right, 66, 20, 'grip'), bar([6, 0, 0], right, 54, 3, 'plain')]
+const tapeRoll: Part['solids'] = [ring(bar([0, -20, 0], up, 40, 25, 'grip'), 13)]
+/** Two flanks, and what folds out between them. */
+const multitool: Part['solids'] = [
+  block([-48, -9, -9], [48, 9, -4], 'metal', 5),
+  block([-44, -7, -4], [44, 8.5, 4], 'detail', 2),
+  block([-48, -9, 4], [48, 9, 9], 'metal', 5),
+]
 
 export const moreBag = [
   bag('gourdwell-backpack', 'Gourdwell backpack', 1780, 189, [330, 500, 200]),
   bag('bulrush-pouch', 'Bulrush belt pouch', 180, 24, [180, 140, 80]),
   bag('reedsmith-lens-wrap', 'Reedsmith lens wrap', 120, 19, [240, 160, 60]),
   bag('gourdwell-hard-case', 'Gourdwell hard case', 4200, 219, [480, 370, 190]),
-  tool('reedsmith-hex-4', 'Reedsmith 4 mm hex key', 16, 4, 80, 6, ['4 mm key']),
-  tool('reedsmith-hex-5', 'Reedsmith 5 mm hex key', 22, 4, 86, 6, ['5 mm key']),
-  tool('typha-level', 'Typha spirit level', 12, 7, 40),
-  tool('papyr-blower', 'Papyr air blower', 48, 12, 120),
-  tool('bulrush-tape', 'Bulrush cloth tape, small roll', 96, 6, 50, 20),
-  tool('typha-multi', 'Typha folding multitool', 142, 32, 96, 9, ['coin', '4 mm key', '5 mm key']),
+  tool('reedsmith-hex-4', 'Reedsmith 4 mm hex key', 10, 4, bentKey(80, 4), ['4 mm key']),
+  tool('reedsmith-hex-5', 'Reedsmith 5 mm hex key', 17, 4, bentKey(86, 5), ['5 mm key']),
+  tool('typha-level', 'Typha spirit level', 12, 7, level),
+  tool('papyr-blower', 'Papyr air blower', 48, 12, blower),
+  tool('bulrush-tape', 'Bulrush cloth tape, small roll', 96, 6, tapeRoll),
+  tool('typha-multi', 'Typha folding multitool', 142, 32, multitool, ['coin', '4 mm key', '5 mm key']),
 ]

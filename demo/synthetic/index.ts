@@ -10,7 +10,13 @@ const bigger = (k: number) => {
   const shape = <S extends Solid | Room['shape']>(s: S): S =>
     s.kind === 'box'
       ? { ...s, centre: at(s.centre), size: size(s.size) }
-      : { ...s, centre: at(s.centre), radius: s.radius * k, length: s.length * k }
+      : {
+          ...s,
+          centre: at(s.centre),
+          radius: s.radius * k,
+          length: s.length * k,
+          ...('bore' in s && s.bore !== undefined ? { bore: s.bore * k } : {}),
+        }
   return {
     solid: (s: Solid): Solid => shape(s),
     room: (r: Room): Room => ({

@@ -19,9 +19,9 @@ const CURVE = 6
 /** Corners of a body that says nothing of them are this round; less than this is sharp. mm */
 const LEAST_ROUND_MM = 0.6
 
-type AxisName = 'x' | 'y' | 'z'
+export type AxisName = 'x' | 'y' | 'z'
 /** Places on a face along x are (z, y), along y (x, z), along z (x, y); and the third axis is the one looked along. */
-const spans = { x: [2, 1, 0], y: [0, 2, 1], z: [0, 1, 2] } as const
+export const spans = { x: [2, 1, 0], y: [0, 2, 1], z: [0, 1, 2] } as const
 
 const pathThrough = <P extends Path>(path: P, points: readonly Point2[]): P =>
   path.setFromPoints(points.map(([u, v]) => new Vector2(u, v))) as P

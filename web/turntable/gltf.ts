@@ -3,6 +3,7 @@ import { figureOf } from '@zucchini/core/drawing'
 import { type BufferGeometry, Group, Mesh, MeshStandardMaterial, Scene } from 'three'
 import { GLTFExporter } from 'three/addons/exporters/GLTFExporter.js'
 import { bodyOf } from './bodies.ts'
+import { onFacesOf } from './faces.ts'
 
 /** glTF counts in metres. */
 const METRE = 0.001
@@ -19,6 +20,11 @@ const finishes: Readonly<Record<string, readonly [number, number, number, number
   fur: [0.16, 0.16, 0.15, 0, 1],
   knob: [0.2, 0.2, 0.2, 0.4, 0.5],
   detail: [0.14, 0.15, 0.15, 0, 0.8],
+  hole: [0.02, 0.02, 0.02, 0, 1],
+  gold: [0.6, 0.42, 0.1, 0.8, 0.4],
+  mark: [0.45, 0.05, 0.02, 0, 0.7],
+  leaf: [0.05, 0.2, 0.08, 0, 0.8],
+  sensor: [0.12, 0.16, 0.24, 0.2, 0.2],
 }
 const plain = [0.09, 0.1, 0.1, 0, 0.8] as const
 
@@ -34,7 +40,8 @@ const wholeNormals = (geometry: BufferGeometry): void => {
 
 /**
  * The placed rig as glTF 2.0, one file with its buffer inside: metres, y up, the lens looking along -z, a node a piece
- * with its bodies as they are drawn (frames with windows, rings with their holes), a material a look.
+ * with its bodies as they are drawn (frames with windows, rings with their holes, what lies on their faces), a
+ * material a look.
  * @returns the text of a `.gltf` file
  */
 export const gltfOf = async ({ rig, setup, placed }: Assembly): Promise<string> => {
@@ -54,12 +61,15 @@ export const gltfOf = async ({ rig, setup, placed }: Assembly): Promise<string> 
     const group = new Group()
     group.name = `${piece.part.name} (${piece.instance.id})`
     const figure = figureOf(piece.part)
-    piece.solids.forEach((solid, i) => {
-      const geometry = bodyOf(piece, solid, i)
+    const add = (geometry: BufferGeometry, look: string): void => {
       geometry.scale(METRE, METRE, METRE)
       wholeNormals(geometry)
       geometry.deleteAttribute('uv')
-      group.add(new Mesh(geometry, materialOf(figure[i]?.look ?? solid.solid.look ?? 'plain')))
+      group.add(new Mesh(geometry, materialOf(look)))
+    }
+    piece.solids.forEach((solid, i) => {
+      add(bodyOf(piece, solid, i), figure[i]?.look ?? solid.solid.look ?? 'plain')
+      for (const { geometry, look } of onFacesOf(piece, solid, i).shapes) add(geometry, look)
     })
     scene.add(group)
   }

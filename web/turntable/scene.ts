@@ -32,6 +32,7 @@ import {
 } from 'three'
 import { mergeGeometries } from 'three/addons/utils/BufferGeometryUtils.js'
 import { bodyOf } from './bodies.ts'
+import { onFacesOf } from './faces.ts'
 
 /** Colours of the turntable, read from the page so that both themes hold. */
 export interface Palette {
@@ -96,20 +97,32 @@ const coloured = (geometry: BufferGeometry, colour: string): BufferGeometry => {
   return plain
 }
 
-/** A piece in two draws: its bodies, and their edges. */
+/** A body stands a hair behind its edges, or they would be dotted. */
+const BEHIND = { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 } as const
+
+/** A piece in two draws: its bodies with what lies on their faces, and the edges of all that. */
 const pieceMeshes = (piece: PlacedPart, palette: Palette, tone: string): readonly (Mesh | LineSegments)[] => {
   const bodies = piece.solids.map((placed, i) => ({
     geometry: bodyOf(piece, placed, i),
     colour: palette.look(figureOf(piece.part)[i]?.look ?? placed.solid.look ?? 'plain'),
   }))
-  const edges = mergeGeometries(bodies.map(({ geometry }) => new EdgesGeometry(geometry, EDGE_DEG)))
-  const body = mergeGeometries(bodies.map(({ geometry, colour }) => coloured(geometry, colour)))
-  const mesh = new Mesh(body, new MeshLambertMaterial({ vertexColors: true }))
+  const faces = piece.solids.map((placed, i) => onFacesOf(piece, placed, i))
+  const drawn = faces.flatMap(({ shapes }) =>
+    shapes.map(({ geometry, look }) => ({ geometry, colour: palette.look(look) })),
+  )
+  const edges = mergeGeometries([
+    ...bodies.map(({ geometry }) => new EdgesGeometry(geometry, EDGE_DEG)),
+    ...faces.map(({ lines }) => new BufferGeometry().setFromPoints([...lines])).filter(hasPoints),
+  ])
+  const body = mergeGeometries([...bodies, ...drawn].map(({ geometry, colour }) => coloured(geometry, colour)))
+  const mesh = new Mesh(body, new MeshLambertMaterial({ vertexColors: true, ...BEHIND }))
   mesh.userData['instance'] = piece.instance.id
   return [mesh, new LineSegments(edges, new LineBasicMaterial({ color: tone }))]
 }
 
-const line = (points: readonly Vec3[], colour: string): Line =>
+const hasPoints = (geometry: BufferGeometry): boolean => geometry.getAttribute('position').count > 0
+
+const line = (points: readonly Vec3[], colour: string): Line<BufferGeometry, LineBasicMaterial> =>
   new Line(new BufferGeometry().setFromPoints(points.map(at)), new LineBasicMaterial({ color: colour }))
 
 /**
@@ -271,6 +284,8 @@ export const buildScene = (assessment: Assessment, palette: Palette, options: Sc
   const { hang } = assessment
   if (hang) {
     const plumb = line([hang.grip, [hang.grip[0], assessment.size.bounds.min[1] - 15, hang.grip[2]]], palette.leaf)
+    // Seen through what it hangs behind, as the centre is.
+    plumb.material.depthTest = false
     plumb.renderOrder = 2
     scene.add(plumb)
   }

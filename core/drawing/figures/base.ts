@@ -25,7 +25,7 @@ const coinScrew = (at: Point2, slotMm: number): readonly Ink[] => [
 ]
 
 /** A plate with a dovetail: chamfered flanks seen from its end, a scale along its edge, its screw in a slot on top. */
-const slidePlate = (part: Part, box: BoxSolid): Form => {
+export const slidePlate = (part: Part, box: BoxSolid): Form => {
   const [wide, high, deep] = box.size
   const screwUp = part.mounts.some(({ side, out }) => side === 'sits' && points(out, [0, 1, 0]))
   const trapezoid: readonly Point2[] = [
@@ -179,16 +179,55 @@ export const padFigure = (part: Part): Figure =>
   )
 
 /** A loop of webbing over its foot: stitched along its edge. */
+const webbing = ({ size: [wide, high] }: BoxSolid): Form => ({
+  z: {
+    roundMm: 12,
+    holes: [{ outline: rect(wide - 18, high - 18, [0, 1]), roundMm: 8 }],
+    on: [{ look: 'line', outline: rect(wide - 5, high - 5), roundMm: 10 }],
+  },
+  x: { roundMm: 4 },
+  y: { roundMm: 4 },
+})
+
+/** How thick the cord of a tether is, mm. */
+const CORD_MM = 5
+/** A tether: a cord that hangs in a loop, its ends in one sleeve. */
+const cordLoop = ({ size: [wide, high] }: BoxSolid): Form => ({
+  z: {
+    roundMm: 15,
+    holes: [{ outline: rect(wide - 2 * CORD_MM, high - 2 * CORD_MM), roundMm: 11 }],
+    on: [{ look: 'knob', outline: rect(11, CORD_MM + 3, [0, CORD_MM / 2 + 1.5 - high / 2]), roundMm: 2 }],
+  },
+  x: { outline: rect(CORD_MM, high), roundMm: 2 },
+  y: { outline: rect(wide, CORD_MM), roundMm: 2 },
+})
+
 export const strapFigure = (part: Part): Figure =>
   part.solids.map((solid): Form | undefined => {
     if (!isBox(solid) || solid.look !== 'foam') return undefined
-    const [wide, high] = solid.size
-    const loop = {
-      roundMm: 12,
-      holes: [{ outline: rect(wide - 18, high - 18, [0, 1]), roundMm: 8 }],
-      on: [{ look: 'line', outline: rect(wide - 5, high - 5), roundMm: 10 }],
+    return part.role === 'tether' ? cordLoop(solid) : webbing(solid)
+  })
+
+/** A tray for a drive: the pad it lies on, and the two bands that hold it. */
+export const holderFigure = (part: Part): Figure =>
+  part.solids.map((solid): Form | undefined => {
+    if (!isBox(solid) || solid.size[0] < 30) return undefined
+    const [wide, high, deep] = solid.size
+    const bands = [-1, 1].map((side): Ink => ({
+      look: 'knob',
+      outline: rect(wide * 0.12, deep, [side * wide * 0.26, 0]),
+      roundMm: 1,
+    }))
+    const ends = [-1, 1].map((side): Ink => ({
+      look: 'knob',
+      outline: rect(wide * 0.12, high, [side * wide * 0.26, 0]),
+      roundMm: 1,
+    }))
+    return {
+      y: { roundMm: 4, plus: [{ look: 'foam', outline: rect(wide - 8, deep - 8), roundMm: 3 }, ...bands] },
+      z: { roundMm: 1.5, on: ends },
+      x: { roundMm: 1.5 },
     }
-    return { z: loop, x: { roundMm: 4 }, y: { roundMm: 4 } }
   })
 
 /** A card: its notched corner and its contacts; a drive: the light and its socket; a charger: its bays. */
@@ -241,48 +280,6 @@ export const pocketFigure = (part: Part): Figure =>
     )
     const lamps = bays.map(([u]): Ink => ({ look: 'leaf', outline: disc(1.6, [u, -high * 0.2], 14) }))
     return { y: { roundMm: 5, plus: [...bay, ...contacts] }, z: { roundMm: 4, on: lamps }, x: { roundMm: 4 } }
-  })
-
-/** A head: its pan is ribbed, its lever soft in the hand; legs have collars where they are drawn out. */
-export const standFigure = (part: Part): Figure =>
-  part.solids.map((solid): Form | undefined => {
-    if (isBox(solid)) return solid.look === 'metal' ? slidePlate(part, solid) : undefined
-    const { radius, length, look } = solid
-    if (look === 'grip')
-      return {
-        turned: true,
-        z: {
-          roundMm: radius * 0.8,
-          on: [{ look: 'line', lines: [stroke([-radius, length / 2 - 14], [radius, length / 2 - 14])] }],
-        },
-      }
-    if (length > 400)
-      return {
-        turned: true,
-        z: {
-          roundMm: 3,
-          on: [-length * 0.16, length * 0.18].map((v): Ink => ({
-            look: 'knob',
-            outline: rect(2 * radius, 26, [0, v]),
-            roundMm: 4,
-          })),
-        },
-      }
-    return {
-      turned: true,
-      z: {
-        roundMm: 4,
-        on: [
-          {
-            look: 'line',
-            lines: [
-              stroke([-radius, length * 0.28], [radius, length * 0.28]),
-              stroke([-radius, -length * 0.3], [radius, -length * 0.3]),
-            ],
-          },
-        ],
-      },
-    }
   })
 
 /** A dummy pack: the contacts of the pack it stands in for, and where its lead comes out. */

@@ -1,5 +1,4 @@
 import type { Part } from '../../catalogue/index.ts'
-import type { Point2 } from '../../kernel/index.ts'
 import { columns, disc, type Form, type Ink, rect, rows, sheen, stroke } from '../form.ts'
 import { type BarSolid, type BoxSolid, type Figure, glyphed, isBox } from './read.ts'
 
@@ -52,59 +51,6 @@ export const monitorFigure = (part: Part): Figure => {
     return solid.look === 'detail' ? packTray(solid) : panel(solid, picture?.size[1] ?? solid.size[1])
   })
 }
-
-/** The window of a receiver: two bars of text, where a screen shows a picture. */
-const readout = ({ size: [wide, high] }: BoxSolid): Form => ({
-  z: {
-    roundMm: 1.5,
-    on: [
-      { look: 'screen', outline: rect(wide - 6, high * 0.74), roundMm: 1.2 },
-      { look: 'hole', outline: rect((wide - 6) * 0.72, 2.4, [-(wide - 6) * 0.08, high * 0.12]) },
-      { look: 'hole', outline: rect((wide - 6) * 0.44, 2.4, [-(wide - 6) * 0.22, -high * 0.12]) },
-    ],
-  },
-})
-
-const pocketCase = ({ size: [wide, high, deep] }: BoxSolid, turned: boolean): Form => {
-  const low = -high / 2 + Math.min(6, high * 0.12)
-  const clip: readonly Ink[] = [
-    { look: 'metal', outline: rect(wide * 0.34, high * 0.62, [0, high * 0.08]), roundMm: 3 },
-    { look: 'line', lines: [stroke([-wide * 0.17, high * 0.3], [wide * 0.17, high * 0.3])] },
-  ]
-  const button = (x: number): Ink => ({ look: 'knob', outline: disc(Math.min(3, high * 0.07), [x, low], 18) })
-  return {
-    z: { roundMm: 4, plus: turned ? [] : [button(-wide * 0.2), button(wide * 0.2)], minus: turned ? [] : clip },
-    x: { roundMm: 3, on: [{ look: 'line', lines: [stroke([deep * 0.2, -high / 2 + 2], [deep * 0.2, high / 2 - 2])] }] },
-    y: { roundMm: 3 },
-  }
-}
-
-/** A small case with a window: receiver, transmitter, preamp, timecode box, converter, tap. */
-export const caseFigure = (part: Part): Figure =>
-  part.solids.map((solid) => {
-    if (!isBox(solid)) return undefined
-    if (solid.look === 'screen' || solid.look === 'detail') return readout(solid)
-    return solid.look === 'plain' ? pocketCase(solid, false) : undefined
-  })
-
-/** A light: rows of lamps behind its pane. */
-export const lightFigure = (part: Part): Figure =>
-  part.solids.map((solid): Form | undefined => {
-    if (!isBox(solid)) return undefined
-    const [wide, high] = solid.size
-    if (solid.look === 'glass') {
-      const [across, down] = [Math.max(4, Math.round(wide / 11)), Math.max(1, Math.round(high / 11))]
-      const lamps = Array.from({ length: across * down }, (_, i): Ink => {
-        const at: Point2 = [
-          -wide / 2 + (wide * ((i % across) + 0.5)) / across,
-          -high / 2 + (high * (Math.floor(i / across) + 0.5)) / down,
-        ]
-        return { look: 'plain', outline: disc(2.1, at, 12) }
-      })
-      return { z: { roundMm: 1.5, on: lamps } }
-    }
-    return solid.look === 'plain' ? pocketCase(solid, true) : undefined
-  })
 
 const GAUGE = 4
 /** The dots of a gauge, in a row under the upper edge. */

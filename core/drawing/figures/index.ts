@@ -5,21 +5,23 @@ import {
   coilFigure,
   dummyFigure,
   finderFigure,
+  holderFigure,
   padFigure,
   plateFigure,
   pocketFigure,
   rodGearFigure,
   rodsFigure,
-  standFigure,
   strapFigure,
 } from './base.ts'
 import { disc, type Face, type Form, type Ink } from '../form.ts'
 import { cageFigure } from './cage.ts'
 import { cameraFigure } from './camera.ts'
-import { batteryFigure, batteryPlateFigure, caseFigure, lightFigure, micFigure, monitorFigure } from './devices.ts'
+import { caseFigure, lightFigure } from './cases.ts'
+import { batteryFigure, batteryPlateFigure, micFigure, monitorFigure } from './devices.ts'
 import { driveFigure, filterFigure, lensFigure, matteFigure, ringFigure } from './glass.ts'
 import { usualForm } from './usual.ts'
 import { sideHandleFigure, topHandleFigure } from './handles.ts'
+import { standFigure } from './stands.ts'
 import type { ViewId } from '../views.ts'
 import type { Figure, Maker } from './read.ts'
 
@@ -74,6 +76,7 @@ const makers: Partial<Record<Role, Maker>> = {
   dummy: dummyFigure,
   finder: finderFigure,
   drive: pocketFigure,
+  'drive-holder': holderFigure,
   card: pocketFigure,
   charger: pocketFigure,
   case: pocketFigure,
@@ -129,6 +132,7 @@ const knownFrom: Partial<Record<Role, ViewId>> = {
   'step-ring': 'front',
   'gear-ring': 'front',
   cap: 'front',
+  hood: 'front',
   'matte-box': 'front',
   'lens-adapter': 'front',
   monitor: 'rear',
@@ -144,6 +148,7 @@ const knownFrom: Partial<Record<Role, ViewId>> = {
   'battery-plate': 'rear',
   card: 'front',
   drive: 'top',
+  'drive-holder': 'top',
   charger: 'top',
   plate: 'top',
   'base-plate': 'top',
