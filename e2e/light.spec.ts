@@ -46,7 +46,7 @@ test('exposure: what can not be is refused in words, what can be is reckoned at 
   const row = page.locator('tr[data-scene="crossing out"]')
   await expect(row).toContainText('6.8')
   const type = async (name: string, value: string) => {
-    const field = page.getByRole('spinbutton', { name })
+    const field = page.getByLabel(name, { exact: true })
     await field.fill(value)
     await field.press('Tab')
   }

@@ -125,8 +125,8 @@ test('the day is rehearsed: it plays, stands still, meets cold and a forgotten p
 test('the day in the brief is written in parts, and the hours follow', async ({ page, app }) => {
   await page.goto(`${app.url}/rigs/winter-ferry-2/brief`)
   await expect(page.getByRole('textbox', { name: 'Name of part 2' })).toHaveValue('crossing out')
-  await page.getByRole('spinbutton', { name: 'Minutes of part 2' }).fill('164')
-  await page.getByRole('spinbutton', { name: 'Minutes of part 2' }).press('Tab')
+  await page.getByLabel('Minutes of part 2').fill('164')
+  await page.getByLabel('Minutes of part 2').press('Tab')
   await saved(page)
   await page.goto(`${app.url}/rigs/winter-ferry-2`)
   await expect(scale(page, 'Runs')).toContainText('of 8 h 00')

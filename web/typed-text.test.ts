@@ -10,7 +10,7 @@ const templates = readdirSync(import.meta.dirname, { recursive: true, encoding: 
 
 test('what is being typed stays while the page is drawn anew around it', async () => {
   const page = mount(DayStart, { props: { brief: emptyBrief } })
-  const place = page.get('input[list="towns"]')
+  const place = page.get('input[placeholder="a town, or any name"]')
   ;(place.element as HTMLInputElement).value = 'Tall'
   await place.trigger('input')
   await page.setProps({

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { exchanged } from '@zucchini/core/money'
-import { type Brief, briefSchema, changeWiths, conditionIds, type Condition, shootKinds } from '@zucchini/core/brief'
-import { computed, ref } from 'vue'
+import { type Brief, briefSchema, conditionIds, type Condition, emptyBrief, shootKinds } from '@zucchini/core/brief'
+import { computed } from 'vue'
+import { z } from 'zod'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
+import Field from '../../widgets/Field.vue'
+import { useLiveForm } from '../../widgets/form.ts'
 import RigBar from '../../widgets/RigBar.vue'
 import { useRigOfRoute } from '../rig-of-route.ts'
 import BriefAnswer from './BriefAnswer.vue'
@@ -13,7 +16,6 @@ import LensChoice from './LensChoice.vue'
 import { conditionWords, kindWords } from './brief-words.ts'
 
 const store = useRig()
-const wrong = ref<Readonly<Record<string, string>>>({})
 
 const trouble = useRigOfRoute()
 const brief = computed(() => store.rig?.brief)
@@ -24,41 +26,43 @@ const codecs = computed(() => {
 })
 const codec = computed(() => (codecs.value.find(({ id }) => id === brief.value?.codec) ?? codecs.value[0])?.id)
 
-/** Takes a change into the rig if the whole brief still makes sense; else says at the field what would. */
+/** Takes a change into the rig if the whole brief still makes sense; else it is said at the field what would. */
+const { commit, refuse, show } = useLiveForm<Brief>(
+  z.preprocess(
+    // What is left empty sets no limit.
+    (value) => ({ ...(value as Brief), budgetMinor: (value as Brief).budgetMinor ?? 0 }),
+    briefSchema,
+  ) as z.ZodType<Brief>,
+  () => ({ ...(brief.value ?? emptyBrief), codec: codec.value ?? '' }),
+  (part) => {
+    if (part.currency) reckonIn(part.currency)
+    else change(part)
+  },
+  {
+    hoursOnLocation: 'Hours run from 0 to 24, and not fewer than the rolling hours.',
+    hoursRolling: 'Rolling hours run from 0 up to the hours on location.',
+    budgetMinor: 'Money runs from 0 (no limit) to ten million.',
+    inHandG: 'Grams run from 0 (no limit) to 60,000.',
+    tallMm: 'Millimetres run from 0 (no limit) to 3,000.',
+    currency: 'Use a three-letter currency code, such as EUR.',
+  },
+)
 const change = (part: Partial<Brief>) => {
   if (!brief.value) return
-  const parsed = briefSchema.safeParse({ ...brief.value, ...part })
-  const keys = new Set(Object.keys(part))
-  wrong.value = Object.fromEntries(Object.entries(wrong.value).filter(([key]) => !keys.has(key)))
-  if (parsed.success) store.apply([{ do: 'brief', brief: parsed.data }], `brief: ${[...keys].join(', ')}`)
-  else
-    wrong.value = {
-      ...wrong.value,
-      ...Object.fromEntries(
-        parsed.error.issues.map((issue) => [[...keys][0] ?? String(issue.path[0] ?? ''), sentence(issue)]),
-      ),
-    }
+  store.apply([{ do: 'brief', brief: { ...brief.value, ...part } }], `brief: ${Object.keys(part).join(', ')}`)
 }
-const limits: Readonly<Record<string, string>> = {
-  hoursOnLocation: 'Hours run from 0 to 24, and not fewer than the rolling hours.',
-  hoursRolling: 'Rolling hours run from 0 up to the hours on location.',
-  budgetMinor: 'Money runs from 0 (no limit) to ten million.',
-  inHandG: 'Grams run from 0 (no limit) to 60,000.',
-  tallMm: 'Millimetres run from 0 (no limit) to 3,000.',
-  currency: 'Use a three-letter currency code, such as EUR.',
-}
-const sentence = (issue: { path: PropertyKey[]; message: string }) =>
-  limits[String(issue.path[0])] ?? `${issue.message}.`
-const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value || Number.NaN)
 const toggle = (condition: Condition) => {
   const now = brief.value?.conditions ?? []
-  change({ conditions: conditionIds.filter((id) => (id === condition ? !now.includes(id) : now.includes(id))) })
+  commit(
+    'conditions',
+    conditionIds.filter((id) => (id === condition ? !now.includes(id) : now.includes(id))),
+  )
 }
-const changeWords = { any: 'with any tool', coin: 'with a coin at most', hands: 'with bare hands' } as const
-const changeOver = (event: Event) => {
-  const { value } = event.target as HTMLSelectElement
-  change({ changeWith: changeWiths.find((one) => one === value) })
-}
+const changeWords = [
+  ['', 'with any tool'],
+  ['coin', 'with a coin at most'],
+  ['hands', 'with bare hands'],
+] as const
 const prices = useContext()
 /** Currencies a brief can be reckoned in: those whose worth the price ledger knows. */
 const currencies = computed(() => {
@@ -78,52 +82,21 @@ const reckonIn = (currency: string) => {
   )
   const [budgetMinor, monthlyMinor] = amounts
   if (budgetMinor === undefined || monthlyMinor === undefined) {
-    wrong.value = {
-      ...wrong.value,
-      currency: `What ${now.currency} is worth in ${currency} is not known. Enter a rate with the prices first.`,
-    }
+    show('currency', now.currency)
+    refuse('currency', `What ${now.currency} is worth in ${currency} is not known. Enter a rate with the prices first.`)
     return
   }
   change({ currency, budgetMinor, monthlyMinor })
 }
-const figures = computed(() =>
-  brief.value
-    ? [
-        {
-          key: 'hoursOnLocation',
-          title: 'Hours on location',
-          unit: 'h',
-          value: brief.value.hoursOnLocation,
-          step: 0.5,
-          of: (v: number) => v,
-        },
-        {
-          key: 'hoursRolling',
-          title: 'of them rolling',
-          unit: 'h',
-          value: brief.value.hoursRolling,
-          step: 0.1,
-          of: (v: number) => v,
-        },
-        {
-          key: 'budgetMinor',
-          title: 'Still to spend',
-          unit: brief.value.currency,
-          value: brief.value.budgetMinor / 100,
-          step: 10,
-          of: (v: number) => Math.round(v * 100),
-        },
-        {
-          key: 'inHandG',
-          title: 'At most in the hand',
-          unit: 'g',
-          value: brief.value.inHandG,
-          step: 50,
-          of: (v: number) => v,
-        },
-        { key: 'tallMm', title: 'At most tall', unit: 'mm', value: brief.value.tallMm, step: 10, of: (v: number) => v },
-      ]
-    : [],
+const figures = computed(
+  () =>
+    [
+      { name: 'hoursOnLocation', label: 'Hours on location', unit: 'h', step: 0.5, kind: 'number' },
+      { name: 'hoursRolling', label: 'of them rolling', unit: 'h', step: 0.1, kind: 'number' },
+      { name: 'budgetMinor', label: 'Still to spend', unit: brief.value?.currency, step: 10, kind: 'money' },
+      { name: 'inHandG', label: 'At most in the hand', unit: 'g', step: 50, kind: 'number' },
+      { name: 'tallMm', label: 'At most tall', unit: 'mm', step: 10, kind: 'number' },
+    ] as const,
 )
 </script>
 
@@ -151,7 +124,7 @@ const figures = computed(() =>
                 name="kind"
                 class="sr-only"
                 :checked="brief.kind === kind"
-                @change="change({ kind })"
+                @change="commit('kind', kind)"
               />
               <span class="block font-semibold">{{ kindWords[kind][0] }}</span><span
                 class="tight text-[12.5px] text-soft"
@@ -185,66 +158,41 @@ const figures = computed(() =>
         <fieldset>
           <legend class="label mb-1.5">How long, and within what?</legend>
           <div class="grid grid-cols-2 gap-x-4 gap-y-3 min-[1100px]:grid-cols-5">
-            <label v-for="entry in figures" :key="entry.key" class="flex flex-col gap-1">
-              <span class="text-[12.5px]">{{ entry.title }}</span>
-              <span class="flex items-center gap-1.5"
-                ><input
-                  type="number"
-                  class="field fig w-full min-w-0"
-                  :class="{ 'border-brick!': wrong[entry.key] }"
-                  min="0"
-                  :step="entry.step"
-                  :value.prop="entry.value"
-                  :aria-invalid="Boolean(wrong[entry.key])"
-                  :aria-describedby="`wrong-${entry.key}`"
-                  @change="change({ [entry.key]: entry.of(numberOf($event)) })"
-                /><span class="label">{{ entry.unit }}</span></span
-              >
-              <span :id="`wrong-${entry.key}`" class="text-[12px] leading-snug text-brick">{{ wrong[entry.key] }}</span>
-            </label>
+            <Field v-for="entry in figures" :key="entry.name" v-bind="entry" look="w-full min-w-0" />
           </div>
         </fieldset>
-        <label class="label -mt-3 flex items-center gap-2"
-          >money in
-          <select
-            class="field py-0.5"
-            :value="brief.currency"
-            :aria-describedby="'wrong-currency'"
-            @change="reckonIn(($event.target as HTMLSelectElement).value)"
-          >
-            <option v-for="one in currencies" :key="one" :value="one">{{ one }}</option>
-          </select>
-          <span id="wrong-currency" class="text-[12px] text-brick">{{ wrong['currency'] }}</span>
-          <span v-if="!wrong['currency']">changing it converts the amounts at the ledger’s rates</span>
-        </label>
-        <DayParts :brief="brief" @change="change({ phases: $event })" />
+        <div class="-mt-3 flex flex-wrap items-baseline gap-2">
+          <Field
+            name="currency"
+            label="money in"
+            kind="choice"
+            labelled="beside"
+            look=""
+            :choices="currencies.map((one) => [one, one] as const)"
+          />
+          <span class="label">changing it converts the amounts at the ledger’s rates</span>
+        </div>
+        <DayParts :brief="brief" @change="commit('phases', $event)" />
         <DayStart :brief="brief" @change="change" />
         <LensChoice :brief="brief" @change="change" />
-        <label v-if="codecs.length" class="flex items-center gap-3"
-          ><span class="label">Recording to plan with</span>
-          <select
-            class="field py-0.5"
-            :value="codec"
-            @change="change({ codec: ($event.target as HTMLSelectElement).value })"
-          >
-            <option v-for="one in codecs" :key="one.id" :value="one.id">{{ one.title }}</option>
-          </select>
-        </label>
-        <label class="flex flex-wrap items-center gap-3"
-          ><span class="label">From one set-up to another</span>
-          <select class="field py-0.5" :value="brief.changeWith ?? 'any'" @change="changeOver">
-            <option v-for="(words, id) in changeWords" :key="id" :value="id">{{ words }}</option>
-          </select>
-        </label>
-        <label class="flex flex-col gap-1"
-          ><span class="label">In a few words</span
-          ><textarea
-            class="field min-h-24 leading-relaxed"
-            maxlength="600"
-            :value.prop="brief.about"
-            @change="change({ about: ($event.target as HTMLTextAreaElement).value })"
-          />
-        </label>
+        <Field
+          v-if="codecs.length"
+          name="codec"
+          label="Recording to plan with"
+          kind="choice"
+          labelled="beside"
+          look=""
+          :choices="codecs.map(({ id, title }) => [id, title] as const)"
+        />
+        <Field
+          name="changeWith"
+          label="From one set-up to another"
+          kind="choice"
+          labelled="beside"
+          look=""
+          :choices="changeWords"
+        />
+        <Field name="about" label="In a few words" kind="notes" :longest="600" look="min-h-24 w-full leading-relaxed" />
       </section>
       <BriefAnswer :assessment="store.assessment" :brief="brief" @change="change" />
     </main>

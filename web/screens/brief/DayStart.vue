@@ -1,29 +1,47 @@
 <script setup lang="ts">
-import { type Brief, lightSchema, type Place, sunTimesOf, towns } from '@zucchini/core/brief'
-import { computed, ref } from 'vue'
+import { type Brief, lightSchema, type Place, placeSchema, sunTimesOf, towns } from '@zucchini/core/brief'
+import { computed } from 'vue'
+import { z } from 'zod'
+import Field from '../../widgets/Field.vue'
+import { useLiveForm } from '../../widgets/form.ts'
 import { clock, minuteOf } from '../light/light-words.ts'
 
 const props = defineProps<{ brief: Brief }>()
 const emit = defineEmits<{ change: [part: Partial<Brief>] }>()
-const wrong = ref('')
 
-const change = (part: Partial<Brief['light']>, words: string) => {
-  const light = { ...props.brief.light, ...part }
-  const ok = lightSchema.safeParse(light).success
-  wrong.value = ok ? '' : words
-  if (ok) emit('change', { light })
-}
-const text = (event: Event) => (event.target as HTMLInputElement).value
-const number = (event: Event) => (text(event) === '' ? Number.NaN : Number(text(event)))
 const place = computed(() => props.brief.light.place)
-const changePlace = (part: Partial<Place>, words: string) => change({ place: { ...place.value, ...part } }, words)
+const change = (part: Partial<Brief['light']>) => emit('change', { light: { ...props.brief.light, ...part } })
 
 /** A town of the list brings its degrees and its clocks along; any other name is only a name. */
-const goTo = (name: string) => {
-  const town = towns.find((one) => one.name.toLowerCase() === name.trim().toLowerCase())
-  changePlace(town ?? { name: name.trim() }, 'A place has a name of at most 60 letters.')
-}
+const placeNamed = (name: string): Partial<Place> =>
+  towns.find((one) => one.name.toLowerCase() === name.toLowerCase()) ?? { name }
+
+/** Fields as people read them: the clock for the minutes since midnight. */
+const schema = z.object({
+  date: lightSchema.shape.date,
+  begins: z.string().refine((text) => minuteOf(text) !== undefined),
+  ...placeSchema.shape,
+  zone: z.string().trim().pipe(placeSchema.shape.zone),
+})
+useLiveForm(
+  schema,
+  () => ({ date: props.brief.light.date, begins: clock(props.brief.light.startMin), ...place.value }),
+  ({ date, begins, name, ...where }) => {
+    if (date !== undefined) change({ date })
+    else if (begins !== undefined) change({ startMin: minuteOf(begins) ?? props.brief.light.startMin })
+    else change({ place: { ...place.value, ...(name === undefined ? where : placeNamed(name)) } })
+  },
+  {
+    date: 'Give a day, such as 2026-11-17.',
+    begins: 'Give a time of day, such as 11:45.',
+    name: 'A place has a name of at most 60 letters.',
+    latitudeDeg: 'A latitude runs from −90 (south) to 90 (north).',
+    longitudeDeg: 'A longitude runs from −180 (west) to 180 (east).',
+    zone: 'Choose the time zone whose clocks count there, such as Europe/Lisbon.',
+  },
+)
 const zones = Intl.supportedValuesOf('timeZone')
+const townNames = towns.map(({ name }) => name)
 
 const sun = computed(() => {
   const { rise, set, dawn, dusk } = sunTimesOf(props.brief.light.date, place.value)
@@ -39,69 +57,36 @@ const sun = computed(() => {
   <fieldset>
     <legend class="label mb-1">When and where, for the height of the sun?</legend>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5">
-      <label class="label flex items-center gap-1.5"
-        >day
-        <input
-          type="date"
-          class="field py-0.5 text-[13px] text-ink"
-          :value.prop="brief.light.date"
-          @change="change({ date: text($event) }, 'Give a day, such as 2026-11-17.')"
-      /></label>
-      <label class="label flex items-center gap-1.5"
-        >begins
-        <input
-          type="time"
-          class="field py-0.5 text-[13px] text-ink"
-          :value.prop="clock(brief.light.startMin)"
-          @change="change({ startMin: minuteOf(text($event)) ?? Number.NaN }, 'Give a time of day, such as 11:45.')"
-      /></label>
-      <label class="label flex items-center gap-1.5"
-        >place
-        <input
-          class="field w-56 py-0.5 text-[13px] text-ink"
-          list="towns"
-          maxlength="60"
-          placeholder="a town, or any name"
-          :value.prop="place.name"
-          @change="goTo(text($event))"
-      /></label>
-      <datalist id="towns"><option v-for="town in towns" :key="town.name" :value="town.name" /></datalist>
-      <label class="label flex items-center gap-1.5" title="North of the equator is positive"
-        >latitude
-        <input
-          type="number"
-          class="field fig w-20 py-0.5 text-[13px] text-ink"
-          step="0.01"
-          :value.prop="place.latitudeDeg"
-          @change="changePlace({ latitudeDeg: number($event) }, 'A latitude runs from −90 (south) to 90 (north).')"
-        />°</label
-      >
-      <label class="label flex items-center gap-1.5" title="East of Greenwich is positive"
-        >longitude
-        <input
-          type="number"
-          class="field fig w-21 py-0.5 text-[13px] text-ink"
-          step="0.01"
-          :value.prop="place.longitudeDeg"
-          @change="changePlace({ longitudeDeg: number($event) }, 'A longitude runs from −180 (west) to 180 (east).')"
-        />°</label
-      >
-      <label class="label flex items-center gap-1.5"
-        >clocks
-        <input
-          class="field w-44 py-0.5 text-[13px] text-ink"
-          list="zones"
-          :value.prop="place.zone"
-          @change="
-            changePlace(
-              { zone: text($event).trim() },
-              'Choose the time zone whose clocks count there, such as Europe/Lisbon.',
-            )
-          "
-      /></label>
-      <datalist id="zones"><option v-for="zone in zones" :key="zone" :value="zone" /></datalist>
+      <Field name="date" label="day" kind="date" labelled="beside" look="text-[13px]" />
+      <Field name="begins" label="begins" kind="time" labelled="beside" look="text-[13px]" />
+      <Field
+        name="name"
+        label="place"
+        labelled="beside"
+        look="w-56 text-[13px]"
+        hint="a town, or any name"
+        :suggestions="townNames"
+      />
+      <Field
+        name="latitudeDeg"
+        label="latitude"
+        kind="number"
+        labelled="beside"
+        look="w-20 text-[13px]"
+        unit="°"
+        title="North of the equator is positive"
+      />
+      <Field
+        name="longitudeDeg"
+        label="longitude"
+        kind="number"
+        labelled="beside"
+        look="w-21 text-[13px]"
+        unit="°"
+        title="East of Greenwich is positive"
+      />
+      <Field name="zone" label="clocks" labelled="beside" look="w-44 text-[13px]" :suggestions="zones" />
     </div>
-    <p v-if="wrong" class="mt-1 text-[12px] text-brick" role="alert">{{ wrong }}</p>
     <p class="label mt-1" data-testid="sun-times">{{ sun }}</p>
   </fieldset>
 </template>

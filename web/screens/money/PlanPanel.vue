@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import type { MoneyPicture } from '@zucchini/core/assess'
 import type { Rig } from '@zucchini/core/assembly'
+import { briefSchema } from '@zucchini/core/brief'
 import { addMonths } from '@zucchini/core/kernel'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import { z } from 'zod'
 import { useRig } from '../../stores/rig.ts'
 import MoneyChart from '../../widgets/MoneyChart.vue'
+import Field from '../../widgets/Field.vue'
+import { orNothing, useLiveForm } from '../../widgets/form.ts'
 import { money } from '../../wording.ts'
-import { typedMoney } from '../../widgets/typed-money.ts'
+import NeededBy from './NeededBy.vue'
 import { monthWords } from './money-words.ts'
 
 const props = defineProps<{ picture: MoneyPicture; rig: Rig; from: string }>()
 const store = useRig()
-const wrong = ref('')
 
 const names = computed(() => new Map(props.picture.tiers.map(({ line }) => [line.instance, line.part.name])))
 const nameOf = (setup: string) => props.rig.setups.find(({ id }) => id === setup)?.name ?? setup
@@ -31,15 +34,14 @@ const series = computed(() => {
     },
   ]
 })
-const allowance = (event: Event) => {
-  const minor = typedMoney((event.target as HTMLInputElement).value)
-  wrong.value = minor === null ? 'An allowance is 0 or more, such as 150.' : ''
-  if (minor !== null)
-    store.apply([{ do: 'brief', brief: { ...props.rig.brief, monthlyMinor: minor ?? 0 } }], 'monthly allowance')
-}
-const need = (setup: string, neededBy: string) => {
+useLiveForm(
+  z.object({ monthlyMinor: orNothing(briefSchema.shape.monthlyMinor) }),
+  () => ({ monthlyMinor: props.rig.brief.monthlyMinor }),
+  (change) => store.apply([{ do: 'brief', brief: { ...props.rig.brief, ...change } }], 'monthly allowance'),
+  { monthlyMinor: 'An allowance is 0 or more, such as 150.' },
+)
+const need = (setup: string, neededBy: string | undefined) =>
   store.apply([{ do: 'need', setup, ...(neededBy ? { neededBy } : {}) }], `when ${nameOf(setup)} is needed`)
-}
 </script>
 
 <template>
@@ -47,16 +49,15 @@ const need = (setup: string, neededBy: string) => {
     <div class="flex min-h-0 min-w-0 flex-col px-4 pt-2 pb-1">
       <h2 class="flex items-center gap-3 font-semibold">
         What to buy when
-        <label class="label ml-auto flex items-center gap-1.5 font-normal"
-          >each month
-          <input
-            class="field fig min-h-6 w-20 py-0 text-right text-ink"
-            inputmode="decimal"
-            :value.prop="(rig.brief.monthlyMinor / 100).toFixed(0)"
-            @change="allowance"
-        /></label>
+        <Field
+          class="ml-auto justify-end font-normal"
+          name="monthlyMinor"
+          label="each month"
+          kind="money"
+          labelled="beside"
+          look="min-h-6 w-20 text-right"
+        />
       </h2>
-      <p v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</p>
       <MoneyChart
         class="flex-1"
         :series="series"
@@ -84,12 +85,10 @@ const need = (setup: string, neededBy: string) => {
           <tr v-for="setup in rig.setups" :key="setup.id" class="border-t border-line" :data-plan="setup.id">
             <td class="py-0.5 pr-2">{{ setup.name }}</td>
             <td>
-              <input
-                type="month"
-                class="field min-h-6 w-[118px] px-1 py-0 text-[12.5px]"
-                :value.prop="setup.neededBy ?? ''"
-                :aria-label="`Month ${setup.name} is needed by`"
-                @change="need(setup.id, ($event.target as HTMLInputElement).value)"
+              <NeededBy
+                :month="setup.neededBy"
+                :label="`Month ${setup.name} is needed by`"
+                @change="need(setup.id, $event)"
               />
             </td>
             <td class="fig pl-2" :class="{ 'text-brick': order.get(setup.id)?.late || !order.get(setup.id)?.month }">

@@ -1,31 +1,31 @@
 <script setup lang="ts">
 import type { Limit } from '@zucchini/core/checks'
 import type { Taught } from '@zucchini/core/log'
-import { ref } from 'vue'
+import { z } from 'zod'
 import { ApiRefusal } from '../../api.ts'
 import { useContext } from '../../stores/context.ts'
+import Field from '../../widgets/Field.vue'
+import { useLiveForm } from '../../widgets/form.ts'
 
 const props = defineProps<{ limit: Limit; words: string; unit: string; shown?: Taught | undefined }>()
 const context = useContext()
-const wrong = ref('')
 /** Money is kept in hundredths and shown in whole units. */
 const hundredths = props.limit.unit === 'minor' ? 100 : 1
 
+const { refuse } = useLiveForm<{ own: number | null }>(
+  z.object({ own: z.number().nullable() }),
+  () => ({ own: props.limit.own === undefined ? null : props.limit.own / hundredths }),
+  ({ own }) => void set(own ?? null),
+  { own: 'Give a number.' },
+)
 const set = async (value: number | null) => {
-  wrong.value = ''
-  if (value !== null && !Number.isFinite(value)) {
-    wrong.value = 'Give a number.'
-    return
-  }
+  const kept = value === null ? null : Math.round(value * hundredths * 1e6) / 1e6
   try {
-    await context.setLimit(props.limit.check, props.limit.option, value)
+    await context.setLimit(props.limit.check, props.limit.option, kept)
+    refuse('own', undefined)
   } catch (error) {
-    wrong.value = error instanceof ApiRefusal ? error.message : 'It could not be kept; try again when storage is back.'
+    refuse('own', error instanceof ApiRefusal ? error.message : 'It could not be kept; try again when storage is back.')
   }
-}
-const typed = (event: Event) => {
-  const { value } = event.target as HTMLInputElement
-  return value.trim() === '' ? null : Math.round(Number(value.replace(',', '.')) * hundredths * 1e6) / 1e6
 }
 </script>
 
@@ -42,15 +42,15 @@ const typed = (event: Event) => {
     </td>
     <td class="py-1 pr-2 max-md:col-span-2">
       <span class="flex items-center gap-1.5">
-        <input
-          class="field fig w-20 py-0.5"
-          inputmode="decimal"
-          :value.prop="limit.own === undefined ? '' : limit.own / hundredths"
-          placeholder="usual"
-          :aria-label="`${limit.title}, ${words}: my value`"
-          :aria-invalid="wrong !== ''"
-          @change="set(typed($event))"
-        /><span class="label tight">{{ unit }}</span>
+        <Field
+          name="own"
+          :label="`${limit.title}, ${words}: my value`"
+          kind="number"
+          labelled="heard"
+          look="w-20"
+          hint="usual"
+          :unit="unit"
+        />
         <button v-if="limit.own !== undefined" type="button" class="btn py-0 text-[12.5px]" @click="set(null)">
           back to {{ limit.usual / hundredths }}
         </button>
@@ -59,7 +59,6 @@ const typed = (event: Event) => {
         {{ Math.round(shown.value) }} {{ unit }} by the watch, of {{ shown.times }}, last on {{ shown.last
         }}{{ limit.own === undefined ? ': counts' : '' }}
       </p>
-      <p v-if="wrong" class="text-[12px] text-brick" role="alert">{{ wrong }}</p>
     </td>
     <td class="py-1.5 text-[12.5px] leading-snug text-soft max-md:col-span-2 max-md:py-0.5">
       <span
