@@ -15,11 +15,11 @@ test('from an empty shelf to a checked rig, found again after a restart', async 
   await expect(page.locator('[data-lack="wireless-sound"]')).toHaveCount(0)
   await page.getByRole('checkbox', { name: 'low or full sun' }).check()
   await expect(page.locator('[data-lack="sun-view"]')).toContainText('still missing')
-  await page.getByLabel(/At most in the hand/).fill('-5')
-  await page.getByLabel(/At most in the hand/).blur()
+  await page.getByLabel('In the hand', { exact: true }).fill('-5')
+  await page.getByLabel('In the hand', { exact: true }).blur()
   await expect(page.getByText('Grams run from 0 (no limit) to 60,000.')).toBeVisible()
-  await page.getByLabel(/At most in the hand/).fill('1500')
-  await page.getByLabel(/At most in the hand/).blur()
+  await page.getByLabel('In the hand', { exact: true }).fill('1500')
+  await page.getByLabel('In the hand', { exact: true }).blur()
   await page.getByRole('link', { name: 'To the bench' }).click()
 
   // 658 g of camera; cage 212, handle 212, each from the catalogue's own figures.

@@ -1,10 +1,21 @@
 import { edit, type Rig } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { findingKey } from '../checks/index.ts'
+import { checks, findingKey } from '../checks/index.ts'
+import { momentOf } from '../facts/index.ts'
 import { demoParts } from '../../demo/catalogue/index.ts'
-import { demoLocker, demoRigs } from '../../demo/scenario/index.ts'
+import { demoLocker, demoRigs, firstMark } from '../../demo/scenario/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
-import { type Effect, effectOf, evaluate, fitsHere, fitsInSteps, misfitsHere, swapsFor } from './index.ts'
+import {
+  type Assessment,
+  type Effect,
+  effectOf,
+  evaluate,
+  fitsHere,
+  fitsInSteps,
+  judgingOf,
+  misfitsHere,
+  swapsFor,
+} from './index.ts'
 
 const cube = (id: string, more = {}) =>
   tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])], ...more })
@@ -179,4 +190,18 @@ test('no two findings of a set-up have one key', () => {
       const keys = evaluate(rig, id, around).findings.map(findingKey)
       expect([rig.id, id, keys.filter((key, i) => keys.indexOf(key) !== i)]).toEqual([rig.id, id, []])
     }
+})
+
+test('judged rule by rule it says the same, and gathering the findings asks nothing more', () => {
+  const shelf = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
+  const at = () => evaluate(structuredClone(firstMark), 'crossing', shelf)
+  const stepped = at()
+  let steps = 0
+  for (const _ of judgingOf(stepped)) steps++
+  const { counts } = momentOf(stepped.strict).evaluator
+  const asked = [...counts.values()].reduce((sum, n) => sum + n, 0)
+  const keys = (assessment: Assessment) => assessment.findings.map(({ check, key, text }) => `${check} ${key} ${text}`)
+  expect(keys(stepped)).toEqual(keys(at()))
+  expect([...counts.values()].reduce((sum, n) => sum + n, 0)).toBe(asked)
+  expect(steps).toBe(checks.length)
 })

@@ -1,7 +1,7 @@
 import { type Assembly, type Point, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
 import { type Hang, holdMinutes, isPosture, type Mass, type Posture, type Steadiness } from '../balance/index.ts'
 import type { Need } from '../brief/index.ts'
-import { type Finding, findingsOf, paceOf } from '../checks/index.ts'
+import { type Finding, findingsOf, judging, paceOf } from '../checks/index.ts'
 import { blankWhereFailed, type FactName, type Facts, factsAfter, factsOf } from '../facts/index.ts'
 import { type Context, contextFor } from '../context/index.ts'
 import type { Size } from '../clearance/index.ts'
@@ -133,3 +133,6 @@ const assessed = (
     },
   }
 }
+
+/** What the rules say of a set-up, worked out in many small steps; then it is there when it is looked at. */
+export const judgingOf = ({ strict }: Assessment): Generator<undefined, undefined> => judging(strict)

@@ -46,6 +46,18 @@ for (const { id, judgeAll, about } of checks) askable(id, { about, answer: judge
 
 const queries = checks.map(({ id }) => `check ${id}`)
 
+/**
+ * Judges a set-up rule by rule, so that whoever has other things to do may pause in between; all that was judged stands,
+ * and `findingsOf` then only gathers it.
+ */
+export function* judging(facts: Facts): Generator<undefined, undefined> {
+  const { evaluator } = momentOf(facts)
+  for (const query of queries) {
+    evaluator.get(query)
+    yield
+  }
+}
+
 /** All that the checks have to say, worst first; within a level in the order of the registry. */
 export const findingsOf = (facts: Facts): readonly Finding[] => {
   const seen = new Set<string>()

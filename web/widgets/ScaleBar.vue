@@ -20,7 +20,7 @@ const tone = computed(
   () => ({ good: 'var(--leaf)', look: 'var(--amber)', over: 'var(--brick)', none: 'var(--soft)' })[props.state],
 )
 /** Over the cap the whole bar is what is there, and a gap marks where the cap was. */
-const within = computed(() => `${Math.max(0, props.share > 1 ? 1 / props.share : props.share) * 100}%`)
+const within = computed(() => Math.max(0, props.share > 1 ? 1 / props.share : props.share))
 const beyond = computed(() => `${props.share > 1 ? (1 - 1 / props.share) * 100 : 0}%`)
 const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', none: '' })[props.state])
 </script>
@@ -55,12 +55,19 @@ const word = computed(() => ({ good: 'within', look: 'look here', over: 'over', 
       <span v-else-if="of" class="label tight ml-1.5">{{ of }}</span>
       <span v-if="word" class="sr-only">, {{ word }}</span>
     </div>
-    <div class="mt-0.5 flex h-[7px] overflow-hidden rounded-[2px] bg-track" aria-hidden="true">
+    <!-- It grows by a transform: a width that changes would have the page laid out anew in every frame of it. -->
+    <div class="relative mt-0.5 h-[7px] overflow-hidden rounded-[2px] bg-track" aria-hidden="true">
       <div
-        class="h-full transition-[width] duration-200"
-        :style="{ width: within, background: tone, opacity: share > 1 ? 0.45 : 1 }"
+        data-bar="within"
+        class="absolute inset-0 origin-left transition-transform duration-200"
+        :style="{ transform: `scaleX(${within})`, background: tone, opacity: share > 1 ? 0.45 : 1 }"
       />
-      <div v-if="share > 1" class="h-full border-l-2 border-card" :style="{ width: beyond, background: tone }" />
+      <div
+        v-if="share > 1"
+        data-bar="beyond"
+        class="absolute inset-y-0 right-0 border-l-2 border-card"
+        :style="{ width: beyond, background: tone }"
+      />
     </div>
   </component>
 </template>

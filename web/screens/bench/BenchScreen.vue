@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { figureIds } from '@zucchini/core/assess'
+import { figureIds, judgingOf } from '@zucchini/core/assess'
 import { useEventListener } from '@vueuse/core'
 import { format } from 'date-fns'
 import { CircleHelp, History, Redo2, Search, Undo2 } from '@lucide/vue'
@@ -40,6 +40,7 @@ const fits = useTemplateRef<InstanceType<typeof FitsHere>>('fits')
 const judged = useAfterPaint(
   () => store.assessment,
   (one, other) => one.rig.id === other.rig.id && one.setupId === other.setupId,
+  judgingOf,
 )
 
 const word = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')

@@ -6,13 +6,14 @@ interface Sheet {
   readonly n: number
 }
 const soon = (ms = 40) => new Promise((resolve) => setTimeout(resolve, ms))
-const watched = (first?: Sheet) => {
+const watched = (first?: Sheet, steps?: (next: Sheet) => Iterator<unknown>) => {
   const now = shallowRef(first)
   const scope = effectScope()
   const late = scope.run(() =>
     useAfterPaint(
       () => now.value,
       (a, b) => a.of === b.of,
+      steps,
     ),
   )
   if (!late) throw new Error('a ref')
@@ -62,4 +63,58 @@ test('a page that is not shown paints no frame, and is brought up all the same',
   } finally {
     window.requestAnimationFrame = paint
   }
+})
+
+/** Keeps the page busy, ms. */
+const busy = (ms: number) => {
+  const until = performance.now() + ms
+  while (performance.now() < until);
+}
+
+test('long work is done in stretches, between which other things get their turn, and shown when all is done', async () => {
+  const turns: string[] = []
+  const { now, late } = watched({ of: 'rig', n: 1 }, function* ({ n }) {
+    for (let i = 0; i < 12; i++) {
+      turns.push(`step of ${n}`)
+      busy(2)
+      yield
+    }
+  })
+  now.value = { of: 'rig', n: 2 }
+  await nextTick()
+  const ticking = setInterval(() => turns.push('another'), 1)
+  await soon(120)
+  clearInterval(ticking)
+  expect(late.value?.n).toBe(2)
+  const steps = turns.flatMap((turn, i) => (turn === 'another' ? [] : [i]))
+  expect(steps.length).toBe(12)
+  const between = turns.slice(steps[0], steps.at(-1)).filter((turn) => turn === 'another')
+  expect(between.length).toBeGreaterThan(0)
+  // A stretch ends with the step that fills it: two or three of 2 ms.
+  let longest = 0
+  let run = 0
+  for (const turn of turns) {
+    run = turn === 'another' ? 0 : run + 1
+    longest = Math.max(longest, run)
+  }
+  expect(longest).toBeLessThan(12)
+})
+
+test('what is being worked out is shown on its way, and then the last', async () => {
+  const shown: number[] = []
+  const { now, late } = watched({ of: 'rig', n: 1 }, function* () {
+    for (let i = 0; i < 4; i++) {
+      busy(3)
+      yield
+    }
+  })
+  now.value = { of: 'rig', n: 2 }
+  for (let n = 3; n < 9; n++) {
+    await soon(12)
+    if (late.value && shown.at(-1) !== late.value.n) shown.push(late.value.n)
+    now.value = { of: 'rig', n }
+  }
+  await soon(120)
+  expect(shown.length).toBeGreaterThan(1)
+  expect(late.value?.n).toBe(8)
 })

@@ -86,9 +86,9 @@ test('a scale over its cap says so in words, and shows where the cap was', () =>
     props: { label: 'In the hand', figure: '2,800 g', of: 'of 2,600 g', share: 2800 / 2600, state: 'over' },
   })
   expect(over.text()).toContain('over')
-  expect(over.findAll('.h-full')).toHaveLength(2)
+  expect(over.findAll('[data-bar]').map((bar) => bar.attributes('data-bar'))).toEqual(['within', 'beyond'])
   const within = mount(ScaleBar, { props: { label: 'In the hand', figure: '1,300 g', share: 0.5, state: 'good' } })
-  expect(within.find('.h-full').attributes('style')).toContain('50%')
+  expect(within.find('[data-bar]').attributes('style')).toContain('scaleX(0.5)')
 })
 
 test('levels differ in shape, not only in colour', () => {

@@ -1,4 +1,5 @@
 import type { Assessment } from '@zucchini/core/assess'
+import { findingsOfCheck } from '@zucchini/core/checks'
 import { degrees, hours, millimetres, type Style } from '../../wording.ts'
 
 export interface HeldScale {
@@ -9,10 +10,13 @@ export interface HeldScale {
   readonly state: 'good' | 'look' | 'over' | 'none'
 }
 
-/** Whether a figure is good is what the check about it says; the limits stand there and nowhere else. */
-const graded = ({ findings }: Assessment, check: string): HeldScale['state'] => {
-  const found = findings.find((finding) => finding.check === check)
-  return !found ? 'good' : found.level === 'hint' ? 'look' : 'over'
+/**
+ * Whether a figure is good is what the check about it says; the limits stand there and nowhere else. That one check is
+ * asked and no other: a scale is painted with the edit, all that the rules say comes after.
+ */
+const graded = ({ strict }: Assessment, check: string): HeldScale['state'] => {
+  const levels = findingsOfCheck(strict, check).flatMap((one) => (one.check === check ? [one.level] : []))
+  return levels.length === 0 ? 'good' : levels.every((level) => level === 'hint') ? 'look' : 'over'
 }
 
 /** The one figure of balance that counts for the way a set-up is held. */

@@ -94,8 +94,8 @@ const figures = computed(
       { name: 'hoursOnLocation', label: 'Hours on location', unit: 'h', step: 0.5, kind: 'number' },
       { name: 'hoursRolling', label: 'of them rolling', unit: 'h', step: 0.1, kind: 'number' },
       { name: 'budgetMinor', label: 'Still to spend', unit: brief.value?.currency, step: 10, kind: 'money' },
-      { name: 'inHandG', label: 'At most in the hand', unit: 'g', step: 50, kind: 'number' },
-      { name: 'tallMm', label: 'At most tall', unit: 'mm', step: 10, kind: 'number' },
+      { name: 'inHandG', label: 'In the hand', unit: 'g', step: 50, kind: 'number' },
+      { name: 'tallMm', label: 'Tall', unit: 'mm', step: 10, kind: 'number' },
     ] as const,
 )
 </script>

@@ -58,7 +58,7 @@ const scenes = [['', 'by the hour'], ...sceneIds.map((id) => [id, sceneWords[id]
         :step="5"
       />
     </div>
-    <Field class="label whitespace-nowrap" name="mains" label="near a wall" kind="switch" />
+    <Field class="label pl-1 whitespace-nowrap" name="mains" label="near a wall" kind="switch" />
     <button
       type="button"
       class="rounded p-1 text-soft hover:text-brick"
