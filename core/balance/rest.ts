@@ -131,9 +131,6 @@ const AROUND: readonly Vec3[] = [-2, -1, 0, 1, 2].flatMap((i) =>
 /** A corner that some direction sees as its farthest, but for this, can touch the table. mm */
 const OUTERMOST_MM = 0.3
 
-/** A piece farther from the outermost of the rig than this, whichever way one looks, touches no table. mm */
-const NEAR_OUTERMOST_MM = 25
-
 /** What of a part can touch a table, in its own frame: of the corners of its hard solids those that lie outermost. */
 const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part) => {
   const hard = solids.filter(({ matter }) => matter === 'body')
@@ -158,36 +155,5 @@ const outside = perThing('what of a piece can touch', (piece: PlacedPart): reado
   })),
 )
 
-/** How far a piece reaches in each direction. */
-const reachOf = perThing('reaches of a piece', (piece: PlacedPart): Float64Array => {
-  const reach = new Float64Array(AROUND.length).fill(-Infinity)
-  for (const { corners } of outside(piece))
-    for (const at of corners)
-      for (let n = 0; n < reach.length; n++) {
-        const far = at[0] * (waysX[n] ?? 0) + at[1] * (waysY[n] ?? 0) + at[2] * (waysZ[n] ?? 0)
-        if (far > (reach[n] ?? 0)) reach[n] = far
-      }
-  return reach
-})
-/** The same directions one figure after the other: many corners are held to them. */
-const along = (axis: 0 | 1 | 2): Float64Array => Float64Array.from(AROUND, (way) => way[axis])
-const [waysX, waysY, waysZ] = [along(0), along(1), along(2)]
-
-/**
- * Everything hard that is in the hand and outermost in some direction, or nearly so, with what must not be lain on told
- * apart.
- */
-export const touchingOf = (assembly: Assembly): readonly Touching[] => {
-  const pieces = assembly.placed.filter(inHand)
-  const reaches = pieces.map(reachOf)
-  const farthest = new Float64Array(AROUND.length).fill(-Infinity)
-  for (const reach of reaches)
-    for (let n = 0; n < farthest.length; n++)
-      if ((reach[n] ?? -Infinity) > (farthest[n] ?? 0)) farthest[n] = reach[n] ?? 0
-  return pieces.flatMap((piece, i) => {
-    const reach = reaches[i]
-    for (let n = 0; n < farthest.length; n++)
-      if ((reach?.[n] ?? -Infinity) >= (farthest[n] ?? 0) - NEAR_OUTERMOST_MM) return outside(piece)
-    return []
-  })
-}
+/** Everything hard that is in the hand and can touch a table, with what must not be lain on told apart. */
+export const touchingOf = (assembly: Assembly): readonly Touching[] => assembly.placed.filter(inHand).flatMap(outside)

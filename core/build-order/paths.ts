@@ -14,7 +14,6 @@ import {
   type Placed,
   scale,
   unit,
-  unite,
   type Vec3,
 } from '../kernel/index.ts'
 
@@ -51,12 +50,6 @@ const axes: readonly Vec3[] = [
   [0, -1, 0],
 ]
 
-const inWorld = (piece: PlacedPart, mount: Mount) => ({
-  out: direction(piece.frame, mount.out),
-  up: direction(piece.frame, mount.up),
-  along: mount.travel && direction(piece.frame, mount.travel.along),
-})
-
 type Exit = Pick<Path, 'off' | 'freeMm'>
 
 /** The directions in which a joint lets its guest go, with how far it has to go to be free of it. */
@@ -66,57 +59,77 @@ const exitsOf = (piece: PlacedPart): readonly Exit[] => {
   const guestMount = joint && mountOf(piece.part, joint.guestMount)
   if (!host || !hostMount || !guestMount || !mate?.ok) return []
   const { standard } = mate.value
-  const at = inWorld(host, hostMount)
-  const own = inWorld(piece, guestMount)
-  const along = at.along ?? own.along ?? at.up
-  const side = unit(cross(at.up, at.out))
-  const railMm = Math.max(hostMount.lengthMm ?? 0, guestMount.lengthMm ?? 0)
-  const takesMm = standard.along?.takesMm({ part: piece.part, mount: guestMount }) ?? 0
-  const slidOffMm = railMm > 0 ? (railMm + takesMm) / 2 + Math.abs(joint.slideMm) : 2 * USUAL_FREE_MM
+  const out = direction(host.frame, hostMount.out)
+  const up = direction(host.frame, hostMount.up)
   const both = (way: Vec3, freeMm: number): readonly Exit[] => [
     { off: way, freeMm },
     { off: scale(way, -1), freeMm },
   ]
-  const ways: Readonly<Record<Way, readonly Exit[]>> = {
-    out: [{ off: at.out, freeMm: hostMount.screwMm ?? guestMount.screwMm ?? USUAL_FREE_MM }],
-    up: [{ off: at.up, freeMm: 2 * USUAL_FREE_MM }],
-    down: [{ off: scale(at.up, -1), freeMm: 2 * USUAL_FREE_MM }],
-    side: both(side, 2 * USUAL_FREE_MM),
-    along: both(along, slidOffMm),
+  const along = (): readonly Exit[] => {
+    const railMm = Math.max(hostMount.lengthMm ?? 0, guestMount.lengthMm ?? 0)
+    const takesMm = standard.along?.takesMm({ part: piece.part, mount: guestMount }) ?? 0
+    const slidOffMm = railMm > 0 ? (railMm + takesMm) / 2 + Math.abs(joint.slideMm) : 2 * USUAL_FREE_MM
+    return both(travelOf(host, hostMount) ?? travelOf(piece, guestMount) ?? up, slidOffMm)
+  }
+  const exits = (way: Way): readonly Exit[] => {
+    switch (way) {
+      case 'out':
+        return [{ off: out, freeMm: hostMount.screwMm ?? guestMount.screwMm ?? USUAL_FREE_MM }]
+      case 'up':
+        return [{ off: up, freeMm: 2 * USUAL_FREE_MM }]
+      case 'down':
+        return [{ off: scale(up, -1), freeMm: 2 * USUAL_FREE_MM }]
+      case 'side':
+        return both(unit(cross(up, out)), 2 * USUAL_FREE_MM)
+      case 'along':
+        return along()
+    }
   }
   const slides = hostMount.slidesOn === true || guestMount.slidesOn === true
-  const goes: readonly Way[] = slides ? ['along'] : (standard.goesOn ?? ['out'])
-  return goes.flatMap((way) => ways[way])
+  return (slides ? slidesAlong : (standard.goesOn ?? screwsOut)).flatMap(exits)
 }
+const slidesAlong: readonly Way[] = ['along']
+const screwsOut: readonly Way[] = ['out']
+
+/** The way along which a mount lets a piece slide, in the rig's frame. */
+const travelOf = ({ frame }: PlacedPart, { travel }: Mount): Vec3 | undefined =>
+  travel && direction(frame, travel.along)
 
 const shifted = ({ min, max }: Bounds, by: Vec3): Bounds => ({ min: add(min, by), max: add(max, by) })
-/** The box round a box on its whole way. */
-const sweptAlong = (box: Bounds, by: Vec3): Bounds => unite(box, shifted(box, by))
+/** The box round a box on its whole way, so far along a direction. */
+const sweptAlong = ({ min, max }: Bounds, way: Vec3, farMm: number): Bounds => {
+  const x = way[0] * farMm
+  const y = way[1] * farMm
+  const z = way[2] * farMm
+  return {
+    min: [min[0] + Math.min(0, x), min[1] + Math.min(0, y), min[2] + Math.min(0, z)],
+    max: [max[0] + Math.max(0, x), max[1] + Math.max(0, y), max[2] + Math.max(0, z)],
+  }
+}
 
 const exitsKept = perThing('exits of a piece', exitsOf)
 
 /** The ways in which a piece goes straight out of its seat. */
 const straightsOf = perThing('straight paths of a piece', (piece: PlacedPart): readonly Path[] =>
-  exitsKept(piece).map((exit): Path => ({
-    ...exit,
-    away: exit.off,
-    swept: [sweptAlong(piece.bounds, scale(exit.off, FAR_MM))],
+  exitsKept(piece).map(({ off, freeMm }): Path => ({
+    off,
+    freeMm,
+    away: off,
+    swept: [sweptAlong(piece.bounds, off, FAR_MM)],
   })),
 )
 
 /** All ways in which a piece leaves its seat, the straightest first. */
 export const pathsOf = perThing('paths of a piece', (piece: PlacedPart): readonly Path[] => {
-  const aside = exitsKept(piece).flatMap((exit) => {
-    const out = scale(exit.off, exit.freeMm)
-    const outside = shifted(piece.bounds, out)
-    const leaving = sweptAlong(piece.bounds, out)
-    return axes.flatMap((away): Path[] =>
-      Math.abs(dot(away, exit.off)) > 0.7
-        ? []
-        : [{ ...exit, away, swept: [leaving, sweptAlong(outside, scale(away, FAR_MM))] }],
-    )
-  })
-  return [...straightsOf(piece), ...aside]
+  const paths = [...straightsOf(piece)]
+  for (const { off, freeMm } of exitsKept(piece)) {
+    const outside = shifted(piece.bounds, scale(off, freeMm))
+    const leaving = sweptAlong(piece.bounds, off, freeMm)
+    for (const away of axes)
+      if (Math.abs(dot(away, off)) <= 0.7)
+        paths.push({ off, freeMm, away, swept: [leaving, sweptAlong(outside, away, FAR_MM)] })
+  }
+  return paths
 })
 
 /** Is there a way for a piece that a judge lets pass? Most go straight, so the others are only worked out where needed. */
@@ -164,16 +177,19 @@ const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, 
   for (const { solid, shape, bounds } of piece.solids) {
     if (solid.matter === 'soft') continue
     const outset = shifted(bounds, start)
+    const [enters, leaves] = meeting(outset, other.bounds, way, longMm, slackMm)
+    if (enters > leaves) continue
+    const set = moved(shape, start)
     for (const theirs of other.solids) {
       if (theirs.solid.matter === 'soft') continue
       const [from, to] = meeting(outset, theirs.bounds, way, longMm, slackMm)
-      if (from > to || (from < to && passes(moved(shape, start), theirs.shape, way, slackMm))) continue
+      if (from > to || (from < to && passes(set, theirs.shape, way, slackMm))) continue
       // In strides, the middle first: what stands in a way is mostly deepest there.
       const count = Math.floor((to - from) / STRIDE_MM) + 1
       const middle = count >> 1
       for (let i = 0; i < count; i++) {
         const stride = i === 0 ? middle : i <= middle ? i - 1 : i
-        const at = moved(shape, add(start, scale(way, from + stride * STRIDE_MM)))
+        const at = moved(set, scale(way, from + stride * STRIDE_MM))
         const depth = penetration(at, theirs.shape, Math.max(slackMm, deepest))
         if (depth > deepest) deepest = depth
         if (deepest > enoughMm) return deepest
@@ -185,21 +201,25 @@ const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, 
 /** Deeper is no matter of how it is done: it does not go that way. mm */
 const LOCKED_MM = 5
 
-/** How deep a piece comes into another on either leg of a path, and where it sits, mm. */
-const depthsOn = (
+/** How deep a piece comes into another where it sits, mm. */
+const seatedDepth = (piece: PlacedPart, other: PlacedPart, slackMm: number): number =>
+  depthOnLeg(piece, other, { start: NOWHERE, way: AHEAD, longMm: 0, slackMm, enoughMm: LOCKED_MM })
+const NOWHERE: Vec3 = [0, 0, 0]
+const AHEAD: Vec3 = [0, 0, -1]
+
+/** How deep a piece comes into another on either leg of a path, mm; beyond `enoughMm` all is one. */
+const depthOnWay = (
   piece: PlacedPart,
   other: PlacedPart,
   { off, freeMm, away }: Omit<Path, 'swept'>,
   slackMm: number,
-  beyondMm: number,
-): readonly [seated: number, onWay: number] => {
-  const leg = (start: Vec3, way: Vec3, longMm: number, enoughMm: number) =>
+  enoughMm: number,
+): number => {
+  const leg = (start: Vec3, way: Vec3, longMm: number) =>
     depthOnLeg(piece, other, { start, way, longMm, slackMm, enoughMm })
-  const seated = leg([0, 0, 0], off, 0, LOCKED_MM)
-  const enoughMm = Math.min(LOCKED_MM, seated + beyondMm)
-  if (dot(off, away) > 0.99) return [seated, leg([0, 0, 0], off, FAR_MM, enoughMm)]
-  const out = leg([0, 0, 0], off, freeMm, enoughMm)
-  return [seated, out > enoughMm ? out : Math.max(out, leg(scale(off, freeMm), away, FAR_MM, enoughMm))]
+  if (dot(off, away) > 0.99) return leg(NOWHERE, off, FAR_MM)
+  const out = leg(NOWHERE, off, freeMm)
+  return out > enoughMm ? out : Math.max(out, leg(scale(off, freeMm), away, FAR_MM))
 }
 
 /**
@@ -212,24 +232,32 @@ export const scrapes = (
   path: Omit<Path, 'swept'>,
   slackMm = SCRAPE_MM,
 ): number => {
-  const [seated, onWay] = depthsOn(piece, other, path, slackMm, Infinity)
-  return Math.max(0, onWay - seated)
+  const seated = seatedDepth(piece, other, slackMm)
+  return Math.max(0, depthOnWay(piece, other, path, slackMm, LOCKED_MM) - seated)
 }
 
 /** What pieces meet on a path: each is looked at when it is asked for, and known as long as both are the same. */
-const met = perPair('paths between pieces', (): Map<Path, boolean> => new Map())
+const met = perPair('paths between pieces', (piece: PlacedPart, other: PlacedPart) => ({
+  seatedMm: seatedDepth(piece, other, SCRAPE_MM),
+  onPaths: new Map<Path, boolean>(),
+}))
 const meets = (piece: PlacedPart, other: PlacedPart, path: Path): boolean => {
-  const known = met(piece, other)
-  const before = known.get(path)
+  const { seatedMm, onPaths } = met(piece, other)
+  const before = onPaths.get(path)
   if (before !== undefined) return before
-  const [seated, onWay] = depthsOn(piece, other, path, SCRAPE_MM, SCRAPE_MM)
-  const now = onWay - seated > SCRAPE_MM
-  known.set(path, now)
+  const enoughMm = Math.min(LOCKED_MM, seatedMm + SCRAPE_MM)
+  const now = depthOnWay(piece, other, path, SCRAPE_MM, enoughMm) - seatedMm > SCRAPE_MM
+  onPaths.set(path, now)
   return now
 }
 
 /** Is a joint closed round what it holds, so that the two never stand in each other's way? */
 const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate.value.standard.closesRound === true
+
+const mayCross = ({ swept }: Path, { bounds }: PlacedPart): boolean => {
+  for (const box of swept) if (overlap(box, bounds, SCRAPE_MM)) return true
+  return false
+}
 
 /**
  * Does another piece stand in a path of this one? What rides on it comes along with it or after it, or may be what is
@@ -237,7 +265,7 @@ const closesRound = ({ mate }: PlacedPart): boolean => mate?.ok === true && mate
  */
 export const stands = (piece: PlacedPart, other: PlacedPart, path: Path, rider: PlacedPart = piece): boolean =>
   // The boxes are those of the piece itself: a rider passes elsewhere.
-  (rider !== piece || path.swept.some((box) => overlap(box, other.bounds, SCRAPE_MM))) &&
+  (rider !== piece || mayCross(path, other)) &&
   !ridesOn(other, piece) &&
   !(other === piece.host && closesRound(piece)) &&
   meets(rider, other, path)
@@ -259,11 +287,15 @@ export const RUB_MM = 0.3
  */
 export const rubs = perPair('rubs on the body', (piece: PlacedPart, body: PlacedPart): number => {
   if (piece.host === body && closesRound(piece)) return 0
+  const seated = seatedDepth(piece, body, RUB_MM)
+  const enoughMm = Math.min(LOCKED_MM, seated + SCRAPE_MM)
   let least = Infinity
-  for (const path of pathsOf(piece)) {
-    const [seated, onWay] = depthsOn(piece, body, path, RUB_MM, SCRAPE_MM)
+  hasPath(piece, (path) => {
+    // A way that leads past it touches nothing of it.
+    const crosses = path.swept.some((box) => overlap(box, body.bounds, RUB_MM))
+    const onWay = crosses ? depthOnWay(piece, body, path, RUB_MM, enoughMm) : 0
     least = Math.min(least, Math.max(0, onWay - seated))
-    if (least <= RUB_MM) return 0
-  }
-  return Number.isFinite(least) ? least : 0
+    return least <= RUB_MM
+  })
+  return Number.isFinite(least) && least > RUB_MM ? least : 0
 })

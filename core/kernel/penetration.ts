@@ -1,49 +1,98 @@
 import { perThing } from './memo.ts'
-import { type Placed, reach } from './shape.ts'
-import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
+import type { Placed } from './shape.ts'
+import { add, cross, dot, scale, subtract, unit, type Vec3 } from './vector.ts'
 
 const REFINE_STEPS = 26
 const REFINE_START_RAD = 0.4
 
-/**
- * The directions in which two convex shapes can part most easily: face normals, axes, their crosses, and round bars
- * towards corners.
- */
-const candidates = (a: Placed, b: Placed): Vec3[] => {
-  const between = subtract(b.centre, a.centre)
-  const own = [...axesOf(a), ...axesOf(b)]
-  const found: Vec3[] = [...own]
-  for (const p of axesOf(a)) for (const q of axesOf(b)) found.push(unit(cross(p, q)))
-  for (const [bar, other] of [
-    [a, b],
-    [b, a],
-  ] as const) {
-    if (bar.kind !== 'cylinder') continue
-    const axis = unit(bar.half)
-    const across = (v: Vec3): Vec3 => unit(subtract(v, scale(axis, dot(axis, v))))
-    found.push(across(between))
-    for (const corner of cornersOf(other)) found.push(across(subtract(corner, bar.centre)))
-  }
-  found.push(unit(between))
-  return found.filter((d) => lengthOf(d) > 0.5)
+/** What is asked of one direction of length 1; true: enough is known. */
+type Visit = (x: number, y: number, z: number) => boolean
+
+/** Shorter than this a vector has no direction. */
+const NO_LENGTH = 1e-12
+const visitAlong = (x: number, y: number, z: number, visit: Visit): boolean => {
+  const length = Math.sqrt(x * x + y * y + z * z)
+  return length > NO_LENGTH && visit(x / length, y / length, z / length)
 }
 
-const axesOf = (s: Placed): Vec3[] => (s.kind === 'box' ? s.edges.map(unit) : [unit(s.half)])
+/** How many directions a shape has of its own, and each of them, of any length. */
+const axesCount = (s: Placed): number => (s.kind === 'box' ? 3 : 1)
+const axisAt = (s: Placed, i: number): Vec3 => (s.kind === 'box' ? (s.edges[i as 0 | 1 | 2] ?? s.edges[0]) : s.half)
 
-/** The corners of a box, or the middles of a bar's two ends. */
-const cornersOf = (s: Placed): Vec3[] =>
-  s.kind === 'cylinder'
-    ? [add(s.centre, s.half), subtract(s.centre, s.half)]
-    : SIGNS.flatMap((x) =>
-        SIGNS.flatMap((y) =>
-          SIGNS.map((z) => add(add(s.centre, scale(s.edges[0], x)), add(scale(s.edges[1], y), scale(s.edges[2], z)))),
-        ),
-      )
+/** From a bar's axis straight towards a place; `x y z` is the place seen from the bar's middle. */
+const visitAcross = (half: Vec3, x: number, y: number, z: number, visit: Visit): boolean => {
+  const squared = half[0] * half[0] + half[1] * half[1] + half[2] * half[2]
+  const k = squared < NO_LENGTH ? 0 : (half[0] * x + half[1] * y + half[2] * z) / squared
+  return visitAlong(x - half[0] * k, y - half[1] * k, z - half[2] * k, visit)
+}
 
-const SIGNS = [-1, 1] as const
+/** From a bar towards the middle of another shape and towards each of its corners, or the middles of its two ends. */
+const someTowards = (bar: Placed, other: Placed, apart: Vec3, sign: 1 | -1, visit: Visit): boolean => {
+  if (bar.kind !== 'cylinder') return false
+  const { half } = bar
+  if (visitAcross(half, apart[0], apart[1], apart[2], visit)) return true
+  const x = sign * apart[0]
+  const y = sign * apart[1]
+  const z = sign * apart[2]
+  if (other.kind === 'cylinder') {
+    const h = other.half
+    return (
+      visitAcross(half, x + h[0], y + h[1], z + h[2], visit) || visitAcross(half, x - h[0], y - h[1], z - h[2], visit)
+    )
+  }
+  const [p, q, r] = other.edges
+  for (let corner = 0; corner < 8; corner++) {
+    const i = corner & 4 ? 1 : -1
+    const j = corner & 2 ? 1 : -1
+    const k = corner & 1 ? 1 : -1
+    const cx = x + p[0] * i + q[0] * j + r[0] * k
+    const cy = y + p[1] * i + q[1] * j + r[1] * k
+    const cz = z + p[2] * i + q[2] * j + r[2] * k
+    if (visitAcross(half, cx, cy, cz, visit)) return true
+  }
+  return false
+}
 
-const overlapAlong = (a: Placed, b: Placed, between: Vec3, d: Vec3): number =>
-  reach(a, d) + reach(b, d) - Math.abs(dot(between, d))
+/**
+ * The directions in which two convex shapes can part most easily, one after the other until one of them is enough: face
+ * normals, axes, their crosses, and round bars towards corners.
+ * @param apart from the middle of one to the middle of the other
+ */
+const someDirection = (a: Placed, b: Placed, apart: Vec3, visit: Visit): boolean => {
+  const [m, n] = [axesCount(a), axesCount(b)]
+  for (let i = 0; i < m; i++) {
+    const d = axisAt(a, i)
+    if (visitAlong(d[0], d[1], d[2], visit)) return true
+  }
+  for (let i = 0; i < n; i++) {
+    const d = axisAt(b, i)
+    if (visitAlong(d[0], d[1], d[2], visit)) return true
+  }
+  for (let i = 0; i < m; i++) {
+    const p = axisAt(a, i)
+    const pp = p[0] * p[0] + p[1] * p[1] + p[2] * p[2]
+    for (let j = 0; j < n; j++) {
+      const q = axisAt(b, j)
+      const x = p[1] * q[2] - p[2] * q[1]
+      const y = p[2] * q[0] - p[0] * q[2]
+      const z = p[0] * q[1] - p[1] * q[0]
+      // Directions that are alike have no cross of their own but what rounding made up.
+      if (x * x + y * y + z * z < ALIKE * pp * (q[0] * q[0] + q[1] * q[1] + q[2] * q[2])) continue
+      if (visitAlong(x, y, z, visit)) return true
+    }
+  }
+  return (
+    someTowards(a, b, apart, 1, visit) ||
+    someTowards(b, a, apart, -1, visit) ||
+    visitAlong(apart[0], apart[1], apart[2], visit)
+  )
+}
+/** The squared sine of the angle below which two directions are taken for the same. */
+const ALIKE = 1e-18
+
+/** The overlap of the shadows of two shapes along a direction of length 1. */
+const overlapAlong = (a: Placed, b: Placed, apart: Vec3, x: number, y: number, z: number): number =>
+  reachAlong(a, x, y, z) + reachAlong(b, x, y, z) - Math.abs(apart[0] * x + apart[1] * y + apart[2] * z)
 
 /** So many straight pieces make the wall of a ring. */
 const WALL_PIECES = 24
@@ -99,28 +148,44 @@ const between = (a: Placed, b: Placed, enough: number): number => {
   const apart = subtract(b.centre, a.centre)
   if (a.kind === 'box' && b.kind === 'box') return betweenBoxes(a.edges, b.edges, apart, enough)
   let best = Infinity
-  const tried: { d: Vec3; value: number }[] = []
-  for (const d of candidates(a, b)) {
-    const value = overlapAlong(a, b, apart, d)
+  let count = 0
+  const parts = someDirection(a, b, apart, (x, y, z) => {
+    const value = overlapAlong(a, b, apart, x, y, z)
     if (value < best) best = value
-    if (best <= enough) return best
-    tried.push({ d, value })
-  }
-  tried.sort((p, q) => p.value - q.value)
-  const starts: Vec3[] = []
-  for (const { d, value } of tried) {
-    if (value > best * HOPELESS + 1) break
-    if (starts.some((other) => Math.abs(dot(other, d)) > NEAR)) continue
-    starts.push(d)
-    if (starts.length === STARTS) break
-  }
-  const [first = [1, 0, 0]] = axesOf(a.kind === 'cylinder' ? a : b)
-  const [spare = [0, 1, 0]] = axesOf(a.kind === 'cylinder' ? b : a)
+    tried[count++] = x
+    tried[count++] = y
+    tried[count++] = z
+    tried[count++] = value
+    return best <= enough
+  })
+  if (parts) return best
+  const first = unit(axisAt(a.kind === 'cylinder' ? a : b, 0))
+  const spare = unit(axisAt(a.kind === 'cylinder' ? b : a, 0))
+  const starts = startsAmong(count, best)
   for (const start of starts) {
     best = Math.min(best, refine(a, b, apart, start, first, spare, enough))
     if (best <= enough) return best
   }
   return best
+}
+
+/** The directions that were tried and the overlap along each, four figures a direction: it is filled and read at once. */
+const tried = new Float64Array(4 * 48)
+
+/** The few directions worth walking from, the least overlap first, none of them near another. */
+const startsAmong = (count: number, best: number): readonly Vec3[] => {
+  const starts: Vec3[] = []
+  for (let taken = 0; taken < count; taken += 4) {
+    let least = 0
+    for (let i = 4; i < count; i += 4) if ((tried[i + 3] ?? 0) < (tried[least + 3] ?? 0)) least = i
+    if ((tried[least + 3] ?? Infinity) > best * HOPELESS + 1) break
+    const d: Vec3 = [tried[least] ?? 0, tried[least + 1] ?? 0, tried[least + 2] ?? 0]
+    tried[least + 3] = Infinity
+    if (starts.some((other) => Math.abs(dot(other, d)) > NEAR)) continue
+    starts.push(d)
+    if (starts.length === STARTS) break
+  }
+  return starts
 }
 
 type Edges = Extract<Placed, { kind: 'box' }>['edges']
@@ -170,9 +235,6 @@ const betweenBoxes = (a: Edges, b: Edges, apart: Vec3, enough: number): number =
   }
   return best
 }
-/** The squared sine of the angle below which two directions are taken for the same. */
-const ALIKE = 1e-18
-
 /** Starts whose directions are closer than this (cosine) lead to the same place. */
 const NEAR = 0.995
 const STARTS = 3
@@ -196,7 +258,7 @@ const refine = (a: Placed, b: Placed, apart: Vec3, start: Vec3, along: Vec3, spa
   let x = start[0]
   let y = start[1]
   let z = start[2]
-  let best = overlapAlong(a, b, apart, start)
+  let best = overlapAlong(a, b, apart, x, y, z)
   let step = REFINE_START_RAD
   for (let i = 0; i < REFINE_STEPS && best > enough; i++) {
     const ref = Math.abs(x * along[0] + y * along[1] + z * along[2]) < 0.9 ? along : spare
@@ -244,8 +306,14 @@ const refine = (a: Placed, b: Placed, apart: Vec3, start: Vec3, along: Vec3, spa
  */
 export const passes = (a: Placed, b: Placed, way: Vec3, enough: number): boolean => {
   const apart = subtract(b.centre, a.centre)
-  return candidates(a, b).some((d) => {
-    const across = unit(subtract(d, scale(way, dot(d, way))))
-    return lengthOf(across) > 0.5 && overlapAlong(a, b, apart, across) <= enough
+  return someDirection(a, b, apart, (x, y, z) => {
+    const along = x * way[0] + y * way[1] + z * way[2]
+    const ax = x - way[0] * along
+    const ay = y - way[1] * along
+    const az = z - way[2] * along
+    const length = Math.sqrt(ax * ax + ay * ay + az * az)
+    // What runs along the way itself says nothing.
+    if (length < NO_LENGTH) return false
+    return overlapAlong(a, b, apart, ax / length, ay / length, az / length) <= enough
   })
 }
