@@ -315,12 +315,16 @@ interface OfEachPiece<S, N extends FactName = never> {
 }
 
 /** Every rule that takes its subjects piece by piece, in the order in which they were written down. */
-const byPieces: ((piece: PlacedPart) => boolean)[] = []
+const byPieces: ((piece: PlacedPart) => boolean | undefined)[] = []
 
 /** The rules that have something to say of a piece: most pieces concern few of them. */
 const rulesKept = perKey<PlacedPart, readonly number[]>('rules of a piece')
 const rulesOf = (piece: PlacedPart): readonly number[] =>
-  rulesKept(piece, String(byPieces.length), () => byPieces.flatMap((concerns, rule) => (concerns(piece) ? [rule] : [])))
+  rulesKept(piece, String(byPieces.length), () => {
+    const rules: number[] = []
+    for (let rule = 0; rule < byPieces.length; rule++) if (byPieces[rule]?.(piece)) rules.push(rule)
+    return rules
+  })
 
 /** Of placed pieces those that each rule has something to say of. */
 const piecesKept = perKey<readonly PlacedPart[], ReadonlyMap<number, readonly PlacedPart[]>>('pieces of a rule')
@@ -341,14 +345,16 @@ const piecesByRule = (placed: readonly PlacedPart[]): ReadonlyMap<number, readon
 /**
  * Subjects of a rule that follow from each placed piece by itself, whatever else is on the rig. What the rule made of
  * one stands as long as all stands that it read of the rest.
+ * @param concerns whether a piece has any, where that is told sooner than which
  */
 export const ofEachPiece = <S extends object, N extends FactName = never>(
   of: (piece: PlacedPart) => readonly S[],
   when: (facts: Sees<N>) => boolean = () => true,
+  concerns: (piece: PlacedPart) => boolean | undefined = (piece) => of(piece).length > 0,
 ): OfEachPiece<S, N> => {
   const kept = perThing('subjects of a piece', of)
   // Most pieces concern few rules: what a rule has nothing to say of is not kept one by one.
-  const rule = byPieces.push((piece) => of(piece).length > 0) - 1
+  const rule = byPieces.push(concerns) - 1
   const here = ({ assembly }: Sees<N>): readonly PlacedPart[] => piecesOf(assembly.placed).get(rule) ?? nobody
   return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), { of: kept, here, when })
 }
@@ -356,7 +362,7 @@ export const ofEachPiece = <S extends object, N extends FactName = never>(
 export const piecesThat = <N extends FactName = never>(
   wanted: (piece: PlacedPart) => boolean | undefined,
   when?: (facts: Sees<N>) => boolean,
-): OfEachPiece<PlacedPart, N> => ofEachPiece((piece) => (wanted(piece) ? [piece] : nobody), when)
+): OfEachPiece<PlacedPart, N> => ofEachPiece((piece) => (wanted(piece) ? [piece] : nobody), when, wanted)
 const nobody: readonly PlacedPart[] = []
 
 /** At which place among its rule's subjects something was found. */

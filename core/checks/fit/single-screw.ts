@@ -64,18 +64,25 @@ const turnedALittle = perThing('pieces turned by their play', (piece: PlacedPart
   return [PLAY_DEG, -PLAY_DEG].map((byDeg) => seat(host, { ...joint, turnDeg: joint.turnDeg + byDeg }, instance, part))
 })
 
+/** So far a piece's corners come round while it turns by its play, for each mm it is across. */
+const COMES_ROUND = 2 * Math.sin((PLAY_DEG * Math.PI) / 360)
+
 /** Does a neighbour's face stop it, whichever way it turns? */
 const stoppedBy = ({ assembly }: Sees, piece: PlacedPart): PlacedPart | undefined => {
+  const { min, max } = piece.bounds
+  const slackMm = -COMES_ROUND * lengthOf(subtract(max, min))
+  const near = assembly.placed.filter(
+    (other) => other !== piece.host && overlap(other.bounds, piece.bounds, slackMm) && !ridesOn(other, piece),
+  )
+  if (near.length === 0) return undefined
   const [one, other] = turnedALittle(piece)
   if (!one || !other) return undefined
   const meets = (turned: PlacedPart) =>
-    assembly.placed.find(
-      (near) =>
-        near !== piece.host &&
-        overlap(near.bounds, turned.bounds) &&
-        !ridesOn(near, piece) &&
-        clashWith(turned, [near]) > Math.max(PRESSES_MM, clashWith(piece, [near]) + PRESSES_MM),
-    )
+    near.find((by) => {
+      if (!overlap(by.bounds, turned.bounds)) return false
+      const depthMm = clashWith(turned, [by])
+      return depthMm > PRESSES_MM && depthMm > clashWith(piece, [by]) + PRESSES_MM
+    })
   const first = meets(one)
   return first && meets(other) ? first : undefined
 }

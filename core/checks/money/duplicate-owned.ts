@@ -1,27 +1,28 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { mate, mountOf, type Part } from '../../catalogue/index.ts'
-import { perPair } from '../../kernel/index.ts'
+import { perPairKey } from '../../kernel/index.ts'
 import { lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
 import { spareOwned, afterSwap } from '../places.ts'
 
+/** Whether a part goes on a mount of another, without turning or letting go where that is asked: known for each two parts. */
+const goesFirmly = perPairKey<Part, Part, boolean>('goes firmly')
+
 /** Does a part go where this piece sits, with a joint that neither turns nor lets go where this one's does not? */
-const sitsAsFirmly = perPair('sits as firmly', (piece: PlacedPart, part: Part): boolean => {
-  const mount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
-  if (!piece.host || !mount) return false
-  const host = { part: piece.host.part, mount }
-  const before = piece.mate?.ok ? piece.mate.value : undefined
-  return part.mounts.some((own) => {
-    const made = mate(host, { part, mount: own })
-    return (
-      made.ok &&
-      (made.value.holdsTwist || before?.holdsTwist === false) &&
-      (made.value.mayLift || before?.mayLift === false)
-    )
-  })
-})
+const sitsAsFirmly = ({ host: on, joint, mate: made }: PlacedPart, part: Part): boolean => {
+  const mount = on && mountOf(on.part, joint?.hostMount ?? '')
+  if (!on || !mount) return false
+  const mayTurn = made?.ok === true && !made.value.holdsTwist
+  const mayLift = made?.ok === true && !made.value.mayLift
+  return goesFirmly(on.part, part, `${mount.id} ${mayTurn} ${mayLift}`, () =>
+    part.mounts.some((own) => {
+      const now = mate({ part: on.part, mount }, { part, mount: own })
+      return now.ok && (now.value.holdsTwist || mayTurn) && (now.value.mayLift || mayLift)
+    }),
+  )
+}
 
 /** The part of the locker that does the same and can be put in, in every set-up. */
 const fromLocker = (facts: Sees, piece: PlacedPart): Part | undefined => {
