@@ -187,11 +187,13 @@ class Standing {
    * first; else one that goes against a stated order.
    */
   eased(): Standing | undefined {
-    for (const manner of ['as one', 'anyhow'] as const) {
-      const ways = [...this.pieces].flatMap((piece) => this.#way(piece, manner) ?? [])
-      const [next] = ways.sort((a, b) => a.riders.length - b.riders.length)
-      if (next) return this.#without(next)
-    }
+    const loads = new Map([...this.pieces].map((piece) => [piece, this.#ridersOf(piece).length]))
+    const byLoad = [...this.pieces].sort((a, b) => (loads.get(a) ?? 0) - (loads.get(b) ?? 0))
+    for (const manner of ['as one', 'anyhow'] as const)
+      for (const piece of byLoad) {
+        const next = this.#way(piece, manner)
+        if (next) return this.#without(next)
+      }
     return undefined
   }
 
