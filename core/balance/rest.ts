@@ -71,53 +71,81 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
  *   edge until the end of the arm, 100 mm off, is down: atan (80 / 100) = 38.7 degrees
  */
 export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
-  // Flat numbers: each turn moves every corner.
-  const count = touching.reduce((sum, { corners }) => sum + corners.length, 0)
-  const owners: Touching[] = []
-  const [x, y, z] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)]
-  for (const of of touching)
-    for (const at of of.corners) {
-      const i = owners.push(of) - 1
-      x[i] = at[0]
-      y[i] = at[1]
-      z[i] = at[2]
-    }
+  // Flat numbers, x y z x y z: each turn moves every corner.
+  const chunks = touching.map(flatOf)
+  const corners = new Float64Array(chunks.reduce((sum, { length }) => sum + length, 0))
+  let filled = 0
+  for (const chunk of chunks) {
+    corners.set(chunk, filled)
+    filled += chunk.length
+  }
+  let floor = Infinity
+  for (let i = 1; i < filled; i += 3) floor = Math.min(floor, corners[i] ?? Infinity)
   let mass = centre
   let tilted = 0
   for (let turn = 0; ; turn++) {
-    let floor = Infinity
-    for (const height of y) if (height < floor) floor = height
     const down: number[] = []
-    for (let i = 0; i < y.length; i++) if ((y[i] ?? 0) <= floor + TOUCH_MM) down.push(i)
-    const pivot = nearestOn(convexHull(down.map((i): Point2 => [x[i] ?? 0, z[i] ?? 0])), [mass[0], mass[2]])
+    for (let i = 1; i < filled; i += 3) if ((corners[i] ?? 0) <= floor + TOUCH_MM) down.push(i - 1)
+    const base = convexHull(down.map((i): Point2 => [corners[i] ?? 0, corners[i + 2] ?? 0]))
+    const pivot = nearestOn(base, [mass[0], mass[2]])
     const away = pivot ? Math.hypot(mass[0] - pivot[0], mass[2] - pivot[1]) : 0
     if (!pivot || away < 1e-6 || turn === MOST_TURNS) {
-      const on = [...new Set(down.flatMap((i) => owners[i] ?? []))]
+      const on = touchingAt(down, touching, chunks)
       return { tiltDeg: (tilted * 180) / Math.PI, on: on.map(({ piece, what }) => ({ piece, what })) }
     }
-    const [wayX, wayZ] = [(mass[0] - pivot[0]) / away, (mass[2] - pivot[1]) / away]
-    // How far each corner lies ahead of the edge it turns about, and over the table.
-    let steepest = Infinity
-    for (let i = 0; i < y.length; i++) {
-      const over = (y[i] ?? 0) - floor
-      const ahead = ((x[i] ?? 0) - pivot[0]) * wayX + ((z[i] ?? 0) - pivot[1]) * wayZ
-      if (over > TOUCH_MM && ahead > 1e-6) steepest = Math.min(steepest, over / ahead)
+    const [pivotX, pivotZ] = pivot
+    const wayX = (mass[0] - pivotX) / away
+    const wayZ = (mass[2] - pivotZ) / away
+    // How far each corner lies ahead of the edge it turns about, and over the table: the least steep is down next.
+    let nextOver = Infinity
+    let nextAhead = 1
+    for (let i = 0; i < filled; i += 3) {
+      const over = (corners[i + 1] ?? 0) - floor
+      const ahead = ((corners[i] ?? 0) - pivotX) * wayX + ((corners[i + 2] ?? 0) - pivotZ) * wayZ
+      if (over > TOUCH_MM && ahead > 1e-6 && over * nextAhead < nextOver * ahead) {
+        nextOver = over
+        nextAhead = ahead
+      }
     }
-    const angle = Math.atan(steepest)
-    const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
-    for (let i = 0; i < y.length; i++) {
-      const over = (y[i] ?? 0) - floor
-      const ahead = ((x[i] ?? 0) - pivot[0]) * wayX + ((z[i] ?? 0) - pivot[1]) * wayZ
+    const angle = Math.atan(nextOver / nextAhead)
+    const cos = Math.cos(angle)
+    const sin = Math.sin(angle)
+    let lowest = Infinity
+    for (let i = 0; i < filled; i += 3) {
+      const over = (corners[i + 1] ?? 0) - floor
+      const ahead = ((corners[i] ?? 0) - pivotX) * wayX + ((corners[i + 2] ?? 0) - pivotZ) * wayZ
       const forward = ahead * cos + over * sin - ahead
-      x[i] = (x[i] ?? 0) + forward * wayX
-      y[i] = floor + over * cos - ahead * sin
-      z[i] = (z[i] ?? 0) + forward * wayZ
+      const height = floor + over * cos - ahead * sin
+      corners[i] = (corners[i] ?? 0) + forward * wayX
+      corners[i + 1] = height
+      corners[i + 2] = (corners[i + 2] ?? 0) + forward * wayZ
+      if (height < lowest) lowest = height
     }
     const over = mass[1] - floor
     const forward = away * cos + over * sin - away
     mass = [mass[0] + forward * wayX, floor + over * cos - away * sin, mass[2] + forward * wayZ]
+    floor = lowest
     tilted += angle
   }
+}
+
+/** The corners of one thing that can touch, as figures. */
+const flatOf = perThing('corners in a row', ({ corners }: Touching) => Float64Array.from(corners.flat()))
+
+/** Whose corners these are, by where they begin among all that can touch; each once. */
+const touchingAt = (
+  begins: readonly number[],
+  touching: readonly Touching[],
+  chunks: readonly Float64Array[],
+): readonly Touching[] => {
+  const found = new Set<Touching>()
+  let before = 0
+  touching.forEach((one, k) => {
+    const end = before + (chunks[k]?.length ?? 0)
+    if (begins.some((begin) => begin >= before && begin < end)) found.add(one)
+    before = end
+  })
+  return [...found]
 }
 
 /** Directions all round, about evenly: the points of a cube's skin. */
