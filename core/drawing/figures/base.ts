@@ -1,4 +1,4 @@
-import type { Part } from '../../catalogue/index.ts'
+import { connectors, type Part } from '../../catalogue/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { disc, type Form, type Ink, rect, rows, stroke } from '../form.ts'
 import { along } from './glass.ts'
@@ -337,7 +337,34 @@ export const finderFigure = (part: Part): Figure =>
       : undefined
   })
 
-/** A coiled lead, as it lies in the bag: its turns, and nothing in their middle. */
+/** Of a plug so much is its tip, and so wide it is beside its body. */
+const TIP = { long: 0.3, wide: 0.66 } as const
+
+/** The two plugs of a lead, side by side in the middle of its coil, each as wide and long as its kind. */
+const plugsOf = ({ cable }: Part, radius: number): readonly Ink[] => {
+  if (!cable) return []
+  const ends = [cable.a, cable.b].map(({ connector }) => connectors[connector])
+  const scale = Math.min(1, ...ends.map(({ wideMm, bodyMm }) => Math.min((radius * 0.62) / wideMm, radius / bodyMm)))
+  return ends.flatMap(({ wideMm, bodyMm }, k): Ink[] => {
+    const [wide, long] = [wideMm * scale, bodyMm * scale]
+    const u = (k === 0 ? -1 : 1) * radius * 0.34
+    const body = long * (1 - TIP.long)
+    const low = -long / 2
+    return [
+      { look: 'metal', outline: rect(wide * TIP.wide, long * TIP.long, [u, low + body + (long * TIP.long) / 2]) },
+      {
+        look: 'knob',
+        outline: rect(wide, body, [u, low + body / 2]),
+        roundMm: 2,
+        lines: [0.3, 0.45, 0.6].map((share) =>
+          stroke([u - wide * 0.34, low + body * share], [u + wide * 0.34, low + body * share]),
+        ),
+      },
+    ]
+  })
+}
+
+/** A coiled lead, as it lies in the bag: its turns, and its plugs in their middle. */
 export const coilFigure = (part: Part): Figure =>
   part.solids.map((solid): Form | undefined => {
     if (!isBar(solid)) return undefined
@@ -345,7 +372,7 @@ export const coilFigure = (part: Part): Figure =>
     const turns = [0.88, 0.76, 0.64].map((k): Ink => ({ look: 'line', outline: disc(r * k) }))
     return {
       look: 'grip',
-      y: { holes: [{ outline: disc(r * 0.5) }], on: turns },
+      y: { holes: [{ outline: disc(r * 0.5) }], on: turns, plus: plugsOf(part, r), minus: plugsOf(part, r) },
       z: {
         roundMm: length / 2,
         on: [{ look: 'line', lines: rows(2, [-r * 0.9, r * 0.9], [-length / 5, length / 5]) }],

@@ -104,3 +104,16 @@ test('the small holes of a cage keep 8 mm off its mounts and away from its windo
   expect(holes).toBeGreaterThan(20)
   expect(inks({ ...cage, role: 'top-plate' }).filter(({ look, outline }) => look === 'line' && outline)).toEqual([])
 })
+
+test('a coiled lead shows its two plugs, as wide to each other as they are', () => {
+  const lead = demoParts.find(
+    ({ cable }) => cable && [cable.a.connector, cable.b.connector].sort().join() === 'hdmi-a,hdmi-d',
+  )
+  if (!lead) throw new Error('there is a lead from a large to a micro HDMI plug')
+  const [form] = figureOf(lead)
+  const bodies = (form?.y?.plus ?? []).filter(({ look }) => look === 'knob').map(({ outline = [] }) => outline)
+  const wide = bodies.map((outline) => Math.max(...outline.map(([u]) => u)) - Math.min(...outline.map(([u]) => u)))
+  // 20 mm and 13 mm wide, drawn to one scale.
+  expect(Math.max(...wide) / Math.min(...wide)).toBeCloseTo(20 / 13, 6)
+  expect(figureOf({ ...lead, cable: undefined } as Part)[0]?.y?.plus).toEqual([])
+})
