@@ -2,7 +2,7 @@ import { evaluate } from '@zucchini/core/assess'
 import { catalogueOf, connectors } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
-import { bentPath, leadLines } from './lead-lines.ts'
+import { bentPath, extentOfLeads, leadLines } from './lead-lines.ts'
 
 const context = { catalogue: catalogueOf(demoParts), owned: new Map(Object.entries(demoLocker)) }
 const fit = { scale: 2, x: 0, y: 0 }
@@ -88,4 +88,26 @@ test('of a lead to something off the rig a tail is drawn, with the plug that is 
   expect(line?.away && line.away.at[1]).toBeLessThan(2 * 300)
   const [before] = leadLines('side', evaluate(firstMark, 'slip', context).facts.leads, fit, [0, 0, 0])
   expect(before).not.toHaveProperty('away')
+})
+
+test('leads are told how far they hang out: every point of them lies within, and the line touches each side', () => {
+  const { leads } = evaluate(firstMark, 'crossing', context).facts
+  expect(extentOfLeads('top', [])).toBeUndefined()
+  for (const view of ['side', 'front', 'top', 'rear'] as const) {
+    const extent = extentOfLeads(view, leads)
+    if (!extent) throw new Error('the first mark has leads')
+    const lines = leadLines(view, leads, { scale: 1, x: 0, y: 0 }, [0, 0, 0])
+    const ends = lines.flatMap(({ d }) =>
+      [...d.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), -Number(y)] as const),
+    )
+    for (const [x, y] of ends) {
+      expect(x).toBeGreaterThan(extent.left - 0.1)
+      expect(x).toBeLessThan(extent.right + 0.1)
+      expect(y).toBeGreaterThan(extent.bottom - 0.1)
+      expect(y).toBeLessThan(extent.top + 0.1)
+    }
+    // Corners are rounded by 9 px at most: the line comes as near as that.
+    expect(extent.top - Math.max(...ends.map(([, y]) => y))).toBeLessThan(9)
+    expect(Math.min(...ends.map(([x]) => x)) - extent.left).toBeLessThan(9)
+  }
 })

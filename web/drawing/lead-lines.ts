@@ -1,7 +1,16 @@
 import { drawnLead, type Run } from '@zucchini/core/cabling'
 import { connectors } from '@zucchini/core/catalogue'
 import { add, direction, type Point2, scale, type Vec3 } from '@zucchini/core/kernel'
-import { type Fit, flat, hungPoints, nearness, onSheet, roundedPath, type ViewId } from '@zucchini/core/drawing'
+import {
+  type Extent,
+  type Fit,
+  flat,
+  hungPoints,
+  nearness,
+  onSheet,
+  roundedPath,
+  type ViewId,
+} from '@zucchini/core/drawing'
 
 /** A lead as it lies on an elevation. */
 export interface LeadLine {
@@ -39,6 +48,14 @@ export const bentPath = (points: readonly Point2[], by = ROUND_PX): string =>
       return `L${cut(before)}Q${round(p[0])} ${round(p[1])} ${cut(after)}`
     })
     .join('')
+
+/** How far leads hang out on an elevation, mm; undefined where there are none. */
+export const extentOfLeads = (view: ViewId, runs: readonly Run[]): Extent | undefined => {
+  const places = runs.flatMap((run) => hungPoints(drawnLead(run)).map((at) => flat(view, at)))
+  if (places.length === 0) return undefined
+  const [across, up] = [places.map(([x]) => x), places.map(([, y]) => y)]
+  return { left: Math.min(...across), right: Math.max(...across), bottom: Math.min(...up), top: Math.max(...up) }
+}
 
 /** How far an angled plug stands out of its socket; a usual figure. mm */
 const ANGLED_MM = 12

@@ -5,7 +5,7 @@ import type { Point2 } from '@zucchini/core/kernel'
 import { useElementSize } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
-import { leadLines } from '../../drawing/lead-lines.ts'
+import { extentOfLeads, leadLines } from '../../drawing/lead-lines.ts'
 import { dimensionPath, figureSpot, freeSpot, overall, plumbOf } from '../../drawing/dimensions.ts'
 import { throughLens } from '../../drawing/lens.ts'
 import { useLens } from '../../drawing/use-lens.ts'
@@ -71,15 +71,22 @@ const margins = computed(() => ({
   top: narrow.value ? 92 : 46,
   bottom: 50,
 }))
-/** Where a way out would put something beyond the sheet, the sheet makes room for it. */
-const GHOST_EDGES = { left: 8, right: 8, top: 46, bottom: 8 } as const
+/** Where a lead hangs beyond the sheet, or a way out would put something there, the sheet makes room for it. */
+const EDGES = { left: 8, right: 8, top: 46, bottom: 8 } as const
 const wholeFit = computed(() => {
   const fitted = (to: Extent) => fitTo(to, width.value, height.value, margins.value)
-  const plain = fitted(extent.value)
-  if (bench.hanging || bench.ghosts.length === 0) return plain
-  const ghost = extentOfRig(bench.view, { ...props.assessment.assembly, placed: bench.ghosts })
-  if (!Number.isFinite(ghost.left)) return plain
-  return fitted(withRoomFor(extent.value, ghost, plain, width.value, height.value, GHOST_EDGES))
+  if (bench.hanging) return fitted(extent.value)
+  const ghost =
+    bench.ghosts.length > 0 && extentOfRig(bench.view, { ...props.assessment.assembly, placed: bench.ghosts })
+  const more = [
+    bench.showLeads ? extentOfLeads(bench.view, props.assessment.facts.leads) : undefined,
+    ghost && Number.isFinite(ghost.left) ? ghost : undefined,
+  ]
+  const whole = more.reduce<Extent>(
+    (so, one) => withRoomFor(so, one, fitted(so), width.value, height.value, EDGES),
+    extent.value,
+  )
+  return fitted(whole)
 })
 const fit = computed(() => throughLens(wholeFit.value, bench.lens, width.value, height.value))
 const { dragging, handlers, click } = useLens(
