@@ -44,6 +44,15 @@ export const extentOfBoth = (view: ViewId, a: Assessment, b: Assessment): Extent
   }
 }
 
+/** How long each can be held; what can be held long differs from nothing by minutes. */
+const heldRow = (a: Assessment, b: Assessment): CompareRow => {
+  const isLong = ({ holdMinutes }: Assessment) => holdMinutes !== undefined && holdMinutes > LONG_MIN
+  const minutes = (side: Assessment) => (isLong(side) ? undefined : side.holdMinutes)
+  const row = rowOf(a, b)('held', 'held still for', minutes, holdWords)
+  const words = (side: Assessment, told: string) => (isLong(side) ? holdWords(side.holdMinutes ?? 0) : told)
+  return { ...row, a: words(a, row.a), b: words(b, row.b) }
+}
+
 /** What two set-ups are measured by, side by side. */
 export const compareRows = (a: Assessment, b: Assessment, { units }: Style): readonly CompareRow[] => {
   const row = rowOf(a, b)
@@ -87,12 +96,7 @@ export const compareRows = (a: Assessment, b: Assessment, { units }: Style): rea
       ({ steadiness }) => steadiness?.yaw,
       (value) => `${value.toFixed(2)} ×`,
     ),
-    row(
-      'held',
-      'held still for',
-      ({ holdMinutes }) => (holdMinutes !== undefined && holdMinutes > LONG_MIN ? undefined : holdMinutes),
-      holdWords,
-    ),
+    heldRow(a, b),
     row('set-up', 'put together in', ({ setupSeconds }) => setupSeconds, hoursMinutes),
   ]
 }
