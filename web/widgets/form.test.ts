@@ -2,6 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { defineComponent, h, ref } from 'vue'
 import { z } from 'zod'
 import { onPage } from '../testing/demo.ts'
+import { alertsOf, fieldOf } from '../testing/fields.ts'
 import Field from './Field.vue'
 import { formSchema, useSchemaForm } from './form.ts'
 
@@ -61,18 +62,12 @@ const formOf = async (answer: (piece: Piece) => Partial<Record<keyof Piece, stri
     },
   })
   const { page } = await onPage(Form)
-  const field = (label: string) => {
-    const id = page
-      .findAll('label')
-      .find((one) => one.text() === label)
-      ?.attributes('for')
-    return page.find<HTMLInputElement>(`[id="${id}"]`)
-  }
+  const field = (label: string) => fieldOf(page, label)
   const save = async () => {
     await page.find('form').trigger('submit')
     await settled()
   }
-  const wrong = () => page.findAll('[role="alert"]').map((one) => one.text())
+  const wrong = () => alertsOf(page)
   return { page, field, save, kept, wrong, shown }
 }
 

@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { defineComponent, h, ref } from 'vue'
 import { z } from 'zod'
+import { alertsOf, fieldOf } from '../testing/fields.ts'
 import Field from './Field.vue'
 import { orNothing, useLiveForm } from './form.ts'
 
@@ -52,20 +53,14 @@ const formOf = () => {
     },
   })
   const page = mount(Form)
-  const field = (label: string) => {
-    const id = page
-      .findAll('label')
-      .find((one) => one.text() === label)
-      ?.attributes('for')
-    return page.find<HTMLInputElement>(`[id="${id}"]`)
-  }
+  const field = (label: string) => fieldOf(page, label)
   const type = async (label: string, text: string) => {
     field(label).element.value = text
     await field(label).trigger('input')
     await field(label).trigger('change')
     await flushPromises()
   }
-  const wrong = () => page.findAll('[role="alert"]').map((one) => one.text())
+  const wrong = () => alertsOf(page)
   return { page, field, type, wrong, saves, day }
 }
 

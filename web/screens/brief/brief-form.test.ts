@@ -1,36 +1,29 @@
 import { type Brief, emptyBrief, type Phase } from '@zucchini/core/brief'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { alertsOf, fieldOf } from '../../testing/fields.ts'
 import DayPartRow from './DayPartRow.vue'
 import DayStart from './DayStart.vue'
 import LensUseRow from './LensUseRow.vue'
 
-const fieldOf = (page: VueWrapper, label: string) => {
-  const id = page
-    .findAll('label')
-    .find((one) => one.text() === label)
-    ?.attributes('for')
-  return page.get<HTMLInputElement>(`[id="${id}"]`)
-}
 const leave = async (page: VueWrapper, label: string, text: string) => {
   const field = fieldOf(page, label)
   field.element.value = text
   await field.trigger('change')
   await flushPromises()
 }
-const alerts = (page: VueWrapper) => page.findAll('[role="alert"]').map((one) => one.text())
 
 test('a part of the day: its minutes in bounds, its light by name or by the hour', async () => {
   const phase: Phase = { name: 'crossing out', kind: 'roll', minutes: 40, mains: false, scene: 'sun' }
   const page = mount(DayPartRow, { props: { phase, n: 2 } })
   await leave(page, 'Minutes of part 2', '0')
-  expect([alerts(page), page.emitted('change')]).toEqual([['A part of the day has 1 to 1,440 minutes.'], undefined])
+  expect([alertsOf(page), page.emitted('change')]).toEqual([['A part of the day has 1 to 1,440 minutes.'], undefined])
   await leave(page, 'Minutes of part 2', '164')
   await leave(page, 'Light in part 2', '')
   expect(page.emitted('change')).toEqual([
     [{ ...phase, minutes: 164 }],
     [{ name: 'crossing out', kind: 'roll', minutes: 40, mains: false }],
   ])
-  expect(alerts(page)).toEqual([])
+  expect(alertsOf(page)).toEqual([])
 })
 
 test('when and where: a town brings its degrees and clocks, a clock is read, a pole too far is refused', async () => {
@@ -46,7 +39,7 @@ test('when and where: a town brings its degrees and clocks, a clock is read, a p
   await leave(page, 'latitude', '91')
   await leave(page, 'clocks', 'Nowhere/Else')
   expect(page.emitted('change')?.length).toBe(before)
-  expect(alerts(page)).toEqual([
+  expect(alertsOf(page)).toEqual([
     'A latitude runs from −90 (south) to 90 (north).',
     'Choose the time zone whose clocks count there, such as Europe/Lisbon.',
   ])
@@ -55,7 +48,7 @@ test('when and where: a town brings its degrees and clocks, a clock is read, a p
 test('a share of the shooting runs from 0 to 100 percent', async () => {
   const page = mount(LensUseRow, { props: { name: 'the zoom', use: { partId: 'zoom', share: 60 } } })
   await leave(page, 'Share of the zoom', '101')
-  expect([alerts(page), page.emitted('change')]).toEqual([['A share runs from 0 to 100 percent.'], undefined])
+  expect([alertsOf(page), page.emitted('change')]).toEqual([['A share runs from 0 to 100 percent.'], undefined])
   await leave(page, 'Share of the zoom', '100')
   expect(page.emitted('change')).toEqual([[100]])
 })

@@ -1,5 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { onPage } from '../../testing/demo.ts'
+import { alertsOf, fieldOf } from '../../testing/fields.ts'
 import PriceForm from './PriceForm.vue'
 import RateForm from './RateForm.vue'
 import WatchForm from './WatchForm.vue'
@@ -47,22 +48,14 @@ const settled = async () => {
   }
 }
 type Page = Awaited<ReturnType<typeof onPage>>['page']
-const field = (page: Page, label: string) => {
-  const id = page
-    .findAll('label')
-    .find((one) => one.text() === label)
-    ?.attributes('for')
-  return page.find<HTMLInputElement>(`[id="${id}"]`)
-}
 const type = async (page: Page, label: string, text: string) => {
-  await field(page, label).setValue(text)
-  await field(page, label).trigger('change')
+  await fieldOf(page, label).setValue(text)
+  await fieldOf(page, label).trigger('change')
 }
 const send = async (page: Page) => {
   await page.find('form').trigger('submit')
   await settled()
 }
-const wrong = (page: Page) => page.findAll('[role="alert"]').map((one) => one.text())
 
 describe('a price that was seen', () => {
   const open = async () =>
@@ -72,7 +65,7 @@ describe('a price that was seen', () => {
     const page = await open()
     await type(page, 'shop', ' The corner shop ')
     await type(page, 'price', '99,90')
-    await field(page, 'second hand').setValue(true)
+    await fieldOf(page, 'second hand').setValue(true)
     await send(page)
     expect(sent).toEqual([
       {
@@ -91,18 +84,21 @@ describe('a price that was seen', () => {
       },
     ])
     expect(page.emitted('stored')).toEqual([[overview]])
-    expect([field(page, 'price').element.value, field(page, 'shop').element.value]).toEqual(['', ' The corner shop '])
+    expect([fieldOf(page, 'price').element.value, fieldOf(page, 'shop').element.value]).toEqual([
+      '',
+      ' The corner shop ',
+    ])
   })
 
   test('without a shop, without a price or with words for an amount it is not sent, and each is said at its field', async () => {
     const page = await open()
     await send(page)
-    expect(wrong(page)).toEqual(['Say which shop it was.', 'A price is 0 or more, such as 49.90.'])
+    expect(alertsOf(page)).toEqual(['Say which shop it was.', 'A price is 0 or more, such as 49.90.'])
     await type(page, 'shop', 'The corner shop')
     await type(page, 'price', '99')
     await type(page, 'sending', 'free')
     await send(page)
-    expect(wrong(page)).toEqual(['Sending costs 0 or more, such as 5.90.'])
+    expect(alertsOf(page)).toEqual(['Sending costs 0 or more, such as 5.90.'])
     expect(sent).toEqual([])
   })
 
@@ -113,13 +109,13 @@ describe('a price that was seen', () => {
     await type(page, 'price', '99')
     await type(page, 'currency', 'xyz')
     await send(page)
-    expect(wrong(page)).toHaveLength(1)
-    expect([page.emitted('stored'), field(page, 'price').element.value]).toEqual([undefined, '99.00'])
+    expect(alertsOf(page)).toHaveLength(1)
+    expect([page.emitted('stored'), fieldOf(page, 'price').element.value]).toEqual([undefined, '99.00'])
     expect(sent[0]?.body).toMatchObject({ currency: 'XYZ' })
     refuses = undefined
     await type(page, 'currency', '')
     await send(page)
-    expect([wrong(page), page.emitted('stored')?.length]).toEqual([[], 1])
+    expect([alertsOf(page), page.emitted('stored')?.length]).toEqual([[], 1])
   })
 })
 
@@ -128,7 +124,7 @@ describe('a price that is waited for', () => {
 
   test('is sent, and what is watched already stands in the field as a hint, with a way to stop', async () => {
     const page = await open(12000)
-    expect(field(page, 'tell me when it is under').attributes('placeholder')).toBe('120.00')
+    expect(fieldOf(page, 'tell me when it is under').attributes('placeholder')).toBe('120.00')
     await type(page, 'tell me when it is under', '99')
     await send(page)
     const stop = page.findAll('button').find((one) => one.text() === 'Stop')
@@ -146,7 +142,7 @@ describe('a price that is waited for', () => {
     for (const text of ['', '0', 'cheap']) {
       await type(page, 'tell me when it is under', text)
       await send(page)
-      expect([text, ...wrong(page)]).toEqual([text, 'Say under which price you want to know, such as 49.90.'])
+      expect([text, ...alertsOf(page)]).toEqual([text, 'Say under which price you want to know, such as 49.90.'])
     }
     expect(sent).toEqual([])
   })
@@ -157,7 +153,7 @@ test('a rate is sent in capitals for today; a currency of two letters and a rate
   await type(page, 'currency', 'gb')
   await type(page, 'one is worth, EUR', '0')
   await send(page)
-  expect(wrong(page)).toEqual([
+  expect(alertsOf(page)).toEqual([
     'Use a three-letter currency code, such as GBP.',
     'A rate must be more than 0: what one unit is worth here.',
   ])
