@@ -91,7 +91,8 @@ const left = (text: string) => {
 }
 const stepped = (event: KeyboardEvent) => {
   const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0
-  if (way === 0 || props.kind !== 'number') return
+  // Where figures are suggested, the arrows lead through those.
+  if (way === 0 || props.kind !== 'number' || props.suggestions.length > 0) return
   event.preventDefault()
   const now = typedNumber(textOf(event)) ?? 0
   set(String(Math.round((now + way * props.step) * 1000) / 1000))

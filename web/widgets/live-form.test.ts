@@ -147,3 +147,23 @@ test('a label that is only heard is there for those who hear', () => {
   const input = page.get('input')
   expect(page.get(`[id="${input.attributes('list')}"]`).findAll('option').length).toBe(2)
 })
+
+test('where figures are suggested the arrow keys lead through those, and change nothing', async () => {
+  const saves: unknown[] = []
+  const page = mount(
+    defineComponent({
+      setup: () => {
+        useLiveForm(
+          z.object({ iso: z.number() }),
+          () => ({ iso: 100 }),
+          (change) => saves.push(change),
+        )
+        return () => h(Field, { name: 'iso', label: 'ISO', kind: 'number', step: 100, suggestions: ['100', '800'] })
+      },
+    }),
+  )
+  const key = new KeyboardEvent('keydown', { key: 'ArrowDown', cancelable: true })
+  page.get('input').element.dispatchEvent(key)
+  await flushPromises()
+  expect([saves, key.defaultPrevented]).toEqual([[], false])
+})

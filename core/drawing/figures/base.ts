@@ -213,19 +213,15 @@ export const holderFigure = (part: Part): Figure =>
   part.solids.map((solid): Form | undefined => {
     if (!isBox(solid) || solid.size[0] < 30) return undefined
     const [wide, high, deep] = solid.size
-    const bands = [-1, 1].map((side): Ink => ({
-      look: 'knob',
-      outline: rect(wide * 0.12, deep, [side * wide * 0.26, 0]),
-      roundMm: 1,
-    }))
-    const ends = [-1, 1].map((side): Ink => ({
-      look: 'knob',
-      outline: rect(wide * 0.12, high, [side * wide * 0.26, 0]),
-      roundMm: 1,
-    }))
+    const bands = (long: number): readonly Ink[] =>
+      [-1, 1].map((side) => ({
+        look: 'knob',
+        outline: rect(wide * 0.12, long, [side * wide * 0.26, 0]),
+        roundMm: 1,
+      }))
     return {
-      y: { roundMm: 4, plus: [{ look: 'foam', outline: rect(wide - 8, deep - 8), roundMm: 3 }, ...bands] },
-      z: { roundMm: 1.5, on: ends },
+      y: { roundMm: 4, plus: [{ look: 'foam', outline: rect(wide - 8, deep - 8), roundMm: 3 }, ...bands(deep)] },
+      z: { roundMm: 1.5, on: bands(high) },
       x: { roundMm: 1.5 },
     }
   })

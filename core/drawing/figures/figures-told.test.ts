@@ -72,7 +72,7 @@ test('a tether hangs by a cord, a strap is broad', () => {
   expect(band?.x?.outline).toBeUndefined()
 })
 
-test('the small holes of a cage keep 8 mm off its mounts and away from its windows; one that is closed keeps them', () => {
+test('the small holes of a cage keep 8 mm off its mounts and away from its windows; other plates have none', () => {
   const cage = named('reedsmith-full-h1')
   let holes = 0
   figureOf(cage).forEach((form, i) => {

@@ -2,7 +2,6 @@
 import { exchanged } from '@zucchini/core/money'
 import { type Brief, briefSchema, conditionIds, type Condition, emptyBrief, shootKinds } from '@zucchini/core/brief'
 import { computed } from 'vue'
-import { z } from 'zod'
 import { useRig } from '../../stores/rig.ts'
 import { useContext } from '../../stores/context.ts'
 import Field from '../../widgets/Field.vue'
@@ -28,11 +27,7 @@ const codec = computed(() => (codecs.value.find(({ id }) => id === brief.value?.
 
 /** Takes a change into the rig if the whole brief still makes sense; else it is said at the field what would. */
 const { commit, refuse, show } = useLiveForm<Brief>(
-  z.preprocess(
-    // What is left empty sets no limit.
-    (value) => ({ ...(value as Brief), budgetMinor: (value as Brief).budgetMinor ?? 0 }),
-    briefSchema,
-  ) as z.ZodType<Brief>,
+  briefSchema,
   () => ({ ...(brief.value ?? emptyBrief), codec: codec.value ?? '' }),
   (part) => {
     if (part.currency) reckonIn(part.currency)
