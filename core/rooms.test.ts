@@ -39,6 +39,7 @@ const mayEnter: Readonly<Record<string, readonly string[]>> = {
     'media',
     'optics',
     'wiring',
+    'build-order',
   ],
   checks: [
     'kernel',

@@ -100,6 +100,10 @@ export const factSaid: Readonly<Record<FactName, Said>> = {
   crowds: { title: 'Sockets side by side', how: 'the bodies of two usual plugs, half a millimetre apart' },
   sight: { title: 'What the lens sees', how: 'the pyramid from the entrance pupil at the shortest focal length' },
   inShot: { title: 'In the picture', how: 'how far each solid stands into that pyramid' },
+  jams: {
+    title: 'Pieces that lock each other',
+    how: 'what can leave is taken off, straight or out and aside, piece by piece; what stays at the end is locked',
+  },
   network: {
     title: 'What feeds what',
     how: 'batteries, users and the leads between, with losses of converters and what the cold leaves',

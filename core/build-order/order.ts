@@ -2,7 +2,7 @@ import { type Assembly, type Brace, pathToRoot, type PlacedPart, ridesOn } from 
 import { standRoles } from '../balance/index.ts'
 import { toolName } from '../catalogue/index.ts'
 import { dot, perThing, type Vec3 } from '../kernel/index.ts'
-import { hasPath, type Path, pathsOf, stands, standsBefore } from './paths.ts'
+import { type Path, pathsOf, stands, standsBefore } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
 import { changesIn, turnsIn, withFewerTurns } from './turns.ts'
 
@@ -71,7 +71,7 @@ type Manner = 'as stated' | 'as one' | 'anyhow'
  * Taking apart what stands, piece by piece: what is free to go only grows by it, so no choice is ever wrong, and the other
  * way round it is an order in which all goes together.
  */
-class Standing {
+export class Standing {
   readonly pieces: ReadonlySet<PlacedPart>
   readonly braces: ReadonlySet<Brace>
   readonly taken: readonly Item[]
@@ -257,68 +257,15 @@ const fewestChanges = (start: Standing): Standing => {
  * All taken apart, or as far as it can be: where nothing goes any more, as one, or against what is stated.
  * @param cleared takes off all that goes by itself
  */
-const takenApart = (start: Standing, cleared: (standing: Standing) => Standing): Standing => {
+export const takenApart = (start: Standing, cleared: (standing: Standing) => Standing): Standing => {
   const end = cleared(start)
   const eased = end.isDone ? undefined : end.eased()
   return eased ? takenApart(eased, cleared) : end
 }
 
 /** Pieces that go on what they sit on, as does everything they sit on by way of. */
-const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> =>
+export const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> =>
   new Set(placed.filter((piece) => piece.joint && pathToRoot(piece).every(({ joint, mate }) => !joint || mate?.ok)))
-
-/** Pieces that lock each other, and stated orders that are broken whatever is done. */
-export interface Jams {
-  readonly knots: readonly Knot[]
-  readonly against: readonly Against[]
-}
-
-/**
- * Pieces that lock each other: whatever is taken off first, these stay. Holds are loosed before anything, so they are no
- * part of it; nor are tools. Most rigs have none, and it is told soon.
- */
-export const jamsIn = perThing('jams', (placed: readonly PlacedPart[]): Jams => {
-  const left = new Set(goingOn(placed))
-  const [root] = placed
-  const carries = new Map<PlacedPart, number>()
-  for (const { host } of left) if (host) carries.set(host, (carries.get(host) ?? 0) + 1)
-  const waits = (piece: PlacedPart): boolean => {
-    if (piece.part.order === undefined) return false
-    for (const other of left) if (other !== piece && wantsOff(piece, other)) return true
-    return false
-  }
-  // What was found in a way is in it as long as it stands.
-  const inWay = new Map<Path, PlacedPart>()
-  const isOpen = (piece: PlacedPart): boolean =>
-    hasPath(piece, (path) => {
-      const known = inWay.get(path)
-      if (known && (known === root || left.has(known))) return false
-      const isIn = (other: PlacedPart): boolean => other !== piece && stands(piece, other, path)
-      if (root && isIn(root)) {
-        inWay.set(path, root)
-        return false
-      }
-      for (const other of left)
-        if (isIn(other)) {
-          inWay.set(path, other)
-          return false
-        }
-      return true
-    })
-  for (let goes = true; goes;) {
-    goes = false
-    for (const piece of left) {
-      if ((carries.get(piece) ?? 0) > 0 || comesAlong(piece) || waits(piece) || !isOpen(piece)) continue
-      left.delete(piece)
-      if (piece.host) carries.set(piece.host, (carries.get(piece.host) ?? 0) - 1)
-      goes = true
-    }
-  }
-  if (left.size === 0) return nothing
-  const end = takenApart(new Standing(left, new Set(), [], [], root), (standing) => standing.clearedAnyhow())
-  return { knots: end.isDone ? [] : end.knots, against: end.against }
-})
-const nothing: Jams = { knots: [], against: [] }
 
 /** The order in which a set-up is put together, worked out by taking it apart. Leads are no part of it. */
 export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildOrder => {

@@ -6,8 +6,13 @@ export interface Ask {
   readonly query: (name: string) => unknown
 }
 
-/** How a query is worked out. It must ask for everything it uses, and nothing else may change what it gives. */
-export type Query = (ask: Ask) => unknown
+/**
+ * How a query is worked out. It must ask for everything it uses, and nothing else may change what it gives.
+ *
+ * What it gave before it had to be worked out anew is a hint: it may start from there where that is shorter, and must give
+ * what it gives without.
+ */
+export type Query = (ask: Ask, was?: unknown) => unknown
 
 /** All queries there are, by name; queries made for one subject are found by the function. */
 export type Queries = (name: string) => Query | undefined
@@ -265,7 +270,7 @@ export class Evaluator {
     this.#running.add(name)
     this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)
     try {
-      const made = query(this.#ask)
+      const made = query(this.#ask, before?.value)
       if (!before || before.error) return { used: 0, value: made, error: undefined, reads }
       return { used: 0, value: settled(before.value, made), error: undefined, reads }
     } catch (thrown) {

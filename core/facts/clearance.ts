@@ -1,5 +1,6 @@
 import { type Assembly, type PlacedPart, pointsOf } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
+import { jamsIn } from '../build-order/index.ts'
 import type { Part, Room } from '../catalogue/index.ts'
 import {
   clashesOf,
@@ -34,6 +35,7 @@ type Names =
   | 'crowds'
   | 'sight'
   | 'inShot'
+  | 'jams'
 
 /** What a glove adds under a grip and round a knob, mm. */
 export const GLOVE_MM = 8
@@ -82,4 +84,6 @@ export const clearanceFacts: FactTable<Names> = {
         if (found.intoMm > (worst.get(found.piece)?.intoMm ?? 0)) worst.set(found.piece, found)
     return [...worst.values()].sort((a, b) => b.intoMm - a.intoMm)
   }),
+  /** What locks each other, whatever is put on last. */
+  jams: fact([], ({ assembly }, was) => jamsIn(assembly.placed, was)),
 }

@@ -6,7 +6,8 @@ export interface Fact<K extends FactName = FactName> {
   readonly needs: readonly FactName[]
   /** The pieces it looks at have to do with this; left out: it looks at all. */
   readonly about: Concern | undefined
-  readonly make: (facts: Facts) => Figures[K]
+  /** @param was what it was before an edit: a hint to start from, which must not change what comes out */
+  readonly make: (facts: Facts, was?: Figures[K]) => Figures[K]
 }
 
 /**
@@ -15,7 +16,7 @@ export interface Fact<K extends FactName = FactName> {
  */
 export const fact = <K extends FactName, N extends FactName = never>(
   needs: readonly N[],
-  make: (facts: Sees<N>) => Figures[K],
+  make: (facts: Sees<N>, was?: Figures[K]) => Figures[K],
   about?: Concern,
 ): Fact<K> => ({ needs, about, make })
 

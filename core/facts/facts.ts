@@ -22,14 +22,14 @@ export const factTable: FactTable<FactName> = {
 }
 export const factNames = Object.keys(factTable) as readonly FactName[]
 
-type Made = (facts: Facts) => unknown
+type Made = (facts: Facts, was?: unknown) => unknown
 
 /** What a figure is made of may have failed: then that is what is told. */
 const told =
   (name: FactName, make: Made): Made =>
-  (facts) => {
+  (facts, was) => {
     try {
-      return make(facts)
+      return make(facts, was)
     } catch (error) {
       throw error instanceof FactFailure ? error : new FactFailure(name, error)
     }
@@ -42,7 +42,8 @@ const queries = queriesFor(
   Object.fromEntries(
     factNames.map((name) => {
       const { about, make } = factTable[name]
-      return [name, { about, answer: told(name, make) } satisfies Question]
+      const made = told(name, make as Made)
+      return [name, { about, answer: (facts, _, was) => made(facts, was) } satisfies Question]
     }),
   ),
   (id) => rules.get(id),
@@ -94,7 +95,7 @@ export const plainFactsOf = (assembly: Assembly, context: Context): Facts => {
   const facts = { assembly, context } as Facts
   for (const name of factNames) {
     let made: { readonly value: unknown } | undefined
-    const make = told(name, factTable[name].make)
+    const make = told(name, factTable[name].make as Made)
     Object.defineProperty(facts, name, {
       enumerable: true,
       get: () => (made ??= { value: make(facts) }).value,

@@ -31,6 +31,7 @@ import type {
   Size,
   Watched,
 } from '../clearance/index.ts'
+import type { Jams } from '../build-order/index.ts'
 import type { Context } from '../context/index.ts'
 import type { Recording } from '../media/index.ts'
 import type { Bill, Chance, Cost } from '../money/index.ts'
@@ -91,6 +92,7 @@ export interface Figures {
   readonly crowds: readonly Crowd[]
   readonly sight: Sight | undefined
   readonly inShot: readonly Intruder[]
+  readonly jams: Jams
 
   readonly network: Network
   readonly spares: readonly Spare[]

@@ -323,7 +323,8 @@ export type Reads = Noting['reads']
 /** A question about a moment, and the pieces it looks at; all of them when it names no concern. */
 export interface Question {
   readonly about: Concern | undefined
-  readonly answer: (facts: Facts, watched: () => Watched) => unknown
+  /** @param was what it was before an edit reached it, as a hint to start from */
+  readonly answer: (facts: Facts, watched: () => Watched, was?: unknown) => unknown
 }
 
 /** A view for each evaluator and concern, made when it is first wanted. */
@@ -365,7 +366,8 @@ export const queriesFor = (
     const id = name.slice(name.indexOf(' ') + 1)
     const question = name.startsWith('fact ') ? facts[id] : rules(id)
     if (!question) return undefined
-    const query: Query = (ask) => question.answer(viewOf(ask, question.about), () => watchedOf(ask, question.about))
+    const query: Query = (ask, was) =>
+      question.answer(viewOf(ask, question.about), () => watchedOf(ask, question.about), was)
     made.set(name, query)
     return query
   }

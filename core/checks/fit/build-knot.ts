@@ -1,6 +1,5 @@
-import { jamsIn, type Knot } from '../../build-order/index.ts'
+import type { Knot } from '../../build-order/index.ts'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { takenFrom } from '../../facts/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
@@ -22,7 +21,7 @@ const firstOfEach = perThing('knots, each once', (knots: readonly Knot[]): reado
 })
 
 /** Pieces that lock each other: whatever is put on last finds no way to its seat. */
-export const buildKnot = defineCheck<Knot, object>({
+export const buildKnot = defineCheck<Knot, object, 'jams'>({
   id: 'build-knot',
   family: 'fit',
   title: 'Can not be put together',
@@ -31,7 +30,7 @@ export const buildKnot = defineCheck<Knot, object>({
   source:
     'Every piece is drawn along the ways its joint lets it go, straight out or out and then aside; more than 1 mm into another is in its way. A bent way in is not looked for: try it before you buy.',
   ...noOptions,
-  needs: [],
+  needs: ['jams'],
   messages: {
     speaks: {
       locked: '{part} finds no way to its seat. {by} stands in it, whatever is put on first.',
@@ -39,7 +38,7 @@ export const buildKnot = defineCheck<Knot, object>({
     silent: {},
     cannotTell: {},
   },
-  subjects: (facts) => takenFrom(facts, ({ assembly }) => firstOfEach(jamsIn(assembly.placed).knots)),
+  subjects: ({ jams }) => firstOfEach(jams.knots),
   judge: ({ piece, by }) => ({
     group: 'speaks',
     message: 'locked',

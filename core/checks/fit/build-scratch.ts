@@ -1,6 +1,5 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { type Against, jamsIn, RUB_MM, rubs } from '../../build-order/index.ts'
-import { takenFrom } from '../../facts/index.ts'
+import { type Against, RUB_MM, rubs } from '../../build-order/index.ts'
 import { defineCheck, type Judgement, noOptions } from '../check.ts'
 
 /** What leaves a mark while the rig is put together: a way along the body, or an order its maker warns of. */
@@ -9,7 +8,7 @@ type Mark =
   | ({ readonly what: 'after' } & Against)
 
 /** A rig that can be put together, but not without a mark on it. */
-export const buildScratch = defineCheck<Mark, object>({
+export const buildScratch = defineCheck<Mark, object, 'jams'>({
   id: 'build-scratch',
   family: 'fit',
   title: 'Scratches while it is put together',
@@ -18,7 +17,7 @@ export const buildScratch = defineCheck<Mark, object>({
   source:
     'Ways that come more than 0.3 mm and at most 1 mm into the camera beyond where the piece sits, the gentlest of each; and what makers state of the order.',
   ...noOptions,
-  needs: [],
+  needs: ['jams'],
   messages: {
     speaks: {
       rubs: '{part} rubs along {body} on every way to its seat, by {depthMm:mm}. Tape the body before you slide it on.',
@@ -28,15 +27,14 @@ export const buildScratch = defineCheck<Mark, object>({
     silent: {},
     cannotTell: {},
   },
-  subjects: (facts) =>
-    takenFrom(facts, ({ assembly: { placed } }): readonly Mark[] => {
-      const [body] = placed
-      const marks = placed.flatMap((piece): Mark[] => {
-        const depthMm = body && piece.joint && piece.mate?.ok ? rubs(piece, body) : 0
-        return body && depthMm > RUB_MM && depthMm <= 1 ? [{ what: 'rubs', piece, body, depthMm }] : []
-      })
-      return [...marks, ...jamsIn(placed).against.map((one): Mark => ({ what: 'after', ...one }))]
-    }),
+  subjects: ({ assembly: { placed }, jams }) => {
+    const [body] = placed
+    const marks = placed.flatMap((piece): Mark[] => {
+      const depthMm = body && piece.joint && piece.mate?.ok ? rubs(piece, body) : 0
+      return body && depthMm > RUB_MM && depthMm <= 1 ? [{ what: 'rubs', piece, body, depthMm }] : []
+    })
+    return [...marks, ...jams.against.map((one): Mark => ({ what: 'after', ...one }))]
+  },
   judge: (mark) => {
     const { piece } = mark
     const other = mark.what === 'rubs' ? mark.body : mark.after

@@ -1,0 +1,131 @@
+import { syntheticRig } from '@zucchini/demo/synthetic'
+import { demoParts } from '@zucchini/demo/catalogue'
+import fc from 'fast-check'
+import { type PlacedPart, placeSetup } from '../assembly/index.ts'
+import { catalogueOf } from '../catalogue/index.ts'
+import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
+import { type Jams, jamsIn } from './index.ts'
+
+const placedOf = ({ rig, context: { catalogue } }: ReturnType<typeof tinyRig>): readonly PlacedPart[] => {
+  const [setup] = rig.setups
+  if (!setup) throw new Error('a set-up')
+  return placeSetup(rig, setup, catalogue).placed
+}
+const cube = (id: string) =>
+  tinyPart({ id, mounts: [plug('foot', 'thread-1/4'), socket('top', 'thread-1/4', [0, 20, 0])] })
+const told = ({ knots, against, free }: Jams) => [
+  free,
+  knots.map(({ piece, by }) => [piece.instance.id, ...by.map(({ instance }) => instance.id)]),
+  against.map(({ piece, after, why }) => `${piece.instance.id} ${after.instance.id} ${why}`),
+]
+
+/** A post with a roof over its neighbour's, `heightMm` up: of two, neither can be screwed in last. */
+const hook = (id: string, towards: 1 | -1, heightMm: number) =>
+  tinyPart({
+    id,
+    solids: [
+      { kind: 'box', centre: [0, 10, 0], size: [20, 20, 20], matter: 'body' },
+      { kind: 'box', centre: [towards * 25, heightMm, 0], size: [50, 3, 400], matter: 'body' },
+    ],
+    mounts: [plug('foot', 'thread-1/4')],
+  })
+const hooks = [hook('left', 1, 23), hook('right', -1, 27)]
+const hooked = [on('left', 'foot', 'camera', 'hole'), on('right', 'foot', 'camera', 'pinned')]
+const shoe = tinyPart({
+  id: 'c',
+  mounts: [plug('foot', 'nato', { lengthMm: 20 }), socket('top', 'thread-1/4', [0, 20, 0])],
+})
+const lockedRig = placedOf(
+  tinyRig(
+    [...hooks, shoe, cube('d'), cube('e')],
+    [...hooked, on('c', 'foot', 'camera', 'rail'), on('d', 'foot', 'c', 'top'), on('e', 'foot', 'd', 'top')],
+  ),
+)
+
+test('what goes off first leaves what was found among the others', () => {
+  const parts = [cube('a'), cube('b')]
+  const two = placedOf(tinyRig(parts, [on('a', 'foot', 'camera', 'hole')]))
+  const was = jamsIn(two)
+  expect(told(was)).toEqual([true, [], []])
+  const [camera, a] = two
+  if (!camera || !a) throw new Error('two pieces')
+  // b stands on a, and goes before it: nothing of the two is asked again.
+  const b = placedOf(tinyRig(parts, [on('a', 'foot', 'camera', 'hole'), on('b', 'foot', 'a', 'top')])).find(
+    ({ instance }) => instance.id === 'b',
+  )
+  if (!b) throw new Error('b')
+  const on2 = jamsIn([camera, a, b], was)
+  expect(on2.placed).toEqual([camera, a, b])
+  expect([on2.knots === was.knots, on2.against === was.against]).toEqual([true, true])
+  expect(told(on2)).toEqual(told(jamsIn([camera, a, b])))
+})
+
+/** Some of the pieces with all that they sit on. */
+const withHosts = (placed: readonly PlacedPart[], picked: readonly number[]): readonly PlacedPart[] => {
+  const chosen = new Set(picked.map((i) => i % placed.length))
+  const here = new Set<PlacedPart>(placed.slice(0, 1))
+  placed.forEach((piece, i) => {
+    if (!chosen.has(i)) return
+    for (let at: PlacedPart | undefined = piece; at; at = at.host) here.add(at)
+  })
+  return placed.filter((piece) => here.has(piece))
+}
+
+const catalogue = catalogueOf(demoParts)
+const rigs = [20, 40].map((pieces) => {
+  const rig = syntheticRig(pieces, 20, catalogue, 'calabash-h1')
+  const [setup] = rig.setups
+  if (!setup) throw new Error('a set-up')
+  return placeSetup(rig, setup, catalogue).placed
+})
+
+test('of random rigs, begun from what another was found to be or from nothing, they are the same', () => {
+  let [short, locked] = [0, 0]
+  const some = fc.uniqueArray(fc.nat(39), { maxLength: 40, size: 'max' })
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...rigs, lockedRig, lockedRig),
+      some,
+      some,
+      fc.boolean(),
+      (placed, one, other, more) => {
+        const before = withHosts(placed, one)
+        const after = withHosts(placed, more ? [...one, ...other.slice(0, 3)] : other)
+        const was = jamsIn(before)
+        const now = jamsIn(after, was)
+        if (now.knots === was.knots) short++
+        if (now.knots.length > 0) locked++
+        const { placed: among, ...found } = jamsIn(after)
+        expect(among).toBe(after)
+        expect({ ...now, placed: undefined }).toEqual({ ...found, placed: undefined })
+      },
+    ),
+    { numRuns: trialRuns(120), seed: trialSeed },
+  )
+  // Both were met: rigs that lock, and rigs of which nothing had to be asked again.
+  expect(short).toBeGreaterThan(10)
+  expect(locked).toBeGreaterThan(5)
+})
+
+test('of a rig that locks, a piece fewer is looked at anew', () => {
+  const was = jamsIn(lockedRig)
+  expect(told(was)).toEqual([
+    false,
+    [
+      ['left', 'right'],
+      ['right', 'left'],
+    ],
+    [],
+  ])
+  const less = lockedRig.filter(({ instance }) => instance.id !== 'right')
+  const free = jamsIn(less, was)
+  expect(told(free)).toEqual([true, [], []])
+  expect(told(jamsIn(lockedRig, free))).toEqual(told(was))
+})
+
+test('a piece more elsewhere leaves what locks as it was found, to the object', () => {
+  const was = jamsIn(lockedRig.slice(0, -1))
+  expect(jamsIn(lockedRig, was).knots).toBe(was.knots)
+  expect(was.knots).toHaveLength(2)
+})
