@@ -44,6 +44,7 @@ const titlesOf: Readonly<Partial<Record<FactName, readonly string[]>>> = {
   plugs: ['Plugs'],
   sight: ['What the lens sees'],
   inShot: ['In the picture'],
+  jams: ['Locked'],
   network: ['Who feeds whom', 'What a battery gives'],
   spares: ['What a battery gives'],
   bays: ['Charging'],

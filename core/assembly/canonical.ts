@@ -35,7 +35,10 @@ export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonl
  */
 const inRank = <T>(list: readonly T[], rankOf: (item: T) => number, keyOf: (item: T) => Key): readonly T[] => {
   if (list.length < 2) return list
-  const ranked = list.map((item) => ({ item, rank: rankOf(item) })).sort((a, b) => a.rank - b.rank)
+  const ranks = list.map(rankOf)
+  // Mostly it is in order already, and no two have a rank in common.
+  if (ranks.every((rank, i) => i === 0 || rank > (ranks[i - 1] ?? 0))) return list
+  const ranked = list.map((item, i) => ({ item, rank: ranks[i] ?? 0 })).sort((a, b) => a.rank - b.rank)
   const all: T[] = []
   for (let from = 0; from < ranked.length;) {
     let to = from + 1

@@ -159,10 +159,25 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
  * Puts one piece on a placed host. Same host, joint and instance give the same object, so that what did not change is
  * not worked out again.
  */
-export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart =>
-  seatsOf(host, joint)(part, seatedKey(instance), () => seated(host, joint, instance, part))
+export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
+  const seats = seatsOf(host, joint)
+  // Mostly it is the very same piece again.
+  if (seats.last?.part !== part || seats.lastOf !== instance) {
+    seats.last = seats.of(part, seatedKey(instance), () => seated(host, joint, instance, part))
+    seats.lastOf = instance
+  }
+  return seats.last
+}
 
-const seatsOf = perPair('seats', (_: PlacedPart, __: Joint) => perKey<Part, PlacedPart>('placed piece'))
+interface Seats {
+  last: PlacedPart | undefined
+  /** The instance it was asked for: one that says the same may have been the first. */
+  lastOf: Seated | undefined
+  readonly of: (part: Part, key: string, make: () => PlacedPart) => PlacedPart
+}
+const seatsOf = perPair('seats', (_: PlacedPart, __: Joint): Seats => {
+  return { last: undefined, lastOf: undefined, of: perKey<Part, PlacedPart>('placed piece') }
+})
 
 const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
   const hostMount = mountOf(host.part, joint.hostMount)

@@ -1,12 +1,13 @@
 import { mountOf, type Part, standardOf } from '../catalogue/index.ts'
-import { dot, point, subtract } from '../kernel/index.ts'
+import { dot, perThing, point, subtract } from '../kernel/index.ts'
 import { type Assembly, guestsOf, type PlacedPart } from './place.ts'
 
 /** The rails of a part that are rods with room to slide on. */
-export const rodRails = (part: Part) =>
+export const rodRails = perThing('rails of a part', (part: Part) =>
   part.mounts.filter(
     ({ lengthMm, travel, standard }) => lengthMm !== undefined && travel && standardOf(standard).kind === 'rods',
-  )
+  ),
+)
 
 /**
  * How much of a pair of rods is used, from the outermost clamp to the outermost on the other side, what the rods hang on

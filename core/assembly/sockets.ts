@@ -7,7 +7,18 @@ import {
   type PlugAngle,
   type Socket,
 } from '../catalogue/index.ts'
-import { add, compose, direction, dot, facing, type Frame, scale, subtract, type Vec3 } from '../kernel/index.ts'
+import {
+  add,
+  compose,
+  direction,
+  dot,
+  facing,
+  type Frame,
+  perThing,
+  scale,
+  subtract,
+  type Vec3,
+} from '../kernel/index.ts'
 import { type Assembly, everywhere, type PlacedPart } from './place.ts'
 import type { Link } from './rig.ts'
 
@@ -16,6 +27,17 @@ export interface SocketHere {
   readonly piece: PlacedPart
   readonly socket: Socket
 }
+
+/** The sockets in which some leads are plugged. */
+const pluggedIn = perThing(
+  'sockets with leads',
+  (links: readonly Link[]): ReadonlySet<string> =>
+    new Set(links.flatMap(({ from, to }) => [from, to].map(({ instance, socket }) => `${instance} ${socket}`))),
+)
+
+/** Is one of these leads plugged into a socket? */
+export const isPlugged = (links: readonly Link[], instance: string, socket: string): boolean =>
+  pluggedIn(links).has(`${instance} ${socket}`)
 
 /** A socket in words: the piece, and its own label or the kind of its connector. */
 export const socketName = ({ piece, socket }: SocketHere): string =>

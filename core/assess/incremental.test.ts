@@ -77,7 +77,9 @@ test('a plate more asks nothing of the day, the light or the sound anew', () => 
   for (const name of ['day', 'network', 'runDown', 'light', 'lensKit', 'sounds', 'pictures', 'recordings'])
     expect(asked).not.toContain(`fact ${name}`)
   expect(asked).toContain('fact mass')
-  expect(asked.length).toBeLessThan((factNames.length + checks.length) * 0.55)
+  // Which pieces are of a lot is looked up in one walk; all else is reckoned or judged.
+  const worked = asked.filter((name) => !name.startsWith('lot '))
+  expect(worked.length).toBeLessThan((factNames.length + checks.length) * 0.45)
 })
 
 test('a try leaves what it was tried on untouched', () => {

@@ -40,6 +40,8 @@ export interface Sag {
 export const areaMoment = (acrossMm: number, wallMm: number | undefined): number =>
   (Math.PI * (acrossMm ** 4 - (wallMm === undefined ? 0 : (acrossMm - 2 * wallMm) ** 4))) / 64
 
+const straight: readonly Sag[] = []
+
 /**
  * How far rods that are held at one end bend where their farthest load sits: `F a^2 (3 x - a) / 6 E I` for a load at `a`
  * seen at `x` (beam held at one end), summed over all that rides on them.
@@ -47,11 +49,12 @@ export const areaMoment = (acrossMm: number, wallMm: number | undefined): number
  * @example 1 kg 300 mm out on two aluminium tubes of 15 mm with a wall of 1.5: 9.81 x 300^3 / 3 x 69,000 x 2935 = 0.44
  */
 export const sagsOf = (assembly: Assembly, loads: ReadonlyMap<string, JointLoad>): readonly Sag[] =>
-  assembly.placed.flatMap((rods): Sag[] => {
+  assembly.placed.flatMap((rods): readonly Sag[] => {
     const { rod } = rods.part
+    if (!rod) return straight
     const [rail] = rodRails(rods.part)
     const own = mountOf(rods.part, rods.joint?.guestMount ?? '')
-    if (!rod || !rail?.travel || !own || loads.get(rods.instance.id)?.far !== 'guest') return []
+    if (!rail?.travel || !own || loads.get(rods.instance.id)?.far !== 'guest') return []
     const along = direction(rods.frame, rail.travel.along)
     const held =
       dot(subtract(point(rods.frame, own.at), rods.frame.at), along) + (own.travel ? (rods.joint?.slideMm ?? 0) : 0)

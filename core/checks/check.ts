@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { Command, PlacedPart } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
-import { type Measure, measuresIn, perKey, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
+import { type Measure, measuresIn, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts, Reads, Sees, Watched } from '../facts/index.ts'
-import { FactFailure } from '../facts/index.ts'
+import { FactFailure, lotOf } from '../facts/index.ts'
 import type { Aim, Aims } from './aim.ts'
 import { optionsFor } from './limits.ts'
 
@@ -314,34 +314,6 @@ interface OfEachPiece<S, N extends FactName = never> {
   readonly when: (facts: Sees<N>) => boolean
 }
 
-/** Every rule that takes its subjects piece by piece, in the order in which they were written down. */
-const byPieces: ((piece: PlacedPart) => boolean | undefined)[] = []
-
-/** The rules that have something to say of a piece: most pieces concern few of them. */
-const rulesKept = perKey<PlacedPart, readonly number[]>('rules of a piece')
-const rulesOf = (piece: PlacedPart): readonly number[] =>
-  rulesKept(piece, String(byPieces.length), () => {
-    const rules: number[] = []
-    for (let rule = 0; rule < byPieces.length; rule++) if (byPieces[rule]?.(piece)) rules.push(rule)
-    return rules
-  })
-
-/** Of placed pieces those that each rule has something to say of. */
-const piecesKept = perKey<readonly PlacedPart[], ReadonlyMap<number, readonly PlacedPart[]>>('pieces of a rule')
-const piecesOf = (placed: readonly PlacedPart[]): ReadonlyMap<number, readonly PlacedPart[]> =>
-  piecesKept(placed, String(byPieces.length), () => piecesByRule(placed))
-
-const piecesByRule = (placed: readonly PlacedPart[]): ReadonlyMap<number, readonly PlacedPart[]> => {
-  const all = new Map<number, PlacedPart[]>()
-  for (const piece of placed)
-    for (const rule of rulesOf(piece)) {
-      const list = all.get(rule)
-      if (list) list.push(piece)
-      else all.set(rule, [piece])
-    }
-  return all
-}
-
 /**
  * Subjects of a rule that follow from each placed piece by itself, whatever else is on the rig. What the rule made of
  * one stands as long as all stands that it read of the rest.
@@ -354,8 +326,7 @@ export const ofEachPiece = <S extends object, N extends FactName = never>(
 ): OfEachPiece<S, N> => {
   const kept = perThing('subjects of a piece', of)
   // Most pieces concern few rules: what a rule has nothing to say of is not kept one by one.
-  const rule = byPieces.push(concerns) - 1
-  const here = ({ assembly }: Sees<N>): readonly PlacedPart[] => piecesOf(assembly.placed).get(rule) ?? nobody
+  const here = lotOf(concerns)
   return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), { of: kept, here, when })
 }
 /** The placed pieces of a kind as the subjects of a rule. */
@@ -412,10 +383,10 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
   // What a rule makes of its subject alone is the same as long as it is the same subject.
   const alone = definition.judge.length < 2 ? new WeakMap<object, readonly Found[]>() : undefined
   const found = (subject: S, index: number, facts: Facts, options: O): readonly Found[] => {
+    const before = alone && typeof subject === 'object' && subject !== null ? alone.get(subject) : undefined
+    if (before && (before.length === 0 || indexOf.get(before) === index)) return before
     const find: Find = (now) => definition.subjects(now)[index]
     if (!alone || typeof subject !== 'object' || subject === null) return judgedOf(subject, find, facts, options)
-    const before = alone.get(subject)
-    if (before && (before.length === 0 || indexOf.get(before) === index)) return before
     const made = judgedOf(subject, find, facts, options)
     alone.set(subject, made)
     indexOf.set(made, index)
@@ -443,16 +414,23 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     }
     return [{ finding, aims: (now) => aimsOf(find, now) }]
   }
+  const eachOf = definition.subjects as Partial<OfEachPiece<S & object, N>>
+  /** The same subject in other figures. */
+  const sameOf = (piece: PlacedPart, k: number, { assembly }: Facts): S | undefined => {
+    const same = assembly.byInstance.get(piece.instance.id)
+    return same && eachOf.of?.(same)[k]
+  }
   const rows = new WeakMap<object, { readonly options: O; readonly reads: Reads; readonly made: readonly Found[] }>()
-  const kept = (subject: S & object, find: Find, { facts, noting }: Watched, options: O): readonly Found[] => {
+  /** What is made of one of the subjects of a piece. */
+  const kept = (piece: PlacedPart, k: number, subject: S & object, watched: Watched, options: O): readonly Found[] => {
+    const { facts, noting } = watched
     const row = rows.get(subject)
     if (row && row.options === options && noting.stands(row.reads)) return row.made
     noting.begin()
-    const made = judgedOf(subject, find, facts, options)
+    const made = judgedOf(subject, (now) => sameOf(piece, k, now), facts, options)
     rows.set(subject, { options, reads: noting.reads, made })
     return made
   }
-  const eachOf = definition.subjects as Partial<OfEachPiece<S & object, N>>
   const byPiece = (facts: Facts, { of, here }: OfEachPiece<S & object>, watched: Watched): readonly Found[] => {
     const all: Found[] = []
     if (!eachOf.when?.(facts)) return all
@@ -460,12 +438,8 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     for (const piece of here(facts)) {
       const subjects = of(piece)
       for (let k = 0; k < subjects.length; k++) {
-        const find: Find = ({ assembly }) => {
-          const same = assembly.byInstance.get(piece.instance.id)
-          return same && of(same)[k]
-        }
         try {
-          for (const one of kept(subjects[k] as S & object, find, watched, options)) all.push(one)
+          for (const one of kept(piece, k, subjects[k] as S & object, watched, options)) all.push(one)
         } catch (error) {
           all.push(...failed(error))
         }

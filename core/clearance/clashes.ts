@@ -1,4 +1,4 @@
-import { type Assembly, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, near, type PlacedPart } from '../assembly/index.ts'
 import { CLASH_MM, overlap, perPair } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
@@ -30,18 +30,14 @@ export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): num
 
 /** Every pair of pieces that press into each other by more than the tolerance, deepest first. */
 export const clashesOf = (assembly: Assembly): readonly Clash[] => {
-  const found: { readonly clash: Clash; readonly order: number }[] = []
   const { placed } = assembly
-  // From left to right, so that a piece is held only against those that begin before it ends.
-  const inRow = placed.map((piece, at) => ({ piece, at })).sort((p, q) => p.piece.bounds.min[0] - q.piece.bounds.min[0])
-  for (const [i, one] of inRow.entries())
-    for (let j = i + 1; j < inRow.length; j++) {
-      const other = inRow[j]
-      if (!other || other.piece.bounds.min[0] >= one.piece.bounds.max[0]) break
-      if (!overlap(one.piece.bounds, other.piece.bounds, CLASH_MM)) continue
-      const [a, b] = one.at < other.at ? [one, other] : [other, one]
-      const clash = measured(a.piece, b.piece)
-      if (clash.depthMm > 0) found.push({ clash, order: a.at * placed.length + b.at })
+  const found: Clash[] = []
+  placed.forEach((piece, i) => {
+    for (const other of near(placed, piece.bounds, CLASH_MM, i + 1)) {
+      const clash = measured(piece, other)
+      if (clash.depthMm > 0) found.push(clash)
     }
-  return found.sort((p, q) => q.clash.depthMm - p.clash.depthMm || p.order - q.order).map(({ clash }) => clash)
+  })
+  // Of two that are as deep, the one found first stays first.
+  return found.sort((p, q) => q.depthMm - p.depthMm)
 }

@@ -1,4 +1,4 @@
-import { type Assembly, type PlacedPart, plugFrame } from '../assembly/index.ts'
+import { type Assembly, near, type PlacedPart, plugFrame } from '../assembly/index.ts'
 import { connectors, type Socket, straightPlugMm } from '../catalogue/index.ts'
 import {
   type Bounds,
@@ -71,13 +71,13 @@ export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
   assembly.placed.flatMap((piece) => {
     const { each, all } = reachesOf(piece)
     if (each.length === 0) return []
-    const near = assembly.placed.filter((by) => by !== piece && overlap(all, by.bounds))
+    const beside = near(assembly.placed, all)
     return each.map(([socket, reach]): PlugRoom => {
       const wantedMm = straightPlugMm(socket.connector)
       let freeMm = wantedMm
       let nearest: PlacedPart | undefined
-      for (const by of near) {
-        if (!overlap(reach, by.bounds)) continue
+      for (const by of beside) {
+        if (by === piece || !overlap(reach, by.bounds)) continue
         const free = remembered(piece, by, socket.id, () => freeBefore(piece, socket, by, wantedMm))
         if (free < freeMm) [freeMm, nearest] = [free, by]
       }

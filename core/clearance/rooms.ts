@@ -1,4 +1,4 @@
-import { type Assembly, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, near, type PlacedPart } from '../assembly/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import {
   type Bounds,
@@ -6,7 +6,6 @@ import {
   CLASH_MM,
   compose,
   emptyBounds,
-  overlap,
   perKey,
   perPairKey,
   type Placed,
@@ -110,9 +109,8 @@ export const invasionsOf = (
     const key = `${i} ${grownMm}`
     const { poses, swept } = sweepOf(piece, i, grownMm)
     let worst: (Stop & { by: PlacedPart }) | undefined
-    for (const by of assembly.placed) {
+    for (const by of near(assembly.placed, swept, CLASH_MM)) {
       if (by === piece) continue
-      if (!overlap(swept, by.bounds, CLASH_MM)) continue
       const stop = stopOf(piece, by, key, () => firstStop(poses, by))
       if (stop && (!worst || stop.pose < worst.pose || (stop.pose === worst.pose && stop.depthMm > worst.depthMm)))
         worst = { ...stop, by }

@@ -1,4 +1,4 @@
-import { type Assembly, type PlacedPart, type Support } from '../assembly/index.ts'
+import { type Assembly, near, type PlacedPart, type Support } from '../assembly/index.ts'
 import {
   add,
   type Bounds,
@@ -154,8 +154,8 @@ const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watch
   const axis = axisOf(assembly)
   const sight = sightOn(piece, picture, eyeOf(assembly))
   const { at, out, up, right, spots, reach } = sight
-  const hiding = assembly.placed
-    .filter((other) => other !== piece && overlap(reach, other.bounds))
+  const hiding = near(assembly.placed, reach)
+    .filter((other) => other !== piece)
     .map((other) => ({ other, cuts: cutsOf(piece, other, sight) }))
     .filter(({ cuts }) => cuts.some(Boolean))
     .sort((a, b) => b.cuts.filter(Boolean).length - a.cuts.filter(Boolean).length)

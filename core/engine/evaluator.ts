@@ -20,10 +20,15 @@ export type Queries = (name: string) => Query | undefined
 /** The leaves as they are at one moment. Two moments are compared leaf by leaf, by identity. */
 export type Leaves = (name: string) => unknown
 
-/** What was seen of each leaf and of each other query: its value, or what stands for its error. */
+/**
+ * What was seen of each leaf, and of each other query its value or what stands for its error, in the order they were asked.
+ * Most queries read a handful: rows are shorter than maps, and are looked along sooner.
+ */
 interface Reads {
-  readonly leaves: Map<string, unknown>
-  readonly queries: Map<string, Entry>
+  readonly leaves: string[]
+  readonly saw: unknown[]
+  readonly queries: string[]
+  readonly entries: Entry[]
 }
 
 /** A value or an error, and all that was read on the way to it. */
@@ -33,6 +38,14 @@ interface Entry {
   readonly value: unknown
   readonly error: { readonly thrown: unknown } | undefined
   readonly reads: Reads
+}
+
+/** Stands for a query that is being worked out: whoever meets it asks in a ring. */
+const RUNNING: Entry = {
+  used: 0,
+  value: undefined,
+  error: undefined,
+  reads: { leaves: [], saw: [], queries: [], entries: [] },
 }
 
 /** What nobody looked at for so many moments is forgotten. */
@@ -53,9 +66,13 @@ export class RingError extends Error {
   }
 }
 
-const same = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && a.every((one, i) => Object.is(one, b[i]))
+const same = (a: readonly unknown[], b: readonly unknown[]): boolean => {
+  if (a.length !== b.length) return false
+  for (let i = 0; i < a.length; i++) if (!Object.is(a[i], b[i])) return false
+  return true
+}
 
+type Fields = Readonly<Record<string, unknown>>
 const isPlain = (value: object): boolean => Object.getPrototypeOf(value) === Object.prototype
 
 /**
@@ -70,8 +87,8 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
   if (a instanceof Map && b instanceof Map) return same([...a].flat(), [...b].flat())
   if (a instanceof Set && b instanceof Set) return same([...a], [...b])
   if (!isPlain(a) || !isPlain(b)) return false
-  const [x, y] = [Object.entries(a), Object.entries(b)]
-  return x.length === y.length && x.every(([key, value], i) => key === y[i]?.[0] && Object.is(value, y[i]?.[1]))
+  const [x, y] = [Object.keys(a), Object.keys(b)]
+  return same(x, y) && x.every((key) => Object.is((a as Fields)[key], (b as Fields)[key]))
 }
 
 /**
@@ -125,7 +142,7 @@ const alike = (a: unknown, b: unknown): boolean => {
   if (Object.is(a, b)) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || !isPlain(a) || !isPlain(b))
     return false
-  const [x, y] = [a as Readonly<Record<string, unknown>>, b as Readonly<Record<string, unknown>>]
+  const [x, y] = [a as Fields, b as Fields]
   let count = 0
   for (const key in x) {
     if (!sameOrList(x[key], y[key])) return false
@@ -150,7 +167,6 @@ export class Evaluator {
   readonly #moment: number
   readonly #entries = new Map<string, Entry>()
   readonly #counts = new Map<string, number>()
-  readonly #running = new Set<string>()
   readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name) }
   #reads: Reads | undefined
 
@@ -201,43 +217,46 @@ export class Evaluator {
 
   /** A leaf as it is now; read while a query runs, it is noted as something the query hangs on. */
   leaf(name: string): unknown {
-    const leaves = this.#reads?.leaves
-    if (!leaves) return this.#leaves(name)
-    const seen = leaves.get(name)
-    if (seen !== undefined) return seen
+    const noting = this.#reads
+    if (!noting) return this.#leaves(name)
+    const at = noting.leaves.indexOf(name)
+    if (at >= 0) return noting.saw[at]
     const value = this.#leaves(name)
-    leaves.set(name, value)
+    noting.leaves.push(name)
+    noting.saw.push(value)
     return value
   }
 
   /** Another query; read while a query runs, it is noted likewise. */
   query(name: string): unknown {
-    const noting = this.#reads?.queries
-    const seen = noting?.get(name)
-    if (seen) return valueOf(seen)
+    const noting = this.#reads
+    if (!noting) return valueOf(this.#entry(name))
+    const at = noting.queries.indexOf(name)
+    if (at >= 0) return valueOf(noting.entries[at] as Entry)
     const entry = this.#entry(name)
-    noting?.set(name, entry)
+    noting.queries.push(name)
+    noting.entries.push(entry)
     return valueOf(entry)
   }
 
   /** The leaves a query hangs on, directly or by others; for documents and tests. */
   leavesOf(name: string, found = new Set<string>()): ReadonlySet<string> {
     const { leaves, queries } = this.#entry(name).reads
-    for (const leaf of leaves.keys()) found.add(leaf)
-    for (const query of queries.keys()) this.leavesOf(query, found)
+    for (const leaf of leaves) found.add(leaf)
+    for (const query of queries) this.leavesOf(query, found)
     return found
   }
 
   /** What a query asked for itself. */
   readsOf(name: string): { readonly leaves: readonly string[]; readonly queries: readonly string[] } {
     const { leaves, queries } = this.#entry(name).reads
-    return { leaves: [...leaves.keys()], queries: [...queries.keys()] }
+    return { leaves, queries }
   }
 
   #entry(name: string): Entry {
     const known = this.#entries.get(name)
+    if (known === RUNNING) throw new RingError(name)
     if (known) return known
-    if (this.#running.has(name)) throw new RingError(name)
     const before = this.#before(name)
     const entry = before && this.#stands(before) ? before : this.#made(name, before)
     entry.used = this.#moment
@@ -249,13 +268,18 @@ export class Evaluator {
    * Is everything an entry read what it was? Leaves first; then queries in the order they were asked, for a later one
    * may hang on an earlier one.
    */
-  #stands({ reads: { leaves, queries } }: Entry): boolean {
-    for (const [name, saw] of leaves) if (!Object.is(this.#leaves(name), saw)) return false
-    for (const [name, saw] of queries) {
+  #stands({ reads: { leaves, saw, queries, entries } }: Entry): boolean {
+    for (let i = 0; i < leaves.length; i++) if (!Object.is(this.#leaves(leaves[i] as string), saw[i])) return false
+    for (let i = 0; i < queries.length; i++) {
+      const name = queries[i] as string
       // What reads in a ring now did not before: then it does not stand.
-      if (this.#running.has(name)) return false
+      if (this.#entries.get(name) === RUNNING) return false
+      const before = entries[i] as Entry
       const entry = this.#entry(name)
-      if (entry !== saw && !(entry.error === undefined && saw.error === undefined && Object.is(entry.value, saw.value)))
+      if (
+        entry !== before &&
+        !(entry.error === undefined && before.error === undefined && Object.is(entry.value, before.value))
+      )
         return false
     }
     return true
@@ -265,9 +289,9 @@ export class Evaluator {
     const query = this.#queries(name)
     if (!query) throw new RangeError(`There is no query "${name}".`)
     const outer = this.#reads
-    const reads: Reads = { leaves: new Map(), queries: new Map() }
+    const reads: Reads = { leaves: [], saw: [], queries: [], entries: [] }
     this.#reads = reads
-    this.#running.add(name)
+    this.#entries.set(name, RUNNING)
     this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)
     try {
       const made = query(this.#ask, before?.value)
@@ -276,7 +300,6 @@ export class Evaluator {
     } catch (thrown) {
       return { used: 0, value: undefined, error: { thrown }, reads }
     } finally {
-      this.#running.delete(name)
       this.#reads = outer
     }
   }

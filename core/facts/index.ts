@@ -1,6 +1,7 @@
 export * from './figures.ts'
 export * from './facts.ts'
 export { type Reads, takenFrom, type Watched } from './moment.ts'
+export { lotOf } from './lots.ts'
 export { FactFailure } from './failure.ts'
 export { blankWhereFailed } from './shown.ts'
 export { deliveryOf } from './glass.ts'

@@ -13,6 +13,7 @@ import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query
 import type { Context } from '../context/index.ts'
 import { perThing } from '../kernel/index.ts'
 import type { Facts } from './figures.ts'
+import { inLot, lotNamed } from './lots.ts'
 
 /**
  * Objects whose fields are leaves of their own: a rule that reads the money of the brief does not hang on its hours.
@@ -242,13 +243,17 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
     assembly,
     context: asking(ask, fields.context),
     ask,
+    about: concern,
   }) as unknown as Facts
 }
 
-/** One thing that was read: a leaf, a query or what was taken out of them, and what it was. */
-type Read =
-  | { readonly leaf: boolean; readonly name: string; readonly value: unknown }
-  | { readonly taken: (facts: Facts) => unknown; readonly value: unknown }
+/** One thing that was read: a leaf, a query or what was taken out of them, and what it was; all of one shape. */
+interface Read {
+  readonly leaf: string | undefined
+  readonly query: string | undefined
+  readonly taken: ((facts: Facts) => unknown) | undefined
+  readonly value: unknown
+}
 
 /**
  * Notes what is read while a question deals with one of its subjects, so that what it made of that subject can be
@@ -267,19 +272,19 @@ class Noting implements Ask {
   /** Notes what is taken out of the figures, rather than all of those figures. */
   taken(take: (facts: Facts) => unknown): unknown {
     const value = take(this.#plain)
-    this.#reads.push({ taken: take, value })
+    this.#reads.push({ leaf: undefined, query: undefined, taken: take, value })
     return value
   }
 
   leaf(name: string): unknown {
     const value = this.#ask.leaf(name)
-    this.#reads.push({ leaf: true, name, value })
+    this.#reads.push({ leaf: name, query: undefined, taken: undefined, value })
     return value
   }
 
   query(name: string): unknown {
     const value = this.#ask.query(name)
-    this.#reads.push({ leaf: false, name, value })
+    this.#reads.push({ leaf: undefined, query: name, taken: undefined, value })
     return value
   }
 
@@ -293,12 +298,13 @@ class Noting implements Ask {
 
   /** Reads it all again, so that the question hangs on it as before. */
   stands(reads: readonly Read[]): boolean {
-    for (const read of reads) {
-      const now =
-        'taken' in read ? read.taken(this.#plain) : read.leaf ? this.#ask.leaf(read.name) : this.#ask.query(read.name)
-      if (!Object.is(now, read.value)) return false
-    }
+    for (const read of reads) if (!Object.is(this.#now(read), read.value)) return false
     return true
+  }
+
+  #now({ leaf, query, taken }: Read): unknown {
+    if (query !== undefined) return this.#ask.query(query)
+    return leaf !== undefined ? this.#ask.leaf(leaf) : taken?.(this.#plain)
   }
 }
 
@@ -363,8 +369,13 @@ export const queriesFor = (
   return (name) => {
     const known = made.get(name)
     if (known) return known
+    const lot = lotNamed(name)
     const id = name.slice(name.indexOf(' ') + 1)
-    const question = name.startsWith('fact ') ? facts[id] : rules(id)
+    const question: Question | undefined = lot
+      ? { about: lot.about, answer: (seen) => inLot(seen, lot.lot) }
+      : name.startsWith('fact ')
+        ? facts[id]
+        : rules(id)
     if (!question) return undefined
     const query: Query = (ask, was) =>
       question.answer(viewOf(ask, question.about), () => watchedOf(ask, question.about), was)

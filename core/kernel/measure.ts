@@ -68,7 +68,8 @@ const placesIn = (text: string): readonly Place[] => {
 
 /** What a message measures: the value of each of its places that has one, with the unit the message states. */
 export const measuresIn = (text: string, numbers: Readonly<Record<string, number>>): readonly Measure[] =>
-  placesIn(text).flatMap(({ name, unit }) => {
+  placesIn(text).reduce<Measure[]>((measures, { name, unit }) => {
     const value = numbers[name]
-    return value === undefined ? [] : [unit ? { name, value, unit } : { name, value }]
-  })
+    if (value !== undefined) measures.push(unit ? { name, value, unit } : { name, value })
+    return measures
+  }, [])

@@ -3,7 +3,8 @@ import { type Shape, placeShape } from '../kernel/index.ts'
 import { levelDbu } from '../checks/sound/weak-preamp.ts'
 import { OFF_MM } from '../assembly/index.ts'
 import { evaluate } from '../assess/index.ts'
-import { tinyRig, type TinyRig } from './index.ts'
+import { jamsIn, SCRAPE_MM } from '../build-order/index.ts'
+import { on, plug, tinyPart, tinyRig, type TinyRig } from './index.ts'
 import { link, tank, usbLead, wiredRig } from './wired.ts'
 import { digits, type Example, limit, place } from './worked.ts'
 
@@ -45,6 +46,23 @@ export const bodyExamples: Readonly<Record<string, () => readonly Example[]>> = 
     return [
       ['0.44 mm', `${digits(sagMm, 2)} mm`],
       ['0.45 mm', `${digits(limit('rods-sag', 'mostMm'), 2)} mm`],
+    ]
+  },
+  Locked: () => {
+    const roofed = (id: string, towards: 1 | -1, heightMm: number) =>
+      tinyPart({
+        id,
+        solids: [
+          { kind: 'box', centre: [0, 10, 0], size: [20, 20, 20], matter: 'body' },
+          { kind: 'box', centre: [towards * 25, heightMm, 0], size: [50, 3, 400], matter: 'body' },
+        ],
+        mounts: [plug('foot', 'thread-1/4')],
+      })
+    const joints = [on('left', 'foot', 'camera', 'hole'), on('right', 'foot', 'camera', 'pinned')]
+    const { placed } = place(tinyRig([roofed('left', 1, 23), roofed('right', -1, 27)], joints))
+    return [
+      ['more than 1 mm', `more than ${digits(SCRAPE_MM)} mm`],
+      ['2 of 2 stay', `${digits(jamsIn(placed).knots.length)} of ${digits(placed.length - 1)} stay`],
     ]
   },
   'A shoe by its springs': () => [

@@ -1,9 +1,9 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { carriedBy, pathToRoot } from '../../assembly/index.ts'
+import { pathToRoot, ridesOn } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { lotOf, type Sees } from '../../facts/index.ts'
 
 const onShoe = ({ joint, host }: PlacedPart): boolean => {
   const mount = joint && host && mountOf(host.part, joint.hostMount)
@@ -11,11 +11,13 @@ const onShoe = ({ joint, host }: PlacedPart): boolean => {
 }
 
 /** What stands on a shoe and carries nothing but a drive. */
-const holders = ({ assembly }: Sees): readonly PlacedPart[] =>
-  assembly.placed.filter(
+const drives = lotOf(({ part }) => part.media?.stores?.kind === 'drive')
+const onShoes = lotOf(onShoe)
+
+const holders = (facts: Sees): readonly PlacedPart[] =>
+  onShoes(facts).filter(
     (piece) =>
-      onShoe(piece) &&
-      carriedBy(assembly, piece).some(({ part }) => part.media?.stores?.kind === 'drive') &&
+      drives(facts).some((drive) => ridesOn(drive, piece)) &&
       pathToRoot(piece).every((other) => other === piece || !onShoe(other)),
   )
 

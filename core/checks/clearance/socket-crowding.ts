@@ -1,4 +1,4 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { isPlugged, type PlacedPart } from '../../assembly/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
@@ -13,11 +13,7 @@ interface Neighbours {
 
 /** Is a lead plugged in there, in any set-up of the rig? A socket that stays empty crowds nobody. */
 const isUsed = ({ assembly: { rig } }: Sees, { piece, socket }: Plugged): boolean =>
-  rig.setups.some(({ links }) =>
-    links.some(({ from, to }) =>
-      [from, to].some((end) => end.instance === piece.instance.id && end.socket === socket.id),
-    ),
-  )
+  rig.setups.some(({ links }) => isPlugged(links, piece.instance.id, socket.id))
 
 /** Neighbours on one piece, one after the other in its data, and whatever else crowds, where both are used. */
 const neighbours = (facts: Sees<'crowds'>): readonly Neighbours[] =>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { PlacedPart } from '../../assembly/index.ts'
+import { guestsOf, type PlacedPart } from '../../assembly/index.ts'
 import { perPair } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -13,13 +13,15 @@ interface Pair {
 const pairOf = perPair('pairs on one host', (first: PlacedPart, second: PlacedPart): Pair => ({ first, second }))
 
 const pairs = ({ assembly: { placed } }: Sees): Pair[] => {
+  const guests = guestsOf(placed)
   const all: Pair[] = []
-  for (const [i, second] of placed.entries())
-    for (let j = 0; second.host && j < i; j++) {
-      const first = placed[j]
-      if (first?.host === second.host && first.joint?.hostMount !== second.joint?.hostMount)
-        all.push(pairOf(first, second))
+  for (const second of placed) {
+    const beside = second.host ? (guests.get(second.host) ?? []) : []
+    for (const first of beside) {
+      if (first === second) break
+      if (first.joint?.hostMount !== second.joint?.hostMount) all.push(pairOf(first, second))
     }
+  }
   return all
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
+import { near, type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
 import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
 import { type Mount, standardOf, type Tool } from '../../catalogue/index.ts'
 import { clashWith } from '../../clearance/index.ts'
@@ -71,14 +71,14 @@ const COMES_ROUND = 2 * Math.sin((PLAY_DEG * Math.PI) / 360)
 const stoppedBy = ({ assembly }: Sees, piece: PlacedPart): PlacedPart | undefined => {
   const { min, max } = piece.bounds
   const slackMm = -COMES_ROUND * lengthOf(subtract(max, min))
-  const near = assembly.placed.filter(
-    (other) => other !== piece.host && overlap(other.bounds, piece.bounds, slackMm) && !ridesOn(other, piece),
+  const beside = near(assembly.placed, piece.bounds, slackMm).filter(
+    (other) => other !== piece.host && !ridesOn(other, piece),
   )
-  if (near.length === 0) return undefined
+  if (beside.length === 0) return undefined
   const [one, other] = turnedALittle(piece)
   if (!one || !other) return undefined
   const meets = (turned: PlacedPart) =>
-    near.find((by) => {
+    beside.find((by) => {
       if (!overlap(by.bounds, turned.bounds)) return false
       const depthMm = clashWith(turned, [by])
       return depthMm > PRESSES_MM && depthMm > clashWith(piece, [by]) + PRESSES_MM

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Instance, Rig } from '../../assembly/index.ts'
+import type { Instance, Setup } from '../../assembly/index.ts'
 import { bagRoles, type Part, type Role } from '../../catalogue/index.ts'
 import { perThing } from '../../kernel/index.ts'
 import { goesBefore, lensOf, sizeOn } from '../../optics/index.ts'
@@ -28,14 +28,12 @@ const lensServed = ({ lensKit, assembly }: Sees<'lensKit'>, part: Part): string 
 /** The pieces that sit on something or are plugged in, in any set-up. */
 const inUse = perThing(
   'pieces in use',
-  (setups: Rig['setups']): ReadonlySet<string> =>
-    new Set(
-      setups.flatMap(({ joints, links, off = [] }) => [
-        ...joints.map(({ guest }) => guest),
-        ...links.map(({ cable }) => cable),
-        ...off.map(({ instance }) => instance),
-      ]),
-    ),
+  ({ joints, links, off = [] }: Setup): ReadonlySet<string> =>
+    new Set([
+      ...joints.map(({ guest }) => guest),
+      ...links.map(({ cable }) => cable),
+      ...off.map(({ instance }) => instance),
+    ]),
 )
 
 /** A piece of the kit that sits on nothing in any set-up. */
@@ -69,7 +67,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
   judge: ({ instance, part }, facts) => {
     const { assembly } = facts
     const names = { part: part.name, lens: '' }
-    const used = inUse(assembly.rig.setups).has(instance.id)
+    const used = assembly.rig.setups.some((setup) => inUse(setup).has(instance.id))
     if (part.power?.store && !used) return { group: 'silent', message: 'spare', names }
     const lens = used ? undefined : lensServed(facts, part)
     if (lens) return { group: 'silent', message: 'glass', names: { ...names, lens } }

@@ -3,18 +3,14 @@ import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { runParts, runNames } from '../wires.ts'
-import { socketName } from '../../assembly/index.ts'
+import { isPlugged, socketName } from '../../assembly/index.ts'
 
 /** Sockets held by little more than solder. */
 const small: ReadonlySet<string> = new Set(['hdmi-c', 'hdmi-d'])
 
 /** In how many set-ups a socket of the camera has a lead, and in how many it has none. */
 const comesAndGoes = ({ assembly: { rig } }: Sees, { link: { from } }: Run) => {
-  const plugged = rig.setups.filter(({ links }) =>
-    links.some((link) =>
-      [link.from, link.to].some((end) => end.instance === from.instance && end.socket === from.socket),
-    ),
-  ).length
+  const plugged = rig.setups.filter(({ links }) => isPlugged(links, from.instance, from.socket)).length
   return { plugged, without: rig.setups.length - plugged }
 }
 
