@@ -205,7 +205,7 @@ const roleGroups = stations.map((station) => ({
             <label class="block"
               ><span class="label block">mass, g</span
               ><input
-                class="field fig w-20 py-0.5"
+                class="field fig w-24 py-0.5"
                 type="number"
                 step="any"
                 min="0"
