@@ -7,6 +7,7 @@ import {
   dot,
   GRAVITY,
   lengthOf,
+  perThing,
   point,
   scale,
   subtract,
@@ -185,6 +186,14 @@ const turningAxis = (host: PlacedPart, { mate }: PlacedPart, mountId: string): V
   return direction(host.frame, mate?.ok && mate.value.along && mount.travel ? mount.travel.along : mount.out)
 }
 
+/** Where a piece meets its host, the axis about which it would turn there, and what hangs under it: of the piece alone. */
+const jointOf = perThing('joint of a piece', (piece: PlacedPart) => {
+  const { host, joint } = piece
+  const face = host && joint && mountPoint(host, joint.hostMount)
+  if (!host || !face) return undefined
+  return { face, axis: turningAxis(host, piece, joint.hostMount), level: !inHand(piece) }
+})
+
 /** First moment about an axis: of weight pulling down, or of weight pulling the worst way, g mm. */
 const turning = (first: Vec3, axis: Vec3, level: boolean): number =>
   level ? Math.abs(dot(cross(first, [0, -1, 0]), axis)) : lengthOf(cross(first, axis))
@@ -266,10 +275,10 @@ export const jointLoadsOf = (
   }))
   const loads = new Map<string, JointLoad>()
   for (const piece of assembly.placed) {
-    const { host, joint } = piece
-    const face = host && joint && mountPoint(host, joint.hostMount)
+    const joint = jointOf(piece)
     const side = sides.get(piece)
-    if (!host || !face || !side) continue
+    if (!joint || !side) continue
+    const { face, axis, level } = joint
     let netG = side.massG
     let first = side.first
     for (const { heldG, first: held, under } of bearings)
@@ -278,9 +287,8 @@ export const jointLoadsOf = (
         first = subtract(first, held)
       }
     const net = subtract(first, scale(face, netG))
-    const places = across.flatMap((brace) =>
-      brace.at && brace.guest.has(piece) !== brace.host.has(piece) ? [brace.at] : [],
-    )
+    const places: Vec3[] = []
+    for (const { at, guest, host } of across) if (at && guest.has(piece) !== host.has(piece)) places.push(at)
     const acting = Math.abs(netG) < 1e-9 ? face : add(face, scale(net, 1 / netG))
     const holds = places.length + 1
     const own = scale(net, 1 / holds)
@@ -289,7 +297,7 @@ export const jointLoadsOf = (
       massG: Math.abs(netG) * partOfJoint(face, acting, places),
       first: own,
       momentNm: newtonMetres(Math.hypot(own[0], own[2])),
-      twistNm: newtonMetres(turning(own, turningAxis(host, piece, joint.hostMount), !inHand(piece))),
+      twistNm: newtonMetres(turning(own, axis, level)),
       holds,
     })
   }

@@ -1,4 +1,4 @@
-import { type Assembly, type Brace, pathToRoot, type PlacedPart, ridesOn } from '../assembly/index.ts'
+import { type Assembly, type Brace, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
 import { toolName } from '../catalogue/index.ts'
 import { dot, perThing, type Vec3 } from '../kernel/index.ts'
@@ -265,7 +265,13 @@ export const takenApart = (start: Standing, cleared: (standing: Standing) => Sta
 
 /** Pieces that go on what they sit on, as does everything they sit on by way of. */
 export const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> =>
-  new Set(placed.filter((piece) => piece.joint && pathToRoot(piece).every(({ joint, mate }) => !joint || mate?.ok)))
+  new Set(placed.filter((piece) => piece.joint && goesOn(piece)))
+
+/** Does a piece go on what it sits on, as far as the camera? */
+const goesOn = perThing(
+  'goes on as far as the camera',
+  ({ joint, mate, host }: PlacedPart): boolean => !joint || (mate?.ok === true && (!host || goesOn(host))),
+)
 
 /** The order in which a set-up is put together, worked out by taking it apart. Leads are no part of it. */
 export const buildOrderOf = perThing('build order', (assembly: Assembly): BuildOrder => {

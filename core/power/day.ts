@@ -2,7 +2,7 @@ import { type Phase, type PhaseKind } from '../brief/index.ts'
 import { type Bays, baysFor, type Charge, ChargingTable, fillMinutes } from './charging.ts'
 import { CHARGING, type Draw, type Flow, flowAt, fullCells } from './flow.ts'
 import { drained, hoursToNext, spentWh } from './cascade.ts'
-import type { Cell, Network, PowerNode } from './network.ts'
+import type { Cell, Network } from './network.ts'
 
 const HOUR_MIN = 60
 /** Times shorter than this are the same moment, h. */
@@ -11,10 +11,10 @@ const SAME_H = 1e-9
 const SAME_WH = 1e-9
 
 /** What a piece draws in a part of the day, W. */
-export const drawIn =
-  (kind: PhaseKind): Draw =>
-  (node: PowerNode): number =>
-    kind === 'off' ? 0 : kind === 'roll' ? node.drawW : node.standbyW
+export const drawIn = (kind: PhaseKind): Draw => (kind === 'off' ? offDraw : kind === 'roll' ? rollDraw : waitDraw)
+const offDraw: Draw = () => 0
+const rollDraw: Draw = ({ drawW }) => drawW
+const waitDraw: Draw = ({ standbyW }) => standbyW
 
 /** A battery in the bag. */
 export interface Spare {

@@ -1,3 +1,4 @@
+import { numberOf, perKey, perThing } from '../kernel/index.ts'
 import type { Cell, Feed, Network, PowerNode } from './network.ts'
 
 /** Watts below which nothing flows: rounding. */
@@ -36,12 +37,38 @@ interface Pass {
   readonly lossW: number
 }
 
+/** A network by its pieces: a day asks where its power goes hundreds of times. */
+interface Board {
+  readonly nodes: ReadonlyMap<string, PowerNode>
+  readonly cells: ReadonlyMap<string, Cell>
+  /** What feeds each piece, in the order of the feeds. */
+  readonly into: ReadonlyMap<string, readonly Feed[]>
+  /** From what is fed last to what feeds first. */
+  readonly backwards: readonly string[]
+}
+const boardOf = perThing('networks by piece', ({ nodes, cells, feeds, order }: Network): Board => {
+  const into = new Map<string, Feed[]>()
+  for (const feed of feeds) {
+    const list = into.get(feed.to)
+    if (list) list.push(feed)
+    else into.set(feed.to, [feed])
+  }
+  return {
+    nodes: new Map(nodes.map((node) => [node.id, node])),
+    cells: new Map(cells.map((cell) => [cell.id, cell])),
+    into,
+    backwards: order.toReversed(),
+  }
+})
+const nothing: readonly Feed[] = []
+
 /** Pieces and batteries that have power behind them. */
-const liveOf = ({ cells, nodes, feeds, order }: Network, left: ReadonlyMap<string, number>): ReadonlySet<string> => {
+const liveOf = (network: Network, left: ReadonlyMap<string, number>, dead: ReadonlySet<Feed>): ReadonlySet<string> => {
+  const { into } = boardOf(network)
   const live = new Set<string>()
-  for (const cell of cells) if ((left.get(cell.id) ?? 0) > 0) live.add(cell.id)
-  for (const node of nodes) if (node.mains) live.add(node.id)
-  for (const id of order) if (feeds.some((feed) => feed.to === id && live.has(feed.from))) live.add(id)
+  for (const cell of network.cells) if ((left.get(cell.id) ?? 0) > 0) live.add(cell.id)
+  for (const node of network.nodes) if (node.mains) live.add(node.id)
+  for (const id of network.order) if (into.get(id)?.some((feed) => live.has(feed.from) && !dead.has(feed))) live.add(id)
   return live
 }
 
@@ -66,11 +93,8 @@ const pass = (
   dark: ReadonlySet<string>,
   dead: ReadonlySet<Feed>,
 ): Pass => {
-  const { order } = network
-  const feeds = network.feeds.filter((feed) => !dead.has(feed))
-  const live = liveOf({ ...network, feeds }, left)
-  const nodes = new Map(network.nodes.map((node) => [node.id, node]))
-  const cells = new Map(network.cells.map((cell) => [cell.id, cell]))
+  const { nodes, cells, into: feedsInto, backwards } = boardOf(network)
+  const live = liveOf(network, left, dead)
   const wanted = new Map<string, number>()
   const cellW = new Map<string, number>()
   const feedW = new Map<Feed, number>()
@@ -78,7 +102,7 @@ const pass = (
   const cut: Feed[] = []
   let [usedW, storedW, wallW, lossW] = [0, 0, 0, 0]
   const ask = (id: string, watts: number) => wanted.set(id, (wanted.get(id) ?? 0) + watts)
-  for (const id of [...order].reverse()) {
+  for (const id of backwards) {
     const passed = wanted.get(id) ?? 0
     if (cells.has(id)) {
       cellW.set(id, (cellW.get(id) ?? 0) + passed)
@@ -92,14 +116,16 @@ const pass = (
       usedW += own
       continue
     }
-    const into = feeds.filter((feed) => feed.to === id)
+    const all = feedsInto.get(id) ?? nothing
+    const into = dead.size === 0 ? all : all.filter((feed) => !dead.has(feed))
     const seat = into.find((feed) => !feed.link && cells.has(feed.from))
     const works = (feed: Feed) =>
       live.has(feed.from) &&
       !isSpent(feed, cells, left) &&
       (!feed.needsPack || (seat !== undefined && (left.get(seat.from) ?? 0) > 0))
     const taken: [Feed, number][] = []
-    for (const feed of into.filter(works)) {
+    for (const feed of into) {
+      if (!works(feed)) continue
       const watts = Math.min(open, feed.limitW)
       taken.push([feed, watts])
       open -= watts
@@ -107,7 +133,7 @@ const pass = (
     if (open > NOTHING_W) {
       // Too little: nothing works here, and nothing is passed on.
       if (own > 0) starved.push(id)
-      else cut.push(...feeds.filter((feed) => feed.from === id && (feedW.get(feed) ?? 0) > 0))
+      else cut.push(...network.feeds.filter((feed) => feed.from === id && (feedW.get(feed) ?? 0) > 0))
       continue
     }
     usedW += own
@@ -139,8 +165,33 @@ export const flowAt = (
   network: Network,
   left: ReadonlyMap<string, number>,
   draw: Draw,
-  dark: ReadonlySet<string> = new Set(),
-): Flow => {
+  dark: ReadonlySet<string> = none,
+): Flow => flows(network, stateOf(network, left, draw, dark), () => flowIn(network, left, draw, dark))
+
+const none: ReadonlySet<string> = new Set()
+const flows = perKey<Network, Flow>('where power goes')
+
+/**
+ * All of a moment that the flow hangs on. It is the same whatever a battery still holds, as long as it is neither empty
+ * nor full nor too low for one of its loads: a day passes through a few such states many times.
+ */
+const stateOf = (
+  network: Network,
+  left: ReadonlyMap<string, number>,
+  draw: Draw,
+  dark: ReadonlySet<string>,
+): string => {
+  let state = `${numberOf(draw)} `
+  for (const { id, usableWh } of network.cells) {
+    const has = left.get(id) ?? 0
+    state += (has > 0 ? 1 : 0) + (has < usableWh ? 2 : 0)
+  }
+  const { cells } = boardOf(network)
+  for (const feed of network.feeds) if (feed.ends) state += isSpent(feed, cells, left) ? 'x' : 'o'
+  return dark.size === 0 ? state : `${state} ${[...dark].join()}`
+}
+
+const flowIn = (network: Network, left: ReadonlyMap<string, number>, draw: Draw, dark: ReadonlySet<string>): Flow => {
   const all = new Set(dark)
   const dead = new Set<Feed>()
   for (;;) {

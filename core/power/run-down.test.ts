@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import type { Part } from '../catalogue/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { onTank, networkFor } from '../testing/wired.ts'
-import { drawIn, planDay, runDown } from './index.ts'
+import { drawIn, flowAt, planDay, runDown } from './index.ts'
 
 const rolling = drawIn('roll')
 
@@ -93,4 +93,41 @@ test('over the day such a battery is changed when its load switches off, not whe
   expect(plan(12).darkMin.get('screen')).toBeCloseTo(1000 - 1080 * (1 - 1 / 5.8), 6)
   const { kinds } = plan(12)
   expect(kinds.find(({ kind }) => kind === 'tank')?.needed).toBe(2)
+})
+
+test('where the power goes hangs on what is empty, full or too low, and on no other charge', () => {
+  const network = tapped(12)
+  const at = (packWh: number, tankWh: number) =>
+    flowAt(
+      network,
+      new Map([
+        ['pack', packWh],
+        ['tank', tankWh],
+      ]),
+      rolling,
+    )
+  const usable = new Map(network.cells.map(({ id, usableWh }) => [id, usableWh]))
+  const [packWh = 0, tankWh = 0] = [usable.get('pack'), usable.get('tank')]
+  // The screen at the tap wants 12 V: it goes dark when 1 of the 5.8 V of the tank is left.
+  const lowWh = tankWh / 5.8
+  expect(at(packWh / 2, tankWh / 2)).toBe(at(packWh / 3, lowWh + 1))
+  expect(at(packWh / 2, lowWh + 1).dark).toEqual(new Set())
+  expect(at(packWh / 2, lowWh - 1).dark).toEqual(new Set(['screen']))
+  // Each of these is another state, worked out as if it were the first that was ever asked for.
+  const levels = fc.tuple(
+    fc.constantFrom(0, 1e-10, 1, packWh - 1, packWh),
+    fc.constantFrom(0, 1, lowWh, lowWh + 1, tankWh),
+  )
+  fc.assert(
+    fc.property(fc.array(levels, { minLength: 1, maxLength: 8 }), (walk) => {
+      for (const [pack, tank] of walk) {
+        const left = new Map([
+          ['pack', pack],
+          ['tank', tank],
+        ])
+        expect(flowAt(network, left, rolling)).toEqual(flowAt({ ...network }, left, rolling))
+      }
+    }),
+    { seed: trialSeed, numRuns: 60 },
+  )
 })

@@ -1,4 +1,4 @@
-import { mountOf, standardOf } from '../../catalogue/index.ts'
+import { mountOf, type Part, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { standRoles } from '../../balance/index.ts'
@@ -6,21 +6,20 @@ import { standRoles } from '../../balance/index.ts'
 /** What the rig is set on its stands by, in all its set-ups: the set-up's name and the standard. */
 type Feet = readonly { readonly setup: string; readonly standard: string }[]
 const feet = ({ assembly: { rig }, context }: Sees): Feet => {
-  const stands = new Map(
-    rig.kit.flatMap(({ id, partId }) => {
-      const part = context.catalogue.parts.get(partId)
-      return part && standRoles.has(part.role) ? [[id, part] as const] : []
-    }),
-  )
-  if (stands.size === 0) return []
-  return rig.setups.flatMap((setup) =>
-    setup.joints.flatMap((joint) => {
-      const guest = stands.get(joint.guest)
-      if (!guest || stands.has(joint.host)) return []
-      const mount = mountOf(guest, joint.guestMount)
-      return mount ? [{ setup: setup.name, standard: mount.standard }] : []
-    }),
-  )
+  const stands = new Map<string, Part>()
+  for (const { id, partId } of rig.kit) {
+    const part = context.catalogue.parts.get(partId)
+    if (part && standRoles.has(part.role)) stands.set(id, part)
+  }
+  const all: Feet[number][] = []
+  if (stands.size > 0)
+    for (const { name, joints } of rig.setups)
+      for (const { guest, guestMount, host } of joints) {
+        const stand = stands.get(guest)
+        const mount = stand && !stands.has(host) ? mountOf(stand, guestMount) : undefined
+        if (mount) all.push({ setup: name, standard: mount.standard })
+      }
+  return all
 }
 
 /** Tripod, gimbal and slider that take different plates. */
