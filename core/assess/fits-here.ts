@@ -23,7 +23,7 @@ import {
 import { spareOwned } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Context } from '../context/index.ts'
-import type { Issue } from '../kernel/index.ts'
+import { type Issue, perThing } from '../kernel/index.ts'
 import { type Effect, effectOf } from './effect.ts'
 import { type Assessment, evaluate } from './evaluate.ts'
 
@@ -92,11 +92,16 @@ const idleOf = ({ assembly }: Assessment, part: Part): Instance | undefined =>
 
 /** The parts that can go on a point at all, found by their standards; kit and locker first, then cheap before dear. */
 const candidatesFor = (point: Point, assessment: Assessment, context: Context): { part: Part; from: Fit['from'] }[] => {
-  const from = origins(assessment)
-  return partnersOf(point.piece.part, point.mount, context.catalogue)
-    .map((part) => ({ part, from: from(part) }))
-    .sort((a, b) => FROM_ORDER[a.from] - FROM_ORDER[b.from] || cheapestFirst(a.part, b.part))
+  const originOf = origins(assessment)
+  const by: Record<Fit['from'], { part: Part; from: Fit['from'] }[]> = { kit: [], owned: [], catalogue: [] }
+  // A shop has thousands of them: they are put in order once, not for each time that somebody looks.
+  for (const part of byPrice(partnersOf(point.piece.part, point.mount, context.catalogue))) {
+    const from = originOf(part)
+    by[from].push({ part, from })
+  }
+  return [...by.kit, ...by.owned, ...by.catalogue]
 }
+const byPrice = perThing('partners by price', (parts: readonly Part[]) => parts.toSorted(cheapestFirst))
 
 const FROM_ORDER = { kit: 0, owned: 1, catalogue: 2 } as const
 const byOrigin = (a: Fit | Misfit, b: Fit | Misfit): number => FROM_ORDER[a.from] - FROM_ORDER[b.from]
