@@ -3,6 +3,7 @@ import { demoParts } from '@zucchini/demo/catalogue'
 import fc from 'fast-check'
 import { type PlacedPart, placeSetup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
+import { roofs, underRoofs } from '../testing/fit-rigs.ts'
 import { on, plug, socket, tinyPart, tinyRig } from '../testing/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { type Jams, jamsIn } from './index.ts'
@@ -20,26 +21,14 @@ const told = ({ knots, against, free }: Jams) => [
   against.map(({ piece, after, why }) => `${piece.instance.id} ${after.instance.id} ${why}`),
 ]
 
-/** A post with a roof over its neighbour's, `heightMm` up: of two, neither can be screwed in last. */
-const hook = (id: string, towards: 1 | -1, heightMm: number) =>
-  tinyPart({
-    id,
-    solids: [
-      { kind: 'box', centre: [0, 10, 0], size: [20, 20, 20], matter: 'body' },
-      { kind: 'box', centre: [towards * 25, heightMm, 0], size: [50, 3, 400], matter: 'body' },
-    ],
-    mounts: [plug('foot', 'thread-1/4')],
-  })
-const hooks = [hook('left', 1, 23), hook('right', -1, 27)]
-const hooked = [on('left', 'foot', 'camera', 'hole'), on('right', 'foot', 'camera', 'pinned')]
 const shoe = tinyPart({
   id: 'c',
   mounts: [plug('foot', 'nato', { lengthMm: 20 }), socket('top', 'thread-1/4', [0, 20, 0])],
 })
 const lockedRig = placedOf(
   tinyRig(
-    [...hooks, shoe, cube('d'), cube('e')],
-    [...hooked, on('c', 'foot', 'camera', 'rail'), on('d', 'foot', 'c', 'top'), on('e', 'foot', 'd', 'top')],
+    [...roofs, shoe, cube('d'), cube('e')],
+    [...underRoofs, on('c', 'foot', 'camera', 'rail'), on('d', 'foot', 'c', 'top'), on('e', 'foot', 'd', 'top')],
   ),
 )
 

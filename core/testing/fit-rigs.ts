@@ -1,3 +1,5 @@
+import type { Joint } from '../assembly/index.ts'
+import type { Part } from '../catalogue/index.ts'
 import { on, plug, socket, tinyPart, tinyRig } from './index.ts'
 
 export const foot = plug('foot', 'thread-1/4')
@@ -58,3 +60,20 @@ export const padded = (massG: number, braces: ReturnType<typeof on>[] = []) =>
 export const tether = tinyPart({ id: 'tether', role: 'tether', provides: ['tether'], mounts: [foot] })
 
 export const over = { brief: { conditions: ['overhead' as const] }, extra: [tether] }
+
+/** A post with a roof over its neighbour's, `heightMm` up: of two that reach over each other none can be screwed in last. */
+export const roofed = (id: string, towards: 1 | -1, heightMm: number, longMm = 50): Part =>
+  tinyPart({
+    id,
+    solids: [
+      { kind: 'box', centre: [0, 10, 0], size: [20, 20, 20], matter: 'body' },
+      { kind: 'box', centre: [(towards * longMm) / 2, heightMm, 0], size: [longMm, 3, 400], matter: 'body' },
+    ],
+    mounts: [plug('foot', 'thread-1/4')],
+  })
+/** Two such posts that lock each other, and where they stand. */
+export const roofs: readonly Part[] = [roofed('left', 1, 23), roofed('right', -1, 27)]
+export const underRoofs: readonly Joint[] = [
+  on('left', 'foot', 'camera', 'hole'),
+  on('right', 'foot', 'camera', 'pinned'),
+]

@@ -4,7 +4,8 @@ import { levelDbu } from '../checks/sound/weak-preamp.ts'
 import { OFF_MM } from '../assembly/index.ts'
 import { evaluate } from '../assess/index.ts'
 import { jamsIn, SCRAPE_MM } from '../build-order/index.ts'
-import { on, plug, tinyPart, tinyRig, type TinyRig } from './index.ts'
+import { roofs, underRoofs } from './fit-rigs.ts'
+import { tinyRig, type TinyRig } from './index.ts'
 import { link, tank, usbLead, wiredRig } from './wired.ts'
 import { digits, type Example, limit, place } from './worked.ts'
 
@@ -49,17 +50,7 @@ export const bodyExamples: Readonly<Record<string, () => readonly Example[]>> = 
     ]
   },
   Locked: () => {
-    const roofed = (id: string, towards: 1 | -1, heightMm: number) =>
-      tinyPart({
-        id,
-        solids: [
-          { kind: 'box', centre: [0, 10, 0], size: [20, 20, 20], matter: 'body' },
-          { kind: 'box', centre: [towards * 25, heightMm, 0], size: [50, 3, 400], matter: 'body' },
-        ],
-        mounts: [plug('foot', 'thread-1/4')],
-      })
-    const joints = [on('left', 'foot', 'camera', 'hole'), on('right', 'foot', 'camera', 'pinned')]
-    const { placed } = place(tinyRig([roofed('left', 1, 23), roofed('right', -1, 27)], joints))
+    const { placed } = place(tinyRig(roofs, underRoofs))
     return [
       ['more than 1 mm', `more than ${digits(SCRAPE_MM)} mm`],
       ['2 of 2 stay', `${digits(jamsIn(placed).knots.length)} of ${digits(placed.length - 1)} stay`],
