@@ -4,6 +4,7 @@ import { Plus } from '@lucide/vue'
 import { computed } from 'vue'
 import { hours } from '../../wording.ts'
 import { clock, sceneWords } from '../light/light-words.ts'
+import { useRowKeys } from '../../widgets/row-keys.ts'
 import DayPartRow from './DayPartRow.vue'
 
 const props = defineProps<{ brief: Brief }>()
@@ -16,6 +17,8 @@ const rolling = computed(() => parts.value.reduce((sum, { kind, minutes }) => su
 /** Parts for which the sun was named when it is down. */
 const refused = computed(() => dayLight(props.brief).filter((light) => light.refused))
 const MOST = 24
+/** What was refused in a part stays with it when another is left out. */
+const { keys, leaveOut } = useRowKeys(() => parts.value)
 
 const change = (i: number, phase: Phase) =>
   emit(
@@ -23,11 +26,13 @@ const change = (i: number, phase: Phase) =>
     parts.value.map((old, at) => (at === i ? phase : old)),
   )
 const add = () => emit('change', [...parts.value, { name: 'another scene', kind: 'roll', minutes: 20, mains: false }])
-const remove = (i: number) =>
+const remove = (i: number) => {
+  leaveOut(i)
   emit(
     'change',
     parts.value.filter((_, at) => at !== i),
   )
+}
 </script>
 
 <template>
@@ -47,7 +52,7 @@ const remove = (i: number) =>
     <ol class="flex flex-col gap-1">
       <DayPartRow
         v-for="(phase, i) in parts"
-        :key="i"
+        :key="keys[i] ?? i"
         :phase="phase"
         :n="i + 1"
         @change="change(i, $event)"

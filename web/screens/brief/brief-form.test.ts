@@ -2,6 +2,7 @@ import { type Brief, emptyBrief, type Phase } from '@zucchini/core/brief'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { alertsOf, fieldOf } from '../../testing/fields.ts'
 import DayPartRow from './DayPartRow.vue'
+import DayParts from './DayParts.vue'
 import DayStart from './DayStart.vue'
 import LensUseRow from './LensUseRow.vue'
 
@@ -24,6 +25,28 @@ test('a part of the day: its minutes in bounds, its light by name or by the hour
     [{ name: 'crossing out', kind: 'roll', minutes: 40, mains: false }],
   ])
   expect(alertsOf(page)).toEqual([])
+})
+
+test('what a part of the day refused stays with it when one before it is left out', async () => {
+  const phases: readonly Phase[] = ['crossing', 'slip', 'wheelhouse'].map((name) => ({
+    name,
+    kind: 'roll',
+    minutes: 40,
+    mains: false,
+  }))
+  const page = mount(DayParts, { props: { brief: { ...emptyBrief, phases } } })
+  await leave(page, 'Minutes of part 2', '0')
+  await page.find('[aria-label="Leave out part 1"]').trigger('click')
+  const left = (page.emitted('change')?.[0]?.[0] ?? []) as readonly Phase[]
+  expect(left.map(({ name }) => name)).toEqual(['slip', 'wheelhouse'])
+  await page.setProps({ brief: { ...emptyBrief, phases: left } })
+  expect(fieldOf(page, 'Minutes of part 1').element.value).toBe('0')
+  expect(fieldOf(page, 'Minutes of part 2').element.value).toBe('40')
+  const rows = page.findAll('li')
+  expect(rows.map((row) => row.find('[role="alert"]').exists())).toEqual([true, false])
+  // What comes back by an undo is a new row.
+  await page.setProps({ brief: { ...emptyBrief, phases } })
+  expect(page.findAll('li')).toHaveLength(3)
 })
 
 test('when and where: a town brings its degrees and clocks, a clock is read, a pole too far is refused', async () => {
