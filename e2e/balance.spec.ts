@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, saved, test } from './harness.ts'
+import { expect, pressSlowly, saved, test } from './harness.ts'
 
 test('dragging the handle along its slot turns the rig, and one undo takes the whole drag back', async ({
   page,
@@ -39,7 +39,8 @@ test('each way of holding shows its own figures, and a timed hold changes the es
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.getByRole('alert')).toContainText('between 0.1 and 20')
   await page.getByLabel('Minutes held').fill('2')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  // Pressed as a hand does it: the field is left when the finger goes down, and nothing moves before it is up.
+  await pressSlowly(page.getByRole('button', { name: 'Keep' }))
   await expect(held).toContainText('2 min')
   await expect(page.getByText('from your timed hold')).toBeVisible()
   await page.getByRole('button', { name: 'Average again' }).click()

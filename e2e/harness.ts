@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { type BrowserContext, expect, type Page, test as base } from '@playwright/test'
+import { type BrowserContext, expect, type Locator, type Page, test as base } from '@playwright/test'
 import { createConnection } from 'mysql2/promise'
 
 const ACTION_MS = 20_000
@@ -177,6 +177,17 @@ export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground;
 })
 
 export { expect }
+
+/** Presses with the mouse where something is, and lets go a tenth of a second later, wherever that is by then. */
+export const pressSlowly = async (target: Locator): Promise<void> => {
+  const box = await target.boundingBox()
+  if (!box) throw new Error('what is pressed can not be seen')
+  const { mouse } = target.page()
+  await mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await mouse.down()
+  await target.page().waitForTimeout(100)
+  await mouse.up()
+}
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toContainText(/^saved/)
 

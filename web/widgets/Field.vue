@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useField } from 'vee-validate'
-import { computed, ref, useId } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
 import { useLive } from './form.ts'
+import { oncePressed } from './pressed.ts'
 import { typedMoney } from './typed-money.ts'
 
 // One field of a form, by its name in the schema: its label, what is typed, and what is wrong with it, said to those who
@@ -50,6 +51,10 @@ const { value, errorMessage, setTouched } = useField<string | number | boolean |
   // A form that saves field by field says itself what is wrong.
   { validateOnValueUpdate: form === undefined },
 )
+
+/** What is said to be wrong; it comes and goes when nothing is pressed. */
+const wrong = ref(errorMessage.value)
+watch(errorMessage, () => oncePressed(() => (wrong.value = errorMessage.value)), { flush: 'sync' })
 
 /** What was typed for an amount stays as it was typed while it is none. */
 const typed = ref<string>()
@@ -128,7 +133,7 @@ const below = computed(() => (props.labelled === 'above' ? 'mt-0.5' : ''))
       :class="[LOOK, below, look]"
       :value="value ?? ''"
       :disabled="disabled"
-      :aria-invalid="errorMessage !== undefined"
+      :aria-invalid="wrong !== undefined"
       @change="set(textOf($event))"
     >
       <option v-for="[one, words] in choices" :key="one" :value="one">{{ words }}</option>
@@ -139,7 +144,7 @@ const below = computed(() => (props.labelled === 'above' ? 'mt-0.5' : ''))
       :class="[LOOK, below, look, 'min-h-12']"
       :maxlength="longest"
       :value.prop="String(shown)"
-      :aria-invalid="errorMessage !== undefined"
+      :aria-invalid="wrong !== undefined"
       @input="typing(textOf($event))"
       @change="left(textOf($event))"
     />
@@ -156,8 +161,8 @@ const below = computed(() => (props.labelled === 'above' ? 'mt-0.5' : ''))
         :maxlength="kind === 'text' ? longest : undefined"
         :max="latest"
         :value.prop="shown"
-        :aria-invalid="errorMessage !== undefined"
-        :aria-describedby="errorMessage ? `${id}-wrong` : undefined"
+        :aria-invalid="wrong !== undefined"
+        :aria-describedby="wrong ? `${id}-wrong` : undefined"
         @input="typing(textOf($event))"
         @change="left(textOf($event))"
         @keydown="stepped"
@@ -167,8 +172,8 @@ const below = computed(() => (props.labelled === 'above' ? 'mt-0.5' : ''))
         <option v-for="one in suggestions" :key="one" :value="one" />
       </datalist>
     </span>
-    <p v-if="errorMessage" :id="`${id}-wrong`" class="w-full text-[12px] leading-snug text-brick" role="alert">
-      {{ errorMessage }}
+    <p v-if="wrong" :id="`${id}-wrong`" class="w-full text-[12px] leading-snug text-brick" role="alert">
+      {{ wrong }}
     </p>
   </div>
 </template>
