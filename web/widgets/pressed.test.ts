@@ -38,7 +38,7 @@ test('a complaint stays at its field until the finger that leaves it is up', asy
       return () => h(Field, { name: 'minutes', label: 'Minutes', kind: 'number' })
     },
   })
-  const page = mount(Form)
+  const page = mount(Form, { attachTo: document.body })
   const leave = async (text: string) => {
     const field = fieldOf(page, 'Minutes')
     field.element.value = text
@@ -49,6 +49,8 @@ test('a complaint stays at its field until the finger that leaves it is up', asy
   expect(alertsOf(page)).toEqual(['A minute at least.'])
   press('pointerdown')
   await leave('2')
+  await fieldOf(page, 'Minutes').trigger('blur')
+  await turn()
   expect(alertsOf(page)).toEqual(['A minute at least.'])
   press('pointerup')
   await turn()

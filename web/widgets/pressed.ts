@@ -16,7 +16,9 @@ const up = (): void => {
   })
 }
 addEventListener('pointerdown', down, true)
-for (const end of ['pointerup', 'pointercancel', 'blur'] as const) addEventListener(end, up, true)
+for (const end of ['pointerup', 'pointercancel'] as const) addEventListener(end, up, true)
+// A window that is left hears of no end. That a field was left does not come up to here.
+addEventListener('blur', up)
 
 /** Does something at once, or as soon as what is pressed is let go. */
 export const oncePressed = (run: () => void): void => {
