@@ -186,7 +186,7 @@ const turningAxis = (host: PlacedPart, { mate }: PlacedPart, mountId: string): V
   return direction(host.frame, mate?.ok && mate.value.along && mount.travel ? mount.travel.along : mount.out)
 }
 
-/** Where a piece meets its host, the axis about which it would turn there, and what hangs under it: of the piece alone. */
+/** Where a piece meets its host, the axis about which it would turn there, and whether it stands under the rig. */
 const jointOf = perThing('joint of a piece', (piece: PlacedPart) => {
   const { host, joint } = piece
   const face = host && joint && mountPoint(host, joint.hostMount)

@@ -112,6 +112,27 @@ test.each([
   [null, {}, false],
 ])('%p and %p: the same %p', (a, b, expected) => expect(equalValues(a, b)).toBe(expected))
 
+test('a query that is worked out anew is told what it gave before, also in a fork; after an error nothing', () => {
+  const told: unknown[] = []
+  const table: Queries = (name) =>
+    name === 'twice'
+      ? ({ leaf }, was) => {
+          told.push(was)
+          if ((leaf('a') as number) < 0) throw new RangeError('less than nothing')
+          return 2 * (leaf('a') as number)
+        }
+      : undefined
+  const first = Evaluator.from(table, leavesOf({ a: 100 }))
+  first.get('twice')
+  const next = first.advance(leavesOf({ a: 150 }))
+  next.get('twice')
+  next.fork(leavesOf({ a: 160 })).get('twice')
+  const bad = next.advance(leavesOf({ a: -1 }))
+  expect(() => bad.get('twice')).toThrow('less than nothing')
+  bad.advance(leavesOf({ a: 1 })).get('twice')
+  expect(told).toEqual([undefined, 200, 300, 300, undefined])
+})
+
 // Random tables of queries over eight leaves: each sums, lists, counts, or refuses, over leaves and over queries before
 // it.
 const LEAVES = 8
