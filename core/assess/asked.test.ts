@@ -12,6 +12,10 @@ test('the tilt hangs on how it hangs from its handles, and that on the mass; the
   expect(askedFact(crossing, 'hangs').from).toEqual(['mass'])
   expect(askedFact(crossing, 'cost').read).toEqual(['context.catalogue', 'context.owned', 'rig.kit'])
   expect(askedFact(crossing, 'chance').read).toContain('brief.budgetMinor')
+  expect(askedFact(crossing, 'unmet')).toMatchObject({
+    from: ['needs'],
+    read: expect.arrayContaining(['assembly.placed']),
+  })
 })
 
 test('what was read is what the figure says it needs, for every figure', () => {

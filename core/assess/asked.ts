@@ -12,6 +12,8 @@ export interface AskedFact {
   readonly failed: string | undefined
 }
 
+const FACT = 'fact '
+
 /**
  * What a figure of a set-up hangs on. It is not written down anywhere: the engine noted it while the figure was made.
  * @example the tilt hangs on `hangs`, and that on `mass` and the pieces
@@ -24,7 +26,11 @@ export const askedFact = ({ strict }: Assessment, name: FactName): AskedFact => 
     if (!(error instanceof FactFailure)) throw error
     failed = error.message
   }
-  const { leaves, queries } = momentOf(strict).evaluator.readsOf(`fact ${name}`)
-  const from = queries.map((query) => query.slice('fact '.length) as FactName)
-  return { name, from, read: [...leaves].sort((a, b) => (a < b ? -1 : 1)), failed }
+  const { evaluator } = momentOf(strict)
+  const { leaves, queries } = evaluator.readsOf(`fact ${name}`)
+  const isFact = (query: string) => query.startsWith(FACT)
+  const from = queries.filter(isFact).map((query) => query.slice(FACT.length) as FactName)
+  // A lot of pieces is no figure: what it is picked from is what was read.
+  const picked = queries.filter((query) => !isFact(query)).flatMap((query) => evaluator.readsOf(query).leaves)
+  return { name, from, read: [...new Set([...leaves, ...picked])].sort((a, b) => (a < b ? -1 : 1)), failed }
 }

@@ -1,8 +1,10 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import {
+  add,
   convexHull,
   cornersAround,
+  cross,
   dot,
   identity,
   perThing,
@@ -12,6 +14,7 @@ import {
   type Vec3,
   placeShape,
   point,
+  scale,
 } from '../kernel/index.ts'
 import { inHand } from './mass.ts'
 
@@ -62,6 +65,34 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
   return best
 }
 
+/** The corners of one thing that can touch, as figures. */
+const flatOf = perThing('corners in a row', ({ corners }: Touching) => Float64Array.from(corners.flat()))
+
+/** All corners that can touch in one row of numbers, x y z x y z, with room for how high each lies. */
+interface Rows {
+  readonly count: number
+  readonly corners: Float64Array
+  readonly heights: Float64Array
+}
+/** Room that is used again: it is filled for every rig that is tried, and read until that one lies. */
+let room: Omit<Rows, 'count'> = { corners: new Float64Array(0), heights: new Float64Array(0) }
+
+const inRows = (touching: readonly Touching[]): Rows => {
+  let count = 0
+  for (const { corners } of touching) count += corners.length
+  if (room.heights.length < count) room = { corners: new Float64Array(count * 6), heights: new Float64Array(count * 2) }
+  let filled = 0
+  for (const one of touching) {
+    const row = flatOf(one)
+    room.corners.set(row, filled)
+    filled += row.length
+  }
+  return { count, ...room }
+}
+
+/** A way as it is after a turn about an edge that lies across both ways: as far as this along each. */
+const turned = (one: Vec3, cos: number, other: Vec3, sin: number): Vec3 => add(scale(one, cos), scale(other, sin))
+
 /**
  * How a rig comes to rest on a table: it stands on its lowest corners; while the centre of mass lies beside what they
  * span, it turns about the nearest edge of that, towards the centre, until the next corner touches (quasi-static rolling
@@ -71,80 +102,75 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
  *   edge until the end of the arm, 100 mm off, is down: atan (80 / 100) = 38.7 degrees
  */
 export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
-  // Flat numbers, x y z x y z: each turn moves every corner.
-  const chunks = touching.map(flatOf)
-  const corners = new Float64Array(chunks.reduce((sum, { length }) => sum + length, 0))
-  let filled = 0
-  for (const chunk of chunks) {
-    corners.set(chunk, filled)
-    filled += chunk.length
-  }
-  let floor = Infinity
-  for (let i = 1; i < filled; i += 3) floor = Math.min(floor, corners[i] ?? Infinity)
-  let mass = centre
+  // The rig stays where it is: it is the table that turns.
+  const { count, corners, heights } = inRows(touching)
+  let up: Vec3 = [0, 1, 0]
+  let right: Vec3 = [1, 0, 0]
+  let back: Vec3 = [0, 0, 1]
   let tilted = 0
   for (let turn = 0; ; turn++) {
+    const floor = heightsOf(corners, count, up, heights)
     const down: number[] = []
-    for (let i = 1; i < filled; i += 3) if ((corners[i] ?? 0) <= floor + TOUCH_MM) down.push(i - 1)
-    const base = convexHull(down.map((i): Point2 => [corners[i] ?? 0, corners[i + 2] ?? 0]))
-    const pivot = nearestOn(base, [mass[0], mass[2]])
-    const away = pivot ? Math.hypot(mass[0] - pivot[0], mass[2] - pivot[1]) : 0
+    for (let k = 0; k < count; k++) if ((heights[k] as number) <= floor + TOUCH_MM) down.push(k * 3)
+    const flat = (x: number, y: number, z: number): Point2 => [dot([x, y, z], right), dot([x, y, z], back)]
+    const base = convexHull(down.map((i) => flat(corners[i] ?? 0, corners[i + 1] ?? 0, corners[i + 2] ?? 0)))
+    const mass = flat(...centre)
+    const pivot = nearestOn(base, mass)
+    const away = pivot ? Math.hypot(mass[0] - pivot[0], mass[1] - pivot[1]) : 0
     if (!pivot || away < 1e-6 || turn === MOST_TURNS) {
-      const on = touchingAt(down, touching, chunks)
+      const on = touchingAt(down, touching)
       return { tiltDeg: (tilted * 180) / Math.PI, on: on.map(({ piece, what }) => ({ piece, what })) }
     }
-    const [pivotX, pivotZ] = pivot
-    const wayX = (mass[0] - pivotX) / away
-    const wayZ = (mass[2] - pivotZ) / away
-    // How far each corner lies ahead of the edge it turns about, and over the table: the least steep is down next.
-    let nextOver = Infinity
-    let nextAhead = 1
-    for (let i = 0; i < filled; i += 3) {
-      const over = (corners[i + 1] ?? 0) - floor
-      const ahead = ((corners[i] ?? 0) - pivotX) * wayX + ((corners[i + 2] ?? 0) - pivotZ) * wayZ
-      if (over > TOUCH_MM && ahead > 1e-6 && over * nextAhead < nextOver * ahead) {
-        nextOver = over
-        nextAhead = ahead
-      }
-    }
-    const angle = Math.atan(nextOver / nextAhead)
-    const cos = Math.cos(angle)
-    const sin = Math.sin(angle)
-    let lowest = Infinity
-    for (let i = 0; i < filled; i += 3) {
-      const over = (corners[i + 1] ?? 0) - floor
-      const ahead = ((corners[i] ?? 0) - pivotX) * wayX + ((corners[i + 2] ?? 0) - pivotZ) * wayZ
-      const forward = ahead * cos + over * sin - ahead
-      const height = floor + over * cos - ahead * sin
-      corners[i] = (corners[i] ?? 0) + forward * wayX
-      corners[i + 1] = height
-      corners[i + 2] = (corners[i + 2] ?? 0) + forward * wayZ
-      if (height < lowest) lowest = height
-    }
-    const over = mass[1] - floor
-    const forward = away * cos + over * sin - away
-    mass = [mass[0] + forward * wayX, floor + over * cos - away * sin, mass[2] + forward * wayZ]
-    floor = lowest
+    const way = turned(right, (mass[0] - pivot[0]) / away, back, (mass[1] - pivot[1]) / away)
+    const angle = turnUntilDown({ count, corners, heights }, floor, way, dot(centre, way) - away)
+    const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
+    back = cross(way, up)
+    right = turned(way, cos, up, sin)
+    up = turned(up, cos, way, -sin)
     tilted += angle
   }
 }
 
-/** The corners of one thing that can touch, as figures. */
-const flatOf = perThing('corners in a row', ({ corners }: Touching) => Float64Array.from(corners.flat()))
+/** How high each corner lies, written into a row; the lowest of them. */
+const heightsOf = (corners: Float64Array, count: number, [x, y, z]: Vec3, heights: Float64Array): number => {
+  let floor = Infinity
+  for (let k = 0, i = 0; k < count; k++, i += 3) {
+    const height = (corners[i] as number) * x + (corners[i + 1] as number) * y + (corners[i + 2] as number) * z
+    heights[k] = height
+    if (height < floor) floor = height
+  }
+  return floor
+}
+
+/**
+ * How far a rig turns about an edge until the next corner is down, radians: of the corners that lie ahead of the edge,
+ * the one seen from it at the smallest angle over the table.
+ * @param edge where the edge lies along the way
+ */
+const turnUntilDown = ({ count, corners, heights }: Rows, floor: number, [x, y, z]: Vec3, edge: number): number => {
+  let nextOver = Infinity
+  let nextAhead = 1
+  for (let k = 0, i = 0; k < count; k++, i += 3) {
+    const over = (heights[k] as number) - floor
+    if (over <= TOUCH_MM) continue
+    const ahead = (corners[i] as number) * x + (corners[i + 1] as number) * y + (corners[i + 2] as number) * z - edge
+    if (ahead > 1e-6 && over * nextAhead < nextOver * ahead) {
+      nextOver = over
+      nextAhead = ahead
+    }
+  }
+  return Math.atan(nextOver / nextAhead)
+}
 
 /** Whose corners these are, by where they begin among all that can touch; each once. */
-const touchingAt = (
-  begins: readonly number[],
-  touching: readonly Touching[],
-  chunks: readonly Float64Array[],
-): readonly Touching[] => {
+const touchingAt = (begins: readonly number[], touching: readonly Touching[]): readonly Touching[] => {
   const found = new Set<Touching>()
   let before = 0
-  touching.forEach((one, k) => {
-    const end = before + (chunks[k]?.length ?? 0)
+  for (const one of touching) {
+    const end = before + one.corners.length * 3
     if (begins.some((begin) => begin >= before && begin < end)) found.add(one)
     before = end
-  })
+  }
   return [...found]
 }
 

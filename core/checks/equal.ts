@@ -1,6 +1,18 @@
 import type { Joint, PlacedPart, Rig } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
-import { boundsOf, dot, emptyBounds, identity, numberOf, perKey, perThing, placeShape, unite } from '../kernel/index.ts'
+import {
+  boundsOf,
+  dot,
+  emptyBounds,
+  identity,
+  numberOf,
+  perKey,
+  perPair,
+  perPairKey,
+  perThing,
+  placeShape,
+  unite,
+} from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { type Sees, takenFrom } from '../facts/index.ts'
 import { byReadiness } from './places.ts'
@@ -154,26 +166,6 @@ export const isNoLarger = (from: Part, to: Part): boolean => {
   )
 }
 
-const partsIn = perThing(
-  'parts by piece',
-  (kit: Rig['kit']): ReadonlyMap<string, string> => new Map(kit.map(({ id, partId }) => [id, partId])),
-)
-
-/** What sits on each piece, by set-up: guest, its foot, and the point it sits on. */
-const guestsIn = perThing(
-  'guests in set-ups',
-  (setups: Rig['setups']): readonly ReadonlyMap<string, readonly Joint[]>[] =>
-    setups.map(({ joints }) => {
-      const by = new Map<string, Joint[]>()
-      for (const joint of joints) {
-        const list = by.get(joint.host)
-        if (list) list.push(joint)
-        else by.set(joint.host, [joint])
-      }
-      return by
-    }),
-)
-
 /** What sits on the new part must look the way it did: by less than 8 degrees. */
 const SAME_WAY = 0.99
 
@@ -182,7 +174,7 @@ interface Sitting {
   readonly mount: string
   readonly on: string
 }
-const takes = perKey<Part, boolean>('takes what sits there')
+const takes = perPairKey<Row<Sitting>, Part, boolean>('takes what sits there')
 
 const takesThese = (part: Part, old: Part, sitting: readonly Sitting[]): boolean => {
   const taken = new Set<string>()
@@ -202,39 +194,47 @@ const takesThese = (part: Part, old: Part, sitting: readonly Sitting[]): boolean
   })
 }
 
-/** What sits on a piece in each set-up that has something on it, and what tells one such lot from another. */
-interface Lot {
-  readonly key: string
-  readonly sitting: readonly Sitting[]
-}
-const lotsKept = perKey<Part, readonly Lot[]>('what sits on a part')
-const lotsOn = (
-  { assembly: { rig }, context: { catalogue } }: Sees,
-  { instance, part }: PlacedPart,
-): readonly Lot[] => {
-  const partOf = partsIn(rig.kit)
-  const lots = guestsIn(rig.setups).flatMap((by): Lot[] => {
-    const sitting = (by.get(instance.id) ?? []).flatMap(({ guest, guestMount, hostMount }): Sitting[] => {
-      const seated = catalogue.parts.get(partOf.get(guest) ?? '')
-      return seated ? [{ part: seated, mount: guestMount, on: hostMount }] : []
-    })
-    const key = sitting.map((one) => `${numberOf(one.part)} ${one.mount} ${one.on}`).join()
-    return sitting.length > 0 ? [{ key, sitting }] : []
+/**
+ * What sits on a piece, in one set-up or, one list for each, in all of them. The same things are the same list: each list is
+ * made once of a shorter one and what comes to it.
+ */
+type Row<T extends object> = readonly T[]
+const nothingSits: Row<Sitting> = []
+const nowhereSits: Row<Row<Sitting>> = []
+const sittingOf = perPair('a part by its joint', ({ guestMount, hostMount }: Joint, part: Part): Sitting => {
+  return { part, mount: guestMount, on: hostMount }
+})
+const andThis = perPair('what sits on a piece', (row: Row<Sitting>, one: Sitting): Row<Sitting> => [...row, one])
+const andHere = perPair('what sits on a piece in all set-ups', (rows: Row<Row<Sitting>>, row: Row<Sitting>) => [
+  ...rows,
+  row,
+])
+
+/** What sits on each piece in each set-up that has something on it. */
+const sittingIn = perPairKey<Rig['setups'], Rig['kit'], ReadonlyMap<string, Row<Row<Sitting>>>>('what sits in set-ups')
+const sittingOn = ({ assembly: { rig }, context: { catalogue } }: Sees): ReadonlyMap<string, Row<Row<Sitting>>> =>
+  sittingIn(rig.setups, rig.kit, String(numberOf(catalogue)), () => {
+    const partOf = new Map(rig.kit.map(({ id, partId }) => [id, partId]))
+    const all = new Map<string, Row<Row<Sitting>>>()
+    for (const { joints } of rig.setups) {
+      const here = new Map<string, Row<Sitting>>()
+      for (const joint of joints) {
+        const part = catalogue.parts.get(partOf.get(joint.guest) ?? '')
+        if (part) here.set(joint.host, andThis(here.get(joint.host) ?? nothingSits, sittingOf(joint, part)))
+      }
+      for (const [host, row] of here) all.set(host, andHere(all.get(host) ?? nowhereSits, row))
+    }
+    return all
   })
-  return lots.length === 0 ? noLots : lotsKept(part, lots.map(({ key }) => key).join(';'), () => lots)
-}
-const noLots: readonly Lot[] = []
 
 /**
  * Whether a part takes all that sits on a piece, in every set-up, each on a point of its own that faces the same way.
  * What sits there is looked up once for all parts that are tried.
  */
 export const takesAll = (facts: Sees, piece: PlacedPart): ((part: Part) => boolean) => {
-  const lots = takenFrom(facts, (now) => lotsOn(now, piece))
-  return (part) =>
-    lots.every(({ key, sitting }) =>
-      takes(part, `${numberOf(piece.part)} ${key}`, () => takesThese(part, piece.part, sitting)),
-    )
+  const rows = takenFrom(facts, (now) => sittingOn(now).get(piece.instance.id) ?? nowhereSits)
+  const old = String(numberOf(piece.part))
+  return (part) => rows.every((row) => takes(row, part, old, () => takesThese(part, piece.part, row)))
 }
 
 const equals = perKey<Catalogue, readonly Part[]>('cheaper equals')

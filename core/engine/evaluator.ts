@@ -72,6 +72,17 @@ const same = (a: readonly unknown[], b: readonly unknown[]): boolean => {
   return true
 }
 
+/** The same things under the same keys, in the same order. */
+const sameEntries = (a: ReadonlyMap<unknown, unknown>, b: ReadonlyMap<unknown, unknown>): boolean => {
+  if (a.size !== b.size) return false
+  const others = b.entries()
+  for (const [key, value] of a) {
+    const [otherKey, other] = others.next().value as [unknown, unknown]
+    if (!Object.is(key, otherKey) || !Object.is(value, other)) return false
+  }
+  return true
+}
+
 type Fields = Readonly<Record<string, unknown>>
 const isPlain = (value: object): boolean => Object.getPrototypeOf(value) === Object.prototype
 
@@ -84,7 +95,7 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
   if (Object.is(a, b)) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
   if (Array.isArray(a) && Array.isArray(b)) return same(a, b)
-  if (a instanceof Map && b instanceof Map) return same([...a].flat(), [...b].flat())
+  if (a instanceof Map && b instanceof Map) return sameEntries(a, b)
   if (a instanceof Set && b instanceof Set) return same([...a], [...b])
   if (!isPlain(a) || !isPlain(b)) return false
   const [x, y] = [Object.keys(a), Object.keys(b)]
@@ -98,40 +109,50 @@ export const equalValues = (a: unknown, b: unknown): boolean => {
  * of its own. Bit by bit, never within a tolerance.
  */
 export const settled = (was: unknown, now: unknown): unknown => {
-  if (equalValues(was, now)) return was
+  if (Object.is(was, now)) return was
   if (was instanceof Map && now instanceof Map) return settledMap(was, now)
-  if (!Array.isArray(was) || !Array.isArray(now)) return now
-  const old: readonly unknown[] = was
+  if (Array.isArray(was) && Array.isArray(now)) return settledList(was, now)
+  return equalValues(was, now) ? was : now
+}
+
+const settledList = (old: readonly unknown[], now: readonly unknown[]): readonly unknown[] => {
   // Lists mostly grow or shrink at one place: an old element is looked for behind the last one found.
   let at = 0
   let missed = 0
   let kept = 0
-  const list = now.map((one: unknown): unknown => {
-    for (let i = at; i < Math.min(old.length, at + missed + 2); i++)
-      if (alike(old[i], one)) {
-        at = i + 1
-        missed = 0
-        kept++
-        return old[i]
-      }
-    missed++
-    return one
-  })
-  return kept === list.length && kept === old.length ? was : list
+  const list: unknown[] = []
+  for (const one of now) {
+    const found = placeOf(old, one, at, at + missed + 2)
+    if (found < 0) missed++
+    else {
+      at = found + 1
+      missed = 0
+      kept++
+    }
+    list.push(found < 0 ? one : old[found])
+  }
+  return kept === list.length && kept === old.length ? old : list
+}
+
+/** Where from a place on, and before another, a list has what is alike; -1 when nowhere. */
+const placeOf = (list: readonly unknown[], one: unknown, from: number, before: number): number => {
+  const end = Math.min(list.length, before)
+  for (let i = from; i < end; i++) if (alike(list[i], one)) return i
+  return -1
 }
 
 /** The same for a map: under each key the old value where the new one says the same. */
 const settledMap = (was: ReadonlyMap<unknown, unknown>, now: ReadonlyMap<unknown, unknown>): unknown => {
-  let kept = 0
-  const map = new Map(
-    [...now].map(([key, one]): [unknown, unknown] => {
-      const old = was.get(key)
-      if (!alike(old, one)) return [key, one]
-      kept++
-      return [key, old]
-    }),
-  )
-  return kept === map.size && same([...was.keys()], [...map.keys()]) ? was : map
+  const map = new Map<unknown, unknown>()
+  const before = was.keys()
+  let same = was.size === now.size
+  for (const [key, one] of now) {
+    const old = was.get(key)
+    const stays = alike(old, one)
+    map.set(key, stays ? old : one)
+    same &&= stays && Object.is(before.next().value, key)
+  }
+  return same ? was : map
 }
 
 const sameOrList = (a: unknown, b: unknown): boolean =>

@@ -11,7 +11,7 @@ const setups = [firstMark, secondMark].flatMap((rig) => rig.setups.map((setup) =
 const noting = (facts: Facts, read: Set<string>): Facts =>
   new Proxy(facts, {
     get: (target, name: string) => {
-      if (name !== 'assembly' && name !== 'context') read.add(name)
+      if (name in factTable) read.add(name)
       return target[name as FactName]
     },
   })

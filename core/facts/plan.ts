@@ -1,9 +1,10 @@
-import { type Assembly, everywhere, type Support } from '../assembly/index.ts'
+import type { Assembly, Support } from '../assembly/index.ts'
 import { holdThat, isPosture } from '../balance/index.ts'
 import { needsOf, unmet } from '../brief/index.ts'
 import { capabilities, type Capability } from '../catalogue/index.ts'
 import { billOf, chanceOf, costOf, plainRules } from '../money/index.ts'
 import { fact, type FactTable } from './define.ts'
+import { lotOf } from './lots.ts'
 
 type Names = 'cost' | 'bill' | 'chance' | 'asked' | 'needs' | 'unmet'
 
@@ -17,6 +18,9 @@ const hasUse = (capability: Capability, { rig, setup }: Assembly): boolean => {
   if (!isPosture(setup.support)) return false
   return capability !== 'top-handle' || setup.orientation === 'upright' || !heldElsewhere.has(setup.support)
 }
+
+/** The pieces on the rig that give something. */
+export const givers = lotOf(({ part }) => part.provides.length > 0)
 
 /** What is asked for, and what it costs. */
 export const planFacts: FactTable<Names> = {
@@ -32,10 +36,12 @@ export const planFacts: FactTable<Names> = {
       ({ capability, because }) => because.from === 'operator' || hasUse(capability, assembly),
     ),
   ),
-  unmet: fact(['needs'], ({ assembly, needs }) => {
+  unmet: fact(['needs'], (facts) => {
+    const { assembly, needs } = facts
+    const off = facts.assembly.off.map(({ piece }) => piece)
     const left = unmet(
       needs,
-      everywhere(assembly).map((piece) => piece.part),
+      [...givers(facts), ...off].map(({ part }) => part),
     )
     return left.filter(({ capability }) => holdThat(assembly, capability) === undefined)
   }),

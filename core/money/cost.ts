@@ -1,6 +1,6 @@
 import type { Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { perKey, perThing } from '../kernel/index.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -36,6 +36,12 @@ export const lineOf = ({ lines }: Pick<Cost, 'lines'>, instance: string): CostLi
 
 const nothing = { low: 0, usual: 0, high: 0 } as const
 
+const lineOfPart = perKey<Part, CostLine>('cost line of a piece')
+const haveLine = (part: Part, instance: string): CostLine =>
+  lineOfPart(part, `have ${instance}`, () => ({ instance, part, owned: true, ...nothing }))
+const buyLine = (part: Part, instance: string): CostLine =>
+  lineOfPart(part, `buy ${instance}`, () => ({ instance, part, owned: false, ...part.price }))
+
 /**
  * What is still to buy for a rig's kit. The locker's pieces are used first, each once; what comes in the box of
  * something bought is paid with it; considered pieces cost nothing yet.
@@ -59,11 +65,9 @@ export const costOf = (rig: Pick<Rig, 'kit'>, catalogue: Catalogue, owned: Reado
     if (!have[i]) for (const id of part.includes ?? []) boxed.set(id, [...(boxed.get(id) ?? []), instance])
   })
   const lines = kit.map(({ instance, part }, i): CostLine => {
-    if (have[i]) return { instance, part, owned: true, ...nothing }
+    if (have[i]) return haveLine(part, instance)
     const inBoxOf = boxed.get(part.id)?.shift()
-    return inBoxOf === undefined
-      ? { instance, part, owned: false, ...part.price }
-      : { instance, part, owned: false, inBoxOf, ...nothing }
+    return inBoxOf === undefined ? buyLine(part, instance) : { instance, part, owned: false, inBoxOf, ...nothing }
   })
   return costOfLines(lines)
 }

@@ -1,5 +1,13 @@
 import { inHand, type Unweighed } from '../../balance/index.ts'
+import type { Sees } from '../../facts/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
+
+/** What the rig's mass is made of; of a part nobody knows at all, more is said elsewhere. */
+const weighed = ({ assembly, leads, context }: Sees<'leads'>): readonly Unweighed[] =>
+  [
+    ...assembly.placed.filter(inHand),
+    ...leads.map(({ link, part }) => ({ instance: { id: link.cable }, part })),
+  ].filter(({ part }) => context.catalogue.gone.get(part.id) !== 'placeholder')
 
 /** A piece on the rig whose mass nobody knows. */
 export const massUnknown = defineCheck<Unweighed, object, 'mass' | 'leads'>({
@@ -19,12 +27,8 @@ export const massUnknown = defineCheck<Unweighed, object, 'mass' | 'leads'>({
     silent: { known: 'The mass of {part} is known.' },
     cannotTell: {},
   },
-  // Of a part nobody knows at all, more is said elsewhere.
-  subjects: ({ assembly, leads, context }) =>
-    [
-      ...assembly.placed.filter(inHand),
-      ...leads.map(({ link, part }) => ({ instance: { id: link.cable }, part })),
-    ].filter(({ part }) => context.catalogue.gone.get(part.id) !== 'placeholder'),
+  // Where all is known the camera speaks for all: mostly it is.
+  subjects: (facts) => (facts.mass.unknown.length === 0 ? facts.assembly.placed.slice(0, 1) : weighed(facts)),
   judge: ({ instance, part }, { mass }) => {
     const names = { part: part.name }
     return mass.unknown.some((one) => one.instance.id === instance.id)

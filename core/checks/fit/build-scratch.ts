@@ -1,4 +1,5 @@
-import type { PlacedPart } from '../../assembly/index.ts'
+import { pathToRoot, type PlacedPart } from '../../assembly/index.ts'
+import { lotOf } from '../../facts/index.ts'
 import { type Against, RUB_MM, rubs } from '../../build-order/index.ts'
 import { defineCheck, type Judgement, noOptions } from '../check.ts'
 
@@ -6,6 +7,12 @@ import { defineCheck, type Judgement, noOptions } from '../check.ts'
 type Mark =
   | { readonly what: 'rubs'; readonly piece: PlacedPart; readonly body: PlacedPart; readonly depthMm: number }
   | ({ readonly what: 'after' } & Against)
+
+const rubbing = lotOf((piece) => {
+  const body = pathToRoot(piece).at(-1)
+  const depthMm = body && piece.joint && piece.mate?.ok ? rubs(piece, body) : 0
+  return depthMm > RUB_MM && depthMm <= 1
+})
 
 /** A rig that can be put together, but not without a mark on it. */
 export const buildScratch = defineCheck<Mark, object, 'jams'>({
@@ -27,13 +34,12 @@ export const buildScratch = defineCheck<Mark, object, 'jams'>({
     silent: {},
     cannotTell: {},
   },
-  subjects: ({ assembly: { placed }, jams }) => {
-    const [body] = placed
-    const marks = placed.flatMap((piece): Mark[] => {
-      const depthMm = body && piece.joint && piece.mate?.ok ? rubs(piece, body) : 0
-      return body && depthMm > RUB_MM && depthMm <= 1 ? [{ what: 'rubs', piece, body, depthMm }] : []
+  subjects: (facts) => {
+    const marks = rubbing(facts).flatMap((piece): Mark[] => {
+      const body = pathToRoot(piece).at(-1)
+      return body ? [{ what: 'rubs', piece, body, depthMm: rubs(piece, body) }] : []
     })
-    return [...marks, ...jams.against.map((one): Mark => ({ what: 'after', ...one }))]
+    return [...marks, ...facts.jams.against.map((one): Mark => ({ what: 'after', ...one }))]
   },
   judge: (mark) => {
     const { piece } = mark

@@ -1,11 +1,13 @@
 import { standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { lotOf, type Sees } from '../../facts/index.ts'
 
-const systems = ({ assembly }: Sees): ReadonlyMap<string, readonly string[]> => {
+const onRods = lotOf(({ mate }) => mate?.ok && mate.value.standard.kind === 'rods')
+
+const systems = (facts: Sees): ReadonlyMap<string, readonly string[]> => {
   const found = new Map<string, string[]>()
-  for (const { mate, instance } of assembly.placed)
-    if (mate?.ok && mate.value.standard.kind === 'rods') {
+  for (const { mate, instance } of onRods(facts))
+    if (mate?.ok) {
       const id = mate.value.plug.mount.standard
       found.set(id, [...(found.get(id) ?? []), instance.id])
     }

@@ -12,17 +12,13 @@ interface Pair {
 }
 
 const pairsOn = ({ assembly }: Sees): Pair[] => {
-  const guests = guestsOf(assembly.placed)
-  return assembly.placed.flatMap((second): Pair[] => {
-    const { host, joint } = second
-    if (!host || !joint) return []
-    const beside = guests.get(host) ?? []
-    return beside
-      .slice(0, beside.indexOf(second))
-      .flatMap((first) =>
-        first.joint?.hostMount === joint.hostMount ? [{ first, second, mountId: joint.hostMount }] : [],
-      )
-  })
+  const pairs: Pair[] = []
+  for (const beside of guestsOf(assembly.placed).values())
+    for (const [i, second] of beside.entries())
+      for (const first of beside.slice(0, i))
+        if (first.joint && first.joint.hostMount === second.joint?.hostMount)
+          pairs.push({ first, second, mountId: first.joint.hostMount })
+  return pairs
 }
 
 /**

@@ -3,7 +3,9 @@ import { z } from 'zod'
 import { type PlacedPart, rodRails, rodUse } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Facts } from '../../facts/index.ts'
+import { type Facts, lotOf } from '../../facts/index.ts'
+
+const rodsOnSomething = lotOf(({ part, host }) => part.role === 'rods' && host !== undefined)
 
 /** Rods much longer than what rides on them. */
 export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
@@ -25,8 +27,7 @@ export const rodsOverlong = defineCheck<PlacedPart, { spareMm: number }>({
     silent: { right: '{rods} end {overMm:mm} beyond the last clamp.' },
     cannotTell: {},
   },
-  subjects: (facts) =>
-    facts.assembly.placed.filter((piece) => piece.part.role === 'rods' && piece.host && rodUse(facts.assembly, piece)),
+  subjects: (facts) => rodsOnSomething(facts).filter((piece) => rodUse(facts.assembly, piece)),
   judge: (rods, facts, { spareMm }) => {
     const { longMm, usedMm } = rodUse(facts.assembly, rods) ?? { longMm: 0, usedMm: 0 }
     const names = { rods: rods.part.name }

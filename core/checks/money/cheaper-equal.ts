@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import type { PlacedPart } from '../../assembly/index.ts'
+import type { PlacedPart, Rig } from '../../assembly/index.ts'
 import { standRoles } from '../../balance/index.ts'
-import type { Part } from '../../catalogue/index.ts'
-import { perThing } from '../../kernel/index.ts'
+import type { Catalogue, Part } from '../../catalogue/index.ts'
+import { perPair, perThing } from '../../kernel/index.ts'
 import { type Cost, costOf, lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
@@ -20,12 +20,20 @@ interface Equal {
 /** What a stand has to bear is for its own rules to judge. */
 const canBeWeighed = ({ part }: PlacedPart): boolean => !standRoles.has(part.role)
 
-const inBoxes = perThing('what comes in boxes', (lines: Cost['lines']): string =>
-  [...new Set(lines.flatMap(({ part }) => part.includes ?? []))].sort().join(' '),
+const inBoxes = perThing(
+  'what comes in boxes',
+  (lines: Cost['lines']): ReadonlySet<string> => new Set(lines.flatMap(({ part }) => part.includes ?? [])),
 )
 /** Neither part has to do with anything else in a box, nor lies in the locker: then the bill falls by their difference. */
-const arePlain = (boxed: string, owned: ReadonlyMap<string, number>, ...parts: readonly Part[]): boolean =>
-  parts.every(({ id, includes }) => !includes?.length && !owned.has(id) && !boxed.split(' ').includes(id))
+const arePlain = ({ cost, context: { owned } }: Sees<'cost'>, ...parts: readonly Part[]): boolean =>
+  parts.every(({ id, includes }) => !includes?.length && !owned.has(id) && !inBoxes(cost.lines).has(id))
+
+const boxesIn = perPair('parts of a kit with boxes', (kit: Rig['kit'], { parts }: Catalogue): readonly Part[] =>
+  kit.flatMap(({ partId }) => {
+    const part = parts.get(partId)
+    return part?.includes?.length ? [part] : []
+  }),
+)
 
 /** The parts whose price hangs on one of these by a box: what comes in its box, and in whose box it comes; of the kit the boxes are enough. */
 const boxedWith = (seeds: readonly Part[], kit: readonly Part[]): ReadonlySet<string> => {
@@ -41,12 +49,9 @@ const boxedWith = (seeds: readonly Part[], kit: readonly Part[]): ReadonlySet<st
 /** What the whole bill falls by: all that has nothing to do with either box stays as it is, and is left out. */
 const savesInAll = ({ assembly, context }: Sees, piece: PlacedPart, part: Part): number => {
   const { catalogue, owned } = context
-  const parts = assembly.rig.kit.flatMap(({ partId }) => {
-    const known = catalogue.parts.get(partId)
-    return known?.includes?.length ? [known] : []
-  })
-  const mine = boxedWith([piece.part, part], parts)
-  const kit = assembly.rig.kit.filter(({ partId }) => mine.has(partId))
+  const whole = assembly.rig.kit
+  const mine = boxedWith([piece.part, part], boxesIn(whole, catalogue))
+  const kit = whole.filter(({ partId }) => mine.has(partId))
   const swapped = kit.map((one) => (one.id === piece.instance.id ? { ...one, partId: part.id } : one))
   return costOf({ kit }, catalogue, owned).usual - costOf({ kit: swapped }, catalogue, owned).usual
 }
@@ -56,12 +61,11 @@ const bestOf = (facts: Sees<'cost' | 'asked'>, piece: PlacedPart): Equal | undef
   const equals = cheaperEquals(facts, piece).slice(0, MOST_TRIED)
   if (equals.length === 0) return undefined
   const goesOn = takesAll(facts, piece)
-  const boxed = takenFrom(facts, ({ cost }) => inBoxes(cost.lines))
   for (const part of equals) {
     if (!goesOn(part)) continue
-    const savesMinor = arePlain(boxed, facts.context.owned, piece.part, part)
-      ? piece.part.price.usual - part.price.usual
-      : savesInAll(facts, piece, part)
+    const savesMinor = takenFrom(facts, (now) =>
+      arePlain(now, piece.part, part) ? piece.part.price.usual - part.price.usual : savesInAll(now, piece, part),
+    )
     if (savesMinor > 0) return { part, savesMinor }
   }
   return undefined

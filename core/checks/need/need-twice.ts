@@ -3,7 +3,7 @@ import type { PlacedPart } from '../../assembly/index.ts'
 import { gripsOf, inHand } from '../../balance/index.ts'
 import { bagRoles } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { givers, type Sees } from '../../facts/index.ts'
 import { isLeaf } from '../places.ts'
 
 interface Double {
@@ -17,21 +17,21 @@ const forTheHands = ({ assembly }: Sees, { part }: PlacedPart): boolean =>
   assembly.setup.support !== 'hand-low' &&
   gripsOf(assembly).filter(({ kind }) => kind !== 'shoulder' && kind !== 'chest').length <= 2
 
+/** Nobody who gives nothing repeats another. */
 const candidates = (facts: Sees): PlacedPart[] =>
-  facts.assembly.placed.filter(
+  givers(facts).filter(
     (piece) =>
       piece.host &&
       inHand(piece) &&
       piece.part.role !== 'lens' &&
-      piece.part.provides.length > 0 &&
       !bagRoles.has(piece.part.role) &&
       isLeaf(facts, piece),
   )
 
 /** Another piece of the same role that gives all that this one gives. */
-const doubleOf = ({ assembly: { placed } }: Sees, piece: PlacedPart): PlacedPart | undefined => {
+const doubleOf = (facts: Sees, piece: PlacedPart): PlacedPart | undefined => {
   let before = true
-  for (const other of placed) {
+  for (const other of givers(facts)) {
     if (other === piece) before = false
     else if (
       other.part.role === piece.part.role &&

@@ -1,19 +1,26 @@
 import { z } from 'zod'
 import { holdThat } from '../../balance/index.ts'
 import type { Need } from '../../brief/index.ts'
-import { capabilities, type Part } from '../../catalogue/index.ts'
+import { capabilities, type Capability, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { givers, lotOf, type Sees } from '../../facts/index.ts'
 
 /** Needs that a rule of their own speaks up for. */
 const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
 
-/** The parts that sit on the rig in its other set-ups. */
-const inOtherSetups = ({ assembly: { rig, setup }, context }: Sees): readonly Part[] => {
-  const used = new Set(
-    rig.setups.filter((other) => other.id !== setup.id).flatMap(({ joints }) => joints.map(({ guest }) => guest)),
-  )
-  return rig.kit.flatMap(({ id, partId }) => (used.has(id) ? (context.catalogue.parts.get(partId) ?? []) : []))
+const screens = lotOf(({ part }) => part.optics?.kind === 'screen')
+
+/** What gives something and sits on the rig in another of its set-ups. */
+const givenElsewhere = ({ assembly: { rig, setup }, context }: Sees, capability: Capability): Part | undefined => {
+  for (const { id, partId } of rig.kit) {
+    const part = context.catalogue.parts.get(partId)
+    if (
+      part?.provides.includes(capability) &&
+      rig.setups.some((other) => other.id !== setup.id && other.joints.some(({ guest }) => guest === id))
+    )
+      return part
+  }
+  return undefined
 }
 
 /** Something the brief asks for that nothing on the rig gives. */
@@ -36,18 +43,16 @@ export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
     cannotTell: {},
   },
   // Whether a monitor that is on can be read in the sun is told with its number elsewhere.
-  subjects: ({ needs, assembly }) =>
-    needs.filter(
-      ({ capability }) =>
-        !HAS_A_RULE.has(capability) &&
-        !(capability === 'sun-view' && assembly.placed.some(({ part }) => part.optics?.kind === 'screen')),
+  subjects: (facts) =>
+    facts.needs.filter(
+      ({ capability }) => !HAS_A_RULE.has(capability) && !(capability === 'sun-view' && screens(facts).length > 0),
     ),
   judge: (need, facts) => {
     const { assembly, unmet } = facts
     const key = need.capability
     const names = { need: capabilities[need.capability].title, reason: need.because.reason }
     if (unmet.includes(need)) {
-      const other = inOtherSetups(facts).find((part) => part.provides.includes(need.capability))
+      const other = givenElsewhere(facts, need.capability)
       return other
         ? {
             group: 'speaks',
@@ -60,7 +65,7 @@ export const needUnmet = defineCheck<Need, object, 'needs' | 'unmet'>({
         : { group: 'speaks', message: 'unmet', names, key, station: capabilities[need.capability].station }
     }
     const giver =
-      assembly.placed.find((piece) => piece.part.provides.includes(need.capability)) ??
+      givers(facts).find((piece) => piece.part.provides.includes(need.capability)) ??
       holdThat(assembly, need.capability)?.piece
     return {
       group: 'silent',

@@ -3,17 +3,21 @@ import { type Grip, gripsOf } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { lotOf, type Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
 
 const options = z.object({ reachMm: z.number().positive() })
 
+const withButton = lotOf(({ part }) => part.recordAt !== undefined)
+const withTrigger = lotOf(({ part }) =>
+  part.sockets?.some((socket) => socket.direction === 'out' && gives(socket, 'trigger')),
+)
+
 /** Record buttons that work: the camera's own, and those whose trigger lead is plugged in. */
-const buttons = ({ assembly, leads }: Sees<'leads'>) =>
-  assembly.placed.filter(
+const buttons = (facts: Sees<'leads'>) =>
+  withButton(facts).filter(
     (piece) =>
-      piece.part.recordAt &&
-      (piece.part.role === 'camera' || leads.some((run) => run.from.piece === piece && passes(run, 'trigger'))),
+      piece.part.role === 'camera' || facts.leads.some((run) => run.from.piece === piece && passes(run, 'trigger')),
   )
 
 const nearest = (grips: readonly Grip[], facts: Sees<'leads'>): number => {
@@ -21,14 +25,14 @@ const nearest = (grips: readonly Grip[], facts: Sees<'leads'>): number => {
   return Math.min(Infinity, ...grips.flatMap(({ at }) => from.map((button) => lengthOf(subtract(button, at)))))
 }
 
-const idleTrigger = ({ assembly, leads }: Sees<'leads'>) =>
-  assembly.placed
+const idleTrigger = (facts: Sees<'leads'>) =>
+  withTrigger(facts)
     .flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
     .find(
       ({ piece, socket }) =>
         socket.direction === 'out' &&
         gives(socket, 'trigger') &&
-        !leads.some((run) => run.from.piece === piece && run.from.socket.id === socket.id),
+        !facts.leads.some((run) => run.from.piece === piece && run.from.socket.id === socket.id),
     )
 
 /** The record button, seen from the hands that hold the rig. */
@@ -53,8 +57,8 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>,
     cannotTell: {},
   },
   subjects: (facts) => {
-    const grips = carried(facts) ? gripsOf(facts.assembly) : []
-    return grips.length > 0 && facts.assembly.placed.some(({ part }) => part.recordAt) ? [grips] : []
+    const grips = carried(facts) && withButton(facts).length > 0 ? gripsOf(facts.assembly) : []
+    return grips.length > 0 ? [grips] : []
   },
   judge: (grips, facts, { reachMm }) => {
     const idle = idleTrigger(facts)
