@@ -1,6 +1,8 @@
+import fc from 'fast-check'
 import { placeShape, type Shape } from '../kernel/index.ts'
 import { placed } from '../testing/view-rigs.ts'
 import { tinyRig } from '../testing/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { cornersOf, restOf, type Touching } from './index.ts'
 
 const [camera] = placed(tinyRig([], [])).placed
@@ -44,4 +46,24 @@ test('wherever the mass is inside, it lies still within half a turn', () => {
     expect(tiltDeg).toBeLessThanOrEqual(180)
     expect(on.length).toBeGreaterThan(0)
   }
+})
+
+test('what boxes tell of corners changes nothing: it rolls as if all corners were looked at', () => {
+  const of = (min: number, max: number) => fc.integer({ min, max })
+  const box = fc.record({
+    centre: fc.tuple(of(-200, 200), of(0, 300), of(-200, 200)),
+    size: fc.tuple(of(4, 90), of(4, 90), of(4, 90)),
+  })
+  fc.assert(
+    fc.property(fc.array(box, { minLength: 1, maxLength: 12 }), (boxes) => {
+      const all = boxes.map((one) => thing({ kind: 'box', ...one }))
+      const [first] = all
+      if (!first) throw new Error('one box at least')
+      const asOne: Touching = { ...first, corners: all.flatMap(({ corners }) => corners) }
+      const mean = (k: 0 | 1 | 2) => boxes.reduce((sum, { centre }) => sum + centre[k], 0) / boxes.length
+      const mass = [mean(0), mean(1), mean(2)] as const
+      expect(restOf(all, mass).tiltDeg).toBeCloseTo(restOf([asOne], mass).tiltDeg, 6)
+    }),
+    { numRuns: trialRuns(200), seed: trialSeed },
+  )
 })

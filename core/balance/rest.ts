@@ -6,6 +6,7 @@ import {
   cornersAround,
   cross,
   dot,
+  emptyBounds,
   identity,
   perThing,
   type Placed,
@@ -15,6 +16,8 @@ import {
   placeShape,
   point,
   scale,
+  subtract,
+  unite,
 } from '../kernel/index.ts'
 import { inHand } from './mass.ts'
 
@@ -38,6 +41,8 @@ const TOUCH_MM = 0.5
 /** It tips onto edge after edge; a rig has come to rest long before this. */
 const MOST_TURNS = 24
 const ROUND = 12
+/** What is no farther before an edge lies on it: rounding. mm */
+const AHEAD_MM = 1e-6
 
 /** The corners of a solid; a round bar by those of a twelve-sided one. */
 export const cornersOf = perThing('corners', (shape: Placed): readonly Vec3[] => cornersAround(shape, ROUND))
@@ -65,30 +70,24 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
   return best
 }
 
-/** The corners of one thing that can touch, as figures. */
-const flatOf = perThing('corners in a row', ({ corners }: Touching) => Float64Array.from(corners.flat()))
-
-/** All corners that can touch in one row of numbers, x y z x y z, with room for how high each lies. */
-interface Rows {
-  readonly count: number
-  readonly corners: Float64Array
-  readonly heights: Float64Array
+/** The corners of one thing that can touch, as a row of figures x y z x y z, and the box round them. */
+interface Group {
+  readonly row: Float64Array
+  readonly mid: Vec3
+  readonly half: Vec3
 }
-/** Room that is used again: it is filled for every rig that is tried, and read until that one lies. */
-let room: Omit<Rows, 'count'> = { corners: new Float64Array(0), heights: new Float64Array(0) }
-
-const inRows = (touching: readonly Touching[]): Rows => {
-  let count = 0
-  for (const { corners } of touching) count += corners.length
-  if (room.heights.length < count) room = { corners: new Float64Array(count * 6), heights: new Float64Array(count * 2) }
-  let filled = 0
-  for (const one of touching) {
-    const row = flatOf(one)
-    room.corners.set(row, filled)
-    filled += row.length
+const groupOf = perThing('corners in a row', ({ corners }: Touching): Group => {
+  const { min, max } = corners.reduce((box, at) => unite(box, { min: at, max: at }), emptyBounds)
+  return {
+    row: Float64Array.from(corners.flat()),
+    mid: scale(add(min, max), 1 / 2),
+    half: scale(subtract(max, min), 1 / 2),
   }
-  return { count, ...room }
-}
+})
+
+/** How far a box reaches along a way, to both sides of its middle. */
+const reachOf = ({ half }: Group, way: Vec3): number =>
+  half[0] * Math.abs(way[0]) + half[1] * Math.abs(way[1]) + half[2] * Math.abs(way[2])
 
 /** A way as it is after a turn about an edge that lies across both ways: as far as this along each. */
 const turned = (one: Vec3, cos: number, other: Vec3, sin: number): Vec3 => add(scale(one, cos), scale(other, sin))
@@ -102,27 +101,26 @@ const turned = (one: Vec3, cos: number, other: Vec3, sin: number): Vec3 => add(s
  *   edge until the end of the arm, 100 mm off, is down: atan (80 / 100) = 38.7 degrees
  */
 export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
-  // The rig stays where it is: it is the table that turns.
-  const { count, corners, heights } = inRows(touching)
+  // The rig stays where it is: it is the table that turns. Boxes tell of most corners that they are not next.
+  const groups = touching.map(groupOf)
   let up: Vec3 = [0, 1, 0]
   let right: Vec3 = [1, 0, 0]
   let back: Vec3 = [0, 0, 1]
   let tilted = 0
   for (let turn = 0; ; turn++) {
-    const floor = heightsOf(corners, count, up, heights)
-    const down: number[] = []
-    for (let k = 0; k < count; k++) if ((heights[k] as number) <= floor + TOUCH_MM) down.push(k * 3)
-    const flat = (x: number, y: number, z: number): Point2 => [dot([x, y, z], right), dot([x, y, z], back)]
-    const base = convexHull(down.map((i) => flat(corners[i] ?? 0, corners[i + 1] ?? 0, corners[i + 2] ?? 0)))
-    const mass = flat(...centre)
-    const pivot = nearestOn(base, mass)
+    const lows = groups.map((group) => dot(group.mid, up) - reachOf(group, up))
+    const floor = floorOf(groups, lows, up)
+    const down = downOn(groups, lows, up, floor)
+    const flat = (at: Vec3): Point2 => [dot(at, right), dot(at, back)]
+    const mass = flat(centre)
+    const pivot = nearestOn(convexHull(down.map(({ at }) => flat(at))), mass)
     const away = pivot ? Math.hypot(mass[0] - pivot[0], mass[1] - pivot[1]) : 0
-    if (!pivot || away < 1e-6 || turn === MOST_TURNS) {
-      const on = touchingAt(down, touching)
+    if (!pivot || away < AHEAD_MM || turn === MOST_TURNS) {
+      const on = [...new Set(down.flatMap(({ group }) => touching[group] ?? []))]
       return { tiltDeg: (tilted * 180) / Math.PI, on: on.map(({ piece, what }) => ({ piece, what })) }
     }
     const way = turned(right, (mass[0] - pivot[0]) / away, back, (mass[1] - pivot[1]) / away)
-    const angle = turnUntilDown({ count, corners, heights }, floor, way, dot(centre, way) - away)
+    const angle = turnUntilDown(groups, lows, { up, floor, way, edge: dot(centre, way) - away })
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
     back = cross(way, up)
     right = turned(way, cos, up, sin)
@@ -131,47 +129,66 @@ export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
   }
 }
 
-/** How high each corner lies, written into a row; the lowest of them. */
-const heightsOf = (corners: Float64Array, count: number, [x, y, z]: Vec3, heights: Float64Array): number => {
+const along = (row: Float64Array, i: number, way: Vec3): number =>
+  (row[i] as number) * way[0] + (row[i + 1] as number) * way[1] + (row[i + 2] as number) * way[2]
+
+/** The height of the lowest corner. @param lows below which no corner of a group lies */
+const floorOf = (groups: readonly Group[], lows: readonly number[], up: Vec3): number => {
   let floor = Infinity
-  for (let k = 0, i = 0; k < count; k++, i += 3) {
-    const height = (corners[i] as number) * x + (corners[i + 1] as number) * y + (corners[i + 2] as number) * z
-    heights[k] = height
-    if (height < floor) floor = height
+  for (let k = 0; k < groups.length; k++) {
+    if ((lows[k] as number) >= floor) continue
+    const { row } = groups[k] as Group
+    for (let i = 0; i < row.length; i += 3) floor = Math.min(floor, along(row, i, up))
   }
   return floor
+}
+
+/** The corners that touch the table, and of which group each is. */
+const downOn = (
+  groups: readonly Group[],
+  lows: readonly number[],
+  up: Vec3,
+  floor: number,
+): readonly { readonly at: Vec3; readonly group: number }[] => {
+  const down: { at: Vec3; group: number }[] = []
+  for (let k = 0; k < groups.length; k++) {
+    if ((lows[k] as number) > floor + TOUCH_MM) continue
+    const { row } = groups[k] as Group
+    for (let i = 0; i < row.length; i += 3)
+      if (along(row, i, up) <= floor + TOUCH_MM)
+        down.push({ at: [row[i] as number, row[i + 1] as number, row[i + 2] as number], group: k })
+  }
+  return down
 }
 
 /**
  * How far a rig turns about an edge until the next corner is down, radians: of the corners that lie ahead of the edge,
  * the one seen from it at the smallest angle over the table.
- * @param edge where the edge lies along the way
+ * @param table which way is up from it, how high it lies, which way the rig tips, and where along that the edge lies
  */
-const turnUntilDown = ({ count, corners, heights }: Rows, floor: number, [x, y, z]: Vec3, edge: number): number => {
+const turnUntilDown = (
+  groups: readonly Group[],
+  lows: readonly number[],
+  { up, floor, way, edge }: { readonly up: Vec3; readonly floor: number; readonly way: Vec3; readonly edge: number },
+): number => {
   let nextOver = Infinity
   let nextAhead = 1
-  for (let k = 0, i = 0; k < count; k++, i += 3) {
-    const over = (heights[k] as number) - floor
-    if (over <= TOUCH_MM) continue
-    const ahead = (corners[i] as number) * x + (corners[i + 1] as number) * y + (corners[i + 2] as number) * z - edge
-    if (ahead > 1e-6 && over * nextAhead < nextOver * ahead) {
-      nextOver = over
-      nextAhead = ahead
+  for (let k = 0; k < groups.length; k++) {
+    const group = groups[k] as Group
+    const most = dot(group.mid, way) + reachOf(group, way) - edge
+    // None of its corners is farther ahead nor lower than this.
+    if (most <= AHEAD_MM || Math.max(0, (lows[k] as number) - floor) * nextAhead >= nextOver * most) continue
+    const { row } = group
+    for (let i = 0; i < row.length; i += 3) {
+      const over = along(row, i, up) - floor
+      const ahead = along(row, i, way) - edge
+      if (over > TOUCH_MM && ahead > AHEAD_MM && over * nextAhead < nextOver * ahead) {
+        nextOver = over
+        nextAhead = ahead
+      }
     }
   }
   return Math.atan(nextOver / nextAhead)
-}
-
-/** Whose corners these are, by where they begin among all that can touch; each once. */
-const touchingAt = (begins: readonly number[], touching: readonly Touching[]): readonly Touching[] => {
-  const found = new Set<Touching>()
-  let before = 0
-  for (const one of touching) {
-    const end = before + one.corners.length * 3
-    if (begins.some((begin) => begin >= before && begin < end)) found.add(one)
-    before = end
-  }
-  return [...found]
 }
 
 /** Directions all round, about evenly: the points of a cube's skin. */

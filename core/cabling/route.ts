@@ -158,6 +158,8 @@ export type Walls = readonly Bounds[]
 interface Trail {
   readonly ways: readonly (readonly Vec3[])[]
   readonly heeded: readonly Bounds[]
+  /** The walls that what is heeded belongs to. */
+  readonly round: readonly Walls[]
   /** Walls of which none but what is heeded touches any of the ways. */
   readonly passed: WeakSet<Walls>
   readonly route: Route
@@ -172,7 +174,8 @@ const tightOf = (box: Bounds, stops: readonly Vec3[], off: number): Bounds | und
   return stops.some((stop) => within(stop, tight)) ? undefined : tight
 }
 
-const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): Trail => {
+const follow = (stops: readonly Vec3[], all: readonly Walls[], off: number): Trail => {
+  const boxes = all.flat()
   const heeded: Bounds[] = []
   const ways: (readonly Vec3[])[] = []
   for (;;) {
@@ -188,7 +191,9 @@ const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): 
       continue
     }
     const clear = inTheWay.length === 0 && !walls.some(({ tight }) => touches(points, tight))
-    return { ways, heeded, passed: new WeakSet(), route: { points, lengthMm: lengthAlong(points), clear } }
+    const round = all.filter((walls) => walls.some((box) => heeded.includes(box)))
+    const route = { points, lengthMm: lengthAlong(points), clear }
+    return { ways, heeded, round, passed: new WeakSet(all), route }
   }
 }
 
@@ -200,7 +205,7 @@ const follow = (stops: readonly Vec3[], boxes: readonly Bounds[], off: number): 
  * @example past a 20 mm cube halfway between two points 100 mm apart: over its nearest edges, a little over 100 mm
  */
 export const routeOf = (stops: readonly Vec3[], boxes: readonly Bounds[], thickMm: number): Route =>
-  follow(stops, boxes, thickMm / 2 + OFF_MM).route
+  follow(stops, [boxes], thickMm / 2 + OFF_MM).route
 
 /** So many ways between the same points are kept: edits that are tried and dropped go to and fro between a few. */
 const MOST_TRAILS = 4
@@ -213,19 +218,17 @@ const MOST_TRAILS = 4
 export class KnownRoutes {
   readonly #trails = new Map<string, readonly Trail[]>()
 
-  /** @param there all the boxes of all the walls */
-  routeOf(stops: readonly Vec3[], walls: readonly Walls[], there: ReadonlySet<Bounds>, thickMm: number): Route {
+  routeOf(stops: readonly Vec3[], walls: readonly Walls[], thickMm: number): Route {
     const off = thickMm / 2 + OFF_MM
     const key = `${thickMm} ${wordOf(stops)}`
     const known = this.#trails.get(key) ?? []
     const standing = known.find(
       (trail) =>
-        trail.heeded.every((box) => there.has(box)) &&
+        trail.round.every((boxes) => walls.includes(boxes)) &&
         walls.every((boxes) => trail.passed.has(boxes) || clears(trail, boxes, stops, off)),
     )
     if (standing) return standing.route
-    const found = follow(stops, [...there], off)
-    for (const boxes of walls) found.passed.add(boxes)
+    const found = follow(stops, walls, off)
     const route = known.find((trail) => sameRoute(trail.route, found.route))?.route ?? found.route
     this.#trails.set(key, [{ ...found, route }, ...known].slice(0, MOST_TRAILS))
     return route

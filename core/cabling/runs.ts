@@ -142,10 +142,7 @@ const wallsOf = perThing('walls of a piece', ({ solids }: PlacedPart): readonly 
   solids.filter(({ solid }) => solid.matter === 'body').map(({ bounds }) => bounds),
 )
 /** What a lead has to go round: every hard solid, but those a point of the way lies against. */
-const wallsAround = perThing('walls', (placed: Assembly['placed']) => {
-  const walls = placed.map(wallsOf)
-  return { walls, boxes: new Set(walls.flat()) as ReadonlySet<Bounds> }
-})
+const wallsAround = perThing('walls', (placed: Assembly['placed']) => placed.map(wallsOf))
 
 const routesFrom = perThing('routes', (_: PlacedPart) => new KnownRoutes())
 
@@ -183,8 +180,7 @@ const pluggedIn = (from: Coupled, to: Coupled, cable: Cable, through: readonly P
 
 /** The way round all that stands on the rig. */
 const routed = (assembly: Assembly, { from, cable, stops }: Plugged): Route => {
-  const { walls, boxes } = wallsAround(assembly.placed)
-  return routesFrom(from.piece).routeOf(stops, walls, boxes, cable.thickMm)
+  return routesFrom(from.piece).routeOf(stops, wallsAround(assembly.placed), cable.thickMm)
 }
 
 /** In front of the piece's own socket: a straight port saver and the plug in it; an angled one lies flat. */

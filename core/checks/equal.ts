@@ -1,4 +1,4 @@
-import type { Joint, PlacedPart, Rig } from '../assembly/index.ts'
+import type { Joint, PlacedPart, Rig, Setup } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
 import {
   boundsOf,
@@ -214,18 +214,32 @@ const andHere = perPair('what sits on a piece in all set-ups', (rows: Row<Row<Si
 const sittingIn = perPairKey<Rig['setups'], Rig['kit'], ReadonlyMap<string, Row<Row<Sitting>>>>('what sits in set-ups')
 const sittingOn = ({ assembly: { rig }, context: { catalogue } }: Sees): ReadonlyMap<string, Row<Row<Sitting>>> =>
   sittingIn(rig.setups, rig.kit, String(numberOf(catalogue)), () => {
-    const partOf = new Map(rig.kit.map(({ id, partId }) => [id, partId]))
+    const kit = new Map(rig.kit.map(({ id, partId }) => [id, partId]))
+    const partOf = (id: string) => catalogue.parts.get(kit.get(id) ?? '')
     const all = new Map<string, Row<Row<Sitting>>>()
-    for (const { joints } of rig.setups) {
-      const here = new Map<string, Row<Sitting>>()
-      for (const joint of joints) {
-        const part = catalogue.parts.get(partOf.get(joint.guest) ?? '')
-        if (part) here.set(joint.host, andThis(here.get(joint.host) ?? nothingSits, sittingOf(joint, part)))
-      }
-      for (const [host, row] of here) all.set(host, andHere(all.get(host) ?? nowhereSits, row))
-    }
+    for (const { joints } of rig.setups)
+      for (const [host, row] of sittingHere(joints, partOf)) all.set(host, andHere(all.get(host) ?? nowhereSits, row))
     return all
   })
+
+/** What sits on each piece in one set-up; the one before is taken again where its joints are of the same parts. */
+const sittingHere = (joints: Setup['joints'], partOf: (id: string) => Part | undefined): Here['by'] => {
+  const known = hereBefore.get(joints)
+  if (known?.parts.every((part, i) => part === partOf(joints[i]?.guest ?? ''))) return known.by
+  const parts = joints.map(({ guest }) => partOf(guest))
+  const by = new Map<string, Row<Sitting>>()
+  for (const [i, joint] of joints.entries()) {
+    const part = parts[i]
+    if (part) by.set(joint.host, andThis(by.get(joint.host) ?? nothingSits, sittingOf(joint, part)))
+  }
+  hereBefore.set(joints, { parts, by })
+  return by
+}
+interface Here {
+  readonly parts: readonly (Part | undefined)[]
+  readonly by: ReadonlyMap<string, Row<Sitting>>
+}
+const hereBefore = new WeakMap<Setup['joints'], Here>()
 
 /**
  * Whether a part takes all that sits on a piece, in every set-up, each on a point of its own that faces the same way.

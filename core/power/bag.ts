@@ -1,5 +1,6 @@
 import { type Assembly, everywhere } from '../assembly/index.ts'
 import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
+import { perPair } from '../kernel/index.ts'
 import type { Bays } from './charging.ts'
 import type { Spare } from './day.ts'
 import { batteryKind, type PowerMargins, usableWh, usualPowerMargins } from './network.ts'
@@ -27,16 +28,16 @@ const seats = (part: Part, side: Mount['side']): readonly Mount[] =>
 
 /** Does this charger take this battery? */
 export const chargesPart = (charger: Part, battery: Part): boolean =>
-  charger.power?.chargesW !== undefined &&
-  seats(charger, 'holds').some((bay) =>
-    seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
-  )
+  charger.power?.chargesW !== undefined && baysThatTake(charger, battery) > 0
 
 /** How many bays of a charger take a battery: its others are for other kinds. */
-const baysThatTake = (charger: Part, battery: Part): number =>
-  seats(charger, 'holds').filter((bay) =>
-    seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
-  ).length
+const baysThatTake = perPair(
+  'bays that take a battery',
+  (charger: Part, battery: Part): number =>
+    seats(charger, 'holds').filter((bay) =>
+      seats(battery, 'sits').some((seat) => mate({ part: charger, mount: bay }, { part: battery, mount: seat }).ok),
+    ).length,
+)
 
 /** What a piece puts back by its own sockets into the pack that sits in it, or that it is, W; 0 when it does not. */
 const ownChargeW = ({ sockets = [] }: Part): number => Math.max(0, ...sockets.map(({ chargeW = 0 }) => chargeW))

@@ -31,8 +31,8 @@ const fromLocker = (facts: Sees, piece: PlacedPart): Part | undefined => {
     (part) =>
       owned.has(part.id) &&
       part.id !== piece.part.id &&
-      spareOwned(facts, part) &&
       piece.part.provides.every((gift) => part.provides.includes(gift)) &&
+      takenFrom(facts, (now) => spareOwned(now, part)) &&
       sitsAsFirmly(piece, part),
   )
   return alike.sort((a, b) => (a.id < b.id ? -1 : 1)).find((part) => afterSwap(facts, piece, part) !== undefined)
