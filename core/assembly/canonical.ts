@@ -29,6 +29,19 @@ export const inOrder = <T>(list: readonly T[], keyOf: (item: T) => Key): readonl
   return sorted ? list : keyed.sort((a, b) => compare(a.key, b.key)).map(({ item }) => item)
 }
 
+/** The places of some ranks, the lowest first; equal ones stay as they were. Mostly one came last and belongs farther up. */
+const byRank = (ranks: readonly number[]): readonly number[] => {
+  const at = [...ranks.keys()]
+  for (let i = 1; i < at.length; i++) {
+    const one = at[i] as number
+    const rank = ranks[one] as number
+    let to = i
+    for (; to > 0 && (ranks[at[to - 1] as number] as number) > rank; to--) at[to] = at[to - 1] as number
+    at[to] = one
+  }
+  return at
+}
+
 /**
  * The same where keys begin with a number that few have in common: by that first, and by whole keys only among those
  * that have it in common.
@@ -38,12 +51,13 @@ const inRank = <T>(list: readonly T[], rankOf: (item: T) => number, keyOf: (item
   const ranks = list.map(rankOf)
   // Mostly it is in order already, and no two have a rank in common.
   if (ranks.every((rank, i) => i === 0 || rank > (ranks[i - 1] ?? 0))) return list
-  const ranked = list.map((item, i) => ({ item, rank: ranks[i] ?? 0 })).sort((a, b) => a.rank - b.rank)
+  const at = byRank(ranks)
+  const rank = (i: number): number => ranks[at[i] ?? 0] ?? 0
   const all: T[] = []
-  for (let from = 0; from < ranked.length;) {
+  for (let from = 0; from < at.length;) {
     let to = from + 1
-    while (to < ranked.length && ranked[to]?.rank === ranked[from]?.rank) to++
-    const alike = ranked.slice(from, to).map(({ item }) => item)
+    while (to < at.length && rank(to) === rank(from)) to++
+    const alike = at.slice(from, to).map((i) => list[i] as T)
     for (const item of to - from > 1 ? inOrder(alike, keyOf) : alike) all.push(item)
     from = to
   }

@@ -3,11 +3,17 @@ import type { PlacedPart } from './place.ts'
 
 /** Numbers of a box: where it begins and ends along x, y and z. */
 const WIDE = 6
+const axes = [0, 1, 2] as const
 
 /** The boxes round some pieces in one row of numbers, mm: many are looked along soon. */
 const boxesOf = perThing('boxes of pieces', (placed: readonly PlacedPart[]): Float64Array => {
   const row = new Float64Array(placed.length * WIDE)
-  placed.forEach(({ bounds: { min, max } }, i) => row.set([min[0], max[0], min[1], max[1], min[2], max[2]], i * WIDE))
+  let at = 0
+  for (const { bounds } of placed)
+    for (const axis of axes) {
+      row[at++] = bounds.min[axis]
+      row[at++] = bounds.max[axis]
+    }
   return row
 })
 

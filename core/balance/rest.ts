@@ -21,7 +21,7 @@ import {
 } from '../kernel/index.ts'
 import { inHand } from './mass.ts'
 
-/** Something of the rig that can touch a table: a solid of a piece, or a plug that stands out of it. */
+/** Something of the rig that can touch a table: solids of a piece, or a plug that stands out of it. */
 export interface Touching {
   readonly piece: PlacedPart
   readonly what: 'body' | 'glass' | 'screen' | 'plug'
@@ -209,13 +209,15 @@ const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part)
   const reach = AROUND.map((way) =>
     all.reduce((far, corners) => corners.reduce((most, at) => Math.max(most, dot(at, way)), far), -Infinity),
   )
-  return hard.flatMap(({ look }, i) => {
+  const outermost = new Map<Touching['what'], Vec3[]>()
+  for (const [i, { look }] of hard.entries()) {
     const corners = (all[i] ?? []).filter((at) =>
       AROUND.some((way, n) => dot(at, way) >= (reach[n] ?? Infinity) - OUTERMOST_MM),
     )
     const what: Touching['what'] = look === 'screen' ? 'screen' : look === 'glass' || role === 'lens' ? 'glass' : 'body'
-    return corners.length > 0 ? [{ what, corners }] : []
-  })
+    if (corners.length > 0) outermost.set(what, [...(outermost.get(what) ?? []), ...corners])
+  }
+  return [...outermost].map(([what, corners]) => ({ what, corners }))
 })
 
 const outside = perThing('what of a piece can touch', (piece: PlacedPart): readonly Touching[] =>
@@ -227,4 +229,8 @@ const outside = perThing('what of a piece can touch', (piece: PlacedPart): reado
 )
 
 /** Everything hard that is in the hand and can touch a table, with what must not be lain on told apart. */
-export const touchingOf = (assembly: Assembly): readonly Touching[] => assembly.placed.filter(inHand).flatMap(outside)
+export const touchingOf = (assembly: Assembly): readonly Touching[] => {
+  const all: Touching[] = []
+  for (const piece of assembly.placed) if (inHand(piece)) for (const one of outside(piece)) all.push(one)
+  return all
+}

@@ -45,11 +45,16 @@ const straight: readonly Sag[] = []
 /**
  * How far rods that are held at one end bend where their farthest load sits: `F a^2 (3 x - a) / 6 E I` for a load at `a`
  * seen at `x` (beam held at one end), summed over all that rides on them.
+ * @param among the pieces it is asked of, where the others are known to be no rods
  * @returns nothing where it is unknown how the rods are made, where nothing rides on them, or where they bear the rig
  * @example 1 kg 300 mm out on two aluminium tubes of 15 mm with a wall of 1.5: 9.81 x 300^3 / 3 x 69,000 x 2935 = 0.44
  */
-export const sagsOf = (assembly: Assembly, loads: ReadonlyMap<string, JointLoad>): readonly Sag[] =>
-  assembly.placed.flatMap((rods): readonly Sag[] => {
+export const sagsOf = (
+  { placed }: Pick<Assembly, 'placed'>,
+  loads: ReadonlyMap<string, JointLoad>,
+  among: readonly PlacedPart[] = placed,
+): readonly Sag[] =>
+  among.flatMap((rods): readonly Sag[] => {
     const { rod } = rods.part
     if (!rod) return straight
     const [rail] = rodRails(rods.part)
@@ -59,7 +64,7 @@ export const sagsOf = (assembly: Assembly, loads: ReadonlyMap<string, JointLoad>
     const held =
       dot(subtract(point(rods.frame, own.at), rods.frame.at), along) + (own.travel ? (rods.joint?.slideMm ?? 0) : 0)
     const level = Math.sqrt(Math.max(0, 1 - along[1] ** 2))
-    const riders = (guestsOf(assembly.placed).get(rods) ?? []).flatMap((piece) => {
+    const riders = (guestsOf(placed).get(rods) ?? []).flatMap((piece) => {
       const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
       const load = loads.get(piece.instance.id)
       if (!mount || load?.far !== 'guest') return []

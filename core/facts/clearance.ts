@@ -19,6 +19,7 @@ import {
 } from '../clearance/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { fact, type FactTable } from './define.ts'
+import { lotOf } from './lots.ts'
 
 type Names =
   | 'points'
@@ -45,25 +46,29 @@ const kindsOf = perThing('kinds of rooms', ({ rooms }: Part): readonly Room['kin
   ...new Set(rooms.map(({ kind }) => kind)),
 ])
 
+const withRooms = lotOf(({ part }) => part.rooms.length > 0)
+
 /** What is where, and what is in the way of what. */
 export const clearanceFacts: FactTable<Names> = {
   points: fact([], ({ assembly }) => pointsOf(assembly)),
   clashes: fact([], ({ assembly }) => clashesOf(assembly)),
   size: fact([], ({ assembly }) => sizeOf(assembly.placed.filter(inHand))),
   /** The first invasion of every room; hands are taken with gloves when the brief is cold. */
-  invasions: fact([], ({ assembly }) =>
-    assembly.placed.flatMap((piece) =>
+  invasions: fact([], (facts) => {
+    const { assembly } = facts
+    return withRooms(facts).flatMap((piece) =>
       kindsOf(piece.part).flatMap((kind) =>
         invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0),
       ),
-    ),
-  ),
+    )
+  }),
   /** Levers and knobs that a gloved hand can not reach; empty when it is warm. */
-  gloved: fact([], ({ assembly }) =>
-    gloveMm(assembly) > 0
-      ? assembly.placed.flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)))
-      : [],
-  ),
+  gloved: fact([], (facts) => {
+    const { assembly } = facts
+    return gloveMm(assembly) > 0
+      ? withRooms(facts).flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)))
+      : []
+  }),
   /** Rooms that are free by less than 5 mm; nobody judges them, they are shown to who asks. */
   closeFits: fact([], ({ assembly }) => closeFitsOf(assembly, (kind) => (kind === 'hand' ? gloveMm(assembly) : 0))),
   screens: fact([], ({ assembly }) => watchedScreens(assembly)),

@@ -33,9 +33,19 @@ const again = <T, K>(
   keyOf: (one: T) => K,
   same: (a: T, b: T) => boolean,
 ): readonly T[] => {
-  const old = new Map(((was ?? []) as readonly T[]).map((one) => [keyOf(one), one]))
+  const old = (was ?? []) as readonly T[]
+  let byKey: ReadonlyMap<K, T> | undefined
+  // Mostly the next is the one that came next before.
+  let next = 0
+  const before = (key: K): T | undefined => {
+    const guess = old[next]
+    if (guess === undefined || keyOf(guess) !== key)
+      return (byKey ??= new Map(old.map((one) => [keyOf(one), one]))).get(key)
+    next++
+    return guess
+  }
   return now.map((one) => {
-    const known = old.get(keyOf(one))
+    const known = before(keyOf(one))
     return known !== undefined && same(known, one) ? known : one
   })
 }

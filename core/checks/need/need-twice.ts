@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { gripsOf, inHand } from '../../balance/index.ts'
 import { bagRoles } from '../../catalogue/index.ts'
+import { perPair, perThing } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { givers, type Sees } from '../../facts/index.ts'
 import { isLeaf } from '../places.ts'
@@ -10,6 +11,10 @@ interface Double {
   readonly spare: PlacedPart
   readonly other: PlacedPart | undefined
 }
+
+/** The same two are the same subject, so that what was said of them stands. */
+const doubled = perPair('two that do the same', (spare: PlacedPart, other: PlacedPart): Double => ({ spare, other }))
+const single = perThing('one that nobody repeats', (spare: PlacedPart): Double => ({ spare, other: undefined }))
 
 /** Two hands want two grips: neither of them repeats the other. */
 const forTheHands = ({ assembly }: Sees, { part }: PlacedPart): boolean =>
@@ -60,10 +65,10 @@ export const needTwice = defineCheck<Double, object>({
     cannotTell: {},
   },
   subjects: (facts) =>
-    candidates(facts).map((spare) => ({
-      spare,
-      other: forTheHands(facts, spare) ? undefined : doubleOf(facts, spare),
-    })),
+    candidates(facts).map((spare) => {
+      const other = forTheHands(facts, spare) ? undefined : doubleOf(facts, spare)
+      return other ? doubled(spare, other) : single(spare)
+    }),
   judge: ({ spare, other }) => {
     if (!other) return { group: 'silent', message: 'alone', names: { spare: spare.part.name } }
     const names = { spare: spare.part.name, other: other.part.name }
