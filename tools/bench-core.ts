@@ -51,6 +51,29 @@ const measure = async (title: string, tasks: Record<string, Task>, time = 1200):
     console.log(`  ${name.padEnd(58)} median ${ms(at(0.5))}   p95 ${ms(at(0.95))}   (${samples.length} runs)`)
   }
 }
+/** How long what is compared is run before it is timed, and while it is, and how long each has its turn, ms. */
+const TOGETHER_MS = { warm: 6000, timed: 6000, turn: 150 } as const
+const middle = (samples: number[]): number => samples.sort((a, b) => a - b)[samples.length >> 1] ?? NaN
+
+/**
+ * Two tasks by short turns, for a ratio: a machine whose pace changes from minute to minute changes it for both.
+ */
+const compare = (
+  ...tasks: readonly [one: readonly [string, () => void], other: readonly [string, () => void]]
+): void => {
+  const times = tasks.map((): number[] => [])
+  const began = performance.now()
+  for (let spent = 0; spent < TOGETHER_MS.warm + TOGETHER_MS.timed; spent = performance.now() - began)
+    for (const [which, [, task]] of tasks.entries())
+      for (const turn = performance.now(); performance.now() - turn < TOGETHER_MS.turn;) {
+        const since = performance.now()
+        task()
+        if (spent > TOGETHER_MS.warm) times[which]?.push(performance.now() - since)
+      }
+  const [a, b] = times.map(middle) as [number, number]
+  console.log(`By turns: ${tasks[0][0]} ${ms(a)}, ${tasks[1][0]} ${ms(b)}: ${(a / b).toFixed(3)} x`)
+}
+
 /** Figures are worked out when they are looked at: a bench looks at all that the rules say. */
 const judged = (assessment: Assessment): Assessment => {
   found += assessment.findings.length
@@ -126,9 +149,12 @@ await measure('The demo', {
   'a candidate, on a fork': () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before)),
   [`fits here, all of ${demoParts.length} parts`]: () => void fitsHere(secondMark, setup, open, shelf, before),
 })
-const nothing16 = 'evaluate, second mark, nothing remembered'
 console.log(
-  `  ${tries.length} candidates; one on a fork takes ${ratio('a candidate, on a fork', nothing16)} an evaluation from nothing, ${ratio('a candidate, on a fork', 'a candidate, from a whole evaluation')} one of pieces that are known`,
+  `  ${tries.length} candidates; one on a fork takes ${ratio('a candidate, on a fork', 'a candidate, from a whole evaluation')} an evaluation of pieces that are known`,
+)
+compare(
+  ['a candidate on a fork, second mark', () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before))],
+  ['from nothing', () => void judged(evaluate(anew(secondMark), setup, shelf))],
 )
 
 const sizes = [10, 20, 40, 80]
@@ -168,20 +194,24 @@ await measure(
   ),
 )
 
+/** A piece more on an open point of a rig, tried. */
+const candidateOf = (rig: Rig): (() => void) => {
+  const was = judged(evaluate(rig, 'main', shelf))
+  const point = was.points.find(({ open: free, mount }) => free && mount.side === 'holds')
+  const part = point && fitsHere(rig, 'main', point, shelf, was).fits[0]
+  const edited = part && edit(rig, part.commands, shelf.catalogue)
+  const tried = edited?.ok ? edited.value : never()
+  return () => void judged(tryOut(tried, was))
+}
 await measure(
   'A candidate on a fork: a piece more on an open point',
-  Object.fromEntries(
-    rigs.map((rig) => {
-      const was = judged(evaluate(rig, 'main', shelf))
-      const point = was.points.find(({ open: free, mount }) => free && mount.side === 'holds')
-      const part = point && fitsHere(rig, 'main', point, shelf, was).fits[0]
-      const edited = part && edit(rig, part.commands, shelf.catalogue)
-      const tried = edited?.ok ? edited.value : never()
-      return [`candidate, ${rig.kit.length} pieces`, () => void judged(tryOut(tried, was))]
-    }),
-  ),
+  Object.fromEntries(rigs.map((rig) => [`candidate, ${rig.kit.length} pieces`, candidateOf(rig)])),
 )
-console.log(`  at 80 pieces ${ratio('candidate, 80 pieces', 'evaluate, 80 pieces')} an evaluation from nothing`)
+const eighty = rigs.at(-1) ?? forty
+compare(
+  ['a candidate on a fork, 80 pieces', candidateOf(eighty)],
+  ['from nothing', () => void judged(evaluate(anew(eighty), 'main', shelf))],
+)
 
 /** Every solid against every solid of every other piece, without bounds and without memory. */
 const naive = (placed: readonly PlacedPart[]): number => {

@@ -199,16 +199,18 @@ const takesThese = (part: Part, old: Part, sitting: readonly Sitting[]): boolean
  * made once of a shorter one and what comes to it.
  */
 type Row<T extends object> = readonly T[]
-const nothingSits: Row<Sitting> = []
 const nowhereSits: Row<Row<Sitting>> = []
 const sittingOf = perPair('a part by its joint', ({ guestMount, hostMount }: Joint, part: Part): Sitting => {
   return { part, mount: guestMount, on: hostMount }
 })
-const andThis = perPair('what sits on a piece', (row: Row<Sitting>, one: Sitting): Row<Sitting> => [...row, one])
-const andHere = perPair('what sits on a piece in all set-ups', (rows: Row<Row<Sitting>>, row: Row<Sitting>) => [
-  ...rows,
-  row,
-])
+/** Rows begin with what is first in them, so that they are forgotten with it. */
+const extended = <T extends object>(name: string): ((row: Row<T> | undefined, one: T) => Row<T>) => {
+  const first = perThing(name, (one: T): Row<T> => [one])
+  const further = perPair(`${name}, further`, (row: Row<T>, one: T): Row<T> => [...row, one])
+  return (row, one) => (row ? further(row, one) : first(one))
+}
+const andThis = extended<Sitting>('what sits on a piece')
+const andHere = extended<Row<Sitting>>('what sits on a piece in all set-ups')
 
 /** What sits on each piece in each set-up that has something on it. */
 const sittingIn = perPairKey<Rig['setups'], Rig['kit'], ReadonlyMap<string, Row<Row<Sitting>>>>('what sits in set-ups')
@@ -218,7 +220,7 @@ const sittingOn = ({ assembly: { rig }, context: { catalogue } }: Sees): Readonl
     const partOf = (id: string) => catalogue.parts.get(kit.get(id) ?? '')
     const all = new Map<string, Row<Row<Sitting>>>()
     for (const { joints } of rig.setups)
-      for (const [host, row] of sittingHere(joints, partOf)) all.set(host, andHere(all.get(host) ?? nowhereSits, row))
+      for (const [host, row] of sittingHere(joints, partOf)) all.set(host, andHere(all.get(host), row))
     return all
   })
 
@@ -230,7 +232,7 @@ const sittingHere = (joints: Setup['joints'], partOf: (id: string) => Part | und
   const by = new Map<string, Row<Sitting>>()
   for (const [i, joint] of joints.entries()) {
     const part = parts[i]
-    if (part) by.set(joint.host, andThis(by.get(joint.host) ?? nothingSits, sittingOf(joint, part)))
+    if (part) by.set(joint.host, andThis(by.get(joint.host), sittingOf(joint, part)))
   }
   hereBefore.set(joints, { parts, by })
   return by

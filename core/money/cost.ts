@@ -1,6 +1,6 @@
-import type { Rig } from '../assembly/index.ts'
+import type { Instance, Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import { perKey, perThing } from '../kernel/index.ts'
+import { perPair, perThing } from '../kernel/index.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -36,11 +36,19 @@ export const lineOf = ({ lines }: Pick<Cost, 'lines'>, instance: string): CostLi
 
 const nothing = { low: 0, usual: 0, high: 0 } as const
 
-const lineOfPart = perKey<Part, CostLine>('cost line of a piece')
-const haveLine = (part: Part, instance: string): CostLine =>
-  lineOfPart(part, `have ${instance}`, () => ({ instance, part, owned: true, ...nothing }))
-const buyLine = (part: Part, instance: string): CostLine =>
-  lineOfPart(part, `buy ${instance}`, () => ({ instance, part, owned: false, ...part.price }))
+/** The same piece is the same line. */
+const haveLine = perPair('line of a piece that is owned', ({ id }: Instance, part: Part): CostLine => ({
+  instance: id,
+  part,
+  owned: true,
+  ...nothing,
+}))
+const buyLine = perPair('line of a piece to buy', ({ id }: Instance, part: Part): CostLine => ({
+  instance: id,
+  part,
+  owned: false,
+  ...part.price,
+}))
 
 /**
  * What is still to buy for a rig's kit. The locker's pieces are used first, each once; what comes in the box of
@@ -52,7 +60,7 @@ export const costOf = (rig: Pick<Rig, 'kit'>, catalogue: Catalogue, owned: Reado
   const used = new Map<string, number>()
   const kit = rig.kit.flatMap((instance) => {
     const part = catalogue.parts.get(instance.partId)
-    return part && instance.status === 'in' ? [{ instance: instance.id, part }] : []
+    return part && instance.status === 'in' ? [{ instance, part }] : []
   })
   const have = kit.map(({ part }) => {
     const before = used.get(part.id) ?? 0
@@ -62,12 +70,14 @@ export const costOf = (rig: Pick<Rig, 'kit'>, catalogue: Catalogue, owned: Reado
   // What comes in the box of something that is bought covers one piece each, and only pieces that would be bought.
   const boxed = new Map<string, string[]>()
   kit.forEach(({ instance, part }, i) => {
-    if (!have[i]) for (const id of part.includes ?? []) boxed.set(id, [...(boxed.get(id) ?? []), instance])
+    if (!have[i]) for (const id of part.includes ?? []) boxed.set(id, [...(boxed.get(id) ?? []), instance.id])
   })
   const lines = kit.map(({ instance, part }, i): CostLine => {
-    if (have[i]) return haveLine(part, instance)
+    if (have[i]) return haveLine(instance, part)
     const inBoxOf = boxed.get(part.id)?.shift()
-    return inBoxOf === undefined ? buyLine(part, instance) : { instance, part, owned: false, inBoxOf, ...nothing }
+    return inBoxOf === undefined
+      ? buyLine(instance, part)
+      : { instance: instance.id, part, owned: false, inBoxOf, ...nothing }
   })
   return costOfLines(lines)
 }
