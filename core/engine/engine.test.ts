@@ -296,6 +296,31 @@ describe('of a list that was made anew, what it repeats stays the old object', (
     expect(Object.is((settled([{ n: 0 }], [{ n: -0 }]) as { n: number }[])[0]?.n, -0)).toBe(true)
     expect(settled([{ n: 1 }], [{ n: 1, m: 2 }])).toEqual([{ n: 1, m: 2 }])
   })
+  test('of a map too, under each key; its order counts, and no number is not another', () => {
+    const old = new Map<string, unknown>([
+      ['a', a],
+      ['none', NaN],
+      ['nothing', undefined],
+    ])
+    const again = () =>
+      new Map<string, unknown>([
+        ['a', row('a', [1, 2])],
+        ['none', NaN],
+        ['nothing', undefined],
+      ])
+    expect(settled(old, again())).toBe(old)
+    const turned = settled(old, new Map([...again()].reverse())) as typeof old
+    expect([...turned.keys()]).toEqual(['nothing', 'none', 'a'])
+    expect(turned.get('a')).toBe(a)
+    const other = settled(
+      old,
+      new Map<string, unknown>([...again()].map(([key, one]) => [key === 'nothing' ? 'x' : key, one])),
+    )
+    expect([...(other as typeof old).keys()]).toEqual(['a', 'none', 'x'])
+    const less = new Map([...again()].slice(0, 2))
+    expect(settled(old, less)).toEqual(less)
+    expect(settled(less, old)).toEqual(old)
+  })
   test('it always says what the new list says', () => {
     const value = fc.record({ n: fc.integer({ min: 0, max: 2 }), list: fc.array(fc.integer({ min: 0, max: 1 })) })
     fc.assert(
