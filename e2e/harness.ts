@@ -115,7 +115,7 @@ const toTheDemo = async (ground: Ground): Promise<void> => {
  * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error
  * in the page's console.
  */
-export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground; profile: BrowserContext }>({
+export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground; profile: BrowserContext; sweeper: Page }>({
   // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled
   // again for each test.
   // What a page keeps in it is thrown away before each.
@@ -135,9 +135,16 @@ export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground;
     },
     { scope: 'worker' },
   ],
-  context: async ({ profile, app }, use) => {
-    const sweeper = await profile.newPage()
-    await sweeper.goto(`${app.url}/api/health`)
+  // What a page keeps is thrown away by one that stays open and shows nothing.
+  sweeper: [
+    async ({ profile, ground: { app } }, use) => {
+      const sweeper = await profile.newPage()
+      await sweeper.goto(`${app.url}/api/health`)
+      await use(sweeper)
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ profile, sweeper, app: _ }, use) => {
     await sweeper.evaluate(async () => {
       localStorage.clear()
       await new Promise((done) => {
@@ -147,9 +154,8 @@ export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground;
         gone.onblocked = done
       })
     })
-    await sweeper.close()
     await use(profile)
-    for (const page of profile.pages()) await page.close()
+    for (const page of profile.pages()) if (page !== sweeper) await page.close()
   },
   ground: [
     async ({}, use) => {
