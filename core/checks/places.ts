@@ -21,7 +21,7 @@ import { comparedMinor } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Aim } from './aim.ts'
 import type { Level } from './check.ts'
-import { isFirm, type Sees, takenFrom } from '../facts/index.ts'
+import { isFirm, lotOf, type Sees, takenFrom } from '../facts/index.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
 export const spareOwned = (facts: Sees, part: Part): boolean => {
@@ -46,8 +46,16 @@ export const byReadiness =
     (a.id < b.id ? -1 : 1)
 
 /** Has the camera the lens it wants? Without it its balance would be that of another rig, and nobody talks of it. */
-export const hasItsLens = ({ assembly: { placed } }: Sees): boolean =>
-  placed[0]?.part.optics?.kind !== 'sensor' || placed.some(({ part }) => part.optics?.kind === 'lens')
+export const hasItsLens = (facts: Sees): boolean => {
+  const [camera, ...lenses] = bodyAndLenses(facts)
+  return camera?.part.optics?.kind !== 'sensor' || lenses.length > 0
+}
+/** What all others hang on, and the lenses behind it. */
+const bodyAndLenses = lotOf(({ host, part }) => host === undefined || part.optics?.kind === 'lens')
+
+/** The drives that sit on the rig. */
+export const isDrive = (part: Part): boolean => part.media?.stores?.kind === 'drive'
+export const drives = lotOf(({ part }) => isDrive(part))
 
 /** Is this set-up borne by the operator, not by a stand? */
 export const isCarried = (support: Support): boolean => support !== 'tripod' && support !== 'gimbal'

@@ -4,16 +4,16 @@ import { exceeds } from '../../kernel/index.ts'
 import { mountOf, standardOf } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { lotOf, type Sees } from '../../facts/index.ts'
+import { drives } from '../places.ts'
 
 const onShoe = ({ joint, host }: PlacedPart): boolean => {
   const mount = joint && host && mountOf(host.part, joint.hostMount)
   return mount !== undefined && standardOf(mount.standard).kind === 'shoe'
 }
 
-/** What stands on a shoe and carries nothing but a drive. */
-const drives = lotOf(({ part }) => part.media?.stores?.kind === 'drive')
 const onShoes = lotOf(onShoe)
 
+/** What stands on a shoe and carries nothing but a drive. */
 const holders = (facts: Sees): readonly PlacedPart[] =>
   onShoes(facts).filter(
     (piece) =>

@@ -1,5 +1,7 @@
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { lotOf, type Sees } from '../../facts/index.ts'
+
+const tethers = lotOf(({ part }) => part.provides.includes('tether'))
 
 /** Over people or water without a tether. */
 export const untetheredOverhead = defineCheck<Sees, object>({
@@ -17,11 +19,11 @@ export const untetheredOverhead = defineCheck<Sees, object>({
     cannotTell: {},
   },
   subjects: (facts) => (facts.assembly.rig.brief.conditions.includes('overhead') ? [facts] : []),
-  judge: ({ assembly }) => {
-    const tether = assembly.placed.find(({ part }) => part.provides.includes('tether'))
+  judge: (facts) => {
+    const [tether] = tethers(facts)
     return tether
       ? { group: 'silent', message: 'tethered', names: { tether: tether.part.name } }
-      : { group: 'speaks', message: 'untethered', parts: [assembly.setup.root] }
+      : { group: 'speaks', message: 'untethered', parts: [facts.assembly.setup.root] }
   },
   aims: () => [{ do: 'add', parts: ({ provides }) => provides.includes('tether'), supports: true, tried: 6 }],
 })

@@ -1,6 +1,8 @@
-import { everywhere, type Seated } from '../../assembly/index.ts'
+import type { Seated } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
+import { lotOf } from '../../facts/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
+import { drives, isDrive } from '../places.ts'
 
 /** A drive of the kit that a body of the set-up would record to. */
 interface Drive {
@@ -8,6 +10,8 @@ interface Drive {
   readonly part: Part
   readonly placed: boolean
 }
+
+const recorders = lotOf(({ part }) => part.media?.drive)
 
 /** A drive that is meant to be recorded on and is held by nothing. */
 export const driveUnheld = defineCheck<Drive, object>({
@@ -24,15 +28,16 @@ export const driveUnheld = defineCheck<Drive, object>({
     silent: { held: '{part} sits on the rig.' },
     cannotTell: {},
   },
-  subjects: ({ assembly }) =>
-    everywhere(assembly).some(({ part }) => part.media?.drive)
-      ? [
-          ...everywhere(assembly).map(({ instance, part }) => ({ instance, part, placed: true })),
-          ...assembly.loose
-            .filter(({ instance }) => instance.status === 'in')
-            .map(({ instance, part }) => ({ instance, part, placed: false })),
-        ].filter(({ part }) => part.media?.stores?.kind === 'drive')
-      : [],
+  subjects: (facts) => {
+    const { off, loose } = facts.assembly
+    const beside = off.map(({ piece }) => piece)
+    if (![...recorders(facts), ...beside].some(({ part }) => part.media?.drive)) return []
+    const inBag = loose.filter(({ instance }) => instance.status === 'in')
+    return [
+      ...[...drives(facts), ...beside].map(({ instance, part }) => ({ instance, part, placed: true })),
+      ...inBag.map(({ instance, part }) => ({ instance, part, placed: false })),
+    ].filter(({ part }) => isDrive(part))
+  },
   judge: ({ instance, part, placed }) => {
     const names = { part: part.name }
     return placed
