@@ -1,4 +1,6 @@
+import { placeSetup } from '../../assembly/index.ts'
 import { withPlaceholders } from '../../catalogue/index.ts'
+import { factsOf } from '../../facts/index.ts'
 import { on, plug, tinyPart, tinyRig } from '../../testing/index.ts'
 import { partGone } from './part-gone.ts'
 import { testCheck } from '../tester.ts'
@@ -43,5 +45,21 @@ testCheck(partGone, {
       },
     },
   ],
-  silent: [{ name: 'all known', message: 'known', ...known }],
+  silent: [
+    {
+      name: 'what is gone is on another rig',
+      message: 'known',
+      ...known,
+      context: {
+        ...known.context,
+        catalogue: { ...known.context.catalogue, gone: new Map([['another', 'taken-out' as const]]) },
+      },
+    },
+  ],
+})
+
+test('where nothing is gone, nothing is said', () => {
+  const setup = known.rig.setups[0]
+  const assembly = setup && placeSetup(known.rig, setup, known.context.catalogue)
+  expect(assembly && partGone.run(factsOf(assembly, known.context))).toEqual([])
 })

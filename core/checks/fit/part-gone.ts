@@ -35,8 +35,11 @@ export const partGone = defineCheck<Gone, object>({
     silent: { known: '{part} is in the catalogue.' },
     cannotTell: {},
   },
+  // Mostly nothing is gone, and no piece needs to be asked.
   subjects: ({ assembly, context: { catalogue } }) =>
-    [...everywhere(assembly), ...assembly.loose].map((piece) => asKnown(catalogue, piece)),
+    catalogue.gone.size > 0
+      ? [...everywhere(assembly), ...assembly.loose].map((piece) => asKnown(catalogue, piece))
+      : [],
   judge: ({ instance, part, how }) => {
     if (!how) return { group: 'silent', message: 'known', names: { part: part.name } }
     const unknown = how === 'placeholder'
