@@ -32,7 +32,7 @@ const gripsOn = perThing('grips of a piece', (piece: PlacedPart): readonly Grip[
   })),
 )
 const gripsIn = perThing('grips', (placed: Assembly['placed']): readonly Grip[] => placed.flatMap(gripsOn))
-export const gripsOf = ({ placed }: Assembly): readonly Grip[] => gripsIn(placed)
+export const gripsOf = ({ placed }: Pick<Assembly, 'placed'>): readonly Grip[] => gripsIn(placed)
 
 /** How far inside the end of a camera without a moulded grip the palm lies, mm. */
 const PALM_IN_MM = 12

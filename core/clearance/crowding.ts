@@ -61,9 +61,9 @@ const crowdsBetween = perPair('crowds', (first: PlacedPart, second: PlacedPart):
 )
 
 /** Every pair of sockets, on one piece or two, that can not both take a plug. */
-export const crowdsOf = (assembly: Assembly): readonly Crowd[] => {
+export const crowdsOf = ({ placed }: Pick<Assembly, 'placed'>): readonly Crowd[] => {
   const all: Crowd[] = []
-  const having = assembly.placed.filter(({ part }) => (part.sockets?.length ?? 0) > 0)
+  const having = placed.filter(({ part }) => (part.sockets?.length ?? 0) > 0)
   for (const [i, first] of having.entries())
     for (const second of having.slice(i))
       if (first === second || overlap(plugBounds(first), plugBounds(second), CLASH_MM))

@@ -19,6 +19,7 @@ import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import { type Run, saversOf, wornOf } from '../cabling/index.ts'
 import { fact, type FactTable } from './define.ts'
+import { lotOf } from './lots.ts'
 import { isFirm } from './figures.ts'
 
 type Names =
@@ -46,6 +47,8 @@ const endsOn = ({ off }: Assembly, [a, b]: readonly [PlacedPart, PlacedPart]) =>
   const here = off.some(({ piece }) => piece === a) ? b : a
   return [here, here] as const
 }
+
+const withGrips = lotOf(({ part }) => part.grips.length > 0)
 
 /** What weighs, hangs, stands and tips. */
 export const balanceFacts: FactTable<Names> = {
@@ -81,7 +84,7 @@ export const balanceFacts: FactTable<Names> = {
   hang: fact(['hangs'], ({ hangs }) => hangs[0]),
   stand: fact(['mass'], ({ assembly, mass }) => standOf(assembly, mass)),
   hands: fact([], ({ assembly }) => twoHandsOf(assembly)),
-  grips: fact([], ({ assembly }) => gripsOf(assembly)),
+  grips: fact([], (facts) => gripsOf({ placed: withGrips(facts) })),
   /** Hands where they hold it. */
   palms: fact([], ({ assembly }) => palmsOf(assembly)),
   onPlate: fact(['mass'], ({ assembly, mass }) => onPlateOf(assembly, mass)),

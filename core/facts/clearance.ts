@@ -46,6 +46,7 @@ const kindsOf = perThing('kinds of rooms', ({ rooms }: Part): readonly Room['kin
   ...new Set(rooms.map(({ kind }) => kind)),
 ])
 
+const withSockets = lotOf(({ part }) => (part.sockets?.length ?? 0) > 0)
 const withRooms = lotOf(({ part }) => part.rooms.length > 0)
 
 /** What is where, and what is in the way of what. */
@@ -77,7 +78,7 @@ export const clearanceFacts: FactTable<Names> = {
   ownScreen: fact([], ({ assembly }) => ownScreenOf(assembly)),
   plugs: fact([], ({ assembly }) => plugRoomsOf(assembly)),
   entries: fact([], ({ assembly }) => entriesOf(assembly)),
-  crowds: fact([], ({ assembly }) => crowdsOf(assembly)),
+  crowds: fact([], (facts) => crowdsOf({ placed: withSockets(facts) })),
   /** What the lens on the camera sees at its widest. */
   sight: fact([], ({ assembly }) => sightOf(assembly), 'glass'),
   /** What stands into any of the pictures, by the one it stands into deepest. */

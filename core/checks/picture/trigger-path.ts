@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Grip, gripsOf } from '../../balance/index.ts'
+import type { Grip } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
@@ -36,7 +36,7 @@ const idleTrigger = (facts: Sees<'leads'>) =>
     )
 
 /** The record button, seen from the hands that hold the rig. */
-export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>, 'leads'>({
+export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>, 'leads' | 'grips'>({
   id: 'trigger-path',
   family: 'picture',
   title: 'Record is out of reach',
@@ -46,7 +46,7 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>,
   options,
   defaults: { reachMm: 130 },
   units: { reachMm: 'mm' },
-  needs: ['leads'],
+  needs: ['leads', 'grips'],
   limit: { measured: 'buttonMm', allowed: 'reachMm' },
   messages: {
     speaks: {
@@ -57,7 +57,7 @@ export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>,
     cannotTell: {},
   },
   subjects: (facts) => {
-    const grips = carried(facts) && withButton(facts).length > 0 ? gripsOf(facts.assembly) : []
+    const grips = carried(facts) && withButton(facts).length > 0 ? facts.grips : []
     return grips.length > 0 ? [grips] : []
   },
   judge: (grips, facts, { reachMm }) => {
