@@ -115,7 +115,10 @@ const toTheDemo = async (ground: Ground): Promise<void> => {
  * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error
  * in the page's console.
  */
-export const test = base.extend<{ app: App; quiet: string[] }, { ground: Ground; profile: BrowserContext; sweeper: Page }>({
+export const test = base.extend<
+  { app: App; quiet: string[] },
+  { ground: Ground; profile: BrowserContext; sweeper: Page }
+>({
   // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled
   // again for each test.
   // What a page keeps in it is thrown away before each.
