@@ -207,6 +207,11 @@ describe('a rule or a figure that throws takes nothing else with it', () => {
       names: { rule: 'Broken on purpose', reason: 'planted' },
     })
   })
+  test('while it tells which pieces are its own: it says so, and all others go on', () => {
+    const picky = defineCheck<PlacedPart, object>({ ...base, subjects: piecesThat(fails), judge: fails })
+    expect(picky.run(facts())).toMatchObject([{ check: 'broken', message: 'rule-failed' }])
+    expect(findingsOf(facts()).filter(({ message }) => message === 'rule-failed')).toEqual([])
+  })
   test('while it looks for its subjects, by an unknown message, or in its ways out', () => {
     const [none] = defineCheck({ ...base, subjects: fails, judge: fails }).run(facts())
     expect(none).toMatchObject({ check: 'broken', message: 'rule-failed' })

@@ -53,8 +53,9 @@ export const hasItsLens = (facts: Sees): boolean => {
 /** What all others hang on, and the lenses behind it. */
 const bodyAndLenses = lotOf(({ host, part }) => host === undefined || part.optics?.kind === 'lens')
 
-/** The drives that sit on the rig. */
+/** Is this a drive that is recorded on? */
 export const isDrive = (part: Part): boolean => part.media?.stores?.kind === 'drive'
+/** The drives that sit on the rig. */
 export const drives = lotOf(({ part }) => isDrive(part))
 
 /** Is this set-up borne by the operator, not by a stand? */

@@ -14,10 +14,19 @@ const lots: Wanted[] = []
 
 const nobody: readonly PlacedPart[] = []
 
+/** A piece of which a lot can't tell is in it: then the rule that asks for the lot meets it, and all others go on. */
+const isIn = (wanted: Wanted, piece: PlacedPart): boolean => {
+  try {
+    return wanted(piece) === true
+  } catch {
+    return true
+  }
+}
+
 /** The lots that a piece is in: most pieces are in few. */
 const lotsKept = perKey<PlacedPart, readonly number[]>('lots of a piece')
 const lotsOf = (piece: PlacedPart): readonly number[] =>
-  lotsKept(piece, String(lots.length), () => lots.flatMap((wanted, lot) => (wanted(piece) ? [lot] : [])))
+  lotsKept(piece, String(lots.length), () => lots.flatMap((wanted, lot) => (isIn(wanted, piece) ? [lot] : [])))
 
 const sorted = perKey<readonly PlacedPart[], ReadonlyMap<number, readonly PlacedPart[]>>('pieces by lot')
 const byLot = (placed: readonly PlacedPart[]): ReadonlyMap<number, readonly PlacedPart[]> =>

@@ -5,7 +5,7 @@ import { exceeds } from '../../kernel/index.ts'
 import { lotOf } from '../../facts/index.ts'
 import { defineCheck } from '../check.ts'
 
-const rods = lotOf(({ part }) => part.rod !== undefined)
+const withRods = lotOf(({ part }) => part.rod !== undefined)
 
 /** Long rods that bend under what rides on them. */
 export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
@@ -28,7 +28,7 @@ export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({
     silent: { stiff: '{rods} stay straight: {sagMm:mm} at {by}.' },
     cannotTell: {},
   },
-  subjects: (facts) => (rods(facts).length > 0 ? sagsOf(facts.assembly, facts.loads, rods(facts)) : []),
+  subjects: (facts) => (withRods(facts).length > 0 ? sagsOf(facts.assembly, facts.loads, withRods(facts)) : []),
   judge: ({ rods, by, outMm, carriedG, sagMm }, _, { mostMm }) => {
     const names = { rods: rods.part.name, by: by.part.name }
     const steelMm = (sagMm * STIFFNESS[rods.part.rod?.matter ?? 'steel']) / STIFFNESS.steel
