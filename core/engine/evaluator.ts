@@ -21,31 +21,21 @@ export type Queries = (name: string) => Query | undefined
 export type Leaves = (name: string) => unknown
 
 /**
- * What was seen of each leaf, and of each other query its value or what stands for its error, in the order they were asked.
- * Most queries read a handful: rows are shorter than maps, and are looked along sooner.
+ * A value or an error, and all that was read on the way to it: what was seen of each leaf, and the entries of other
+ * queries, both in the order they were asked. Most queries read a handful: rows are shorter than maps, and are looked
+ * along sooner.
  */
-interface Reads {
-  readonly leaves: string[]
-  readonly saw: unknown[]
-  readonly queries: string[]
-  readonly entries: Entry[]
-}
-
-/** A value or an error, and all that was read on the way to it. */
 interface Entry {
+  readonly name: string
   /** The moment in which it was last looked at. */
   used: number
-  readonly value: unknown
-  readonly error: { readonly thrown: unknown } | undefined
-  readonly reads: Reads
-}
-
-/** Stands for a query that is being worked out: whoever meets it asks in a ring. */
-const RUNNING: Entry = {
-  used: 0,
-  value: undefined,
-  error: undefined,
-  reads: { leaves: [], saw: [], queries: [], entries: [] },
+  /** It is being worked out: whoever meets it asks in a ring. */
+  running: boolean
+  value: unknown
+  error: { readonly thrown: unknown } | undefined
+  readonly leaves: string[]
+  readonly saw: unknown[]
+  readonly asked: Entry[]
 }
 
 /** What nobody looked at for so many moments is forgotten. */
@@ -189,7 +179,7 @@ export class Evaluator {
   readonly #entries = new Map<string, Entry>()
   readonly #counts = new Map<string, number>()
   readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name) }
-  #reads: Reads | undefined
+  #noting: Entry | undefined
 
   private constructor(
     queries: Queries,
@@ -238,7 +228,7 @@ export class Evaluator {
 
   /** A leaf as it is now; read while a query runs, it is noted as something the query hangs on. */
   leaf(name: string): unknown {
-    const noting = this.#reads
+    const noting = this.#noting
     if (!noting) return this.#leaves(name)
     const at = noting.leaves.indexOf(name)
     if (at >= 0) return noting.saw[at]
@@ -250,53 +240,54 @@ export class Evaluator {
 
   /** Another query; read while a query runs, it is noted likewise. */
   query(name: string): unknown {
-    const noting = this.#reads
+    const noting = this.#noting
     if (!noting) return valueOf(this.#entry(name))
-    const at = noting.queries.indexOf(name)
-    if (at >= 0) return valueOf(noting.entries[at] as Entry)
+    for (const entry of noting.asked) if (entry.name === name) return valueOf(entry)
     const entry = this.#entry(name)
-    noting.queries.push(name)
-    noting.entries.push(entry)
+    noting.asked.push(entry)
     return valueOf(entry)
   }
 
   /** The leaves a query hangs on, directly or by others; for documents and tests. */
   leavesOf(name: string, found = new Set<string>()): ReadonlySet<string> {
-    const { leaves, queries } = this.#entry(name).reads
+    const { leaves, asked } = this.#entry(name)
     for (const leaf of leaves) found.add(leaf)
-    for (const query of queries) this.leavesOf(query, found)
+    for (const entry of asked) this.leavesOf(entry.name, found)
     return found
   }
 
   /** What a query asked for itself. */
   readsOf(name: string): { readonly leaves: readonly string[]; readonly queries: readonly string[] } {
-    const { leaves, queries } = this.#entry(name).reads
-    return { leaves, queries }
+    const { leaves, asked } = this.#entry(name)
+    return { leaves, queries: asked.map((entry) => entry.name) }
   }
 
   #entry(name: string): Entry {
     const known = this.#entries.get(name)
-    if (known === RUNNING) throw new RingError(name)
-    if (known) return known
-    const before = this.#before(name)
-    const entry = before && this.#stands(before) ? before : this.#made(name, before)
-    entry.used = this.#moment
-    this.#entries.set(name, entry)
-    return entry
+    if (known === undefined) return this.#looked(name, this.#before(name))
+    if (known.running) throw new RingError(name)
+    return known
+  }
+
+  /** What stands from before, or is made. */
+  #looked(name: string, before: Entry | undefined): Entry {
+    if (before === undefined || !this.#stands(before)) return this.#made(name, before)
+    before.used = this.#moment
+    this.#entries.set(name, before)
+    return before
   }
 
   /**
    * Is everything an entry read what it was? Leaves first; then queries in the order they were asked, for a later one
    * may hang on an earlier one.
    */
-  #stands({ reads: { leaves, saw, queries, entries } }: Entry): boolean {
+  #stands({ leaves, saw, asked }: Entry): boolean {
     for (let i = 0; i < leaves.length; i++) if (!Object.is(this.#leaves(leaves[i] as string), saw[i])) return false
-    for (let i = 0; i < queries.length; i++) {
-      const name = queries[i] as string
+    for (const before of asked) {
+      const known = this.#entries.get(before.name)
       // What reads in a ring now did not before: then it does not stand.
-      if (this.#entries.get(name) === RUNNING) return false
-      const before = entries[i] as Entry
-      const entry = this.#entry(name)
+      if (known?.running) return false
+      const entry = known ?? this.#looked(before.name, this.#before(before.name))
       if (
         entry !== before &&
         !(entry.error === undefined && before.error === undefined && Object.is(entry.value, before.value))
@@ -309,20 +300,30 @@ export class Evaluator {
   #made(name: string, before: Entry | undefined): Entry {
     const query = this.#queries(name)
     if (!query) throw new RangeError(`There is no query "${name}".`)
-    const outer = this.#reads
-    const reads: Reads = { leaves: [], saw: [], queries: [], entries: [] }
-    this.#reads = reads
-    this.#entries.set(name, RUNNING)
+    const outer = this.#noting
+    const entry: Entry = {
+      name,
+      used: this.#moment,
+      running: true,
+      value: undefined,
+      error: undefined,
+      leaves: [],
+      saw: [],
+      asked: [],
+    }
+    this.#noting = entry
+    this.#entries.set(name, entry)
     this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)
     try {
       const made = query(this.#ask, before?.value)
-      if (!before || before.error) return { used: 0, value: made, error: undefined, reads }
-      return { used: 0, value: settled(before.value, made), error: undefined, reads }
+      entry.value = before && !before.error ? settled(before.value, made) : made
     } catch (thrown) {
-      return { used: 0, value: undefined, error: { thrown }, reads }
+      entry.error = { thrown }
     } finally {
-      this.#reads = outer
+      entry.running = false
+      this.#noting = outer
     }
+    return entry
   }
 }
 
