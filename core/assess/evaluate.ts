@@ -83,54 +83,65 @@ const assessed = (
   if (!setup) throw new RangeError(`No set-up "${setupId}"; this rig has ${rig.setups.map(({ id }) => id).join(', ')}`)
   const context = contextFor(rig, given)
   const assembly = placeSetup(rig, setup, context.catalogue)
-  const strict = factsFor(assembly, context)
-  let findings: readonly Finding[] | undefined
-  const found = () => (findings ??= findingsOf(strict))
-  const failed = new Set<FactName>()
-  const facts = blankWhereFailed(strict, failed)
-  return {
-    rig,
-    setupId,
-    strict,
-    facts,
-    failed,
-    assembly,
-    get points() {
-      return facts.points
-    },
-    get mass() {
-      return facts.mass
-    },
-    get hang() {
-      return facts.hang
-    },
-    get size() {
-      return facts.size
-    },
-    get cost() {
-      return facts.cost
-    },
-    get needs() {
-      return facts.needs
-    },
-    get unmet() {
-      return facts.unmet
-    },
-    get setupSeconds() {
-      return secondsOf(assembly, context)
-    },
-    get steadiness() {
-      return facts.steadiness
-    },
-    get holdMinutes() {
-      return holding(facts)
-    },
-    get findings() {
-      return found()
-    },
-    get stations() {
-      return stationsOf(facts, found())
-    },
+  return new Assessed(rig, setupId, factsFor(assembly, context))
+}
+
+/**
+ * A class, since its getters stand once for all: those of a literal are made with each object, in a part of memory that
+ * is looked over rarely, and hold all that a try has worked out until then.
+ */
+class Assessed implements Assessment {
+  readonly rig: Rig
+  readonly setupId: string
+  readonly strict: Facts
+  readonly facts: Facts
+  readonly failed = new Set<FactName>()
+  readonly assembly: Assembly
+  #findings: readonly Finding[] | undefined
+
+  constructor(rig: Rig, setupId: string, strict: Facts) {
+    this.rig = rig
+    this.setupId = setupId
+    this.strict = strict
+    this.facts = blankWhereFailed(strict, this.failed)
+    this.assembly = strict.assembly
+  }
+
+  get points() {
+    return this.facts.points
+  }
+  get mass() {
+    return this.facts.mass
+  }
+  get hang() {
+    return this.facts.hang
+  }
+  get size() {
+    return this.facts.size
+  }
+  get cost() {
+    return this.facts.cost
+  }
+  get needs() {
+    return this.facts.needs
+  }
+  get unmet() {
+    return this.facts.unmet
+  }
+  get setupSeconds() {
+    return secondsOf(this.assembly, this.facts.context)
+  }
+  get steadiness() {
+    return this.facts.steadiness
+  }
+  get holdMinutes() {
+    return holding(this.facts)
+  }
+  get findings() {
+    return (this.#findings ??= findingsOf(this.strict))
+  }
+  get stations() {
+    return stationsOf(this.facts, this.findings)
   }
 }
 

@@ -1,3 +1,5 @@
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
 import fc from 'fast-check'
 import {
   type Command,
@@ -89,6 +91,29 @@ test('a try leaves what it was tried on untouched', () => {
   void tryOut(edited(secondMark, [{ do: 'set', setup: before.setupId, instance: 'handle', slideMm: 3 }]), before)
     .findings
   expect([saidBy(before), askedIn(before).length]).toEqual([kept, asked])
+})
+
+/** Throws away what nobody holds any more; what was only looked at is held until the next turn. */
+const sweep = async (): Promise<void> => {
+  await new Promise((resolve) => setTimeout(resolve, 0))
+  setFlagsFromString('--expose-gc')
+  ;(runInNewContext('gc') as () => void)()
+}
+
+test('a try that is dropped is forgotten, with all that was worked out in it', async () => {
+  const before = first()
+  void before.findings
+  const open = before.points.filter(({ open: free, mount }) => free && mount.side === 'holds')
+  const tried = open
+    .flatMap((point) => fitsHere(secondMark, before.setupId, point, context, before).fits.slice(0, 3))
+    .map(({ commands }) => {
+      const after = tryOut(edited(secondMark, commands), before)
+      void after.findings
+      return new WeakRef(momentOf(after.strict).evaluator)
+    })
+  expect(tried.length).toBeGreaterThan(10)
+  await sweep()
+  expect(tried.filter((one) => one.deref() !== undefined)).toHaveLength(0)
 })
 
 test('ways out are those of the rig as it is, also where the finding stands from before', () => {

@@ -58,10 +58,11 @@ const plugged = perThing('ends of leads', (setups: Rig['setups']): ReadonlyMap<s
   return most
 })
 
+const pluggedAt = ({ assembly: { rig } }: Sees, instance: string): string =>
+  plugged(rig.setups).get(instance)?.join(' ') ?? ''
+
 export const useOf = (facts: Sees<'asked'>, { instance, part }: PlacedPart): Use => {
-  const ids = part.sockets
-    ? takenFrom(facts, ({ assembly }) => plugged(assembly.rig.setups).get(instance.id)?.join(' ') ?? '')
-    : ''
+  const ids = part.sockets ? takenFrom(facts, instance.id, pluggedAt) : ''
   const { asked } = facts
   return {
     sockets: ids
@@ -243,12 +244,14 @@ interface Here {
 }
 const hereBefore = new WeakMap<Setup['joints'], Here>()
 
+const sittingAt = (facts: Sees, instance: string): Row<Row<Sitting>> => sittingOn(facts).get(instance) ?? nowhereSits
+
 /**
  * Whether a part takes all that sits on a piece, in every set-up, each on a point of its own that faces the same way.
  * What sits there is looked up once for all parts that are tried.
  */
 export const takesAll = (facts: Sees, piece: PlacedPart): ((part: Part) => boolean) => {
-  const rows = takenFrom(facts, (now) => sittingOn(now).get(piece.instance.id) ?? nowhereSits)
+  const rows = takenFrom(facts, piece.instance.id, sittingAt)
   const old = String(numberOf(piece.part))
   return (part) => rows.every((row) => takes(row, part, old, () => takesThese(part, piece.part, row)))
 }

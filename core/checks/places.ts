@@ -17,7 +17,7 @@ import { mate, mountOf, type Part } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
 import { numberOf, perKey, perThing } from '../kernel/index.ts'
 import { type JointKey, jointName } from '../log/index.ts'
-import { comparedMinor } from '../money/index.ts'
+import { comparedMinor, lineOf } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Aim } from './aim.ts'
 import type { Level } from './check.ts'
@@ -35,6 +35,9 @@ const plannedOf = perThing('parts in the plan', (kit: Rig['kit']): ReadonlyMap<s
   for (const { partId, status } of kit) if (status === 'in') count.set(partId, (count.get(partId) ?? 0) + 1)
   return count
 })
+
+/** What a piece is to cost, in the plan's money. */
+export const priceOf = ({ cost }: Sees<'cost'>, instance: string): number => lineOf(cost, instance)?.usual ?? 0
 
 /** Owned first, then cheaper, then lighter, then by id: the order in which parts are proposed everywhere. */
 export const byReadiness =
@@ -168,9 +171,11 @@ export const isBraced = (assembly: Assembly, piece: PlacedPart): boolean =>
 
 const nothing: JointLoad = { far: 'guest', massG: 0, first: [0, 0, 0], momentNm: 0, twistNm: 0, holds: 1 }
 
+const loadAt = ({ loads }: Sees<'loads'>, instance: string): JointLoad => loads.get(instance) ?? nothing
+
 /** What the joint of a piece has to carry: nothing for a piece that sits on nothing. */
 export const loadOn = (facts: Sees<'loads'>, { instance }: PlacedPart): JointLoad =>
-  takenFrom(facts, ({ loads }) => loads.get(instance.id) ?? nothing)
+  takenFrom(facts, instance.id, loadAt)
 
 /** Over a maker's rating it is a stop, over the usual figure of the standard a risk. */
 export const overLimit = ({ mate: made }: PlacedPart): { readonly message: 'over' | 'usual'; readonly level: Level } =>

@@ -4,6 +4,8 @@ export interface Ask {
   readonly leaf: (name: string) => unknown
   /** The value of another query. @throws what that query threw */
   readonly query: (name: string) => unknown
+  /** What those who ask make once for this moment, by who made it; it goes with the moment. */
+  readonly kept: Map<object, unknown>
 }
 
 /**
@@ -29,13 +31,85 @@ interface Entry {
   readonly name: string
   /** The moment in which it was last looked at. */
   used: number
+  /** The try in which it was last seen to stand, by the try's number. */
+  standsIn: number
   /** It is being worked out: whoever meets it asks in a ring. */
   running: boolean
   value: unknown
   error: { readonly thrown: unknown } | undefined
-  readonly leaves: string[]
-  readonly saw: unknown[]
-  readonly asked: Entry[]
+  leaves: readonly string[]
+  saw: readonly unknown[]
+  asked: readonly Entry[]
+}
+
+const nothing: readonly never[] = []
+
+/**
+ * What the queries that are running have read so far, one after the other: a query that is asked on the way puts its own on
+ * top, and takes it off again when it is done. Each query keeps a row of just its own.
+ */
+class Notes {
+  readonly #leaves: string[] = []
+  readonly #saw: unknown[] = []
+  readonly #asked: Entry[] = []
+  /** Where the notes of the queries began that wait for the running one. */
+  readonly #waiting: number[] = []
+  #firstLeaf = 0
+  #leafCount = 0
+  #firstAsked = 0
+  #askedCount = 0
+
+  /** What the running query saw of a leaf; -1 when it did not look. */
+  leafAt(name: string): number {
+    for (let i = this.#firstLeaf; i < this.#leafCount; i++) if (this.#leaves[i] === name) return i
+    return -1
+  }
+  seenAt(at: number): unknown {
+    return this.#saw[at]
+  }
+  addLeaf(name: string, value: unknown): void {
+    this.#leaves[this.#leafCount] = name
+    this.#saw[this.#leafCount++] = value
+  }
+  entryOf(name: string): Entry | undefined {
+    for (let i = this.#firstAsked; i < this.#askedCount; i++) {
+      const entry = this.#asked[i] as Entry
+      if (entry.name === name) return entry
+    }
+    return undefined
+  }
+  addEntry(entry: Entry): void {
+    this.#asked[this.#askedCount++] = entry
+  }
+
+  /** Begins the notes of a query. */
+  begin(): void {
+    this.#waiting.push(this.#firstLeaf, this.#firstAsked)
+    this.#firstLeaf = this.#leafCount
+    this.#firstAsked = this.#askedCount
+  }
+
+  /** Hands its notes to the entry of a query that is done. @param before whose row of names serves again if it says the same */
+  end(entry: Entry, before: Entry | undefined): void {
+    const [leaf, asked] = [this.#firstLeaf, this.#firstAsked]
+    if (this.#leafCount > leaf) {
+      entry.leaves =
+        before && this.#sameLeaves(before.leaves) ? before.leaves : this.#leaves.slice(leaf, this.#leafCount)
+      entry.saw = this.#saw.slice(leaf, this.#leafCount)
+    }
+    if (this.#askedCount > asked) entry.asked = this.#asked.slice(asked, this.#askedCount)
+    this.#leafCount = leaf
+    this.#askedCount = asked
+    this.#firstAsked = this.#waiting.pop() ?? 0
+    this.#firstLeaf = this.#waiting.pop() ?? 0
+  }
+
+  #sameLeaves(names: readonly string[]): boolean {
+    const from = this.#firstLeaf
+    if (names.length !== this.#leafCount - from) return false
+    for (let i = 0; i < names.length; i++) if (names[i] !== this.#leaves[from + i]) return false
+    return true
+  }
 }
 
 /** What nobody looked at for so many moments is forgotten. */
@@ -163,6 +237,8 @@ const alike = (a: unknown, b: unknown): boolean => {
   return count === 0
 }
 
+let evaluators = 0
+
 /**
  * Answers queries and asks every question once. An entry keeps its value or error and all it read. In a later moment
  * (`advance`) or beside (`fork`) it stands again as soon as everything it read is what it was; only else it is worked
@@ -172,14 +248,19 @@ const alike = (a: unknown, b: unknown): boolean => {
 export class Evaluator {
   readonly #queries: Queries
   readonly #leaves: Leaves
-  /** Entries of earlier moments, or of the parent, that may stand. */
-  readonly #before: (name: string) => Entry | undefined
+  /** What this is a try of. */
+  readonly #parent: Evaluator | undefined
+  /** Entries of earlier moments that may stand. */
   readonly #older: ReadonlyMap<string, Entry>
   readonly #moment: number
+  readonly #number = ++evaluators
+  /** What was made here or is looked up here for good; what stands in the parent, and here too, is told by its number. */
   readonly #entries = new Map<string, Entry>()
-  readonly #counts = new Map<string, number>()
-  readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name) }
-  #noting: Entry | undefined
+  readonly #made: string[] = []
+  readonly #ask: Ask = { leaf: (name) => this.leaf(name), query: (name) => this.query(name), kept: new Map() }
+  readonly #notes = new Notes()
+  /** How many queries are running, each asked by the one before. */
+  #running = 0
 
   private constructor(
     queries: Queries,
@@ -192,7 +273,7 @@ export class Evaluator {
     this.#leaves = leaves
     this.#older = older
     this.#moment = moment
-    this.#before = parent ? (name) => parent.#entries.get(name) ?? parent.#before(name) : (name) => older.get(name)
+    this.#parent = parent
   }
 
   /** An evaluator that knows nothing yet. */
@@ -205,10 +286,7 @@ export class Evaluator {
    * about its own moment.
    */
   advance(leaves: Leaves): Evaluator {
-    const known = new Map<string, Entry>()
-    for (const [name, entry] of this.#older) if (entry.used > this.#moment - KEPT_MOMENTS) known.set(name, entry)
-    for (const [name, entry] of this.#entries) known.set(name, entry)
-    return new Evaluator(this.#queries, leaves, known, this.#moment + 1)
+    return new Evaluator(this.#queries, leaves, this.#known(), this.#moment + 1)
   }
 
   /** A try: some leaves are others, all else is looked up here. It never writes to this one, and is dropped whole. */
@@ -216,9 +294,19 @@ export class Evaluator {
     return new Evaluator(this.#queries, leaves, new Map(), this.#moment, this)
   }
 
+  /** All entries that may stand later. */
+  #known(): Map<string, Entry> {
+    const known = this.#parent ? this.#parent.#known() : new Map<string, Entry>()
+    for (const [name, entry] of this.#older) if (entry.used > this.#moment - KEPT_MOMENTS) known.set(name, entry)
+    for (const [name, entry] of this.#entries) known.set(name, entry)
+    return known
+  }
+
   /** What was worked out here, by query. What stood again is not in it. */
   get counts(): Counts {
-    return this.#counts
+    const counts = new Map<string, number>()
+    for (const name of this.#made) counts.set(name, (counts.get(name) ?? 0) + 1)
+    return counts
   }
 
   /** The value of a query. @throws what the query threw, RingError, RangeError for a query nobody knows */
@@ -228,23 +316,21 @@ export class Evaluator {
 
   /** A leaf as it is now; read while a query runs, it is noted as something the query hangs on. */
   leaf(name: string): unknown {
-    const noting = this.#noting
-    if (!noting) return this.#leaves(name)
-    const at = noting.leaves.indexOf(name)
-    if (at >= 0) return noting.saw[at]
+    if (this.#running === 0) return this.#leaves(name)
+    const at = this.#notes.leafAt(name)
+    if (at >= 0) return this.#notes.seenAt(at)
     const value = this.#leaves(name)
-    noting.leaves.push(name)
-    noting.saw.push(value)
+    this.#notes.addLeaf(name, value)
     return value
   }
 
   /** Another query; read while a query runs, it is noted likewise. */
   query(name: string): unknown {
-    const noting = this.#noting
-    if (!noting) return valueOf(this.#entry(name))
-    for (const entry of noting.asked) if (entry.name === name) return valueOf(entry)
+    if (this.#running === 0) return valueOf(this.#entry(name))
+    const known = this.#notes.entryOf(name)
+    if (known) return valueOf(known)
     const entry = this.#entry(name)
-    noting.asked.push(entry)
+    this.#notes.addEntry(entry)
     return valueOf(entry)
   }
 
@@ -264,17 +350,29 @@ export class Evaluator {
 
   #entry(name: string): Entry {
     const known = this.#entries.get(name)
-    if (known === undefined) return this.#looked(name, this.#before(name))
+    if (known === undefined) return this.#looked(name)
     if (known.running) throw new RingError(name)
     return known
   }
 
   /** What stands from before, or is made. */
-  #looked(name: string, before: Entry | undefined): Entry {
-    if (before === undefined || !this.#stands(before)) return this.#made(name, before)
+  #looked(name: string): Entry {
+    const parent = this.#parent
+    const held = parent && parent.#entries.get(name)
+    if (held?.standsIn === this.#number) return held
+    const before = held ?? this.#before(name)
+    if (before === undefined || before.running) return this.#make(name, undefined)
+    if (!this.#stands(before)) return this.#make(name, before)
     before.used = this.#moment
-    this.#entries.set(name, before)
+    // What the parent has it keeps; what it only may look up later must stay the same one here.
+    if (held) held.standsIn = this.#number
+    else this.#entries.set(name, before)
     return before
+  }
+
+  #before(name: string): Entry | undefined {
+    const parent = this.#parent
+    return parent ? (parent.#entries.get(name) ?? parent.#before(name)) : this.#older.get(name)
   }
 
   /**
@@ -284,10 +382,11 @@ export class Evaluator {
   #stands({ leaves, saw, asked }: Entry): boolean {
     for (let i = 0; i < leaves.length; i++) if (!Object.is(this.#leaves(leaves[i] as string), saw[i])) return false
     for (const before of asked) {
+      if (before.standsIn === this.#number) continue
       const known = this.#entries.get(before.name)
       // What reads in a ring now did not before: then it does not stand.
       if (known?.running) return false
-      const entry = known ?? this.#looked(before.name, this.#before(before.name))
+      const entry = known ?? this.#looked(before.name)
       if (
         entry !== before &&
         !(entry.error === undefined && before.error === undefined && Object.is(entry.value, before.value))
@@ -297,32 +396,33 @@ export class Evaluator {
     return true
   }
 
-  #made(name: string, before: Entry | undefined): Entry {
+  #make(name: string, before: Entry | undefined): Entry {
     const query = this.#queries(name)
     if (!query) throw new RangeError(`There is no query "${name}".`)
-    const outer = this.#noting
     const entry: Entry = {
       name,
       used: this.#moment,
+      standsIn: 0,
       running: true,
       value: undefined,
       error: undefined,
-      leaves: [],
-      saw: [],
-      asked: [],
+      leaves: nothing,
+      saw: nothing,
+      asked: nothing,
     }
-    this.#noting = entry
     this.#entries.set(name, entry)
-    this.#counts.set(name, (this.#counts.get(name) ?? 0) + 1)
+    this.#made.push(name)
+    this.#running++
+    this.#notes.begin()
     try {
       const made = query(this.#ask, before?.value)
       entry.value = before && !before.error ? settled(before.value, made) : made
     } catch (thrown) {
       entry.error = { thrown }
-    } finally {
-      entry.running = false
-      this.#noting = outer
     }
+    this.#notes.end(entry, before)
+    this.#running--
+    entry.running = false
     return entry
   }
 }

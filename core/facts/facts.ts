@@ -49,21 +49,37 @@ const queries = queriesFor(
   (id) => rules.get(id),
 )
 
-const moments = new WeakMap<Facts, Moment>()
+/** Figures of a moment. The moment goes when they go: nothing else knows of it, nor does a copy of them. */
+export class Figured {
+  readonly assembly: Assembly
+  readonly context: Context
+  readonly #moment: Moment
+
+  constructor(assembly: Assembly, context: Context, moment: Moment) {
+    this.assembly = assembly
+    this.context = context
+    this.#moment = moment
+  }
+
+  static momentOf(facts: object): Moment | undefined {
+    return #moment in facts ? facts.#moment : undefined
+  }
+}
+
 /** The moment whose figures these are. @throws {RangeError} for figures put together by hand */
 export const momentOf = (facts: Facts): Moment => {
-  const moment = moments.get(facts)
+  const moment = Figured.momentOf(facts)
   if (!moment) throw new RangeError('These figures belong to no moment; they come from factsOf.')
   return moment
 }
 
-/** Lets other figures be about the same moment. */
-export const sharingMoment = (facts: Facts, of: Facts): void => void moments.set(facts, momentOf(of))
-
-/** A prototype with every figure, each read in its own way. */
-export const figureFields = (read: (facts: Facts, name: FactName, query: string) => unknown): object =>
-  Object.defineProperties(
-    {},
+/** Gives a class of figures every figure, each read in its own way. */
+export const readingFigures = <T extends Figured>(
+  { prototype }: { readonly prototype: T },
+  read: (facts: T & Facts, name: FactName, query: string) => unknown,
+): void =>
+  void Object.defineProperties(
+    prototype,
     Object.fromEntries(
       factNames.map((name) => {
         const query = `fact ${name}`
@@ -71,7 +87,7 @@ export const figureFields = (read: (facts: Facts, name: FactName, query: string)
           name,
           {
             enumerable: true,
-            get(this: Facts) {
+            get(this: T & Facts) {
               return read(this, name, query)
             },
           },
@@ -79,13 +95,11 @@ export const figureFields = (read: (facts: Facts, name: FactName, query: string)
       }),
     ),
   )
-const figures = figureFields((facts, _, query) => momentOf(facts).evaluator.get(query))
+class Strict extends Figured {}
+readingFigures(Strict, (facts, _, query) => momentOf(facts).evaluator.get(query))
 
-const factsAt = (moment: Moment, assembly: Assembly, context: Context): Facts => {
-  const facts = Object.assign(Object.create(figures) as object, { assembly, context }) as Facts
-  moments.set(facts, moment)
-  return facts
-}
+const factsAt = (moment: Moment, assembly: Assembly, context: Context): Facts =>
+  new Strict(assembly, context, moment) as Strict & Facts
 
 /**
  * The same figures in the plainest way: each from all the pieces, with nothing taken over from anywhere. What tests

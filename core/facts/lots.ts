@@ -1,7 +1,7 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import { type Concern, concerns } from '../catalogue/index.ts'
 import type { Ask } from '../engine/index.ts'
-import { perKey } from '../kernel/index.ts'
+import { perThing } from '../kernel/index.ts'
 
 /**
  * Lots of pieces. Whoever looks at a few of the placed pieces only asks for those, and hangs on nothing else: a piece
@@ -23,23 +23,40 @@ const isIn = (wanted: Wanted, piece: PlacedPart): boolean => {
   }
 }
 
-/** The lots that a piece is in: most pieces are in few. */
-const lotsKept = perKey<PlacedPart, readonly number[]>('lots of a piece')
-const lotsOf = (piece: PlacedPart): readonly number[] =>
-  lotsKept(piece, String(lots.length), () => lots.flatMap((wanted, lot) => (isIn(wanted, piece) ? [lot] : [])))
+/** The lots that a piece is in, of so many that were stated by then: most pieces are in few. */
+interface In {
+  stated: number
+  lots: readonly number[]
+}
+const kept = perThing('lots of a piece', (_: PlacedPart): In => ({ stated: 0, lots: [] }))
+const lotsOf = (piece: PlacedPart): readonly number[] => {
+  const known = kept(piece)
+  if (known.stated === lots.length) return known.lots
+  known.stated = lots.length
+  known.lots = lots.flatMap((wanted, lot) => (isIn(wanted, piece) ? [lot] : []))
+  return known.lots
+}
 
-const sorted = perKey<readonly PlacedPart[], ReadonlyMap<number, readonly PlacedPart[]>>('pieces by lot')
-const byLot = (placed: readonly PlacedPart[]): ReadonlyMap<number, readonly PlacedPart[]> =>
-  sorted(placed, String(lots.length), () => {
-    const all = new Map<number, PlacedPart[]>()
-    for (const piece of placed)
-      for (const lot of lotsOf(piece)) {
-        const list = all.get(lot)
-        if (list) list.push(piece)
-        else all.set(lot, [piece])
-      }
-    return all
-  })
+type ByLot = readonly (readonly PlacedPart[] | undefined)[]
+const sortedOf = (placed: readonly PlacedPart[]): ByLot => {
+  const all: (PlacedPart[] | undefined)[] = lots.map(() => undefined)
+  for (const piece of placed)
+    for (const lot of lotsOf(piece)) {
+      const list = all[lot]
+      if (list) list.push(piece)
+      else all[lot] = [piece]
+    }
+  return all
+}
+
+/** All pieces sorted once for who asks in a moment. It goes with the moment: most lists of pieces are of a try. */
+const sortedFor = ({ kept: here }: Ask, placed: readonly PlacedPart[]): ByLot => {
+  const known = here.get(placed) as ByLot | undefined
+  if (known) return known
+  const sorted = sortedOf(placed)
+  here.set(placed, sorted)
+  return sorted
+}
 
 /** What a query sees of the figures: what it asks with, and the pieces it looks at. */
 interface Asking {
@@ -53,8 +70,12 @@ const names = new Map<string, { readonly lot: number; readonly about: Concern | 
 export const lotNamed = (query: string) => names.get(query)
 
 /** The pieces of one lot, in the order of all. */
-export const inLot = ({ assembly }: Placed, lot: number): readonly PlacedPart[] =>
-  byLot(assembly.placed).get(lot) ?? nobody
+export const inLot = (facts: Placed, lot: number): readonly PlacedPart[] => {
+  const { placed } = facts.assembly
+  const { ask } = facts as Placed & Asking
+  const wanted = lots[lot]
+  return (ask ? sortedFor(ask, placed)[lot] : placed.filter((piece) => wanted && isIn(wanted, piece))) ?? nobody
+}
 
 /**
  * States a lot: the placed pieces that are so, each told by itself alone.

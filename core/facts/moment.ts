@@ -261,9 +261,11 @@ const seenBy = (ask: Ask, prototype: object, concern: Concern | undefined): Fact
 interface Read {
   readonly leaf: string | undefined
   readonly query: string | undefined
-  readonly taken: ((facts: Facts) => unknown) | undefined
+  readonly taken: Take | undefined
+  readonly about: unknown
   readonly value: unknown
 }
+type Take = (facts: Facts, about: unknown) => unknown
 
 /**
  * Notes what is read while a question deals with one of its subjects, so that what it made of that subject can be
@@ -280,22 +282,26 @@ class Noting implements Ask {
   }
 
   /** Notes what is taken out of the figures, rather than all of those figures. */
-  taken(take: (facts: Facts) => unknown): unknown {
-    const value = take(this.#plain)
-    this.#reads.push({ leaf: undefined, query: undefined, taken: take, value })
+  taken(take: Take, about: unknown): unknown {
+    const value = take(this.#plain, about)
+    this.#reads.push({ leaf: undefined, query: undefined, taken: take, about, value })
     return value
   }
 
   leaf(name: string): unknown {
     const value = this.#ask.leaf(name)
-    this.#reads.push({ leaf: name, query: undefined, taken: undefined, value })
+    this.#reads.push({ leaf: name, query: undefined, taken: undefined, about: undefined, value })
     return value
   }
 
   query(name: string): unknown {
     const value = this.#ask.query(name)
-    this.#reads.push({ leaf: undefined, query: name, taken: undefined, value })
+    this.#reads.push({ leaf: undefined, query: name, taken: undefined, about: undefined, value })
     return value
+  }
+
+  get kept(): Ask['kept'] {
+    return this.#ask.kept
   }
 
   begin(): void {
@@ -312,21 +318,23 @@ class Noting implements Ask {
     return true
   }
 
-  #now({ leaf, query, taken }: Read): unknown {
+  #now({ leaf, query, taken, about }: Read): unknown {
     if (query !== undefined) return this.#ask.query(query)
-    return leaf !== undefined ? this.#ask.leaf(leaf) : taken?.(this.#plain)
+    return leaf !== undefined ? this.#ask.leaf(leaf) : taken?.(this.#plain, about)
   }
 }
 
 /**
  * One value out of the figures, for a rule that looks at its subjects one by one: what it made of a subject stands while
- * that value is the very same, whatever else the figures it was taken from have become. `take` may hang on its subject
- * and on the figures it is given, and must give a value that stays the same object.
+ * that value is the very same, whatever else the figures it was taken from have become.
+ * @param about what is looked for: the subject, a part, a name
+ * @param take stands outside the rule: it is kept as long as the subject lives, and figures that it held would live as
+ *   long. It hangs on what it is given, and gives a value that stays the same object
  * @example the load of one joint out of all loads: a piece put on elsewhere leaves it alone
  */
-export const takenFrom = <F extends object, T>(facts: F, take: (facts: F) => T): T => {
+export const takenFrom = <F extends object, A, T>(facts: F, about: A, take: (facts: F, about: A) => T): T => {
   const { ask } = facts as { readonly ask?: unknown }
-  return ask instanceof Noting ? (ask.taken(take as unknown as (facts: Facts) => unknown) as T) : take(facts)
+  return ask instanceof Noting ? (ask.taken(take as unknown as Take, about) as T) : take(facts, about)
 }
 
 /** The figures as one subject of a question sees them, and what was read of them. */
@@ -345,13 +353,14 @@ export interface Question {
 
 /** A view for each evaluator and concern, made when it is first wanted. */
 const viewsBy = <T>(make: (ask: Ask, concern: Concern | undefined) => T) => {
-  const views = new WeakMap<Ask, Map<Concern | undefined, T>>()
   return (ask: Ask, concern: Concern | undefined): T => {
-    const all = views.get(ask) ?? new Map<Concern | undefined, T>()
-    views.set(ask, all)
-    const known = all.get(concern) ?? make(ask, concern)
-    all.set(concern, known)
-    return known
+    let all = ask.kept.get(make) as Map<Concern | undefined, T> | undefined
+    if (!all) ask.kept.set(make, (all = new Map<Concern | undefined, T>()))
+    const known = all.get(concern)
+    if (known !== undefined) return known
+    const view = make(ask, concern)
+    all.set(concern, view)
+    return view
   }
 }
 

@@ -1,6 +1,6 @@
 import { zero } from '../kernel/index.ts'
 import type { Flow } from '../power/index.ts'
-import { figureFields, momentOf, sharingMoment } from './facts.ts'
+import { Figured, momentOf, readingFigures } from './facts.ts'
 import type { FactName, Facts } from './figures.ts'
 import { FactFailure } from './failure.ts'
 
@@ -52,23 +52,27 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
  * The same figures for screens: one that fails reads as blank and is noted, so that the rest of the page stands.
  * @param failed takes the names of the figures that failed, as they are read
  */
-export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts => {
-  const shown = Object.assign(Object.create(shownFields) as object, {
-    assembly: facts.assembly,
-    context: facts.context,
-  }) as Facts
-  sharingMoment(shown, facts)
-  failures.set(shown, failed)
-  return shown
-}
+export const blankWhereFailed = (facts: Facts, failed: Set<FactName>): Facts =>
+  new Shown(facts, failed) as Shown & Facts
 
-const failures = new WeakMap<Facts, Set<FactName>>()
-const shownFields = figureFields((facts, name, query) => {
+class Shown extends Figured {
+  readonly #failed: Set<FactName>
+
+  constructor(facts: Facts, failed: Set<FactName>) {
+    super(facts.assembly, facts.context, momentOf(facts))
+    this.#failed = failed
+  }
+
+  fails(name: FactName): void {
+    this.#failed.add(name)
+  }
+}
+readingFigures(Shown, (facts, name, query) => {
   try {
     return momentOf(facts).evaluator.get(query)
   } catch (error) {
     if (!(error instanceof FactFailure)) throw error
-    failures.get(facts)?.add(name)
+    facts.fails(name)
     return name in blanks ? blanks[name] : []
   }
 })

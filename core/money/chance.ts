@@ -111,7 +111,7 @@ const integral = (of: (z: number, step: number) => number): number => {
 }
 
 /** Mean, variance and third moment, those of each step of the shared figure one after the other. */
-type Moments = readonly number[]
+type Moments = ArrayLike<number>
 const keptMoments = perKey<PriceSpread, Moments>('moments of a price')
 
 /** A price's moments at each step of the shared figure. */
@@ -119,11 +119,23 @@ const momentsOf = (price: PriceSpread, shared: number, own: number): Moments =>
   keptMoments(price, String(shared), () => steps.flatMap(({ z }) => momentsAt(price, shared * z, own)))
 
 /** Independent sums: their means, variances and third central moments add. */
-const summed = (all: readonly Moments[]): Moments => {
-  const sums = steps.flatMap(() => [0, 0, 0])
-  for (const one of all) for (let i = 0; i < sums.length; i++) sums[i] = (sums[i] ?? 0) + (one[i] ?? 0)
+const summed = (all: readonly PriceSpread[], shared: number, own: number): Moments => {
+  const sums = new Float64Array(3 * steps.length)
+  for (const price of all) {
+    const moments = momentsOf(price, shared, own)
+    for (let i = 0; i < sums.length; i++) sums[i] = (sums[i] as number) + (moments[i] as number)
+  }
   return sums
 }
+
+const keptPrices = perKey<PriceSpread, readonly (readonly number[])[]>('prices at each step')
+/** What a price is at each step of the shared figure, at each step of its own. */
+const pricesOf = (price: PriceSpread, shared: number, own: number): readonly (readonly number[])[] =>
+  keptPrices(price, String(shared), () =>
+    steps.map(({ z }) => steps.map((one) => priceAt(price, shared * z + own * one.z))),
+  )
+
+const priceIn = (prices: readonly (readonly number[])[], step: number, own: number): number => prices[step]?.[own] ?? 0
 
 /** So many deviations from the middle there is nothing left: the share beyond is under 1e-14. */
 const FAR_OUT = 8
@@ -169,17 +181,19 @@ export const chanceWithin = (prices: readonly PriceSpread[], capMinor: number, c
   }
   if (!second) return oneWithin(first, cap)
   const [shared, own] = [Math.sqrt(commonPart), Math.sqrt(1 - commonPart)]
-  const moments = summed(rest.map((price) => momentsOf(price, shared, own)))
-  return integral((z, step) => {
-    const at = shared * z
-    if (rest.length === 0)
-      return integral((a) => normalBelow((figureAt(first, cap - priceAt(second, at + own * a)) - at) / own))
+  const others = pricesOf(second, shared, own)
+  if (rest.length === 0)
+    return integral((z, step) =>
+      integral((_, k) => normalBelow((figureAt(first, cap - priceIn(others, step, k)) - shared * z) / own)),
+    )
+  const widest = pricesOf(first, shared, own)
+  const moments = summed(rest, shared, own)
+  return integral((_, step) => {
     const under = underBy(moments, step)
-    const others = steps.map((one) => ({ value: priceAt(second, at + own * one.z), weight: one.weight }))
-    return integral((a) => {
-      const left = cap - priceAt(first, at + own * a)
+    return integral((_own, k) => {
+      const left = cap - priceIn(widest, step, k)
       let sum = 0
-      for (const { value, weight } of others) sum += weight * under(left - value)
+      for (let i = 0; i < steps.length; i++) sum += (steps[i]?.weight ?? 0) * under(left - priceIn(others, step, i))
       return sum
     })
   })

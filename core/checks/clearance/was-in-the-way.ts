@@ -1,7 +1,9 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { takenFrom } from '../../facts/index.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { joinedAs } from '../places.ts'
+
+const taughtOf = ({ context }: Sees, piece: PlacedPart) => context.learnt?.inTheWay.get(joinedAs(piece))
 
 /** Something that got in the way on a shoot day, and is on the rig again. */
 export const wasInTheWay = defineCheck<PlacedPart, object>({
@@ -23,7 +25,7 @@ export const wasInTheWay = defineCheck<PlacedPart, object>({
     ({ context }) => (context.learnt?.inTheWay.size ?? 0) > 0,
   ),
   judge: (piece, facts) => {
-    const taught = takenFrom(facts, ({ context }) => context.learnt?.inTheWay.get(joinedAs(piece)))
+    const taught = takenFrom(facts, piece, taughtOf)
     const names = { part: piece.part.name, shoot: taught?.shoot ?? '', day: taught?.last ?? '' }
     if (!taught) return { group: 'silent', message: 'elsewhere', names }
     return {

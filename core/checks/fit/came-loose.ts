@@ -1,7 +1,9 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { takenFrom } from '../../facts/index.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { firmerSeats, joinedAs } from '../places.ts'
+
+const taughtOf = ({ context }: Sees, piece: PlacedPart) => context.learnt?.loose.get(joinedAs(piece))
 
 /** A joint that came loose in the field and is made the same way still. */
 export const cameLoose = defineCheck<PlacedPart, object>({
@@ -26,7 +28,7 @@ export const cameLoose = defineCheck<PlacedPart, object>({
     ({ context }) => (context.learnt?.loose.size ?? 0) > 0,
   ),
   judge: (piece, facts) => {
-    const taught = takenFrom(facts, ({ context }) => context.learnt?.loose.get(joinedAs(piece)))
+    const taught = takenFrom(facts, piece, taughtOf)
     const names = { part: piece.part.name, shoot: taught?.shoot ?? '', day: taught?.last ?? '' }
     if (!taught) return { group: 'silent', message: 'held', names }
     return {

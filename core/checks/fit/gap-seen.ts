@@ -1,7 +1,9 @@
 import type { PlacedPart } from '../../assembly/index.ts'
-import { takenFrom } from '../../facts/index.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
 import { joinedAs } from '../places.ts'
+
+const taughtOf = ({ context }: Sees, piece: PlacedPart) => context.learnt?.gaps.get(joinedAs(piece))
 
 /** A joint that did not close as drawn when it was tried with the hands. */
 export const gapSeen = defineCheck<PlacedPart, object>({
@@ -25,7 +27,7 @@ export const gapSeen = defineCheck<PlacedPart, object>({
     ({ context }) => (context.learnt?.gaps.size ?? 0) > 0,
   ),
   judge: (piece, facts) => {
-    const taught = takenFrom(facts, ({ context }) => context.learnt?.gaps.get(joinedAs(piece)))
+    const taught = takenFrom(facts, piece, taughtOf)
     const names = { part: piece.part.name, shoot: taught?.shoot ?? '', day: taught?.last ?? '' }
     if (!taught) return { group: 'silent', message: 'closed', names }
     return {

@@ -67,6 +67,8 @@ const turnedALittle = perThing('pieces turned by their play', (piece: PlacedPart
 /** So far a piece's corners come round while it turns by its play, for each mm it is across. */
 const COMES_ROUND = 2 * Math.sin((PLAY_DEG * Math.PI) / 360)
 
+const isHeldTwice = ({ assembly }: Sees, piece: PlacedPart): boolean => isBraced(assembly, piece)
+
 /** Does a neighbour's face stop it, whichever way it turns? */
 const stoppedBy = ({ assembly }: Sees, piece: PlacedPart): PlacedPart | undefined => {
   const { min, max } = piece.bounds
@@ -129,10 +131,9 @@ export const singleScrew = defineCheck<PlacedPart, { riskNm: number; stopNm: num
     const names = { part: piece.part.name, tool: toolWords[grasp?.tool ?? 'fingers'] }
     const numbers = { twistNm: turning, riskNm: safeNm, stopNm: endNm }
     const parts = [piece.instance.id]
-    if (takenFrom(facts, ({ assembly }) => isBraced(assembly, piece)))
-      return { group: 'silent', message: 'braced', names, numbers }
+    if (takenFrom(facts, piece, isHeldTwice)) return { group: 'silent', message: 'braced', names, numbers }
     if (!exceeds(turning, safeNm)) return { group: 'silent', message: 'light', names, numbers }
-    const stop = takenFrom(facts, (now) => stoppedBy(now, piece))
+    const stop = takenFrom(facts, piece, stoppedBy)
     if (stop) return { group: 'silent', message: 'stopped', names: { ...names, by: stop.part.name }, numbers }
     const swung =
       facts.assembly.setup.support !== 'tripod' &&

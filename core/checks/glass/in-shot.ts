@@ -1,7 +1,11 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { takenFrom } from '../../facts/index.ts'
+import { type Sees, takenFrom } from '../../facts/index.ts'
 import { defineCheck, noOptions, piecesThat } from '../check.ts'
+
+const intoOf = ({ inShot: seen }: Sees<'inShot'>, piece: PlacedPart): number =>
+  seen.find((one) => one.piece === piece)?.intoMm ?? 0
+const widestOf = ({ sight }: Sees<'sight'>): number => sight?.focalMm ?? 0
 
 /** Part of the rig stands in its own picture. */
 export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
@@ -25,8 +29,8 @@ export const inShot = defineCheck<PlacedPart, object, 'inShot' | 'sight'>({
     ({ sight }) => sight !== undefined,
   ),
   judge: (piece, facts) => {
-    const intoMm = takenFrom(facts, ({ inShot: seen }) => seen.find((one) => one.piece === piece)?.intoMm ?? 0)
-    const focalMm = takenFrom(facts, ({ sight }) => sight?.focalMm ?? 0)
+    const intoMm = takenFrom(facts, piece, intoOf)
+    const focalMm = takenFrom(facts, undefined, widestOf)
     const names = { part: piece.part.name }
     const numbers = { focalMm, intoMm, allowedMm: 0 }
     return exceeds(numbers.intoMm, 0)

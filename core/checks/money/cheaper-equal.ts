@@ -56,6 +56,18 @@ const savesInAll = ({ assembly, context }: Sees, piece: PlacedPart, part: Part):
   return costOf({ kit }, catalogue, owned).usual - costOf({ kit: swapped }, catalogue, owned).usual
 }
 
+interface Instead {
+  readonly piece: PlacedPart
+  readonly part: Part
+}
+const savesOf = (facts: Sees<'cost'>, { piece, part }: Instead): number =>
+  arePlain(facts, piece.part, part) ? piece.part.price.usual - part.price.usual : savesInAll(facts, piece, part)
+
+const isPaid = ({ cost }: Sees<'cost'>, { instance }: PlacedPart): boolean => {
+  const line = lineOf(cost, instance.id)
+  return line !== undefined && !line.owned && line.usual > 0
+}
+
 /** The cheapest equal that takes all that sits there, in every set-up, and makes the whole bill smaller. */
 const bestOf = (facts: Sees<'cost' | 'asked'>, piece: PlacedPart): Equal | undefined => {
   const equals = cheaperEquals(facts, piece).slice(0, MOST_TRIED)
@@ -63,9 +75,7 @@ const bestOf = (facts: Sees<'cost' | 'asked'>, piece: PlacedPart): Equal | undef
   const goesOn = takesAll(facts, piece)
   for (const part of equals) {
     if (!goesOn(part)) continue
-    const savesMinor = takenFrom(facts, (now) =>
-      arePlain(now, piece.part, part) ? piece.part.price.usual - part.price.usual : savesInAll(now, piece, part),
-    )
+    const savesMinor = takenFrom(facts, { piece, part }, savesOf)
     if (savesMinor > 0) return { part, savesMinor }
   }
   return undefined
@@ -99,10 +109,7 @@ export const cheaperEqual = defineCheck<PlacedPart, { leastMinor: number }, 'cos
   },
   subjects: piecesThat((piece) => piece.joint !== undefined && canBeWeighed(piece)),
   judge: (piece, facts, { leastMinor }) => {
-    const paid = takenFrom(facts, ({ cost }) => {
-      const line = lineOf(cost, piece.instance.id)
-      return line !== undefined && !line.owned && line.usual > 0
-    })
+    const paid = takenFrom(facts, piece, isPaid)
     if (!paid) return { group: 'silent', message: 'paid', names: { part: piece.part.name } }
     const found = bestOf(facts, piece)
     const names = { part: piece.part.name, other: found?.part.name ?? '' }

@@ -32,11 +32,14 @@ const fromLocker = (facts: Sees, piece: PlacedPart): Part | undefined => {
       owned.has(part.id) &&
       part.id !== piece.part.id &&
       piece.part.provides.every((gift) => part.provides.includes(gift)) &&
-      takenFrom(facts, (now) => spareOwned(now, part)) &&
+      takenFrom(facts, part, spareOwned) &&
       sitsAsFirmly(piece, part),
   )
   return alike.sort((a, b) => (a.id < b.id ? -1 : 1)).find((part) => afterSwap(facts, piece, part) !== undefined)
 }
+
+const isBought = ({ cost }: Sees<'cost'>, { instance }: PlacedPart): boolean =>
+  lineOf(cost, instance.id)?.owned === false
 
 /** About to buy what the locker already has. */
 export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
@@ -59,7 +62,7 @@ export const duplicateOwned = defineCheck<PlacedPart, object, 'cost'>({
   },
   subjects: piecesThat((piece) => piece.joint !== undefined && piece.part.provides.length > 0),
   judge: (piece, facts) => {
-    const bought = takenFrom(facts, ({ cost }) => lineOf(cost, piece.instance.id)?.owned === false)
+    const bought = takenFrom(facts, piece, isBought)
     if (!bought) return { group: 'silent', message: 'paid', names: { part: piece.part.name } }
     const owned = fromLocker(facts, piece)
     const names = { part: piece.part.name, owned: owned?.name ?? '' }

@@ -2,10 +2,9 @@ import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { inHand } from '../../balance/index.ts'
 import { type Role, joiningRoles } from '../../catalogue/index.ts'
-import { lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { takenFrom } from '../../facts/index.ts'
-import { isLeaf } from '../places.ts'
+import { isLeaf, priceOf } from '../places.ts'
 
 const carriers: ReadonlySet<Role> = new Set([
   ...joiningRoles,
@@ -49,10 +48,10 @@ export const notNeeded = defineCheck<PlacedPart, object, 'cost' | 'asked'>({
   judge: (piece, facts) => {
     const named = { part: piece.part.name }
     // What can be left out ends a branch.
-    if (!takenFrom(facts, (now) => isLeaf(now, piece))) return { group: 'silent', message: 'carries', names: named }
+    if (!takenFrom(facts, piece, isLeaf)) return { group: 'silent', message: 'carries', names: named }
     // What another set-up of the rig has a use for is not for nothing in this one.
     const { asked: wanted } = facts
-    const priceMinor = takenFrom(facts, ({ cost }) => lineOf(cost, piece.instance.id)?.usual ?? 0)
+    const priceMinor = takenFrom(facts, piece.instance.id, priceOf)
     const numbers = {
       massG: piece.part.massG,
       priceMinor,

@@ -2,7 +2,7 @@ import { everywhere, type PlacedPart, sitsSomewhere } from '../../assembly/index
 import { inHand } from '../../balance/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
-import { lineOf } from '../../money/index.ts'
+import { priceOf } from '../places.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 /** A piece of the rig, or of the bag. */
@@ -51,7 +51,7 @@ export const staysUnused = defineCheck<Along, object, 'cost'>({
       numbers: {
         shoots: taught?.times ?? 0,
         massG: part.massG,
-        priceMinor: takenFrom(facts, ({ cost }) => lineOf(cost, id)?.usual ?? 0),
+        priceMinor: takenFrom(facts, id, priceOf),
       },
       names: { part: part.name, shoot: taught?.shoot ?? '', day: taught?.last ?? '' },
       parts: [id],
