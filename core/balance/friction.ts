@@ -1,6 +1,6 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { type Mount, mountOf, type Part, standardOf, type Tool } from '../catalogue/index.ts'
-import { cross, distanceToSkin, dot, perThing, type Shape, type Vec3 } from '../kernel/index.ts'
+import { cross, distanceToSkin, dot, perPair, perThing, type Shape, type Vec3 } from '../kernel/index.ts'
 
 /** How hard a screw is tightened without straining, N m. */
 export const TORQUE_NM: Readonly<Record<Tool, number>> = { fingers: 0.3, coin: 0.8, 'hex key': 2, lever: 0.3 }
@@ -25,10 +25,10 @@ const threadMm = (standard: string): number | undefined =>
       : undefined
 
 /** Half of the narrower side of the face round a mount, mm: as far as the foot really touches. */
-const faceMm = (part: Part, { at, out }: Mount): number => {
+const faceMm = perPair('face round a mount', (part: Part, { at, out }: Mount): number => {
   const touching = part.solids.filter((solid) => distanceToSkin(solid, at) <= ON_SKIN_MM)
   return Math.max(0, ...touching.map((solid) => narrowest(solid, out)))
-}
+})
 
 const narrowest = (solid: Shape, out: Vec3): number => {
   if (solid.kind === 'cylinder')

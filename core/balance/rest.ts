@@ -6,7 +6,6 @@ import {
   cornersAround,
   cross,
   dot,
-  emptyBounds,
   identity,
   perThing,
   type Placed,
@@ -16,8 +15,6 @@ import {
   placeShape,
   point,
   scale,
-  subtract,
-  unite,
 } from '../kernel/index.ts'
 import { inHand } from './mass.ts'
 
@@ -77,11 +74,25 @@ interface Group {
   readonly half: Vec3
 }
 const groupOf = perThing('corners in a row', ({ corners }: Touching): Group => {
-  const { min, max } = corners.reduce((box, at) => unite(box, { min: at, max: at }), emptyBounds)
+  const row = new Float64Array(3 * corners.length)
+  let [left, low, front] = [Infinity, Infinity, Infinity]
+  let [right, high, rear] = [-Infinity, -Infinity, -Infinity]
+  let at = 0
+  for (const [x, y, z] of corners) {
+    row[at++] = x
+    row[at++] = y
+    row[at++] = z
+    left = Math.min(left, x)
+    right = Math.max(right, x)
+    low = Math.min(low, y)
+    high = Math.max(high, y)
+    front = Math.min(front, z)
+    rear = Math.max(rear, z)
+  }
   return {
-    row: Float64Array.from(corners.flat()),
-    mid: scale(add(min, max), 1 / 2),
-    half: scale(subtract(max, min), 1 / 2),
+    row,
+    mid: [(left + right) / 2, (low + high) / 2, (front + rear) / 2],
+    half: [(right - left) / 2, (high - low) / 2, (rear - front) / 2],
   }
 })
 

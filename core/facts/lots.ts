@@ -33,8 +33,9 @@ const lotsOf = (piece: PlacedPart): readonly number[] => {
   const known = kept(piece)
   if (known.stated === lots.length) return known.lots
   known.stated = lots.length
-  known.lots = lots.flatMap((wanted, lot) => (isIn(wanted, piece) ? [lot] : []))
-  return known.lots
+  const all: number[] = []
+  for (let lot = 0; lot < lots.length; lot++) if (isIn(lots[lot] as Wanted, piece)) all.push(lot)
+  return (known.lots = all)
 }
 
 type ByLot = readonly (readonly PlacedPart[] | undefined)[]
