@@ -1,7 +1,7 @@
-import type { PlacedPart } from '../assembly/index.ts'
+import { near, type PlacedPart } from '../assembly/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { goingOn, type Knot, Standing, takenApart } from './order.ts'
-import { hasPath, type Path, stands } from './paths.ts'
+import { hasPath, type Path, SCRAPE_MM, stands } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
 
 /** Pieces that lock each other, and stated orders that are broken whatever is done. */
@@ -17,6 +17,7 @@ export interface Jams {
 /** What is left where of some pieces all goes off that can; a piece goes once it carries nothing and has a way. */
 class Loosening {
   readonly left: Set<PlacedPart>
+  readonly #placed: readonly PlacedPart[]
   readonly #root: PlacedPart | undefined
   readonly #carries = new Map<PlacedPart, number>()
   /** What was found in a way is in it as long as it stands. */
@@ -24,6 +25,7 @@ class Loosening {
 
   constructor(placed: readonly PlacedPart[]) {
     this.left = new Set(goingOn(placed))
+    this.#placed = placed
     this.#root = placed[0]
     for (const { host } of this.left) if (host) this.#carries.set(host, (this.#carries.get(host) ?? 0) + 1)
   }
@@ -62,9 +64,11 @@ class Loosening {
   }
 
   #standingIn(piece: PlacedPart, path: Path): PlacedPart | undefined {
-    const isIn = (other: PlacedPart): boolean => other !== piece && stands(piece, other, path)
-    if (this.#root && isIn(this.#root)) return this.#root
-    for (const other of this.left) if (isIn(other)) return other
+    for (const box of path.swept)
+      for (const other of near(this.#placed, box, SCRAPE_MM)) {
+        if (other === piece || !(other === this.#root || this.left.has(other))) continue
+        if (stands(piece, other, path)) return other
+      }
     return undefined
   }
 }

@@ -146,15 +146,20 @@ export class Standing {
     return [...[...this.braces].map((brace): Item => ({ brace })), ...ways]
   }
 
-  #without(item: Item): Standing {
-    const taken = [...this.taken, item]
-    if (isHolding(item)) {
-      const left = new Set([...this.braces].filter((one) => one !== item.brace))
-      return new Standing(this.pieces, left, taken, this.against, this.#root)
+  /** What stands after some are taken, one after the other. */
+  #without(items: readonly Item[]): Standing {
+    const [pieces, braces] = [new Set(this.pieces), new Set(this.braces)]
+    const [taken, against] = [[...this.taken], [...this.against]]
+    const left = new Standing(pieces, braces, taken, against, this.#root)
+    for (const item of items) {
+      taken.push(item)
+      if (isHolding(item)) braces.delete(item.brace)
+      else {
+        against.push(...left.#againstBy(item.piece))
+        pieces.delete(item.piece)
+      }
     }
-    const left = new Set([...this.pieces].filter((one) => one !== item.piece))
-    const against = [...this.against, ...this.#againstBy(item.piece)]
-    return new Standing(left, this.braces, taken, against, this.#root)
+    return left
   }
 
   /** All that goes with a tool in the hand, or with none: what comes last first, then what is worked on from the same side. */
@@ -173,13 +178,13 @@ export class Standing {
     const [next] = [...options].sort(
       (a, b) => rankOf(b) - rankOf(a) || turned(a) - turned(b) || heightOf(b) - heightOf(a),
     )
-    return next ? this.#without(next).clearedWith(tool) : this
+    return next ? this.#without([next]).clearedWith(tool) : this
   }
 
   /** All that goes, with whatever tools. */
   clearedAnyhow(): Standing {
     const free = this.#free()
-    return free.length === 0 ? this : free.reduce<Standing>((at, item) => at.#without(item), this).clearedAnyhow()
+    return free.length === 0 ? this : this.#without(free).clearedAnyhow()
   }
 
   /**
@@ -192,7 +197,7 @@ export class Standing {
     for (const manner of ['as one', 'anyhow'] as const)
       for (const piece of byLoad) {
         const next = this.#way(piece, manner)
-        if (next) return this.#without(next)
+        if (next) return this.#without([next])
       }
     return undefined
   }

@@ -141,7 +141,7 @@ export const hasPath = (piece: PlacedPart, lets: (path: Path) => boolean): boole
 const moved = (shape: Placed, by: Vec3): Placed => ({ ...shape, centre: add(shape.centre, by) })
 
 /** From where to where along a direction two boxes meet while one of them goes that way, mm; empty when never. */
-const meeting = (a: Bounds, b: Bounds, way: Vec3, toMm: number, slackMm: number): readonly [number, number] => {
+const meeting = (a: Bounds, b: Bounds, way: Vec3, toMm: number, slackMm: number): Meeting => {
   let from = 0
   let to = toMm
   for (let axis = 0; axis < 3; axis++) {
@@ -156,9 +156,13 @@ const meeting = (a: Bounds, b: Bounds, way: Vec3, toMm: number, slackMm: number)
     }
     if (from > to) return NEVER
   }
-  return [from, to]
+  return { from, to }
 }
-const NEVER = [1, 0] as const
+interface Meeting {
+  readonly from: number
+  readonly to: number
+}
+const NEVER: Meeting = { from: 1, to: 0 }
 
 /** One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all one. */
 interface Leg {
@@ -172,17 +176,17 @@ interface Leg {
 /** How deep the hard solids of one piece come into those of another on one straight leg of a path, mm. */
 const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, slackMm, enoughMm }: Leg): number => {
   let deepest = 0
-  const [first, last] = meeting(shifted(piece.bounds, start), other.bounds, way, longMm, slackMm)
-  if (first > last) return 0
+  const whole = meeting(shifted(piece.bounds, start), other.bounds, way, longMm, slackMm)
+  if (whole.from > whole.to) return 0
   for (const { solid, shape, bounds } of piece.solids) {
     if (solid.matter === 'soft') continue
     const outset = shifted(bounds, start)
-    const [enters, leaves] = meeting(outset, other.bounds, way, longMm, slackMm)
-    if (enters > leaves) continue
+    const near = meeting(outset, other.bounds, way, longMm, slackMm)
+    if (near.from > near.to) continue
     const set = moved(shape, start)
     for (const theirs of other.solids) {
       if (theirs.solid.matter === 'soft') continue
-      const [from, to] = meeting(outset, theirs.bounds, way, longMm, slackMm)
+      const { from, to } = meeting(outset, theirs.bounds, way, longMm, slackMm)
       if (from > to || (from < to && passes(set, theirs.shape, way, slackMm))) continue
       // In strides, the middle first: what stands in a way is mostly deepest there.
       const count = Math.floor((to - from) / STRIDE_MM) + 1

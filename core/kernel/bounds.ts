@@ -17,10 +17,13 @@ export const unite = (a: Bounds, b: Bounds): Bounds => ({
 })
 
 export const boundsOf = (shape: Placed): Bounds => {
-  const r: Vec3 = [reach(shape, [1, 0, 0]), reach(shape, [0, 1, 0]), reach(shape, [0, 0, 1])]
-  const c = shape.centre
-  return { min: [c[0] - r[0], c[1] - r[1], c[2] - r[2]], max: [c[0] + r[0], c[1] + r[1], c[2] + r[2]] }
+  const [right, up, back] = [reach(shape, RIGHT), reach(shape, UP), reach(shape, BACK)]
+  const [x, y, z] = shape.centre
+  return { min: [x - right, y - up, z - back], max: [x + right, y + up, z + back] }
 }
+const RIGHT: Vec3 = [1, 0, 0]
+const UP: Vec3 = [0, 1, 0]
+const BACK: Vec3 = [0, 0, 1]
 
 /** Do the two boxes share more than `slack` mm along every axis? */
 export const overlap = (a: Bounds, b: Bounds, slack = 0): boolean =>

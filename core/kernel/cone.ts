@@ -1,3 +1,4 @@
+import { perThing } from './memo.ts'
 import { type Placed, reach } from './shape.ts'
 import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
@@ -7,13 +8,14 @@ export interface Pyramid {
   readonly edges: readonly [Vec3, Vec3, Vec3, Vec3]
 }
 
-const sidesOf = ({ edges }: Pyramid): Vec3[] =>
+const sidesOf = perThing('sides of a pyramid', ({ edges }: Pyramid): readonly Vec3[] =>
   edges.map((edge, i) => {
     const next = edges[(i + 1) % 4] ?? edge
     const normal = unit(cross(edge, next))
     const inside = edges.some((other) => dot(other, normal) > 1e-9)
     return inside ? normal : scale(normal, -1)
-  })
+  }),
+)
 
 const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.map(unit) : [unit(shape.half)])
 

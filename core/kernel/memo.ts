@@ -6,12 +6,21 @@
  */
 
 /** How often each memo has worked something out since the program began: what an edit costs is told in these. */
-const worked = new Map<string, number>()
+const worked = new Map<string, Tally>()
+interface Tally {
+  times: number
+}
 
 /** What the memos have worked out so far, by name. */
-export const memoCounts = (): ReadonlyMap<string, number> => new Map(worked)
+export const memoCounts = (): ReadonlyMap<string, number> =>
+  new Map([...worked].flatMap(([name, { times }]) => (times > 0 ? [[name, times] as const] : [])))
 
-const count = (name: string): void => void worked.set(name, (worked.get(name) ?? 0) + 1)
+/** Memos of one name are counted together. */
+const tallyOf = (name: string): Tally => {
+  const known = worked.get(name) ?? { times: 0 }
+  worked.set(name, known)
+  return known
+}
 
 /**
  * An answer about one thing.
@@ -20,12 +29,13 @@ const count = (name: string): void => void worked.set(name, (worked.get(name) ??
  * @example `const reachOf = perThing('reach', (piece) => ...)`, then `reachOf(piece)`
  */
 export const perThing = <K extends object, T>(name: string, make: (thing: K) => T): ((thing: K) => T) => {
+  const tally = tallyOf(name)
   const kept = new WeakMap<K, T>()
   return (thing) => {
     const known = kept.get(thing)
     // An answer may be undefined: then only `has` tells that there is one.
     if (known !== undefined || kept.has(thing)) return known as T
-    count(name)
+    tally.times++
     const value = make(thing)
     kept.set(thing, value)
     return value
@@ -41,13 +51,14 @@ export const numberOf = perThing('numbers', (_: object): number => ++things)
 
 /** Answers about one thing, several of them told apart by a key. */
 export const perKey = <K extends object, T>(name: string): ((thing: K, key: string, make: () => T) => T) => {
+  const tally = tallyOf(name)
   const kept = new WeakMap<K, Map<string, { readonly value: T }>>()
   return (thing, key, make) => {
     let row = kept.get(thing)
     if (!row) kept.set(thing, (row = new Map<string, { readonly value: T }>()))
     const known = row.get(key)
     if (known) return known.value
-    count(name)
+    tally.times++
     const value = make()
     row.set(key, { value })
     return value
@@ -59,13 +70,14 @@ export const perPair = <A extends object, B extends object, T>(
   name: string,
   make: (a: A, b: B) => T,
 ): ((a: A, b: B) => T) => {
+  const tally = tallyOf(name)
   const kept = new WeakMap<A, WeakMap<B, T>>()
   return (a, b) => {
     let row = kept.get(a)
     if (!row) kept.set(a, (row = new WeakMap<B, T>()))
     const known = row.get(b)
     if (known !== undefined || row.has(b)) return known as T
-    count(name)
+    tally.times++
     const value = make(a, b)
     row.set(b, value)
     return value
@@ -76,12 +88,13 @@ export const perPair = <A extends object, B extends object, T>(
 export const perPairKey = <A extends object, B extends object, T>(
   name: string,
 ): ((a: A, b: B, key: string, make: () => T) => T) => {
+  const tally = tallyOf(name)
   const rows = perPair<A, B, Map<string, { readonly value: T }>>(`${name}, pairs`, () => new Map())
   return (a, b, key, make) => {
     const row = rows(a, b)
     const known = row.get(key)
     if (known) return known.value
-    count(name)
+    tally.times++
     const value = make()
     row.set(key, { value })
     return value
