@@ -1,3 +1,4 @@
+export * from './change.ts'
 export * from './adapters.ts'
 export * from './adopt.ts'
 export * from './commands.ts'

@@ -1,4 +1,4 @@
-import { near, type PlacedPart } from '../assembly/index.ts'
+import { changeBetween, near, type PlacedPart } from '../assembly/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { goingOn, type Knot, Standing, takenApart } from './order.ts'
 import { hasPath, type Path, SCRAPE_MM, stands } from './paths.ts'
@@ -73,28 +73,17 @@ class Loosening {
   }
 }
 
-/** What two lists share, where both have it in the same order; else nothing is known of one by the other. */
-const inBoth = (was: readonly PlacedPart[], now: readonly PlacedPart[]): readonly PlacedPart[] | undefined => {
-  const [before, after] = [new Set(was), new Set(now)]
-  const shared = was.filter((piece) => after.has(piece))
-  let at = 0
-  for (const piece of now) if (before.has(piece) && piece !== shared[at++]) return undefined
-  return shared
-}
-
 /**
  * The same by what was found among other pieces. What can go of a rig goes in any order, so where all that is new goes
  * first, what is left is as it was; and of a rig that all came apart, any part does.
  */
 const jamsAfter = (was: Jams, placed: readonly PlacedPart[]): Jams | undefined => {
-  const shared = inBoth(was.placed, placed)
-  if (!shared || shared[0] !== placed[0] || shared[0] !== was.placed[0]) return undefined
-  if (shared.length < was.placed.length && !was.free) return undefined
-  const old = new Set(shared)
-  const fresh = placed.filter((piece) => !old.has(piece))
+  const change = changeBetween(was.placed, placed)
+  if (!change || placed[0] !== was.placed[0]) return undefined
+  if (change.went.length > 0 && !was.free) return undefined
   const loosening = new Loosening(placed)
-  loosening.clear(fresh)
-  return fresh.some((piece) => loosening.left.has(piece)) ? undefined : { ...was, placed }
+  loosening.clear(change.came)
+  return change.came.some((piece) => loosening.left.has(piece)) ? undefined : { ...was, placed }
 }
 
 /**

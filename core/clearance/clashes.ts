@@ -28,6 +28,12 @@ export const clashDepth = (a: PlacedPart, b: PlacedPart): number =>
 export const clashWith = (piece: PlacedPart, others: readonly PlacedPart[]): number =>
   others.reduce((sum, other) => sum + (other === piece ? 0 : clashDepth(other, piece)), 0)
 
+/** Does a piece press into any other? */
+export const clashesAny = (piece: PlacedPart, { placed }: Pick<Assembly, 'placed'>): boolean =>
+  near(placed, piece.bounds, CLASH_MM).some(
+    (other) => other !== piece && (measured(piece, other).depthMm > 0 || measured(other, piece).depthMm > 0),
+  )
+
 /** Every pair of pieces that press into each other by more than the tolerance, deepest first. */
 export const clashesOf = (assembly: Assembly): readonly Clash[] => {
   const { placed } = assembly

@@ -66,6 +66,10 @@ const reachesOf = perThing('plug reaches of a piece', (piece: PlacedPart): Reach
   return { each, all: each.reduce((all, [, bounds]) => unite(all, bounds), emptyBounds) }
 })
 
+/** Does a piece come near the plugs of others, or has it sockets of its own? @param socketed the pieces that have any */
+export const touchesPlugs = (piece: PlacedPart, socketed: readonly PlacedPart[]): boolean =>
+  (piece.part.sockets?.length ?? 0) > 0 || socketed.some((one) => overlap(reachesOf(one).all, piece.bounds))
+
 /** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
 export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
   assembly.placed.flatMap((piece) => {

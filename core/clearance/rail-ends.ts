@@ -1,13 +1,18 @@
-import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
+import { type Assembly, near, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { mountOf } from '../catalogue/index.ts'
 import {
   add,
+  type Bounds,
   boundsOf,
+  CLASH_MM,
   compose,
   cross,
   distanceToSkin,
   dot,
   facing,
+  overlap,
+  perThing,
+  type Placed,
   placeShape,
   scale,
   type Shape,
@@ -47,35 +52,73 @@ const railOf = (piece: PlacedPart) => {
   }
 }
 
+/** What a clamp wants free before an end of its rail. */
+interface RailEnd {
+  readonly box: Placed
+  readonly bounds: Bounds
+}
+interface Clamped {
+  readonly railMm: number
+  readonly clampMm: number
+  readonly rail: string
+  readonly owner: PlacedPart
+  readonly rider: PlacedPart
+  /** The rail's piece without the solid that carries it. */
+  readonly besideRail: PlacedPart
+  readonly ends: readonly [RailEnd, RailEnd]
+}
+
+/** A clamp that can't open, with what it wants at both ends of its rail; undefined for any other piece. */
+const clampedOf = perThing('ends of a rail', (piece: PlacedPart): Clamped | undefined => {
+  const found = railOf(piece)
+  if (!found) return undefined
+  const { rail, owner, rider, takesMm, along } = found
+  const railMm = rail.lengthMm ?? 0
+  // The rail's own solid may run on; end stops are others, even where they are flush with its face.
+  const carrying = owner.solids.filter(({ solid }) => distanceToSkin(solid, rail.at) <= ON_SKIN_MM)
+  const underMm = Math.min(UNDER_MM, ...carrying.map(({ solid }) => thickness(solid, rail.out)))
+  const besideRail = { ...owner, solids: owner.solids.filter((one) => !carrying.includes(one)) }
+  const end = (sign: 1 | -1): RailEnd => {
+    const from = add(rail.at, scale(along, sign * (railMm / 2 + takesMm / 2)))
+    const box = placeShape(
+      {
+        kind: 'box',
+        centre: [0, 0, (OVER_MM - underMm) / 2],
+        size: sized(along, rail.up, takesMm, OVER_MM + underMm),
+      },
+      compose(owner.frame, facing(from, rail.out, rail.up)),
+    )
+    return { box, bounds: boundsOf(box) }
+  }
+  return { railMm, clampMm: takesMm, rail: rail.id, owner, rider, besideRail, ends: [end(-1), end(1)] }
+})
+
+/** Is a piece a clamp that can't open? */
+export const isClamped = (piece: PlacedPart): boolean => clampedOf(piece) !== undefined
+
+/** Does a piece come near the end of a rail that a clamp sits on, or is it such a clamp? @param clamped those there are */
+export const touchesEnds = (piece: PlacedPart, clamped: readonly PlacedPart[]): boolean =>
+  isClamped(piece) ||
+  clamped.some((one) => clampedOf(one)?.ends.some(({ bounds }) => overlap(bounds, piece.bounds, CLASH_MM)))
+
 /**
  * The clamps of a rig that can't open, with both ends of their rails: an end is shut when something other than the
  * clamped piece stands within one clamp's length beyond it.
+ * @param clamped the pieces that are such clamps
  */
-export const entriesOf = (assembly: Assembly): readonly Entry[] =>
-  assembly.placed.flatMap((piece): Entry[] => {
-    const found = railOf(piece)
+export const entriesOf = ({ placed }: Pick<Assembly, 'placed'>, clamped: readonly PlacedPart[]): readonly Entry[] =>
+  clamped.flatMap((piece): Entry[] => {
+    const found = clampedOf(piece)
     if (!found) return []
-    const { rail, owner, rider, takesMm, along } = found
-    const railMm = rail.lengthMm ?? 0
-    // The rail's own solid may run on; end stops are others, even where they are flush with its face.
-    const carrying = owner.solids.filter(({ solid }) => distanceToSkin(solid, rail.at) <= ON_SKIN_MM)
-    const underMm = Math.min(UNDER_MM, ...carrying.map(({ solid }) => thickness(solid, rail.out)))
-    const besideRail = { ...owner, solids: owner.solids.filter((one) => !carrying.includes(one)) }
-    const others = assembly.placed.filter((other) => !ridesOn(other, rider) && !sitsOnRail(other, owner, rail.id))
-    const blocking = (sign: 1 | -1): PlacedPart | undefined => {
-      const from = add(rail.at, scale(along, sign * (railMm / 2 + takesMm / 2)))
-      const box = placeShape(
-        {
-          kind: 'box',
-          centre: [0, 0, (OVER_MM - underMm) / 2],
-          size: sized(along, rail.up, takesMm, OVER_MM + underMm),
-        },
-        compose(owner.frame, facing(from, rail.out, rail.up)),
+    const { owner, rider, rail, besideRail, railMm, clampMm, ends } = found
+    const blocking = ({ box, bounds }: RailEnd): PlacedPart | undefined =>
+      near(placed, bounds, CLASH_MM).find(
+        (other) =>
+          !ridesOn(other, rider) &&
+          !sitsOnRail(other, owner, rail) &&
+          depthIn(box, bounds, other === owner ? besideRail : other) > 0,
       )
-      const bounds = boundsOf(box)
-      return others.find((other) => depthIn(box, bounds, other === owner ? besideRail : other) > 0)
-    }
-    return [{ piece, railMm, clampMm: takesMm, ends: [blocking(-1), blocking(1)] }]
+    return [{ piece, railMm, clampMm, ends: [blocking(ends[0]), blocking(ends[1])] }]
   })
 
 /** A mount lies on a solid when it is no farther from its skin. mm */

@@ -6,6 +6,7 @@ import {
   CLASH_MM,
   compose,
   emptyBounds,
+  overlap,
   perKey,
   perPairKey,
   type Placed,
@@ -92,6 +93,19 @@ const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined
   }
   return undefined
 }
+
+const reachesOf = perKey<readonly PlacedPart[], readonly Bounds[]>('rooms of pieces')
+/** Does a piece come near any room of some others, or has it rooms of its own? @param grownMm by so much rooms grow at most */
+export const touchesRooms = (piece: PlacedPart, roomy: readonly PlacedPart[], grownMm: number): boolean =>
+  piece.part.rooms.length > 0 ||
+  reachesOf(roomy, String(grownMm), () =>
+    roomy.flatMap((one) =>
+      one.part.rooms.flatMap((_, i) => [
+        sweepOf(one, i, 0).swept,
+        ...(grownMm > 0 ? [sweepOf(one, i, grownMm).swept] : []),
+      ]),
+    ),
+  ).some((box) => overlap(box, piece.bounds, CLASH_MM))
 
 /**
  * The first invasion of each of a piece's rooms of one kind; a swing is followed until something solid stops it. Soft

@@ -184,6 +184,7 @@ const settledList = (old: readonly unknown[], now: readonly unknown[]): readonly
   let at = 0
   let missed = 0
   let kept = 0
+  let isNew = true
   const list: unknown[] = []
   for (const one of now) {
     const found = placeOf(old, one, at, at + missed + 2)
@@ -193,9 +194,12 @@ const settledList = (old: readonly unknown[], now: readonly unknown[]): readonly
       missed = 0
       kept++
     }
-    list.push(found < 0 ? one : old[found])
+    const stays = found < 0 ? one : old[found]
+    isNew &&= stays === one
+    list.push(stays)
   }
-  return kept === list.length && kept === old.length ? old : list
+  if (kept === list.length && kept === old.length) return old
+  return isNew ? now : list
 }
 
 /** Where from a place on, and before another, a list has what is alike; -1 when nowhere. */

@@ -3,11 +3,16 @@ import { inHand } from '../balance/index.ts'
 import { jamsIn } from '../build-order/index.ts'
 import type { Part, Room } from '../catalogue/index.ts'
 import {
+  clashesAny,
   clashesOf,
   closeFitsOf,
   crowdsOf,
   entriesOf,
   inShotOf,
+  isClamped,
+  touchesEnds,
+  touchesPlugs,
+  touchesRooms,
   type Intruder,
   invasionsOf,
   leadIntrusionsOf,
@@ -18,7 +23,9 @@ import {
   watchedScreens,
 } from '../clearance/index.ts'
 import { perThing } from '../kernel/index.ts'
+import { startingFrom } from './before.ts'
 import { fact, type FactTable } from './define.ts'
+import type { Sees } from './figures.ts'
 import { lotOf } from './lots.ts'
 
 type Names =
@@ -47,37 +54,71 @@ const kindsOf = perThing('kinds of rooms', ({ rooms }: Part): readonly Room['kin
 ])
 
 const withSockets = lotOf(({ part }) => (part.sockets?.length ?? 0) > 0)
+const clamped = lotOf(isClamped)
 const withRooms = lotOf(({ part }) => part.rooms.length > 0)
 
 /** What is where, and what is in the way of what. */
 export const clearanceFacts: FactTable<Names> = {
   points: fact([], ({ assembly }) => pointsOf(assembly)),
-  clashes: fact([], ({ assembly }) => clashesOf(assembly)),
+  clashes: fact(
+    [],
+    startingFrom({
+      find: ({ assembly }: Sees) => clashesOf(assembly),
+      touches: (piece, { assembly }) => clashesAny(piece, assembly),
+      about: ({ a, b }) => [a, b],
+    }),
+  ),
   size: fact([], ({ assembly }) => sizeOf(assembly.placed.filter(inHand))),
   /** The first invasion of every room; hands are taken with gloves when the brief is cold. */
-  invasions: fact([], (facts) => {
-    const { assembly } = facts
-    return withRooms(facts).flatMap((piece) =>
-      kindsOf(piece.part).flatMap((kind) =>
-        invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0),
-      ),
-    )
-  }),
+  invasions: fact(
+    [],
+    startingFrom({
+      find: (facts: Sees) =>
+        withRooms(facts).flatMap((piece) =>
+          kindsOf(piece.part).flatMap((kind) =>
+            invasionsOf(facts.assembly, piece, kind, kind === 'hand' ? gloveMm(facts.assembly) : 0),
+          ),
+        ),
+      touches: (piece, facts) => touchesRooms(piece, withRooms(facts), gloveMm(facts.assembly)),
+      about: ({ piece, by }) => [piece, by],
+      key: ({ assembly }) => String(gloveMm(assembly)),
+    }),
+  ),
   /** Levers and knobs that a gloved hand can not reach; empty when it is warm. */
-  gloved: fact([], (facts) => {
-    const { assembly } = facts
-    return gloveMm(assembly) > 0
-      ? withRooms(facts).flatMap((piece) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)))
-      : []
-  }),
+  gloved: fact(
+    [],
+    startingFrom({
+      find: (facts: Sees) =>
+        gloveMm(facts.assembly) > 0
+          ? withRooms(facts).flatMap((piece) => invasionsOf(facts.assembly, piece, 'lever', gloveMm(facts.assembly)))
+          : [],
+      touches: (piece, facts) => touchesRooms(piece, withRooms(facts), gloveMm(facts.assembly)),
+      about: ({ piece, by }) => [piece, by],
+      key: ({ assembly }) => String(gloveMm(assembly)),
+    }),
+  ),
   /** Rooms that are free by less than 5 mm; nobody judges them, they are shown to who asks. */
   closeFits: fact([], ({ assembly }) => closeFitsOf(assembly, (kind) => (kind === 'hand' ? gloveMm(assembly) : 0))),
   screens: fact([], ({ assembly }) => watchedScreens(assembly)),
   /** Rooms that a plug, a cable or a coil lies in. */
   leadIntrusions: fact(['leads'], ({ assembly, leads }) => leadIntrusionsOf(assembly.placed, leads)),
   ownScreen: fact([], ({ assembly }) => ownScreenOf(assembly)),
-  plugs: fact([], ({ assembly }) => plugRoomsOf(assembly)),
-  entries: fact([], ({ assembly }) => entriesOf(assembly)),
+  plugs: fact(
+    [],
+    startingFrom({
+      find: ({ assembly }: Sees) => plugRoomsOf(assembly),
+      touches: (piece, facts) => touchesPlugs(piece, withSockets(facts)),
+      about: ({ piece, by }) => [piece, by],
+    }),
+  ),
+  entries: fact(
+    [],
+    startingFrom({
+      find: (facts: Sees) => entriesOf(facts.assembly, clamped(facts)),
+      touches: (piece, facts) => touchesEnds(piece, clamped(facts)),
+      about: ({ piece, ends }) => [piece, ...ends],
+    }),
+  ),
   crowds: fact([], (facts) => crowdsOf({ placed: withSockets(facts) })),
   /** What the lens on the camera sees at its widest. */
   sight: fact([], ({ assembly }) => sightOf(assembly), 'glass'),

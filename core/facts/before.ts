@@ -1,0 +1,44 @@
+import { type Assembly, changeBetween, type PlacedPart } from '../assembly/index.ts'
+import { settled } from '../engine/index.ts'
+
+/** How a list is found among the placed pieces, and what of them it hangs on. */
+interface Finder<F extends { readonly assembly: Pick<Assembly, 'placed'> }, T> {
+  readonly find: (facts: F) => readonly T[]
+  /** Could a piece that comes say anything new of what was found? Rather once too often. */
+  readonly touches: (piece: PlacedPart, facts: F) => boolean
+  /** The pieces that something found is about: when one of them goes, all is looked for again. */
+  readonly about: (found: T) => readonly (PlacedPart | undefined)[]
+  /** What else it hangs on, in a word. */
+  readonly key?: (facts: F) => string
+}
+
+/**
+ * A list that begins with what it was: a piece that comes and touches nothing, or goes and was in nothing, changes
+ * nothing of it, so nothing is looked for again.
+ */
+export const startingFrom = <F extends { readonly assembly: Pick<Assembly, 'placed'> }, T>({
+  find,
+  touches,
+  about,
+  key,
+}: Finder<F, T>): ((facts: F, was?: readonly T[]) => readonly T[]) => {
+  const among = new WeakMap<readonly T[], { readonly placed: readonly PlacedPart[]; readonly key: string }>()
+  return (facts, was) => {
+    const { placed } = facts.assembly
+    const now = key?.(facts) ?? ''
+    const before = was && among.get(was)
+    if (was && before?.key === now) {
+      const change = changeBetween(before.placed, placed)
+      const stands =
+        change !== undefined &&
+        !change.came.some((piece) => touches(piece, facts)) &&
+        (change.went.length === 0 ||
+          !was.some((one) => about(one).some((piece) => piece && change.went.includes(piece))))
+      if (stands) return was
+    }
+    const made = find(facts)
+    const found = was ? (settled(was, made) as readonly T[]) : made
+    among.set(found, { placed, key: now })
+    return found
+  }
+}
