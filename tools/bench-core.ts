@@ -34,7 +34,7 @@ const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(2)} ms`.padS
 const medians = new Map<string, number>()
 
 /** The worker runs for hours: what is told is the pace of code that has been compiled. ms */
-const WARM_MS = 1500
+const WARM_MS = 3000
 
 /** What is timed; where it tells how long a part of it took, that counts. */
 type Task = () => void | { readonly overriddenDuration: number }
@@ -106,56 +106,62 @@ const marked = () => {
   return { before, known, heads: cardsIn(before).flatMap(({ root }) => root.all) }
 }
 
-await measure('The demo', {
-  'evaluate, second mark, nothing remembered': () => void judged(evaluate(anew(secondMark), setup, shelf)),
-  'evaluate, first mark with all that its rules aim at, nothing remembered': () => {
-    for (const finding of evaluate(anew(firstMark), setup, shelf).findings) cured += finding.aims?.list.length ?? 0
-  },
-  'ways out, first mark: the first offer': () => {
-    const { before, known, heads } = marked()
-    for (const finding of heads) if (waysOut(known, before, finding, FIRST_TRIES).length > 0) return
-  },
-  'ways out, first mark: the first list, a few tries for the top of every card': () => {
-    const { before, known, heads } = marked()
-    for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
-  },
-  // The page asks once the rig is judged: what the worker then takes.
-  'ways out, first mark, once it is judged: the first offer': () => {
-    const { before, known, heads } = marked()
-    const since = performance.now()
-    heads.find((finding) => waysOut(known, before, finding, FIRST_TRIES).length > 0)
-    return { overriddenDuration: performance.now() - since }
-  },
-  'ways out, first mark, once it is judged: the first list': () => {
-    const { before, known, heads } = marked()
-    const since = performance.now()
-    for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
-    return { overriddenDuration: performance.now() - since }
-  },
-  'ways out, first mark: all of every finding': () => {
-    const { before, known } = marked()
-    for (const finding of before.findings) offered += waysOut(known, before, finding).length
-  },
-  'edit one slide and evaluate': () => {
-    const edited = edit(secondMark, slides[turn++ % slides.length] ?? [], shelf.catalogue)
-    if (edited.ok) grown = judged(evaluate(edited.value, setup, shelf, grown))
-  },
-  'a note and evaluate': () => {
-    const edited = edit(secondMark, [{ do: 'note', instance: 'handle', notes: String(turn++) }], shelf.catalogue)
-    if (edited.ok) noted = judged(evaluate(edited.value, setup, shelf, noted))
-  },
-  'a candidate, from a whole evaluation': () =>
-    void judged(evaluate(tries[turn++ % tries.length] ?? secondMark, setup, shelf)),
-  'a candidate, on a fork': () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before)),
-  [`fits here, all of ${demoParts.length} parts`]: () => void fitsHere(secondMark, setup, open, shelf, before),
-})
-console.log(
-  `  ${tries.length} candidates; one on a fork takes ${ratio('a candidate, on a fork', 'a candidate, from a whole evaluation')} an evaluation of pieces that are known`,
-)
-compare(
-  ['a candidate on a fork, second mark', () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before))],
-  ['from nothing', () => void judged(evaluate(anew(secondMark), setup, shelf))],
-)
+const theDemo = () =>
+  measure('The demo', {
+    'evaluate, second mark, nothing remembered': () => void judged(evaluate(anew(secondMark), setup, shelf)),
+    'evaluate, first mark with all that its rules aim at, nothing remembered': () => {
+      for (const finding of evaluate(anew(firstMark), setup, shelf).findings) cured += finding.aims?.list.length ?? 0
+    },
+    'ways out, first mark: the first offer': () => {
+      const { before, known, heads } = marked()
+      for (const finding of heads) if (waysOut(known, before, finding, FIRST_TRIES).length > 0) return
+    },
+    'ways out, first mark: the first list, a few tries for the top of every card': () => {
+      const { before, known, heads } = marked()
+      for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
+    },
+    // The page asks once the rig is judged: what the worker then takes.
+    'ways out, first mark, once it is judged: the first offer': () => {
+      const { before, known, heads } = marked()
+      const since = performance.now()
+      heads.find((finding) => waysOut(known, before, finding, FIRST_TRIES).length > 0)
+      return { overriddenDuration: performance.now() - since }
+    },
+    'ways out, first mark, once it is judged: the first list': () => {
+      const { before, known, heads } = marked()
+      const since = performance.now()
+      for (const finding of heads) offered += waysOut(known, before, finding, FIRST_TRIES).length
+      return { overriddenDuration: performance.now() - since }
+    },
+    'ways out, first mark: all of every finding': () => {
+      const { before, known } = marked()
+      for (const finding of before.findings) offered += waysOut(known, before, finding).length
+    },
+    'edit one slide and evaluate': () => {
+      const edited = edit(secondMark, slides[turn++ % slides.length] ?? [], shelf.catalogue)
+      if (edited.ok) grown = judged(evaluate(edited.value, setup, shelf, grown))
+    },
+    'a note and evaluate': () => {
+      const edited = edit(secondMark, [{ do: 'note', instance: 'handle', notes: String(turn++) }], shelf.catalogue)
+      if (edited.ok) noted = judged(evaluate(edited.value, setup, shelf, noted))
+    },
+  })
+
+const aCandidate = async (): Promise<void> => {
+  const tried = () => void judged(tryOut(tries[turn++ % tries.length] ?? secondMark, before))
+  await measure('A candidate of the second mark, 16 pieces', { 'a candidate, on a fork': tried })
+  compare(
+    ['a candidate on a fork, second mark', tried],
+    ['from nothing', () => void judged(evaluate(anew(secondMark), setup, shelf))],
+  )
+}
+
+const allThatFits = async (): Promise<void> => {
+  await measure('All that fits', {
+    [`fits here, all of ${demoParts.length} parts`]: () => void fitsHere(secondMark, setup, open, shelf, before),
+  })
+  console.log(`  ${tries.length} of them go on`)
+}
 
 const sizes = [10, 20, 40, 80]
 const joining: ReadonlySet<string> = new Set(between.map(({ id }) => id))
@@ -164,35 +170,38 @@ const later = ({ id, role }: (typeof demoParts)[number]): boolean =>
   id === 'phragma-grad-565' || role === 'coupler' || joining.has(id)
 const drawnFrom = catalogueOf(demoParts.filter((part) => !later(part)))
 const rigs = sizes.map((pieces) => syntheticRig(pieces, SEED, drawnFrom, 'calabash-h1'))
-await measure(
-  'Growth with the rig: every check, nothing remembered; cures are worked out beside the page when looked at',
-  Object.fromEntries(
-    rigs.map((rig) => [`evaluate, ${rig.kit.length} pieces`, () => void judged(evaluate(anew(rig), 'main', shelf))]),
-  ),
-)
+const growth = () =>
+  measure(
+    'Growth with the rig: every check, nothing remembered; cures are worked out beside the page when looked at',
+    Object.fromEntries(
+      rigs.map((rig) => [`evaluate, ${rig.kit.length} pieces`, () => void judged(evaluate(anew(rig), 'main', shelf))]),
+    ),
+  )
 const forty = rigs[2] ?? firstMark
-await measure('Building: the order in which 40 pieces go together, nothing remembered, the evaluation with it', {
-  'evaluate and order, 40 pieces': () => void buildPlanOf(judged(evaluate(anew(forty), 'main', shelf))),
-})
-await measure(
-  'The same after one edit: every check',
-  Object.fromEntries(
-    rigs.map((rig) => {
-      const joint = rig.setups[0]?.joints.at(-1)
-      let last = judged(evaluate(rig, 'main', shelf))
-      return [
-        `edit and evaluate, ${rig.kit.length} pieces`,
-        () => {
-          const commands: Command[] = [
-            { do: 'set', setup: 'main', instance: joint?.guest ?? '', turnDeg: turn++ % 2 ? 0 : 180 },
-          ]
-          const edited = edit(rig, commands, shelf.catalogue)
-          if (edited.ok) last = judged(evaluate(edited.value, 'main', shelf, last))
-        },
-      ]
-    }),
-  ),
-)
+const building = () =>
+  measure('Building: the order in which 40 pieces go together, nothing remembered, the evaluation with it', {
+    'evaluate and order, 40 pieces': () => void buildPlanOf(judged(evaluate(anew(forty), 'main', shelf))),
+  })
+const afterAnEdit = () =>
+  measure(
+    'The same after one edit: every check',
+    Object.fromEntries(
+      rigs.map((rig) => {
+        const joint = rig.setups[0]?.joints.at(-1)
+        let last = judged(evaluate(rig, 'main', shelf))
+        return [
+          `edit and evaluate, ${rig.kit.length} pieces`,
+          () => {
+            const commands: Command[] = [
+              { do: 'set', setup: 'main', instance: joint?.guest ?? '', turnDeg: turn++ % 2 ? 0 : 180 },
+            ]
+            const edited = edit(rig, commands, shelf.catalogue)
+            if (edited.ok) last = judged(evaluate(edited.value, 'main', shelf, last))
+          },
+        ]
+      }),
+    ),
+  )
 
 /** A piece more on an open point of a rig, tried. */
 const candidateOf = (rig: Rig): (() => void) => {
@@ -203,15 +212,20 @@ const candidateOf = (rig: Rig): (() => void) => {
   const tried = edited?.ok ? edited.value : never()
   return () => void judged(tryOut(tried, was))
 }
-await measure(
-  'A candidate on a fork: a piece more on an open point',
-  Object.fromEntries(rigs.map((rig) => [`candidate, ${rig.kit.length} pieces`, candidateOf(rig)])),
-)
-const eighty = rigs.at(-1) ?? forty
-compare(
-  ['a candidate on a fork, 80 pieces', candidateOf(eighty)],
-  ['from nothing', () => void judged(evaluate(anew(eighty), 'main', shelf))],
-)
+const candidates = () =>
+  measure(
+    'A candidate on a fork: a piece more on an open point',
+    Object.fromEntries(rigs.map((rig) => [`candidate, ${rig.kit.length} pieces`, candidateOf(rig)])),
+  )
+const aLargeCandidate = async (): Promise<void> => {
+  const eighty = rigs.at(-1) ?? forty
+  const tried = candidateOf(eighty)
+  await measure('A candidate of 80 pieces, alone', { 'a candidate, 80 pieces': tried })
+  compare(
+    ['a candidate on a fork, 80 pieces', tried],
+    ['from nothing', () => void judged(evaluate(anew(eighty), 'main', shelf))],
+  )
+}
 
 /** Every solid against every solid of every other piece, without bounds and without memory. */
 const naive = (placed: readonly PlacedPart[]): number => {
@@ -230,8 +244,8 @@ const naive = (placed: readonly PlacedPart[]): number => {
   )
   return found
 }
-const large = rigs.at(-1)
-if (large) {
+const clearanceOfMany = async (): Promise<void> => {
+  const large = rigs.at(-1) ?? never()
   const place = () => placeSetup(anew(large), large.setups[0] ?? secondMark.setups[0] ?? never(), shelf.catalogue)
   await measure(`Clearance of ${large.kit.length} pieces`, {
     'all pairs of solids, naive': () => void naive(place().placed),
@@ -240,7 +254,7 @@ if (large) {
   console.log(`  the broad phase is ${ratio('all pairs of solids, naive', 'clashes, nothing remembered')} as fast`)
 }
 
-for (const count of [demoParts.length, 1000, 5000, 20_000]) {
+const fitsOver = async (count: number): Promise<void> => {
   const parts =
     count === demoParts.length ? demoParts : [...demoParts, ...syntheticParts(count - demoParts.length, SEED)]
   const wide = { catalogue: catalogueOf(parts), owned }
@@ -262,17 +276,43 @@ for (const count of [demoParts.length, 1000, 5000, 20_000]) {
   console.log(`  ${fits} of them go on; findings and deltas of the first ${FITS_AT_ONCE} in the first answer`)
 }
 
-/** Twelve devices around one battery: screens that pass the picture on, mics, and what else wants power. */
-const wide = wiringBench()
-await measure(`The wiring of ${wide.devices} devices, ${wide.demands} demands`, {
-  'plan it from nothing': () => void planWiring(wide.assembly(), wide.stock),
-})
-await measure('The wiring of the demo', {
-  'second mark, crossing, from nothing': () => void wiringFor(anew(secondMark), setup, shelf, true),
-  'the three schools, first mark on the tripod': () => void schoolLines(anew(firstMark), 'slip', shelf),
-})
+const wiring = async (): Promise<void> => {
+  /** Twelve devices around one battery: screens that pass the picture on, mics, and what else wants power. */
+  const wide = wiringBench()
+  await measure(`The wiring of ${wide.devices} devices, ${wide.demands} demands`, {
+    'plan it from nothing': () => void planWiring(wide.assembly(), wide.stock),
+  })
+  await measure('The wiring of the demo', {
+    'second mark, crossing, from nothing': () => void wiringFor(anew(secondMark), setup, shelf, true),
+    'the three schools, first mark on the tripod': () => void schoolLines(anew(firstMark), 'slip', shelf),
+  })
+}
 
-if (cured === 0 || found === 0 || offered === 0) throw new Error('the first mark has findings and cures')
+/** What is timed, by name. Each has a process of its own: what ran before it neither warms it nor fills its memory. */
+const sections: Readonly<Record<string, () => Promise<void>>> = {
+  demo: async () => {
+    await theDemo()
+    if (cured === 0 || offered === 0) throw new Error('the first mark has findings and cures')
+  },
+  candidate: aCandidate,
+  'fits-here': allThatFits,
+  growth,
+  building,
+  edits: afterAnEdit,
+  candidates,
+  'large-candidate': aLargeCandidate,
+  clearance: clearanceOfMany,
+  ...Object.fromEntries(
+    [demoParts.length, 1000, 5000, 20_000].map((count) => [`first-answer-${count}`, () => fitsOver(count)]),
+  ),
+  wiring,
+}
+const [wanted] = process.argv.slice(2)
+if (wanted === undefined) console.log(Object.keys(sections).join(' '))
+else {
+  await (sections[wanted] ?? never())()
+  if (found === 0) throw new Error('what is timed has findings')
+}
 
 function never(): never {
   throw new Error('what is measured is not there')

@@ -9,13 +9,22 @@ try {
   ensurePackages(root)
   // Bundled as it is shipped: a loader for tests keeps the names of functions, and that alone takes a third more time.
   await bundleFor({ 'bench-core': join(root, 'tools/bench-core.ts') }, join(root, 'tools/dist'))
-  const core = spawnSync(process.execPath, ['--enable-source-maps', join(root, 'tools/dist/bench-core.js')], {
-    cwd: root,
-    stdio: 'inherit',
-  })
+  const bundle = join(root, 'tools/dist/bench-core.js')
+  const run = (...args) =>
+    spawnSync(process.execPath, ['--enable-source-maps', bundle, ...args], {
+      cwd: root,
+      stdio: ['inherit', args.length > 0 ? 'inherit' : 'pipe', 'inherit'],
+      encoding: 'utf8',
+    })
+  // `npm run bench -- candidate` times one thing; without a name all of them are, each in a process of its own.
+  const only = process.argv.slice(2)
+  const sections = only.length > 0 ? only : run().stdout.trim().split(' ')
+  let failed = 0
+  for (const section of sections) failed ||= run(section).status ?? 1
+  if (only.length > 0) process.exit(failed)
   const server = spawnSync(process.execPath, [join(root, 'tools/bench-server.mjs')], { cwd: root, stdio: 'inherit' })
   const page = spawnSync(process.execPath, [join(root, 'tools/bench-page.mjs')], { cwd: root, stdio: 'inherit' })
-  process.exit(core.status || server.status || page.status || 0)
+  process.exit(failed || server.status || page.status || 0)
 } catch (error) {
   fail(error)
 }
