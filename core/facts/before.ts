@@ -4,7 +4,7 @@ import { settled } from '../engine/index.ts'
 /** How a list is found among the placed pieces, and what of them it hangs on. */
 interface Finder<F extends { readonly assembly: Pick<Assembly, 'placed'> }, T> {
   readonly find: (facts: F) => readonly T[]
-  /** Could a piece that comes say anything new of what was found? Rather once too often. */
+  /** Could a piece that comes or goes say anything new of what was found? Rather once too often. */
   readonly touches: (piece: PlacedPart, facts: F) => boolean
   /** The pieces that something found is about: when one of them goes, all is looked for again. */
   readonly about: (found: T) => readonly (PlacedPart | undefined)[]
@@ -29,11 +29,11 @@ export const startingFrom = <F extends { readonly assembly: Pick<Assembly, 'plac
     const before = was && among.get(was)
     if (was && before?.key === now) {
       const change = changeBetween(before.placed, placed)
+      const isAbout = (piece: PlacedPart): boolean => was.some((one) => about(one).includes(piece))
       const stands =
         change !== undefined &&
         !change.came.some((piece) => touches(piece, facts)) &&
-        (change.went.length === 0 ||
-          !was.some((one) => about(one).some((piece) => piece && change.went.includes(piece))))
+        !change.went.some((piece) => isAbout(piece) || touches(piece, facts))
       if (stands) return was
     }
     const made = find(facts)

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart, Rig } from '../../assembly/index.ts'
 import { standRoles } from '../../balance/index.ts'
 import type { Catalogue, Part } from '../../catalogue/index.ts'
-import { perPair, perThing } from '../../kernel/index.ts'
+import { numberOf, perPair, perPairKey, perThing } from '../../kernel/index.ts'
 import { type Cost, costOf, lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
@@ -46,14 +46,21 @@ const boxedWith = (seeds: readonly Part[], kit: readonly Part[]): ReadonlySet<st
   return all
 }
 
+/** What a bill falls by when one part stands for another: the same for all kits that have the same to do with either box. */
+const saved = perPairKey<Part, Part, number>('what a swap saves')
+
 /** What the whole bill falls by: all that has nothing to do with either box stays as it is, and is left out. */
 const savesInAll = ({ assembly, context }: Sees, piece: PlacedPart, part: Part): number => {
   const { catalogue, owned } = context
   const whole = assembly.rig.kit
   const mine = boxedWith([piece.part, part], boxesIn(whole, catalogue))
   const kit = whole.filter(({ partId }) => mine.has(partId))
-  const swapped = kit.map((one) => (one.id === piece.instance.id ? { ...one, partId: part.id } : one))
-  return costOf({ kit }, catalogue, owned).usual - costOf({ kit: swapped }, catalogue, owned).usual
+  const isMine = ({ id }: Rig['kit'][number]): boolean => id === piece.instance.id
+  const said = kit.map((one) => `${one.partId} ${one.status} ${isMine(one) ? 'this' : ''}`)
+  return saved(piece.part, part, [numberOf(catalogue), numberOf(owned), ...said].join(), () => {
+    const swapped = kit.map((one) => (isMine(one) ? { ...one, partId: part.id } : one))
+    return costOf({ kit }, catalogue, owned).usual - costOf({ kit: swapped }, catalogue, owned).usual
+  })
 }
 
 interface Instead {
