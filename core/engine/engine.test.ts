@@ -86,6 +86,27 @@ test('leaves and reads of a query are told, also those by others', () => {
   expect(evaluator.readsOf('over')).toEqual({ leaves: ['cap'], queries: ['sum'] })
 })
 
+test('a try keeps what it once gave, also where what it is a try of is asked only afterwards', () => {
+  const first = Evaluator.from(rig, leavesOf(base))
+  const list = first.get('list')
+  const second = first.advance(leavesOf({ ...base, a: 110 }))
+  const tried = second.fork(leavesOf(base))
+  expect(tried.get('list')).toBe(list)
+  expect(second.get('list')).toEqual([110, 200])
+  expect(tried.get('list')).toBe(list)
+})
+
+test('two tries side by side, asked in turn, do not see each other, nor does what they are tries of', () => {
+  const parent = Evaluator.from(rig, leavesOf(base))
+  const word = parent.get('word')
+  const [heavy, light] = [parent.fork(leavesOf({ ...base, a: 500 })), parent.fork(leavesOf({ ...base, a: 90 }))]
+  expect([heavy.get('sum'), light.get('sum'), heavy.get('over'), light.get('over')]).toEqual([700, 290, true, false])
+  expect([light.get('word'), heavy.get('word')]).toEqual([[], ['too heavy']])
+  expect([light.get('word'), parent.get('word')]).toEqual([word, word])
+  expect(light.get('word')).toBe(word)
+  expect(parent.get('word')).toBe(word)
+})
+
 test('what nobody looks at for long is forgotten; what is looked at stays', () => {
   let now = Evaluator.from(rig, leavesOf(base))
   const list = now.get('list')
