@@ -72,8 +72,6 @@ test('the sheet of a figure: its value, how, what it is made of, and what it rea
 })
 
 test('a figure that could not be worked out says why', async () => {
-  const broken = { ...crossing, strict: { ...crossing.strict } }
-  expect(broken.strict).toBeDefined()
   const { evaluate } = await import('@zucchini/core/assess')
   const { secondMark } = await import('@zucchini/demo/scenario')
   const { demoContext } = await import('./testing/demo.ts')

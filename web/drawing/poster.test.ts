@@ -1,4 +1,6 @@
-import { first, second } from '../testing/demo.ts'
+import { evaluate } from '@zucchini/core/assess'
+import { secondMark } from '@zucchini/demo/scenario'
+import { demoContext, first, second } from '../testing/demo.ts'
 import { posterOf } from './poster.ts'
 
 const style = { currency: 'EUR', units: 'metric' as const }
@@ -58,7 +60,7 @@ test('side and front stand at one scale on one ground line, and their dimensions
 })
 
 test('a name with signs of its own is text, not markup', () => {
-  const { assembly, ...rest } = second()
-  const named = { ...rest, assembly: { ...assembly, rig: { ...assembly.rig, name: '<b>Ferry & "co"</b>' } } } as never
-  expect(parsed(posterOf(named, style)).querySelector('title')?.textContent).toContain('<b>Ferry & "co"</b>')
+  const named = { ...secondMark, name: '<b>Ferry & "co"</b>' }
+  const crossing = evaluate(named, 'crossing', demoContext)
+  expect(parsed(posterOf(crossing, style)).querySelector('title')?.textContent).toContain('<b>Ferry & "co"</b>')
 })
