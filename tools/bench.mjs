@@ -20,7 +20,10 @@ try {
   const only = process.argv.slice(2)
   const sections = only.length > 0 ? only : run().stdout.trim().split(' ')
   let failed = 0
-  for (const section of sections) failed ||= run(section).status ?? 1
+  for (const section of sections) {
+    const status = run(section).status ?? 1
+    failed ||= status
+  }
   if (only.length > 0) process.exit(failed)
   const server = spawnSync(process.execPath, [join(root, 'tools/bench-server.mjs')], { cwd: root, stdio: 'inherit' })
   const page = spawnSync(process.execPath, [join(root, 'tools/bench-page.mjs')], { cwd: root, stdio: 'inherit' })

@@ -1,6 +1,6 @@
 import { changeBetween, near, type PlacedPart } from '../assembly/index.ts'
 import { perThing } from '../kernel/index.ts'
-import { goesOn, goingOn, type Knot, Standing, takenApart } from './order.ts'
+import { goingOn, type Knot, Standing, takenApart } from './order.ts'
 import { hasPath, type Path, SCRAPE_MM, stands } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
 
@@ -73,17 +73,6 @@ class Loosening {
   }
 }
 
-/** Is it told at once that a piece goes first of all: it carries nothing, waits for nothing, and has a way past all others? */
-const goesFirst = (piece: PlacedPart, placed: readonly PlacedPart[]): boolean => {
-  const [root] = placed
-  if (piece.part.order !== undefined || comesAlong(piece) || placed.some(({ host }) => host === piece)) return false
-  const isInWay = (other: PlacedPart, path: Path): boolean =>
-    other !== piece && (other === root || goesOn(other)) && stands(piece, other, path)
-  return hasPath(piece, (path) =>
-    path.swept.every((box) => !near(placed, box, SCRAPE_MM).some((other) => isInWay(other, path))),
-  )
-}
-
 /**
  * The same by what was found among other pieces. What can go of a rig goes in any order, so where all that is new goes
  * first, what is left is as it was; and of a rig that all came apart, any part does.
@@ -92,8 +81,6 @@ const jamsAfter = (was: Jams, placed: readonly PlacedPart[]): Jams | undefined =
   const change = changeBetween(was.placed, placed)
   if (!change || placed[0] !== was.placed[0]) return undefined
   if (change.went.length > 0 && !was.free) return undefined
-  const [only] = change.came
-  if (only && change.came.length === 1 && goesFirst(only, placed)) return { ...was, placed }
   const loosening = new Loosening(placed)
   loosening.clear(change.came)
   return change.came.some((piece) => loosening.left.has(piece)) ? undefined : { ...was, placed }

@@ -273,7 +273,7 @@ export const goingOn = (placed: readonly PlacedPart[]): ReadonlySet<PlacedPart> 
   new Set(placed.filter((piece) => piece.joint && goesOn(piece)))
 
 /** Does a piece go on what it sits on, as far as the camera? */
-export const goesOn = perThing(
+const goesOn = perThing(
   'goes on as far as the camera',
   ({ joint, mate, host }: PlacedPart): boolean => !joint || (mate?.ok === true && (!host || goesOn(host))),
 )

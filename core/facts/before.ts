@@ -27,18 +27,22 @@ export const startingFrom = <F extends { readonly assembly: Pick<Assembly, 'plac
     const { placed } = facts.assembly
     const now = key?.(facts) ?? ''
     const before = was && among.get(was)
-    if (was && before?.key === now) {
-      const change = changeBetween(before.placed, placed)
+    const change = before?.key === now ? changeBetween(before.placed, placed) : undefined
+    if (was && change) {
       const isAbout = (piece: PlacedPart): boolean => was.some((one) => about(one).includes(piece))
       const stands =
-        change !== undefined &&
         !change.came.some((piece) => touches(piece, facts)) &&
         !change.went.some((piece) => isAbout(piece) || touches(piece, facts))
       if (stands) return was
     }
     const made = find(facts)
     const found = was ? (settled(was, made) as readonly T[]) : made
-    among.set(found, { placed, key: now })
+    // A try that comes to the same leaves what it is a try of as it was: the list goes on being that of its own pieces.
+    const isNear = change !== undefined && change.came.length + change.went.length <= FEW
+    if (found !== was || !isNear) among.set(found, { placed, key: now })
     return found
   }
 }
+
+/** A try puts on or takes off no more than some pieces; what differs by more has been edited since. */
+const FEW = 8
