@@ -82,6 +82,21 @@ test('pieces that did not change are the same objects after an edit', () => {
   expect(after.byInstance.get('two')).not.toBe(before.byInstance.get('two'))
 })
 
+test('two pieces of one part go on alike ends by the same mate; a piece of another health is another piece', () => {
+  const block = cube('block')
+  const { rig, context } = tinyRig([block], [on('block', 'foot', 'camera', 'hole')])
+  const [camera, one] = rig.kit
+  const worn = { ...rig, kit: [camera, { ...one, health: 0.5 }] } as Rig
+  const moved = { ...rig, setups: structuredClone(rig.setups) }
+  const [first, second, third] = [rig, worn, moved].map((of) => place(of, context).byInstance.get('block'))
+  expect(second).not.toBe(first)
+  expect(second?.instance).toMatchObject({ id: 'block', health: 0.5 })
+  expect(place(rig, context).byInstance.get('block')).toBe(first)
+  // A joint that is another object puts on another piece; how the two ends go together stays the same.
+  expect(third).not.toBe(first)
+  expect(third?.mate).toBe(first?.mate)
+})
+
 test('what hangs on a piece is carried by it and comes off with it', () => {
   const { rig, context } = tinyRig(
     [cube('one'), cube('two'), cube('three')],

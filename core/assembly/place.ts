@@ -5,6 +5,7 @@ import {
   type MateCode,
   mountOf,
   type Mount,
+  type MountEnd,
   type Part,
   type Solid,
 } from '../catalogue/index.ts'
@@ -137,6 +138,23 @@ const put = (
   }
 }
 
+/** What two mounts make of each other, for each two parts that have them: a part in another pose shares what did not move. */
+const matesOf = perPair('mates of two mounts', (_: Mount, __: Mount): Mated[] => [])
+interface Mated {
+  readonly host: Part
+  readonly guest: Part
+  readonly mate: Outcome<Mate, MateCode>
+}
+
+/** The same two ends of the catalogue always go together alike. */
+const mateOf = (host: MountEnd, guest: MountEnd): Outcome<Mate, MateCode> => {
+  const mates = matesOf(host.mount, guest.mount)
+  for (const one of mates) if (one.host === host.part && one.guest === guest.part) return one.mate
+  const made = mate(host, guest)
+  mates.push({ host: host.part, guest: guest.part, mate: made })
+  return made
+}
+
 const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(guest.part, joint.guestMount)
@@ -150,7 +168,7 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
     joint,
     guest,
     host,
-    mate: mate({ part: host.part, mount: hostMount }, { part: guest.part, mount: guestMount }),
+    mate: mateOf({ part: host.part, mount: hostMount }, { part: guest.part, mount: guestMount }),
     gapMm: lengthOf(subtract(there, here)),
   }
 }
@@ -160,24 +178,20 @@ const braceOf = (joint: Joint, guest: PlacedPart, host: PlacedPart): Brace => {
  * not worked out again.
  */
 export const seat = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
-  const seats = seatsOf(host, joint)
+  const seats = seatsOf(joint, host)
   // Mostly it is the very same piece again.
-  if (seats.last?.part !== part || seats.lastOf !== instance) {
-    seats.last = seats.of(part, seatedKey(instance), () => seated(host, joint, instance, part))
-    seats.lastOf = instance
-  }
-  return seats.last
+  for (const piece of seats) if (piece.part === part && isSameSeated(piece.instance, instance)) return piece
+  const piece = seated(host, joint, instance, part)
+  if (seats.unshift(piece) > SEATS_KEPT) seats.pop()
+  return piece
 }
 
-interface Seats {
-  last: PlacedPart | undefined
-  /** The instance it was asked for: one that says the same may have been the first. */
-  lastOf: Seated | undefined
-  readonly of: (part: Part, key: string, make: () => PlacedPart) => PlacedPart
-}
-const seatsOf = perPair('seats', (_: PlacedPart, __: Joint): Seats => {
-  return { last: undefined, lastOf: undefined, of: perKey<Part, PlacedPart>('placed piece') }
-})
+/** What sat on a host by a joint: the same piece in several poses, the last one first. */
+const seatsOf = perPair('seats', (_: Joint, __: PlacedPart): PlacedPart[] => [])
+const SEATS_KEPT = 32
+
+const isSameSeated = (a: Seated, b: Seated): boolean =>
+  a === b || (a.id === b.id && a.partId === b.partId && a.health === b.health)
 
 const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
   const hostMount = mountOf(host.part, joint.hostMount)
@@ -193,7 +207,7 @@ const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): P
     frame,
     joint,
     host,
-    mate({ part: host.part, mount: hostMount }, { part, mount: guestMount }),
+    mateOf({ part: host.part, mount: hostMount }, { part, mount: guestMount }),
   )
 }
 /** The camera as each orientation holds it: upright is a quarter turn about the optical axis, right side up. */

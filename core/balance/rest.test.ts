@@ -1,9 +1,9 @@
 import fc from 'fast-check'
-import { placeShape, type Shape } from '../kernel/index.ts'
+import { placeShape, type Shape, type Vec3 } from '../kernel/index.ts'
 import { placed } from '../testing/view-rigs.ts'
 import { tinyRig } from '../testing/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
-import { cornersOf, restOf, type Touching } from './index.ts'
+import { type Corners, cornersIn, cornersOf, restOf, type Touching } from './index.ts'
 
 const [camera] = placed(tinyRig([], [])).placed
 const here = { at: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const
@@ -11,6 +11,8 @@ const thing = (shape: Shape, what: Touching['what'] = 'body'): Touching => {
   if (!camera) throw new Error('a camera')
   return { piece: camera, what, corners: cornersOf(placeShape(shape, here)) }
 }
+const pointsIn = ({ row }: Corners): readonly Vec3[] =>
+  Array.from({ length: row.length / 3 }, (_, i): Vec3 => [row[3 * i] ?? 0, row[3 * i + 1] ?? 0, row[3 * i + 2] ?? 0])
 /** A post of 20 x 20 x 100 mm, and an arm to its right whose underside is 80 mm up and whose end is 100 mm off. */
 const post = thing({ kind: 'box', centre: [0, 50, 0], size: [20, 100, 20] })
 const arm = thing({ kind: 'box', centre: [60, 90, 0], size: [100, 20, 20] }, 'screen')
@@ -59,7 +61,7 @@ test('what boxes tell of corners changes nothing: it rolls as if all corners wer
       const all = boxes.map((one) => thing({ kind: 'box', ...one }))
       const [first] = all
       if (!first) throw new Error('one box at least')
-      const asOne: Touching = { ...first, corners: all.flatMap(({ corners }) => corners) }
+      const asOne: Touching = { ...first, corners: cornersIn(all.flatMap(({ corners }) => pointsIn(corners))) }
       const mean = (k: 0 | 1 | 2) => boxes.reduce((sum, { centre }) => sum + centre[k], 0) / boxes.length
       const mass = [mean(0), mean(1), mean(2)] as const
       expect(restOf(all, mass).tiltDeg).toBeCloseTo(restOf([asOne], mass).tiltDeg, 6)

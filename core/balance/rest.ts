@@ -6,6 +6,7 @@ import {
   cornersAround,
   cross,
   dot,
+  type Frame,
   identity,
   perThing,
   type Placed,
@@ -13,7 +14,6 @@ import {
   unit,
   type Vec3,
   placeShape,
-  point,
   scale,
 } from '../kernel/index.ts'
 import { inHand } from './mass.ts'
@@ -23,7 +23,14 @@ export interface Touching {
   readonly piece: PlacedPart
   readonly what: 'body' | 'glass' | 'screen' | 'plug'
   /** Its corners, those that lie inside the rest of the piece left out. */
-  readonly corners: readonly Vec3[]
+  readonly corners: Corners
+}
+
+/** Corners as a row of figures x y z x y z, and the box round them, mm. */
+export interface Corners {
+  readonly row: Float64Array
+  readonly mid: Vec3
+  readonly half: Vec3
 }
 
 /** How a rig lies once it has stopped tipping. */
@@ -41,8 +48,33 @@ const ROUND = 12
 /** What is no farther before an edge lies on it: rounding. mm */
 const AHEAD_MM = 1e-6
 
+/** The box round a row of corners, with them. */
+const boxed = (row: Float64Array): Corners => {
+  let [left, low, front] = [Infinity, Infinity, Infinity]
+  let [right, high, rear] = [-Infinity, -Infinity, -Infinity]
+  for (let i = 0; i < row.length; i += 3) {
+    const x = row[i] as number
+    const y = row[i + 1] as number
+    const z = row[i + 2] as number
+    if (x < left) left = x
+    if (x > right) right = x
+    if (y < low) low = y
+    if (y > high) high = y
+    if (z < front) front = z
+    if (z > rear) rear = z
+  }
+  return {
+    row,
+    mid: [(left + right) / 2, (low + high) / 2, (front + rear) / 2],
+    half: [(right - left) / 2, (high - low) / 2, (rear - front) / 2],
+  }
+}
+
+/** Corners in a row. @param corners mm */
+export const cornersIn = (corners: readonly Vec3[]): Corners => boxed(Float64Array.from(corners.flat()))
+
 /** The corners of a solid; a round bar by those of a twelve-sided one. */
-export const cornersOf = perThing('corners', (shape: Placed): readonly Vec3[] => cornersAround(shape, ROUND))
+export const cornersOf = perThing('corners', (shape: Placed): Corners => cornersIn(cornersAround(shape, ROUND)))
 
 /** The nearest point of a convex outline to a point outside it; undefined when it is inside. */
 const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined => {
@@ -67,37 +99,8 @@ const nearestOn = (outline: readonly Point2[], p: Point2): Point2 | undefined =>
   return best
 }
 
-/** The corners of one thing that can touch, as a row of figures x y z x y z, and the box round them. */
-interface Group {
-  readonly row: Float64Array
-  readonly mid: Vec3
-  readonly half: Vec3
-}
-const groupOf = perThing('corners in a row', ({ corners }: Touching): Group => {
-  const row = new Float64Array(3 * corners.length)
-  let [left, low, front] = [Infinity, Infinity, Infinity]
-  let [right, high, rear] = [-Infinity, -Infinity, -Infinity]
-  let at = 0
-  for (const [x, y, z] of corners) {
-    row[at++] = x
-    row[at++] = y
-    row[at++] = z
-    left = Math.min(left, x)
-    right = Math.max(right, x)
-    low = Math.min(low, y)
-    high = Math.max(high, y)
-    front = Math.min(front, z)
-    rear = Math.max(rear, z)
-  }
-  return {
-    row,
-    mid: [(left + right) / 2, (low + high) / 2, (front + rear) / 2],
-    half: [(right - left) / 2, (high - low) / 2, (rear - front) / 2],
-  }
-})
-
 /** How far a box reaches along a way, to both sides of its middle. */
-const reachOf = ({ half }: Group, way: Vec3): number =>
+const reachOf = ({ half }: Corners, way: Vec3): number =>
   half[0] * Math.abs(way[0]) + half[1] * Math.abs(way[1]) + half[2] * Math.abs(way[2])
 
 /** A way as it is after a turn about an edge that lies across both ways: as far as this along each. */
@@ -113,7 +116,7 @@ const turned = (one: Vec3, cos: number, other: Vec3, sin: number): Vec3 => add(s
  */
 export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
   // The rig stays where it is: it is the table that turns. Boxes tell of most corners that they are not next.
-  const groups = touching.map(groupOf)
+  const groups = touching.map(({ corners }) => corners)
   let up: Vec3 = [0, 1, 0]
   let right: Vec3 = [1, 0, 0]
   let back: Vec3 = [0, 0, 1]
@@ -144,11 +147,11 @@ const along = (row: Float64Array, i: number, way: Vec3): number =>
   (row[i] as number) * way[0] + (row[i + 1] as number) * way[1] + (row[i + 2] as number) * way[2]
 
 /** The height of the lowest corner. @param lows below which no corner of a group lies */
-const floorOf = (groups: readonly Group[], lows: readonly number[], up: Vec3): number => {
+const floorOf = (groups: readonly Corners[], lows: readonly number[], up: Vec3): number => {
   let floor = Infinity
   for (let k = 0; k < groups.length; k++) {
     if ((lows[k] as number) >= floor) continue
-    const { row } = groups[k] as Group
+    const { row } = groups[k] as Corners
     for (let i = 0; i < row.length; i += 3) floor = Math.min(floor, along(row, i, up))
   }
   return floor
@@ -156,7 +159,7 @@ const floorOf = (groups: readonly Group[], lows: readonly number[], up: Vec3): n
 
 /** The corners that touch the table, and of which group each is. */
 const downOn = (
-  groups: readonly Group[],
+  groups: readonly Corners[],
   lows: readonly number[],
   up: Vec3,
   floor: number,
@@ -164,7 +167,7 @@ const downOn = (
   const down: { at: Vec3; group: number }[] = []
   for (let k = 0; k < groups.length; k++) {
     if ((lows[k] as number) > floor + TOUCH_MM) continue
-    const { row } = groups[k] as Group
+    const { row } = groups[k] as Corners
     for (let i = 0; i < row.length; i += 3)
       if (along(row, i, up) <= floor + TOUCH_MM)
         down.push({ at: [row[i] as number, row[i + 1] as number, row[i + 2] as number], group: k })
@@ -178,14 +181,14 @@ const downOn = (
  * @param table which way is up from it, how high it lies, which way the rig tips, and where along that the edge lies
  */
 const turnUntilDown = (
-  groups: readonly Group[],
+  groups: readonly Corners[],
   lows: readonly number[],
   { up, floor, way, edge }: { readonly up: Vec3; readonly floor: number; readonly way: Vec3; readonly edge: number },
 ): number => {
   let nextOver = Infinity
   let nextAhead = 1
   for (let k = 0; k < groups.length; k++) {
-    const group = groups[k] as Group
+    const group = groups[k] as Corners
     const most = dot(group.mid, way) + reachOf(group, way) - edge
     // None of its corners is farther ahead nor lower than this.
     if (most <= AHEAD_MM || Math.max(0, (lows[k] as number) - floor) * nextAhead >= nextOver * most) continue
@@ -216,7 +219,7 @@ const OUTERMOST_MM = 0.3
 /** What of a part can touch a table, in its own frame: of the corners of its hard solids those that lie outermost. */
 const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part) => {
   const hard = solids.filter(({ matter }) => matter === 'body')
-  const all = hard.map((solid) => cornersOf(placeShape(solid, identity)))
+  const all = hard.map((solid) => cornersAround(placeShape(solid, identity), ROUND))
   const reach = AROUND.map((way) =>
     all.reduce((far, corners) => corners.reduce((most, at) => Math.max(most, dot(at, way)), far), -Infinity),
   )
@@ -228,14 +231,27 @@ const outerOf = perThing('outermost corners of a part', ({ solids, role }: Part)
     const what: Touching['what'] = look === 'screen' ? 'screen' : look === 'glass' || role === 'lens' ? 'glass' : 'body'
     if (corners.length > 0) outermost.set(what, [...(outermost.get(what) ?? []), ...corners])
   }
-  return [...outermost].map(([what, corners]) => ({ what, corners }))
+  return [...outermost].map(([what, corners]) => ({ what, corners: cornersIn(corners).row }))
 })
+
+/** A row of corners carried to another frame. */
+const carried = (row: Float64Array, { at, x, y, z }: Frame): Float64Array => {
+  const there = new Float64Array(row.length)
+  for (let i = 0; i < row.length; i += 3) {
+    const a = row[i] as number
+    const b = row[i + 1] as number
+    const c = row[i + 2] as number
+    for (const k of AXES) there[i + k] = x[k] * a + y[k] * b + z[k] * c + at[k]
+  }
+  return there
+}
+const AXES = [0, 1, 2] as const
 
 const outside = perThing('what of a piece can touch', (piece: PlacedPart): readonly Touching[] =>
   outerOf(piece.part).map(({ what, corners }) => ({
     piece,
     what,
-    corners: corners.map((at) => point(piece.frame, at)),
+    corners: boxed(carried(corners, piece.frame)),
   })),
 )
 

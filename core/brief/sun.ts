@@ -16,15 +16,23 @@ export interface Whereabouts {
 
 /** Asking a calendar takes long and a day is asked for the same moments again: so many answers are kept. */
 const MOST_KEPT = 5000
-const offsets = new Map<string, number>()
+const MOST_ZONES = 50
+const offsets = new Map<string, Map<number, number>>()
+const offsetsIn = (zone: string): Map<number, number> => {
+  const known = offsets.get(zone)
+  if (known && known.size < MOST_KEPT) return known
+  if (offsets.size >= MOST_ZONES) offsets.clear()
+  const made = new Map<number, number>()
+  offsets.set(zone, made)
+  return made
+}
 /** What the clocks of a zone are ahead of UTC at a moment, ms. */
 const offsetAt = (zone: string, at: number): number => {
-  const key = `${zone} ${at}`
-  const known = offsets.get(key)
+  const kept = offsetsIn(zone)
+  const known = kept.get(at)
   if (known !== undefined) return known
-  if (offsets.size >= MOST_KEPT) offsets.clear()
   const made = tzOffset(zone, new Date(at)) * MINUTE_MS
-  offsets.set(key, made)
+  kept.set(at, made)
   return made
 }
 

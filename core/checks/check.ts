@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { Command, PlacedPart } from '../assembly/index.ts'
-import type { Concern, Station } from '../catalogue/index.ts'
+import type { Concern, Part, Station } from '../catalogue/index.ts'
 import { type Measure, measuresIn, perThing, type Unit, type Vec3 } from '../kernel/index.ts'
 import type { FactName, Facts, Reads, Sees, Watched } from '../facts/index.ts'
-import { FactFailure, lotOf } from '../facts/index.ts'
+import { FactFailure, lotOf, lotOfParts } from '../facts/index.ts'
 import type { Aim, Aims } from './aim.ts'
 import { optionsFor } from './limits.ts'
 
@@ -314,27 +314,46 @@ interface OfEachPiece<S, N extends FactName = never> {
   readonly when: (facts: Sees<N>) => boolean
 }
 
+type Here<N extends FactName> = (facts: Sees<N>) => readonly PlacedPart[]
+const always = (): boolean => true
+
 /**
  * Subjects of a rule that follow from each placed piece by itself, whatever else is on the rig. What the rule made of
  * one stands as long as all stands that it read of the rest.
- * @param concerns whether a piece has any, where that is told sooner than which
+ * @param here the pieces that have any, where that is told sooner than which
  */
 export const ofEachPiece = <S extends object, N extends FactName = never>(
   of: (piece: PlacedPart) => readonly S[],
-  when: (facts: Sees<N>) => boolean = () => true,
-  concerns: (piece: PlacedPart) => boolean | undefined = (piece) => of(piece).length > 0,
+  when: (facts: Sees<N>) => boolean = always,
+  here: Here<N> = lotOf((piece) => of(piece).length > 0),
 ): OfEachPiece<S, N> => {
-  const kept = perThing('subjects of a piece', of)
   // Most pieces concern few rules: what a rule has nothing to say of is not kept one by one.
-  const here = lotOf(concerns)
+  const kept = perThing('subjects of a piece', of)
   return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), { of: kept, here, when })
 }
+
+/** Pieces as the subjects of a rule: nothing is to be kept of what each of them is. */
+const eachIn = <N extends FactName>(
+  wanted: (piece: PlacedPart) => boolean | undefined,
+  when: (facts: Sees<N>) => boolean,
+  here: Here<N>,
+): OfEachPiece<PlacedPart, N> => {
+  const of = (piece: PlacedPart) => (wanted(piece) ? [piece] : nobody)
+  return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(of) : nobody), { of, here, when })
+}
+const nobody: readonly PlacedPart[] = []
+
 /** The placed pieces of a kind as the subjects of a rule. */
 export const piecesThat = <N extends FactName = never>(
   wanted: (piece: PlacedPart) => boolean | undefined,
-  when?: (facts: Sees<N>) => boolean,
-): OfEachPiece<PlacedPart, N> => ofEachPiece((piece) => (wanted(piece) ? [piece] : nobody), when, wanted)
-const nobody: readonly PlacedPart[] = []
+  when: (facts: Sees<N>) => boolean = always,
+): OfEachPiece<PlacedPart, N> => eachIn(wanted, when, lotOf(wanted))
+
+/** The same where the part alone tells, wherever it sits. */
+export const partsThat = <N extends FactName = never>(
+  wanted: (part: Part) => boolean | undefined,
+  when: (facts: Sees<N>) => boolean = always,
+): OfEachPiece<PlacedPart, N> => eachIn(({ part }) => wanted(part), when, lotOfParts(wanted))
 
 /** At which place among its rule's subjects something was found. */
 const indexOf = new WeakMap<readonly Found[], number>()

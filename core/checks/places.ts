@@ -21,7 +21,7 @@ import { comparedMinor, lineOf } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
 import type { Aim } from './aim.ts'
 import type { Level } from './check.ts'
-import { isFirm, lotOf, type Sees, takenFrom } from '../facts/index.ts'
+import { isFirm, lotOf, lotOfParts, type Sees, takenFrom } from '../facts/index.ts'
 
 /** Does the locker hold one more of this part than the rig already uses? */
 export const spareOwned = (facts: Sees, part: Part): boolean => {
@@ -59,7 +59,7 @@ const bodyAndLenses = lotOf(({ host, part }) => host === undefined || part.optic
 /** Is this a drive that is recorded on? */
 export const isDrive = (part: Part): boolean => part.media?.stores?.kind === 'drive'
 /** The drives that sit on the rig. */
-export const drives = lotOf(({ part }) => isDrive(part))
+export const drives = lotOfParts(isDrive)
 
 /** Is this set-up borne by the operator, not by a stand? */
 export const isCarried = (support: Support): boolean => support !== 'tripod' && support !== 'gimbal'

@@ -3,7 +3,7 @@ import { dot, lengthOf, subtract } from '../kernel/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions, ofEachPiece } from './check.ts'
-import type { FactName, Sees } from '../facts/index.ts'
+import { type FactName, lotOfParts, type Sees } from '../facts/index.ts'
 
 /** Two hinges whose middles lie no farther apart are one. mm */
 const SAME_HINGE_MM = 8
@@ -69,6 +69,7 @@ export const roomCheck = <N extends FactName = never>(
     subjects: ofEachPiece(
       (piece) => piece.part.rooms.flatMap((room, index) => (room.kind === kind ? [{ piece, room, index }] : [])),
       when,
+      lotOfParts(({ rooms }) => rooms.some((room) => room.kind === kind)),
     ),
     judge: (subject, facts) => {
       const one = found(facts, subject)

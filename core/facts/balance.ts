@@ -19,7 +19,7 @@ import { add, scale, type Vec3, zero } from '../kernel/index.ts'
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import { type Run, saversOf, wornOf } from '../cabling/index.ts'
 import { fact, type FactTable } from './define.ts'
-import { lotOf } from './lots.ts'
+import { lotOfParts } from './lots.ts'
 import { isFirm } from './figures.ts'
 
 type Names =
@@ -48,7 +48,7 @@ const endsOn = ({ off }: Assembly, [a, b]: readonly [PlacedPart, PlacedPart]) =>
   return [here, here] as const
 }
 
-const withGrips = lotOf(({ part }) => part.grips.length > 0)
+const withGrips = lotOfParts(({ grips }) => grips.length > 0)
 
 /** What weighs, hangs, stands and tips. */
 export const balanceFacts: FactTable<Names> = {

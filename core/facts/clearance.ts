@@ -26,7 +26,7 @@ import { perThing } from '../kernel/index.ts'
 import { startingFrom } from './before.ts'
 import { fact, type FactTable } from './define.ts'
 import type { Sees } from './figures.ts'
-import { lotOf } from './lots.ts'
+import { lotOf, lotOfParts } from './lots.ts'
 
 type Names =
   | 'points'
@@ -53,9 +53,9 @@ const kindsOf = perThing('kinds of rooms', ({ rooms }: Part): readonly Room['kin
   ...new Set(rooms.map(({ kind }) => kind)),
 ])
 
-const withSockets = lotOf(({ part }) => (part.sockets?.length ?? 0) > 0)
+const withSockets = lotOfParts(({ sockets }) => (sockets?.length ?? 0) > 0)
 const clamped = lotOf(isClamped)
-const withRooms = lotOf(({ part }) => part.rooms.length > 0)
+const withRooms = lotOfParts(({ rooms }) => rooms.length > 0)
 
 /** What is where, and what is in the way of what. */
 export const clearanceFacts: FactTable<Names> = {

@@ -1,8 +1,10 @@
 import { demoParts } from '@zucchini/demo/catalogue'
 import { secondMark } from '@zucchini/demo/scenario'
-import { placeSetup } from '../assembly/index.ts'
+import { type Assembly, placeSetup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { factsOf, lotOf } from './index.ts'
+import type { Ask } from '../engine/index.ts'
+import { factsOf, lotOf, lotOfParts } from './index.ts'
+import { inLot, lotNamed } from './lots.ts'
 
 const context = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
 const [setup] = secondMark.setups
@@ -26,4 +28,35 @@ test('a lot has its pieces in the order of all, and is the same whoever asks', (
 test('a piece of which a lot can’t tell is in it, so that its rule meets it; other lots are as they were', () => {
   expect(broken({ assembly })).toEqual(assembly.placed.filter(({ part }) => part.massG > 300))
   expect(heavy({ assembly })).toEqual(assembly.placed.filter(({ part }) => part.massG > 300))
+})
+
+test('a lot that the part alone tells asks each part once, however often and wherever it sits', () => {
+  const askedOf: string[] = []
+  const light = lotOfParts(({ id, massG }) => {
+    askedOf.push(id)
+    return massG <= 300
+  })
+  // Figures that note what is read of them, as those are that a rule gets.
+  const noting = (of: Assembly): { readonly assembly: Assembly } => {
+    const ask: Ask = {
+      kept: new Map(),
+      leaf: () => undefined,
+      query: (name) => inLot(facts, lotNamed(name)?.lot ?? -1),
+    }
+    const facts = { assembly: of, ask }
+    return facts
+  }
+  const anew = placeSetup(structuredClone(secondMark), structuredClone(setup), context.catalogue)
+  const found = light(noting(assembly))
+  expect(found).toEqual(assembly.placed.filter(({ part }) => part.massG <= 300))
+  expect(light(noting(anew)).map(({ instance }) => instance.id)).toEqual(found.map(({ instance }) => instance.id))
+  expect(askedOf.sort()).toEqual([...new Set(assembly.placed.map(({ part }) => part.id))].sort())
+})
+
+test('a part of which a lot can’t tell is in it as well', () => {
+  const unclear = lotOfParts(({ massG }) => {
+    if (massG > 300) throw new RangeError('nobody can tell')
+    return false
+  })
+  expect(unclear(factsOf(assembly, context))).toEqual(assembly.placed.filter(({ part }) => part.massG > 300))
 })

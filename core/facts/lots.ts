@@ -1,5 +1,5 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
-import { type Concern, concerns } from '../catalogue/index.ts'
+import { type Concern, concerns, type Part } from '../catalogue/index.ts'
 import type { Ask } from '../engine/index.ts'
 import { perThing } from '../kernel/index.ts'
 
@@ -8,33 +8,46 @@ import { perThing } from '../kernel/index.ts'
  * that is put on elsewhere leaves the lot the same list, and the question is not asked again.
  */
 type Wanted = (piece: PlacedPart) => boolean | undefined
+type PartWanted = (part: Part) => boolean | undefined
 
 /** What tells the pieces of each lot, in the order in which lots were stated. */
 const lots: Wanted[] = []
+/** The lots that hang on the part alone, wherever it sits, and those that do not. */
+const ofParts: { readonly lot: number; readonly wanted: PartWanted }[] = []
+const ofPieces: { readonly lot: number; readonly wanted: Wanted }[] = []
 
 const nobody: readonly PlacedPart[] = []
 
 /** A piece of which a lot can't tell is in it: then the rule that asks for the lot meets it, and all others go on. */
-const isIn = (wanted: Wanted, piece: PlacedPart): boolean => {
+const isIn = <T>(wanted: (thing: T) => boolean | undefined, thing: T): boolean => {
   try {
-    return wanted(piece) === true
+    return wanted(thing) === true
   } catch {
     return true
   }
 }
 
-/** The lots that a piece is in, of so many that were stated by then: most pieces are in few. */
+/** The lots that a thing is in, of so many that were stated by then: most are in few. */
 interface In {
   stated: number
   lots: readonly number[]
 }
-const kept = perThing('lots of a piece', (_: PlacedPart): In => ({ stated: 0, lots: [] }))
+const unsaid = (): In => ({ stated: 0, lots: [] })
+const partIn = perThing('lots of a part', (_: Part) => unsaid())
+const pieceIn = perThing('lots of a piece', (_: PlacedPart) => unsaid())
+
+const lotsOfPart = (part: Part): readonly number[] => {
+  const known = partIn(part)
+  if (known.stated === ofParts.length) return known.lots
+  known.stated = ofParts.length
+  return (known.lots = ofParts.filter(({ wanted }) => isIn(wanted, part)).map(({ lot }) => lot))
+}
 const lotsOf = (piece: PlacedPart): readonly number[] => {
-  const known = kept(piece)
+  const known = pieceIn(piece)
   if (known.stated === lots.length) return known.lots
   known.stated = lots.length
-  const all: number[] = []
-  for (let lot = 0; lot < lots.length; lot++) if (isIn(lots[lot] as Wanted, piece)) all.push(lot)
+  const all = [...lotsOfPart(piece.part)]
+  for (const { lot, wanted } of ofPieces) if (isIn(wanted, piece)) all.push(lot)
   return (known.lots = all)
 }
 
@@ -78,14 +91,8 @@ export const inLot = (facts: Placed, lot: number): readonly PlacedPart[] => {
   return (ask ? sortedFor(ask, placed)[lot] : placed.filter((piece) => wanted && isIn(wanted, piece))) ?? nobody
 }
 
-/**
- * States a lot: the placed pieces that are so, each told by itself alone.
- * @param wanted must hang on the piece and on nothing else
- * @returns the pieces of the lot in some figures, a question of its own where the figures note what is read of them
- * @example `const withGrips = lotOf(({ part }) => part.grips.length > 0)`, then `withGrips(facts)`
- */
-export const lotOf = (wanted: Wanted): ((facts: Placed) => readonly PlacedPart[]) => {
-  const lot = lots.push(wanted) - 1
+/** A question of its own where the figures note what is read of them. */
+const asked = (lot: number): ((facts: Placed) => readonly PlacedPart[]) => {
   const all = `lot ${lot}`
   names.set(all, { lot, about: undefined })
   for (const about of concerns) names.set(`${all} ${about}`, { lot, about })
@@ -94,4 +101,27 @@ export const lotOf = (wanted: Wanted): ((facts: Placed) => readonly PlacedPart[]
     if (!ask) return inLot(facts, lot)
     return ask.query(about ? `${all} ${about}` : all) as readonly PlacedPart[]
   }
+}
+
+/**
+ * States a lot: the placed pieces that are so, each told by itself alone.
+ * @param wanted must hang on the piece and on nothing else
+ * @returns the pieces of the lot in some figures, a question of its own where the figures note what is read of them
+ * @example `const held = lotOf(({ mate }) => mate?.ok)`, then `held(facts)`
+ */
+export const lotOf = (wanted: Wanted): ((facts: Placed) => readonly PlacedPart[]) => {
+  const lot = lots.push(wanted) - 1
+  ofPieces.push({ lot, wanted })
+  return asked(lot)
+}
+
+/**
+ * The same where the part alone tells it, wherever it sits: that is found out once for the catalogue.
+ * @param wanted must hang on the part and on nothing else
+ * @example `const withGrips = lotOfParts(({ grips }) => grips.length > 0)`, then `withGrips(facts)`
+ */
+export const lotOfParts = (wanted: PartWanted): ((facts: Placed) => readonly PlacedPart[]) => {
+  const lot = lots.push(({ part }) => wanted(part)) - 1
+  ofParts.push({ lot, wanted })
+  return asked(lot)
 }

@@ -4,7 +4,7 @@ import { needsOf, unmet } from '../brief/index.ts'
 import { capabilities, type Capability } from '../catalogue/index.ts'
 import { billOf, chanceOf, costOf, plainRules } from '../money/index.ts'
 import { fact, type FactTable } from './define.ts'
-import { lotOf } from './lots.ts'
+import { lotOfParts } from './lots.ts'
 
 type Names = 'cost' | 'bill' | 'chance' | 'asked' | 'needs' | 'unmet'
 
@@ -20,7 +20,7 @@ const hasUse = (capability: Capability, { rig, setup }: Assembly): boolean => {
 }
 
 /** The pieces on the rig that give something. */
-export const givers = lotOf(({ part }) => part.provides.length > 0)
+export const givers = lotOfParts(({ provides }) => provides.length > 0)
 
 /** What is asked for, and what it costs. */
 export const planFacts: FactTable<Names> = {

@@ -30,17 +30,19 @@ const tallyOf = (name: string): Tally => {
  */
 export const perThing = <K extends object, T>(name: string, make: (thing: K) => T): ((thing: K) => T) => {
   const tally = tallyOf(name)
-  const kept = new WeakMap<K, T>()
+  const kept = new WeakMap<K, T | typeof NONE>()
   return (thing) => {
     const known = kept.get(thing)
-    // An answer may be undefined: then only `has` tells that there is one.
-    if (known !== undefined || kept.has(thing)) return known as T
+    if (known !== undefined) return (known === NONE ? undefined : known) as T
     tally.times++
     const value = make(thing)
-    kept.set(thing, value)
+    kept.set(thing, value === undefined ? NONE : value)
     return value
   }
 }
+
+/** What is kept of an answer that is none: else nobody could tell that there is one. */
+const NONE = Symbol('no answer')
 
 let things = 0
 /**
@@ -71,15 +73,15 @@ export const perPair = <A extends object, B extends object, T>(
   make: (a: A, b: B) => T,
 ): ((a: A, b: B) => T) => {
   const tally = tallyOf(name)
-  const kept = new WeakMap<A, WeakMap<B, T>>()
+  const kept = new WeakMap<A, WeakMap<B, T | typeof NONE>>()
   return (a, b) => {
     let row = kept.get(a)
-    if (!row) kept.set(a, (row = new WeakMap<B, T>()))
+    if (!row) kept.set(a, (row = new WeakMap<B, T | typeof NONE>()))
     const known = row.get(b)
-    if (known !== undefined || row.has(b)) return known as T
+    if (known !== undefined) return (known === NONE ? undefined : known) as T
     tally.times++
     const value = make(a, b)
-    row.set(b, value)
+    row.set(b, value === undefined ? NONE : value)
     return value
   }
 }

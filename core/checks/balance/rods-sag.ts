@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { rodRails } from '../../assembly/index.ts'
 import { heavierBy, type Sag, sagsOf, STIFFNESS } from '../../balance/index.ts'
 import { exceeds } from '../../kernel/index.ts'
-import { lotOf } from '../../facts/index.ts'
+import { lotOfParts } from '../../facts/index.ts'
 import { defineCheck } from '../check.ts'
 
-const withRods = lotOf(({ part }) => part.rod !== undefined)
+const withRods = lotOfParts(({ rod }) => rod !== undefined)
 
 /** Long rods that bend under what rides on them. */
 export const rodsSag = defineCheck<Sag, { mostMm: number }, 'loads'>({

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { defineCheck, piecesThat } from '../check.ts'
+import { defineCheck, partsThat } from '../check.ts'
 import { GLOVE_MM, type Sees } from '../../facts/index.ts'
 
 const FINGERS_MM = 28
@@ -27,7 +27,7 @@ export const handRoom = defineCheck<PlacedPart, object, 'invasions'>({
     silent: { free: 'Fingers have their {wantedMm:mm} under {handle}.' },
     cannotTell: {},
   },
-  subjects: piecesThat((piece) => piece.part.rooms.some((room) => room.kind === 'hand')),
+  subjects: partsThat(({ rooms }) => rooms.some((room) => room.kind === 'hand')),
   judge: (handle, facts) => {
     const found = pinchedBy(facts, handle)
     const wantedMm = FINGERS_MM + (facts.assembly.rig.brief.conditions.includes('cold') ? GLOVE_MM : 0)

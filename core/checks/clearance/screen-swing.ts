@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { defineCheck, piecesThat } from '../check.ts'
+import { defineCheck, partsThat } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { posedOpen } from '../room-check.ts'
 
@@ -27,7 +27,7 @@ export const screenSwing = defineCheck<PlacedPart, object, 'invasions'>({
     },
     cannotTell: {},
   },
-  subjects: piecesThat((piece) => piece.part.rooms.some((room) => room.kind === 'swing')),
+  subjects: partsThat(({ rooms }) => rooms.some((room) => room.kind === 'swing')),
   judge: (camera, facts) => {
     const found = stoppedBy(facts, camera)
     const names = { camera: camera.part.name, by: found?.by.part.name ?? '' }

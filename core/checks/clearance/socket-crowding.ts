@@ -4,7 +4,7 @@ import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
 import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { lotOf, type Sees } from '../../facts/index.ts'
+import { lotOfParts, type Sees } from '../../facts/index.ts'
 
 interface Neighbours {
   readonly a: Plugged
@@ -15,7 +15,7 @@ interface Neighbours {
 const isUsed = ({ assembly: { rig } }: Sees, { piece, socket }: Plugged): boolean =>
   rig.setups.some(({ links }) => isPlugged(links, piece.instance.id, socket.id))
 
-const withSockets = lotOf(({ part }) => (part.sockets?.length ?? 0) > 1)
+const withSockets = lotOfParts(({ sockets }) => (sockets?.length ?? 0) > 1)
 
 /** Neighbours on one piece, one after the other in its data, and whatever else crowds, where both are used. */
 const neighbours = (facts: Sees<'crowds'>): readonly Neighbours[] =>

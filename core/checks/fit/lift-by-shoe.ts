@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { pathToRoot, type PlacedPart, ridesOn } from '../../assembly/index.ts'
 import { mate } from '../../catalogue/index.ts'
-import { defineCheck, piecesThat } from '../check.ts'
+import { defineCheck, partsThat } from '../check.ts'
 import { isFirm, type Sees } from '../../facts/index.ts'
 
 /** The shoe between a handle and the camera, unless a screw or another firm hold spans it as well. */
@@ -36,7 +36,7 @@ export const liftByShoe = defineCheck<PlacedPart, object, 'mass'>({
     silent: { firm: '{handle} holds the rig by a firm joint.' },
     cannotTell: {},
   },
-  subjects: piecesThat((piece) => piece.part.grips.some((grip) => grip.kind === 'top')),
+  subjects: partsThat(({ grips }) => grips.some((grip) => grip.kind === 'top')),
   judge: (handle, facts) => {
     const { mass } = facts
     const names = { handle: handle.part.name }

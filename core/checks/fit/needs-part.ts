@@ -1,5 +1,5 @@
 import { everywhere, type PlacedPart } from '../../assembly/index.ts'
-import { defineCheck, piecesThat, noOptions } from '../check.ts'
+import { defineCheck, partsThat, noOptions } from '../check.ts'
 import { byReadiness } from '../places.ts'
 
 /** A part that works only with another that is not on the rig. */
@@ -17,7 +17,7 @@ export const needsPart = defineCheck<PlacedPart, object>({
     silent: { paired: '{part} has what it needs.' },
     cannotTell: {},
   },
-  subjects: piecesThat(({ part }) => (part.needsOneOf ?? []).length > 0),
+  subjects: partsThat(({ needsOneOf }) => (needsOneOf ?? []).length > 0),
   judge: (piece, { assembly, context }) => {
     const wanted = piece.part.needsOneOf ?? []
     const names = {

@@ -1,7 +1,7 @@
 import { defineCheck, noOptions } from '../check.ts'
-import { lotOf, type Sees } from '../../facts/index.ts'
+import { lotOfParts, type Sees } from '../../facts/index.ts'
 
-const tethers = lotOf(({ part }) => part.provides.includes('tether'))
+const tethers = lotOfParts(({ provides }) => provides.includes('tether'))
 
 /** Over people or water without a tether. */
 export const untetheredOverhead = defineCheck<Sees, object>({

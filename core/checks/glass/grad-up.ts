@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { direction } from '../../kernel/index.ts'
-import { defineCheck, piecesThat } from '../check.ts'
+import { defineCheck, partsThat } from '../check.ts'
 
 const filterOf = ({ optics }: PlacedPart['part']) => (optics?.kind === 'filter' ? optics : undefined)
 
@@ -26,7 +26,7 @@ export const gradUp = defineCheck<PlacedPart, { mostDeg: number }>({
     silent: { up: 'The dark half of {filter} is in the sky.' },
     cannotTell: {},
   },
-  subjects: piecesThat(({ part }) => filterOf(part)?.effect === 'graduated'),
+  subjects: partsThat((part) => filterOf(part)?.effect === 'graduated'),
   judge: (piece, _, { mostDeg }) => {
     const up = direction(piece.frame, [0, 1, 0])[1]
     const offDeg = (Math.acos(Math.max(-1, Math.min(1, up))) * 180) / Math.PI

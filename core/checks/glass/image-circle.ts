@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../../assembly/index.ts'
 import { exceeds } from '../../kernel/index.ts'
 import { cropFor, diagonalMm, pictureOf, sensorOf } from '../../optics/index.ts'
-import { defineCheck, piecesThat, noOptions } from '../check.ts'
+import { defineCheck, partsThat, noOptions } from '../check.ts'
 import { deliveryOf } from '../../facts/index.ts'
 
 /** Drawn circles are stated to the tenth of a millimetre. */
@@ -27,7 +27,7 @@ export const imageCircle = defineCheck<PlacedPart, object>({
     silent: { fills: '{lens} fills the picture.' },
     cannotTell: { unknown: 'Image circle or sensor unknown. Whether {lens} fills the picture is not stated.' },
   },
-  subjects: piecesThat(({ part }) => part.role === 'lens'),
+  subjects: partsThat(({ role }) => role === 'lens'),
   judge: ({ instance, part, centre }, facts) => {
     const sensor = sensorOf(facts.assembly)
     const names = { lens: part.name }

@@ -4,13 +4,13 @@ import type { Part } from '../../catalogue/index.ts'
 import { lineOf } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import { isNoLarger, lossesOf, takesAll } from '../equal.ts'
-import { lotOf, type Sees } from '../../facts/index.ts'
+import { lotOfParts, type Sees } from '../../facts/index.ts'
 import { rivals } from '../places.ts'
 
 /** Pieces to buy that come with others in their box. */
 const boxes = (facts: Sees<'cost'>): readonly PlacedPart[] =>
   inBoxes(facts).filter(({ instance }) => lineOf(facts.cost, instance.id)?.owned === false)
-const inBoxes = lotOf(({ part }) => (part.includes?.length ?? 0) > 0)
+const inBoxes = lotOfParts(({ includes }) => (includes?.length ?? 0) > 0)
 
 /** What of a box the kit has use for. */
 const usedOf = (

@@ -3,12 +3,12 @@ import { holdThat } from '../../balance/index.ts'
 import type { Need } from '../../brief/index.ts'
 import { capabilities, type Capability, type Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
-import { givers, lotOf, type Sees } from '../../facts/index.ts'
+import { givers, lotOfParts, type Sees } from '../../facts/index.ts'
 
 /** Needs that a rule of their own speaks up for. */
 const HAS_A_RULE: ReadonlySet<string> = new Set(['tether'])
 
-const screens = lotOf(({ part }) => part.optics?.kind === 'screen')
+const screens = lotOfParts(({ optics }) => optics?.kind === 'screen')
 
 /** What gives something and sits on the rig in another of its set-ups. */
 const givenElsewhere = ({ assembly: { rig, setup }, context }: Sees, capability: Capability): Part | undefined => {

@@ -1,6 +1,6 @@
 import type { Seated } from '../../assembly/index.ts'
 import type { Part } from '../../catalogue/index.ts'
-import { lotOf } from '../../facts/index.ts'
+import { lotOfParts } from '../../facts/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { drives, isDrive } from '../places.ts'
 
@@ -11,7 +11,7 @@ interface Drive {
   readonly placed: boolean
 }
 
-const recorders = lotOf(({ part }) => part.media?.drive)
+const recorders = lotOfParts(({ media }) => media?.drive)
 
 /** A drive that is meant to be recorded on and is held by nothing. */
 export const driveUnheld = defineCheck<Drive, object>({

@@ -3,14 +3,14 @@ import type { Grip } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
 import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
-import { lotOf, type Sees } from '../../facts/index.ts'
+import { lotOfParts, type Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
 
 const options = z.object({ reachMm: z.number().positive() })
 
-const withButton = lotOf(({ part }) => part.recordAt !== undefined)
-const withTrigger = lotOf(({ part }) =>
-  part.sockets?.some((socket) => socket.direction === 'out' && gives(socket, 'trigger')),
+const withButton = lotOfParts(({ recordAt }) => recordAt !== undefined)
+const withTrigger = lotOfParts(({ sockets }) =>
+  sockets?.some((socket) => socket.direction === 'out' && gives(socket, 'trigger')),
 )
 
 /** Record buttons that work: the camera's own, and those whose trigger lead is plugged in. */
