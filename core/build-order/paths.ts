@@ -164,17 +164,22 @@ interface Meeting {
 }
 const NEVER: Meeting = { from: 1, to: 0 }
 
-/** One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all one. */
+/**
+ * One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all one.
+ * Beyond `roughMm` it is only told that they are.
+ */
 interface Leg {
   readonly start: Vec3
   readonly way: Vec3
   readonly longMm: number
   readonly slackMm: number
   readonly enoughMm: number
+  readonly roughMm: number
 }
 
 /** How deep the hard solids of one piece come into those of another on one straight leg of a path, mm. */
-const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, slackMm, enoughMm }: Leg): number => {
+const depthOnLeg = (piece: PlacedPart, other: PlacedPart, leg: Leg): number => {
+  const { start, way, longMm, slackMm, enoughMm, roughMm } = leg
   let deepest = 0
   const whole = meeting(shifted(piece.bounds, start), other.bounds, way, longMm, slackMm)
   if (whole.from > whole.to) return 0
@@ -194,7 +199,7 @@ const depthOnLeg = (piece: PlacedPart, other: PlacedPart, { start, way, longMm, 
       for (let i = 0; i < count; i++) {
         const stride = i === 0 ? middle : i <= middle ? i - 1 : i
         const at = moved(set, scale(way, from + stride * STRIDE_MM))
-        const depth = penetration(at, theirs.shape, Math.max(slackMm, deepest))
+        const depth = penetration(at, theirs.shape, Math.max(slackMm, deepest), roughMm)
         if (depth > deepest) deepest = depth
         if (deepest > enoughMm) return deepest
       }
@@ -207,20 +212,26 @@ const LOCKED_MM = 5
 
 /** How deep a piece comes into another where it sits, mm. */
 const seatedDepth = (piece: PlacedPart, other: PlacedPart, slackMm: number): number =>
-  depthOnLeg(piece, other, { start: NOWHERE, way: AHEAD, longMm: 0, slackMm, enoughMm: LOCKED_MM })
+  depthOnLeg(piece, other, {
+    start: NOWHERE,
+    way: AHEAD,
+    longMm: 0,
+    slackMm,
+    enoughMm: LOCKED_MM,
+    roughMm: Infinity,
+  })
 const NOWHERE: Vec3 = [0, 0, 0]
 const AHEAD: Vec3 = [0, 0, -1]
 
-/** How deep a piece comes into another on either leg of a path, mm; beyond `enoughMm` all is one. */
+/** How deep a piece comes into another on either leg of a path, mm. */
 const depthOnWay = (
   piece: PlacedPart,
   other: PlacedPart,
   { off, freeMm, away }: Omit<Path, 'swept'>,
-  slackMm: number,
-  enoughMm: number,
+  limits: Pick<Leg, 'slackMm' | 'enoughMm' | 'roughMm'>,
 ): number => {
-  const leg = (start: Vec3, way: Vec3, longMm: number) =>
-    depthOnLeg(piece, other, { start, way, longMm, slackMm, enoughMm })
+  const { enoughMm } = limits
+  const leg = (start: Vec3, way: Vec3, longMm: number) => depthOnLeg(piece, other, { start, way, longMm, ...limits })
   if (dot(off, away) > 0.99) return leg(NOWHERE, off, FAR_MM)
   const out = leg(NOWHERE, off, freeMm)
   return out > enoughMm ? out : Math.max(out, leg(scale(off, freeMm), away, FAR_MM))
@@ -237,7 +248,15 @@ export const scrapes = (
   slackMm = SCRAPE_MM,
 ): number => {
   const seated = seatedDepth(piece, other, slackMm)
-  return Math.max(0, depthOnWay(piece, other, path, slackMm, LOCKED_MM) - seated)
+  const onWay = depthOnWay(piece, other, path, { slackMm, enoughMm: LOCKED_MM, roughMm: Infinity })
+  return Math.max(0, onWay - seated)
+}
+
+/** Where it is only asked whether a piece scrapes on its way: so deep it does, and nobody needs to know how much more. */
+const scraping = (seatedMm: number): Pick<Leg, 'enoughMm' | 'roughMm'> => {
+  const enoughMm = Math.min(LOCKED_MM, seatedMm + SCRAPE_MM)
+  // Of what sits deeper than that in another already, the exact depths are set against each other.
+  return { enoughMm, roughMm: enoughMm < LOCKED_MM ? enoughMm : Infinity }
 }
 
 /** What pieces meet on a path: each is looked at when it is asked for, and known as long as both are the same. */
@@ -249,8 +268,7 @@ const meets = (piece: PlacedPart, other: PlacedPart, path: Path): boolean => {
   const { seatedMm, onPaths } = met(piece, other)
   const before = onPaths.get(path)
   if (before !== undefined) return before
-  const enoughMm = Math.min(LOCKED_MM, seatedMm + SCRAPE_MM)
-  const now = depthOnWay(piece, other, path, SCRAPE_MM, enoughMm) - seatedMm > SCRAPE_MM
+  const now = depthOnWay(piece, other, path, { slackMm: SCRAPE_MM, ...scraping(seatedMm) }) - seatedMm > SCRAPE_MM
   onPaths.set(path, now)
   return now
 }
@@ -292,12 +310,12 @@ export const RUB_MM = 0.3
 export const rubs = perPair('rubs on the body', (piece: PlacedPart, body: PlacedPart): number => {
   if (piece.host === body && closesRound(piece)) return 0
   const seated = seatedDepth(piece, body, RUB_MM)
-  const enoughMm = Math.min(LOCKED_MM, seated + SCRAPE_MM)
+  const limits = { slackMm: RUB_MM, ...scraping(seated) }
   let least = Infinity
   hasPath(piece, (path) => {
     // A way that leads past it touches nothing of it.
     const crosses = path.swept.some((box) => overlap(box, body.bounds, RUB_MM))
-    const onWay = crosses ? depthOnWay(piece, body, path, RUB_MM, enoughMm) : 0
+    const onWay = crosses ? depthOnWay(piece, body, path, limits) : 0
     least = Math.min(least, Math.max(0, onWay - seated))
     return least <= RUB_MM
   })

@@ -151,6 +151,28 @@ test('shapes that share a point always press', () => {
   fc.assert(fc.property(shape, shape, (a, b) => penetration(put(a), put({ ...b, centre: a.centre })) > 0))
 })
 
+test('where nobody needs to know how much more than a depth it is, up to it the figure is exact, and beyond it is more', () => {
+  const near = shape.map((one): Shape => ({ ...one, centre: scale(one.centre, 0.15) }))
+  let beyondIt = 0
+  fc.assert(
+    fc.property(near, near, frame, fc.double({ min: 0.1, max: 30, noNaN: true }), (a, b, f, beyond) => {
+      const [one, other] = [put(a), placeShape(b, { ...f, at: [0, 0, 0] })]
+      const [exact, rough] = [penetration(one, other, 0), penetration(one, other, 0, beyond)]
+      if (rough <= beyond) return rough === exact
+      beyondIt++
+      // Both are sums of figures of some hundred mm: they are the same to a millionth of a micrometre.
+      return exact > beyond - 1e-9 && rough <= exact + 1e-9
+    }),
+  )
+  expect(beyondIt).toBeGreaterThan(0)
+  // A bar 20 mm thick, 8 mm deep in a block: 8 and no more; its square inside, 14.1 mm thick, comes 5.07 mm deep.
+  const block = put(cube([0, 0, 0], 40))
+  const bar = put(rod([22, 0, 0], [0, 0, 1], 10, 200))
+  expect(penetration(block, bar)).toBeCloseTo(8, 3)
+  expect(penetration(block, bar, 0, 4)).toBeCloseTo(8 - 10 + 10 / Math.SQRT2, 3)
+  expect(penetration(block, bar, 0, 6)).toBeCloseTo(8, 3)
+})
+
 test('shapes whose bounds are apart never press', () => {
   fc.assert(
     fc.property(

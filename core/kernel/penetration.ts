@@ -1,6 +1,6 @@
 import { perThing } from './memo.ts'
 import type { Placed } from './shape.ts'
-import { add, cross, dot, scale, subtract, unit, type Vec3 } from './vector.ts'
+import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
 const REFINE_STEPS = 26
 const REFINE_START_RAD = 0.4
@@ -125,13 +125,14 @@ const hollow = (shape: Placed): boolean => shape.kind === 'cylinder' && shape.bo
  * How deep two shapes press into each other, in mm; zero or less means they are apart. What passes through the bore of
  * a ring without touching its wall does not press into it.
  * @param enough at this depth or less nobody needs the exact figure
+ * @param beyond at more than this depth nobody does either: what is given then may be less, but is more than this
  */
-export const penetration = (a: Placed, b: Placed, enough = 0): number => {
-  const whole = between(a, b, enough)
+export const penetration = (a: Placed, b: Placed, enough = 0, beyond = Infinity): number => {
+  const whole = between(a, b, enough, beyond)
   if (whole <= enough || !(hollow(a) || hollow(b))) return whole
   let deepest = 0
   for (const p of wallOf(a))
-    for (const q of wallOf(b)) deepest = Math.max(deepest, between(p, q, Math.max(enough, deepest)))
+    for (const q of wallOf(b)) deepest = Math.max(deepest, between(p, q, Math.max(enough, deepest), beyond))
   return Math.min(whole, deepest)
 }
 
@@ -144,7 +145,7 @@ export const penetration = (a: Placed, b: Placed, enough = 0): number => {
  * full overlap. The walk is laid out along the shapes themselves, so that turning both together changes nothing.
  * @example two 10 mm cubes 8 mm apart along x press 2 mm into each other
  */
-const between = (a: Placed, b: Placed, enough: number): number => {
+const between = (a: Placed, b: Placed, enough: number, beyond: number): number => {
   const apart = subtract(b.centre, a.centre)
   if (a.kind === 'box' && b.kind === 'box') return betweenBoxes(a.edges, b.edges, apart, enough)
   let best = Infinity
@@ -159,6 +160,11 @@ const between = (a: Placed, b: Placed, enough: number): number => {
     return best <= enough
   })
   if (parts) return best
+  // What lies inside a shape comes no deeper than the shape does.
+  if (beyond < best) {
+    const inside = betweenBoxes(edgesInside(a), edgesInside(b), apart, beyond)
+    if (inside > beyond) return inside
+  }
   const first = unit(axisAt(a.kind === 'cylinder' ? a : b, 0))
   const spare = unit(axisAt(a.kind === 'cylinder' ? b : a, 0))
   const starts = startsAmong(count, best)
@@ -167,6 +173,15 @@ const between = (a: Placed, b: Placed, enough: number): number => {
     if (best <= enough) return best
   }
   return best
+}
+
+/** The half edges of a box that lies inside a shape: itself, or of a round bar the square one in it. */
+const edgesInside = (shape: Placed): Edges => {
+  if (shape.kind === 'box') return shape.edges
+  const { half, radius } = shape
+  const side = unit(cross(half, Math.abs(half[1]) < 0.9 * lengthOf(half) ? [0, 1, 0] : [1, 0, 0]))
+  const other = unit(cross(half, side))
+  return [scale(side, radius * Math.SQRT1_2), scale(other, radius * Math.SQRT1_2), half]
 }
 
 /** The directions that were tried and the overlap along each, four figures a direction: it is filled and read at once. */
