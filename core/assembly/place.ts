@@ -97,8 +97,17 @@ export interface Assembly {
   readonly loose: readonly { readonly instance: Instance; readonly part: Part }[]
 }
 
-const mountFrame = (mount: Mount, slideMm: number): Frame =>
+const slidFrame = (mount: Mount, slideMm: number): Frame =>
   facing(mount.travel ? add(mount.at, scale(mount.travel.along, slideMm)) : mount.at, mount.out, mount.up)
+/** A mount that is not slid, as it is in its part; and what brings it face to face with another. */
+const restingFrame = perThing('frame of a mount', (mount: Mount): Frame => slidFrame(mount, 0))
+const restingOnto = perThing('a mount face to face', (mount: Mount): Frame =>
+  compose(faceToFace, invert(restingFrame(mount))),
+)
+const mountFrame = (mount: Mount, slideMm: number): Frame =>
+  mount.travel && slideMm !== 0 ? slidFrame(mount, slideMm) : restingFrame(mount)
+const ontoFrame = (mount: Mount, slideMm: number): Frame =>
+  mount.travel && slideMm !== 0 ? compose(faceToFace, invert(slidFrame(mount, slideMm))) : restingOnto(mount)
 
 /**
  * Where a guest's own frame lands in its host's frame. The slide runs along whichever of the two mounts can travel, the
@@ -107,8 +116,8 @@ const mountFrame = (mount: Mount, slideMm: number): Frame =>
 export const jointFrame = (hostMount: Mount, guestMount: Mount, slideMm: number, turnDeg: number): Frame => {
   const hostSlides = hostMount.travel !== undefined
   const host = mountFrame(hostMount, hostSlides ? slideMm : 0)
-  const guest = mountFrame(guestMount, hostSlides ? 0 : slideMm)
-  return compose(compose(host, turnAboutZ(turnDeg)), compose(faceToFace, invert(guest)))
+  const turned = turnDeg === 0 ? host : compose(host, turnAboutZ(turnDeg))
+  return compose(turned, ontoFrame(guestMount, hostSlides ? 0 : slideMm))
 }
 
 const seatedKey = ({ id, partId, health }: Seated): string => `${id} ${partId} ${health ?? ''}`
@@ -193,7 +202,8 @@ const SEATS_KEPT = 32
 const isSameSeated = (a: Seated, b: Seated): boolean =>
   a === b || (a.id === b.id && a.partId === b.partId && a.health === b.health)
 
-const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
+/** The same for once: nothing of it is kept. */
+export const seated = (host: PlacedPart, joint: Joint, instance: Seated, part: Part): PlacedPart => {
   const hostMount = mountOf(host.part, joint.hostMount)
   const guestMount = mountOf(part, joint.guestMount)
   if (!hostMount || !guestMount)

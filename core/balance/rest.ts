@@ -241,11 +241,12 @@ const carried = (row: Float64Array, { at, x, y, z }: Frame): Float64Array => {
     const a = row[i] as number
     const b = row[i + 1] as number
     const c = row[i + 2] as number
-    for (const k of AXES) there[i + k] = x[k] * a + y[k] * b + z[k] * c + at[k]
+    there[i] = x[0] * a + y[0] * b + z[0] * c + at[0]
+    there[i + 1] = x[1] * a + y[1] * b + z[1] * c + at[1]
+    there[i + 2] = x[2] * a + y[2] * b + z[2] * c + at[2]
   }
   return there
 }
-const AXES = [0, 1, 2] as const
 
 const outside = perThing('what of a piece can touch', (piece: PlacedPart): readonly Touching[] =>
   outerOf(piece.part).map(({ what, corners }) => ({

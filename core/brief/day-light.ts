@@ -1,6 +1,15 @@
 import { type Brief, dayOf, type Phase, type Scene, sceneEv } from './brief.ts'
 import { perKey, perPair } from '../kernel/index.ts'
-import { instantOf, lowCloudStops, lowSunStops, NIGHT_DEG, RISE_DEG, sunAt } from './sun.ts'
+import {
+  instantOf,
+  lowCloudStops,
+  lowSunStops,
+  NIGHT_DEG,
+  RISE_DEG,
+  sunAt,
+  type SunPosition,
+  type Whereabouts,
+} from './sun.ts'
 
 /** One part of the day and the light in it. */
 export interface PhaseLight {
@@ -75,24 +84,44 @@ const daysOf = perPair('days', (_: Brief['light'], __: Brief['phases']) =>
   perKey<Brief['light'], readonly PhaseLight[]>('light of a day'),
 )
 
+/** The sun over a part of a day: its true heights from moment to moment, degrees, and where it is in the middle. */
+interface SunOver {
+  readonly heights: readonly number[]
+  readonly middle: SunPosition
+}
+/** Nothing of it hangs on the rig: all that are planned for one day share it. */
+const sunsKept = new Map<string, SunOver>()
+const MOST_SUNS = 300
+const sunOver = (date: string, place: Whereabouts, fromMin: number, minutes: number): SunOver => {
+  const key = JSON.stringify([date, place.zone, place.latitudeDeg, place.longitudeDeg, fromMin, minutes])
+  const known = sunsKept.get(key)
+  if (known) return known
+  const sunOf = (minute: number) => sunAt(instantOf(date, minute, place.zone), place)
+  const looks = Math.max(1, Math.ceil(minutes / LOOK_MIN))
+  const made: SunOver = {
+    heights: Array.from({ length: looks + 1 }, (_, i) => sunOf(fromMin + (minutes * i) / looks).trueDeg),
+    middle: sunOf(fromMin + minutes / 2),
+  }
+  if (sunsKept.size >= MOST_SUNS) sunsKept.clear()
+  sunsKept.set(key, made)
+  return made
+}
+
 const workedOut = (
   brief: Pick<Brief, 'light' | 'phases' | 'hoursOnLocation' | 'hoursRolling' | 'conditions'>,
 ): readonly PhaseLight[] => {
   const { startMin, date, place } = brief.light
-  const sunOf = (minute: number) => sunAt(instantOf(date, minute, place.zone), place)
   let at = startMin
   return dayOf(brief).flatMap((phase): PhaseLight[] => {
     const [fromMin, toMin] = [at, at + phase.minutes]
     at = toMin
     if (phase.kind === 'off') return []
-    const looks = Math.max(1, Math.ceil(phase.minutes / LOOK_MIN))
-    const heights = Array.from({ length: looks + 1 }, (_, i) => sunOf(fromMin + (phase.minutes * i) / looks).trueDeg)
+    const { heights, middle } = sunOver(date, place, fromMin, phase.minutes)
     const down = heights.every((deg) => deg <= RISE_DEG)
     const refused = phase.scene && sunlit.has(phase.scene) && down ? ('sun-is-down' as const) : undefined
     const named = refused ? undefined : phase.scene
     const sceneAt = (deg: number): Scene => named ?? suggested(brief, deg)
     const evs = heights.map((deg) => evAt(sceneAt(deg), deg))
-    const middle = sunOf((fromMin + toMin) / 2)
     return [
       {
         phase,

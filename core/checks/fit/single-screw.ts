@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { near, type PlacedPart, ridesOn, seat } from '../../assembly/index.ts'
+import { near, type PlacedPart, ridesOn, seated } from '../../assembly/index.ts'
 import { FINGERS_HOLD_NM, graspOf } from '../../balance/index.ts'
 import { type Mount, standardOf, type Tool } from '../../catalogue/index.ts'
 import { clashWith } from '../../clearance/index.ts'
@@ -61,7 +61,9 @@ const PRESSES_MM = 0.3
 const turnedALittle = perThing('pieces turned by their play', (piece: PlacedPart): readonly PlacedPart[] => {
   const { host, joint, instance, part } = piece
   if (!host || !joint) return []
-  return [PLAY_DEG, -PLAY_DEG].map((byDeg) => seat(host, { ...joint, turnDeg: joint.turnDeg + byDeg }, instance, part))
+  return [PLAY_DEG, -PLAY_DEG].map((byDeg) =>
+    seated(host, { ...joint, turnDeg: joint.turnDeg + byDeg }, instance, part),
+  )
 })
 
 /** So far a piece's corners come round while it turns by its play, for each mm it is across. */
