@@ -312,6 +312,8 @@ interface OfEachPiece<S, N extends FactName = never> {
   readonly here: (facts: Sees<N>) => readonly PlacedPart[]
   /** Does the rule speak of this set-up at all? */
   readonly when: (facts: Sees<N>) => boolean
+  /** Is each of those pieces its own and only subject? */
+  readonly isItself: () => boolean
 }
 
 type Here<N extends FactName> = (facts: Sees<N>) => readonly PlacedPart[]
@@ -329,31 +331,70 @@ export const ofEachPiece = <S extends object, N extends FactName = never>(
 ): OfEachPiece<S, N> => {
   // Most pieces concern few rules: what a rule has nothing to say of is not kept one by one.
   const kept = perThing('subjects of a piece', of)
-  return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), { of: kept, here, when })
+  return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), {
+    of: kept,
+    here,
+    when,
+    isItself: () => false,
+  })
 }
 
-/** Pieces as the subjects of a rule: nothing is to be kept of what each of them is. */
-const eachIn = <N extends FactName>(
-  wanted: (piece: PlacedPart) => boolean | undefined,
-  when: (facts: Sees<N>) => boolean,
-  here: Here<N>,
-): OfEachPiece<PlacedPart, N> => {
-  const of = (piece: PlacedPart) => (wanted(piece) ? [piece] : nobody)
-  return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(of) : nobody), { of, here, when })
-}
 const nobody: readonly PlacedPart[] = []
+
+/**
+ * Pieces as the subjects of a rule: those of its lot are, each by itself. Only where it could not be told of some piece
+ * are they asked once more, so that the rule meets what it can't judge.
+ */
+class Wanted<T> {
+  #unclear = false
+  readonly #wanted: (thing: T) => boolean | undefined
+
+  constructor(wanted: (thing: T) => boolean | undefined) {
+    this.#wanted = wanted
+  }
+
+  readonly tells = (thing: T): boolean | undefined => {
+    try {
+      return this.#wanted(thing)
+    } catch (error) {
+      this.#unclear = true
+      throw error
+    }
+  }
+
+  /** The pieces of a lot as subjects. @param of what of a piece it is that tells */
+  subjects<N extends FactName>(
+    of: (piece: PlacedPart) => T,
+    when: (facts: Sees<N>) => boolean,
+    here: Here<N>,
+  ): OfEachPiece<PlacedPart, N> {
+    const subjects = (piece: PlacedPart) => (this.tells(of(piece)) ? [piece] : nobody)
+    return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(subjects) : nobody), {
+      of: subjects,
+      here,
+      when,
+      isItself: () => !this.#unclear,
+    })
+  }
+}
 
 /** The placed pieces of a kind as the subjects of a rule. */
 export const piecesThat = <N extends FactName = never>(
   wanted: (piece: PlacedPart) => boolean | undefined,
   when: (facts: Sees<N>) => boolean = always,
-): OfEachPiece<PlacedPart, N> => eachIn(wanted, when, lotOf(wanted))
+): OfEachPiece<PlacedPart, N> => {
+  const pieces = new Wanted(wanted)
+  return pieces.subjects((piece) => piece, when, lotOf(pieces.tells))
+}
 
 /** The same where the part alone tells, wherever it sits. */
 export const partsThat = <N extends FactName = never>(
   wanted: (part: Part) => boolean | undefined,
   when: (facts: Sees<N>) => boolean = always,
-): OfEachPiece<PlacedPart, N> => eachIn(({ part }) => wanted(part), when, lotOfParts(wanted))
+): OfEachPiece<PlacedPart, N> => {
+  const parts = new Wanted(wanted)
+  return parts.subjects(({ part }) => part, when, lotOfParts(parts.tells))
+}
 
 /** At which place among its rule's subjects something was found. */
 const indexOf = new WeakMap<readonly Found[], number>()
@@ -450,15 +491,18 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     rows.set(subject, { options, reads: noting.reads, made })
     return made
   }
-  const byPiece = (facts: Facts, { of, here }: OfEachPiece<S & object>, watched: Watched): readonly Found[] => {
+  const byPiece = (facts: Facts, each: OfEachPiece<S & object>, watched: Watched): readonly Found[] => {
     const all: Found[] = []
-    if (!eachOf.when?.(facts)) return all
+    if (!each.when(facts)) return all
     const options = judgedBy(facts)
-    for (const piece of here(facts)) {
-      const subjects = of(piece)
-      for (let k = 0; k < subjects.length; k++) {
+    const here = each.here(facts)
+    const isItself = each.isItself()
+    for (const piece of here) {
+      const subjects = isItself ? undefined : each.of(piece)
+      for (let k = 0; k < (subjects ? subjects.length : 1); k++) {
+        const subject = subjects ? (subjects[k] as S & object) : (piece as PlacedPart & S)
         try {
-          for (const one of kept(piece, k, subjects[k] as S & object, watched, options)) all.push(one)
+          for (const one of kept(piece, k, subject, watched, options)) all.push(one)
         } catch (error) {
           all.push(...failed(error))
         }
