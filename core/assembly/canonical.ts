@@ -1,4 +1,5 @@
 import type { Catalogue, Part } from '../catalogue/index.ts'
+import { placesBy } from '../kernel/index.ts'
 import type { Instance, Joint, Link, Off, Rig, Setup } from './rig.ts'
 
 /**
@@ -92,18 +93,16 @@ export const offInOrder = (off: readonly Off[], partOf: (instance: string) => In
   })
 
 /**
- * The rig and its set-up with every list in the order that its placed pieces give. @param placed ids, hosts before
- * guests
+ * The rig and its set-up with every list in the order that its placed pieces give.
+ * @param pieces the kit by its ids, and at which place each piece stands, hosts before guests
  */
 export const canonical = (
   rig: Rig,
   setup: Setup,
-  placed: readonly string[],
+  { kit, places }: { readonly kit: ReadonlyMap<string, Instance>; readonly places: ReadonlyMap<string, number> },
   catalogue: Catalogue,
 ): { readonly rig: Rig; readonly setup: Setup } => {
-  const places = new Map(placed.map((id, i) => [id, i]))
-  const kit = new Map(rig.kit.map((instance) => [instance.id, instance]))
-  const place = (id: string): number => places.get(id) ?? placed.length
+  const place = (id: string): number => places.get(id) ?? places.size
   const partOf = (id: string): string => kit.get(id)?.partId ?? ''
   const socketIndex = (end: Link['from']): number =>
     catalogue.parts.get(partOf(end.instance))?.sockets?.findIndex(({ id }) => id === end.socket) ?? -1
@@ -125,7 +124,7 @@ export const canonical = (
       ...through.map(place),
     ],
   )
-  const cables = new Map(links.map(({ cable }, i) => [cable, i]))
+  const cables = placesBy(links, ({ cable }) => cable)
   return {
     rig: {
       ...rig,

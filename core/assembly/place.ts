@@ -20,12 +20,14 @@ import {
   type Frame,
   identity,
   invert,
+  keyed,
   lengthOf,
   perKey,
   perPair,
   perThing,
   type Outcome,
   type Placed,
+  placesBy,
   placeShape,
   point,
   scale,
@@ -234,6 +236,10 @@ const offRootOf = (root: PlacedPart, instance: Seated, part: Part, downMm: numbe
     put(instance, part, { ...identity, at: [root.centre[0], root.bounds.min[1] - downMm, root.centre[2]] }),
   )
 
+const idOf = ({ id }: Instance): string => id
+const instanceOf = ({ instance }: PlacedPart): string => instance.id
+const itself = (id: string): string => id
+
 /**
  * Places every piece of a set-up by one walk of its joints from the camera.
  * @param at where the camera stands in the world; its place by the set-up's orientation when left out
@@ -241,7 +247,7 @@ const offRootOf = (root: PlacedPart, instance: Seated, part: Part, downMm: numbe
  */
 export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?: Frame): Assembly => {
   const [rig, setup] = [wholeOf(ofRig), wholeOf(ofSetup)]
-  const instances = new Map(rig.kit.map((instance) => [instance.id, instance]))
+  const instances = keyed(rig.kit, idOf)
   const look = (id: string): { instance: Instance; part: Part } => {
     const instance = instances.get(id)
     const part = instance && catalogue.parts.get(instance.partId)
@@ -273,8 +279,8 @@ export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?
     },
   )
   for (const { piece, at: place } of off) off.push(...ride(piece).map((rider) => ({ piece: rider, at: place })))
-  const byInstance = new Map([...placed, ...off.map(({ piece }) => piece)].map((piece) => [piece.instance.id, piece]))
-  const ordered = canonical(rig, setup, [...byInstance.keys()], catalogue)
+  const byInstance = keyed(everywhere({ placed, off }), instanceOf)
+  const ordered = canonical(rig, setup, { kit: instances, places: placesBy([...byInstance.keys()], itself) }, catalogue)
   const loose = ordered.rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
   const braces = ordered.setup.braces.flatMap((joint): Brace[] => {
     const [guest, host] = [byInstance.get(joint.guest), byInstance.get(joint.host)]

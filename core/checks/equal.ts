@@ -5,6 +5,7 @@ import {
   dot,
   emptyBounds,
   identity,
+  keyed,
   numberOf,
   perKey,
   perPair,
@@ -217,8 +218,8 @@ const andHere = extended<Row<Sitting>>('what sits on a piece in all set-ups')
 const sittingIn = perPairKey<Rig['setups'], Rig['kit'], ReadonlyMap<string, Row<Row<Sitting>>>>('what sits in set-ups')
 const sittingOn = ({ assembly: { rig }, context: { catalogue } }: Sees): ReadonlyMap<string, Row<Row<Sitting>>> =>
   sittingIn(rig.setups, rig.kit, String(numberOf(catalogue)), () => {
-    const kit = new Map(rig.kit.map(({ id, partId }) => [id, partId]))
-    const partOf = (id: string) => catalogue.parts.get(kit.get(id) ?? '')
+    const kit = keyed(rig.kit, ({ id }) => id)
+    const partOf = (id: string) => catalogue.parts.get(kit.get(id)?.partId ?? '')
     const all = new Map<string, Row<Row<Sitting>>>()
     for (const { joints } of rig.setups)
       for (const [host, row] of sittingHere(joints, partOf)) all.set(host, andHere(all.get(host), row))

@@ -11,7 +11,7 @@ import { briefSchema } from '../brief/index.ts'
 import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
 import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
 import type { Context } from '../context/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { keyed, perThing } from '../kernel/index.ts'
 import type { Facts } from './figures.ts'
 import { inLot, lotNamed } from './lots.ts'
 
@@ -39,8 +39,7 @@ const again = <T, K>(
   let next = 0
   const before = (key: K): T | undefined => {
     const guess = old[next]
-    if (guess === undefined || keyOf(guess) !== key)
-      return (byKey ??= new Map(old.map((one) => [keyOf(one), one]))).get(key)
+    if (guess === undefined || keyOf(guess) !== key) return (byKey ??= keyed(old, keyOf)).get(key)
     next++
     return guess
   }
@@ -117,12 +116,12 @@ export class MomentLeaves {
       (a, b) => a.partId === b.partId && a.status === b.status && a.health === b.health && a.tier === b.tier,
     )
     keep('rig.kit', kit)
-    const plain = new Map(kit.map((instance) => [instance.id, instance]))
+    const plain = (loose ?? []).length > 0 ? keyed(kit, ({ id }) => id) : undefined
     keep(
       'assembly.loose',
       again(
         earlier.get('assembly.loose'),
-        (loose ?? []).map(({ instance, part }) => ({ instance: plain.get(instance.id) ?? instance, part })),
+        (loose ?? []).map(({ instance, part }) => ({ instance: plain?.get(instance.id) ?? instance, part })),
         ({ instance }) => instance.id,
         (a, b) => a.instance === b.instance && a.part === b.part,
       ),
@@ -142,10 +141,7 @@ export class MomentLeaves {
         concernsPart(piece.part, concern),
       )
       keep(leaf.off, offHere)
-      keepMap(
-        leaf,
-        () => new Map(everywhere({ placed: pieces, off: offHere }).map((piece) => [piece.instance.id, piece])),
-      )
+      keepMap(leaf, () => keyed(everywhere({ placed: pieces, off: offHere }), ({ instance }) => instance.id))
       keep(leaf.loose, seen(this.#lists.get('assembly.loose')))
       keep(
         leaf.kit,

@@ -1,6 +1,6 @@
 import type { Instance, Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import { perPair, perThing } from '../kernel/index.ts'
+import { keyed, perPair, perThing } from '../kernel/index.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -26,9 +26,8 @@ export interface Cost {
   readonly unpriced: readonly CostLine[]
 }
 
-const byPiece = perThing(
-  'cost lines by piece',
-  (lines: Cost['lines']): ReadonlyMap<string, CostLine> => new Map(lines.map((line) => [line.instance, line])),
+const byPiece = perThing('cost lines by piece', (lines: Cost['lines']): ReadonlyMap<string, CostLine> =>
+  keyed(lines, ({ instance }) => instance),
 )
 /** What a piece of the kit costs; undefined for one that is only considered. */
 export const lineOf = ({ lines }: Pick<Cost, 'lines'>, instance: string): CostLine | undefined =>
