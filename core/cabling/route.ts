@@ -207,8 +207,11 @@ const follow = (stops: readonly Vec3[], all: readonly Walls[], off: number): Tra
 export const routeOf = (stops: readonly Vec3[], boxes: readonly Bounds[], thickMm: number): Route =>
   follow(stops, [boxes], thickMm / 2 + OFF_MM).route
 
-/** So many ways between the same points are kept: edits that are tried and dropped go to and fro between a few. */
-const MOST_TRAILS = 4
+/**
+ * So many ways between the same points are kept, those that served last: of many edits that are tried and dropped some
+ * push a cable aside, and after them it lies as it did before.
+ */
+const MOST_TRAILS = 8
 
 /**
  * Ways that were found before. A way stays what it was as long as all it went round is still there and nothing new
@@ -227,7 +230,10 @@ export class KnownRoutes {
         trail.round.every((boxes) => walls.includes(boxes)) &&
         walls.every((boxes) => trail.passed.has(boxes) || clears(trail, boxes, stops, off)),
     )
-    if (standing) return standing.route
+    if (standing) {
+      if (standing !== known[0]) this.#trails.set(key, [standing, ...known.filter((trail) => trail !== standing)])
+      return standing.route
+    }
     const found = follow(stops, walls, off)
     const route = known.find((trail) => sameRoute(trail.route, found.route))?.route ?? found.route
     this.#trails.set(key, [{ ...found, route }, ...known].slice(0, MOST_TRAILS))

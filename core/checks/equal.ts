@@ -1,4 +1,4 @@
-import type { Joint, PlacedPart, Rig, Setup } from '../assembly/index.ts'
+import type { Joint, Link, PlacedPart, Rig, Setup } from '../assembly/index.ts'
 import { type Catalogue, mate, mountOf, type Part, cheapestFirst } from '../catalogue/index.ts'
 import {
   boundsOf,
@@ -46,21 +46,27 @@ export interface Use {
   readonly gifts: readonly string[]
 }
 
-/** The ends of leads at each piece, at most in one set-up. */
-const plugged = perThing('ends of leads', (setups: Rig['setups']): ReadonlyMap<string, readonly string[]> => {
-  const most = new Map<string, readonly string[]>()
-  for (const { links } of setups) {
-    const here = new Map<string, string[]>()
-    for (const { instance, socket } of links.flatMap(({ from, to }) => [from, to]))
-      here.set(instance, [...(here.get(instance) ?? []), socket])
-    for (const [instance, sockets] of here)
-      if (sockets.length > (most.get(instance)?.length ?? 0)) most.set(instance, sockets)
-  }
-  return most
+/** The sockets at each piece into which a lead of a set-up goes. */
+const plugged = perThing('ends of leads', (links: readonly Link[]): ReadonlyMap<string, readonly string[]> => {
+  const here = new Map<string, string[]>()
+  for (const { from, to } of links)
+    for (const { instance, socket } of [from, to]) {
+      const sockets = here.get(instance)
+      if (sockets) sockets.push(socket)
+      else here.set(instance, [socket])
+    }
+  return here
 })
 
-const pluggedAt = ({ assembly: { rig } }: Sees, instance: string): string =>
-  plugged(rig.setups).get(instance)?.join(' ') ?? ''
+/** The sockets of a piece that leads go into, in the set-up in which they are most. */
+const pluggedAt = ({ assembly: { rig } }: Sees, instance: string): string => {
+  let most: readonly string[] = []
+  for (const { links } of rig.setups) {
+    const sockets = plugged(links).get(instance)
+    if (sockets && sockets.length > most.length) most = sockets
+  }
+  return most.join(' ')
+}
 
 export const useOf = (facts: Sees<'asked'>, { instance, part }: PlacedPart): Use => {
   const ids = part.sockets ? takenFrom(facts, instance.id, pluggedAt) : ''

@@ -226,7 +226,10 @@ export const leadDepthIn = (shape: Placed, bounds: Bounds, lead: LaidLead): numb
   leadBodies(lead).reduce(
     (deepest, one) =>
       overlap(one.bounds, bounds, CLASH_MM)
-        ? Math.max(deepest, penetration(one.shape, shape, CLASH_MM) > CLASH_MM ? penetration(one.shape, shape) : 0)
+        ? Math.max(
+            deepest,
+            penetration(one.shape, shape, CLASH_MM, CLASH_MM) > CLASH_MM ? penetration(one.shape, shape) : 0,
+          )
         : deepest,
     0,
   )

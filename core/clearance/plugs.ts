@@ -11,7 +11,7 @@ import {
   placeShape,
   unite,
 } from '../kernel/index.ts'
-import { depthIn } from './pressing.ts'
+import { pressesInto } from './pressing.ts'
 
 /** The room in front of one socket. */
 export interface PlugRoom {
@@ -34,7 +34,7 @@ const freeBefore = (piece: PlacedPart, socket: Socket, by: PlacedPart, wantedMm:
   const frame = plugFrame({ piece, socket })
   const met = (lengthMm: number): boolean => {
     const plug = placeShape({ kind: 'box', centre: [0, 0, lengthMm / 2], size: [wideMm, tallMm, lengthMm] }, frame)
-    return depthIn(plug, boundsOf(plug), by) > 0
+    return pressesInto(plug, boundsOf(plug), by)
   }
   if (!met(wantedMm)) return wantedMm
   let [free, stopped] = [0, wantedMm]

@@ -15,3 +15,16 @@ export const depthIn = (shape: Placed, bounds: Bounds, piece: PlacedPart, known 
   }
   return deepest
 }
+
+/** Does a shape press into the hard solids of a piece at all? How deep is not measured out. */
+export const pressesInto = (shape: Placed, bounds: Bounds, piece: PlacedPart): boolean => {
+  if (!overlap(bounds, piece.bounds, CLASH_MM)) return false
+  for (const { solid, shape: other, bounds: own } of piece.solids)
+    if (
+      solid.matter !== 'soft' &&
+      overlap(bounds, own, CLASH_MM) &&
+      penetration(shape, other, CLASH_MM, CLASH_MM) > CLASH_MM
+    )
+      return true
+  return false
+}
