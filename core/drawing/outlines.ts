@@ -1,11 +1,13 @@
 import type { Assembly, PlacedPart, PlacedSolid } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
+import type { Part } from '../catalogue/index.ts'
 import {
   add,
   type Bounds,
   convexHull,
   cross,
   dot,
+  type Frame,
   lengthOf,
   perThing,
   type Placed,
@@ -47,6 +49,8 @@ export interface Stroke {
   /** Something on a face: it is drawn finer than what it lies on. */
   readonly onFace?: boolean
   readonly said?: readonly Said[]
+  /** It is to be painted so far to the right and down of where its paths are, px. */
+  readonly by?: Point2
 }
 
 /** A screen lies on the body it belongs to, also when both are tilted and the body reaches farther out. */
@@ -261,11 +265,12 @@ const solidStrokes = (
   }))
 }
 
-const pieceStrokes = (view: Projection, piece: PlacedPart, fit: Fit, marks: boolean): readonly Stroke[] =>
-  inside(piece, [
-    ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
-    ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
-  ])
+const ownStrokes = (view: Projection, piece: PlacedPart, fit: Fit, marks: boolean): readonly Stroke[] => [
+  ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
+  ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
+]
+
+type Draw = (view: Projection, piece: PlacedPart, fit: Fit, marks: boolean) => readonly Stroke[]
 
 /** What was drawn of a piece last, in each view: an edit leaves most pieces and the scale as they were. */
 const lastDrawn = perThing(
@@ -275,23 +280,89 @@ const lastDrawn = perThing(
 
 const sameFit = (a: Fit, b: Fit): boolean => a.scale === b.scale && a.x === b.x && a.y === b.y
 
+/** How a part was drawn, turned as it is, somewhere on the sheet. */
+interface Pattern {
+  readonly frame: Frame
+  readonly fit: Fit
+  readonly strokes: readonly Stroke[]
+}
+const patternsOf = perThing('drawn patterns of a part', (_: Part) => new Map<string, Pattern>())
+/** So many are kept of one part: in a few views, turned in a few ways, for a few pieces of a rig. */
+const MOST_PATTERNS = 60
+
+const sameTurn = (a: Frame, b: Frame): boolean => same(a.x, b.x) && same(a.y, b.y) && same(a.z, b.z)
+const same = (a: Vec3, b: Vec3): boolean => a[0] === b[0] && a[1] === b[1] && a[2] === b[2]
+
+/** What goes along together goes by the very same. px */
+const hundredths = (px: number): number => Math.round(px * 100) / 100
+
+/**
+ * A piece by the pattern it was drawn by before: while it slides, and while the sheet is moved, nothing of it is another
+ * but where it lies.
+ */
+const slidOver: Draw = (view, piece, fit, marks) => {
+  const patterns = patternsOf(piece.part)
+  const key = `${view} ${marks} ${piece.instance.id}`
+  let pattern = patterns.get(key)
+  if (!pattern || pattern.fit.scale !== fit.scale || !sameTurn(pattern.frame, piece.frame)) {
+    if (patterns.size >= MOST_PATTERNS) patterns.clear()
+    pattern = { frame: piece.frame, fit, strokes: ownStrokes(view, piece, fit, marks) }
+    patterns.set(key, pattern)
+  }
+  const from = onSheet(pattern.fit, flat(view, pattern.frame.at))
+  const to = onSheet(fit, flat(view, piece.frame.at))
+  const by: Point2 = [hundredths(to[0] - from[0]), hundredths(to[1] - from[1])]
+  const nearer = nearness(view, piece.frame.at) - nearness(view, pattern.frame.at)
+  return by[0] === 0 && by[1] === 0 && nearer === 0
+    ? pattern.strokes
+    : pattern.strokes.map((stroke) => ({ ...stroke, depth: stroke.depth + nearer, by }))
+}
+
+/** Rounding puts nothing before or behind another. */
+const nearAs = ({ depth }: Stroke): number => Math.round(depth * 1e6)
+
+const drawnBy = (
+  draw: Draw,
+  how: string,
+  view: Projection,
+  { placed }: Pick<Assembly, 'placed'>,
+  fit: Fit,
+  marks: boolean,
+): readonly Stroke[] =>
+  placed
+    .flatMap((piece) => {
+      const drawn = lastDrawn(piece)
+      const key = `${how} ${view} ${marks}`
+      const known = drawn.get(key)
+      if (known && sameFit(known.fit, fit)) return known.strokes
+      const strokes = inside(piece, draw(view, piece, fit, marks))
+      drawn.set(key, { fit, strokes })
+      return strokes
+    })
+    .sort((a, b) => nearAs(a) - nearAs(b) || (a.key < b.key ? -1 : 1))
+
 /**
  * Everything that is drawn of an assembly in one view, the farthest first. Strokes of a piece that stands where it stood
  * are the same objects as before.
  * @param marks with what is seen of the mounts; a small card does without
  */
-export const strokesOf = (view: Projection, assembly: Assembly, fit: Fit, marks = true): readonly Stroke[] =>
-  assembly.placed
-    .flatMap((piece) => {
-      const drawn = lastDrawn(piece)
-      const key = `${view} ${marks}`
-      const known = drawn.get(key)
-      if (known && sameFit(known.fit, fit)) return known.strokes
-      const strokes = pieceStrokes(view, piece, fit, marks)
-      drawn.set(key, { fit, strokes })
-      return strokes
-    })
-    .sort((a, b) => a.depth - b.depth || (a.key < b.key ? -1 : 1))
+export const strokesOf = (
+  view: Projection,
+  assembly: Pick<Assembly, 'placed'>,
+  fit: Fit,
+  marks = true,
+): readonly Stroke[] => drawnBy(ownStrokes, 'own', view, assembly, fit, marks)
+
+/**
+ * The same for a drawing that is edited: what only slid has the paths it had, and is painted beside them (`by`). Whoever
+ * paints it has to heed that.
+ */
+export const slidStrokesOf = (
+  view: Projection,
+  assembly: Pick<Assembly, 'placed'>,
+  fit: Fit,
+  marks = true,
+): readonly Stroke[] => drawnBy(slidOver, 'slid', view, assembly, fit, marks)
 
 /** What a box takes up on a drawing, in any projection. */
 export const extentOfBounds = (view: Projection, { min, max }: Bounds): Extent => {

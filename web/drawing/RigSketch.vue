@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Assembly } from '@zucchini/core/assembly'
 import { computed, useId } from 'vue'
-import { type Extent, fitTo, sketchOf, strokesOf, type ViewId, views } from '@zucchini/core/drawing'
+import { type Extent, fitTo, sketchOf, slidStrokesOf, type ViewId, views } from '@zucchini/core/drawing'
 import BreakLine from './BreakLine.vue'
 import RigStrokes from './RigStrokes.vue'
 
@@ -26,7 +26,7 @@ const fit = computed(() => {
     bottom: pad,
   })
 })
-const strokes = computed(() => strokesOf(props.view, props.assembly, fit.value))
+const strokes = computed(() => slidStrokesOf(props.view, props.assembly, fit.value))
 </script>
 
 <template>

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Stroke } from '@zucchini/core/drawing'
 
 /** What is drawn of a stroke here; a card has no finer lines. */
-type Drawn = Pick<Stroke, 'key' | 'instance' | 'look' | 'outline'> & Partial<Pick<Stroke, 'detail' | 'onFace' | 'said'>>
+type Drawn = Pick<Stroke, 'key' | 'instance' | 'look' | 'outline'> &
+  Partial<Pick<Stroke, 'detail' | 'onFace' | 'said' | 'by'>>
 
 const props = defineProps<{
   strokes: readonly Drawn[]
@@ -62,6 +63,19 @@ const shown = computed(() =>
     }
   }),
 )
+
+/** Strokes of a piece that follow each other: what slides is moved in a few of them, and painted as it was. */
+const runs = computed(() => {
+  const all: { key: string; instance: string; aside: string | undefined; strokes: (typeof shown.value)[number][] }[] =
+    []
+  for (const one of shown.value) {
+    const { key, instance, by } = one.stroke
+    const last = all.at(-1)
+    if (last?.instance === instance) last.strokes.push(one)
+    else all.push({ key, instance, aside: by && `translate(${by[0]} ${by[1]})`, strokes: [one] })
+  }
+  return all
+})
 </script>
 
 <template>
@@ -88,46 +102,48 @@ const shown = computed(() =>
         <circle cx="1.8" cy="1.8" r="0.55" fill="var(--soft)" opacity="0.75" />
       </pattern>
     </defs>
-    <g
-      v-for="{ stroke, fill, line, width, fine, fineWidth, fineOpacity } in shown"
-      :key="stroke.key"
-      v-memo="[stroke, line, width, thin]"
-      class="cursor-pointer"
-      :data-instance="stroke.instance"
-    >
-      <path
-        v-if="stroke.outline"
-        :d="stroke.outline"
-        fill-rule="evenodd"
-        :fill="fill"
-        :stroke="line"
-        :stroke-width="width"
-      />
-      <path
-        v-if="stroke.detail && !thin"
-        :d="stroke.detail"
-        fill="none"
-        :stroke="fine"
-        :stroke-width="fineWidth"
-        :opacity="fineOpacity"
-        pointer-events="none"
-      />
-      <template v-if="stroke.said && !thin">
-        <text
-          v-for="(one, i) in stroke.said"
-          :key="i"
-          :x="one.x"
-          :y="one.y + one.size * 0.36"
-          :font-size="one.size"
-          class="fig"
-          text-anchor="middle"
-          fill="var(--ink)"
+    <g v-for="run in runs" :key="run.key" :transform="run.aside">
+      <g
+        v-for="{ stroke, fill, line, width, fine, fineWidth, fineOpacity } in run.strokes"
+        :key="stroke.key"
+        v-memo="[stroke.outline, stroke.detail, stroke.said, line, width, thin]"
+        class="cursor-pointer"
+        :data-instance="stroke.instance"
+      >
+        <path
+          v-if="stroke.outline"
+          :d="stroke.outline"
+          fill-rule="evenodd"
+          :fill="fill"
+          :stroke="line"
+          :stroke-width="width"
+        />
+        <path
+          v-if="stroke.detail && !thin"
+          :d="stroke.detail"
+          fill="none"
+          :stroke="fine"
+          :stroke-width="fineWidth"
+          :opacity="fineOpacity"
           pointer-events="none"
-          data-given
-        >
-          {{ one.text }}
-        </text>
-      </template>
+        />
+        <template v-if="stroke.said && !thin">
+          <text
+            v-for="(one, i) in stroke.said"
+            :key="i"
+            :x="one.x"
+            :y="one.y + one.size * 0.36"
+            :font-size="one.size"
+            class="fig"
+            text-anchor="middle"
+            fill="var(--ink)"
+            pointer-events="none"
+            data-given
+          >
+            {{ one.text }}
+          </text>
+        </template>
+      </g>
     </g>
   </g>
 </template>

@@ -19,7 +19,7 @@ import {
   onSheet,
   roundedPath,
   silhouette,
-  strokesOf,
+  slidStrokesOf,
   type ViewId,
   views,
   withRoomFor,
@@ -94,9 +94,11 @@ const { dragging, handlers, click } = useLens(
   () => bench.lens,
   (lens) => (bench.lens = lens),
 )
-const strokes = computed(() => strokesOf(bench.view, props.assessment.assembly, fit.value))
+const strokes = computed(() => slidStrokesOf(bench.view, props.assessment.assembly, fit.value))
 const ghosts = computed(() =>
-  bench.hanging ? [] : strokesOf(bench.view, { ...props.assessment.assembly, placed: bench.ghosts }, fit.value, false),
+  bench.hanging
+    ? []
+    : slidStrokesOf(bench.view, { ...props.assessment.assembly, placed: bench.ghosts }, fit.value, false),
 )
 const points = computed(() =>
   bench.hanging
