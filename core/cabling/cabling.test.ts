@@ -141,6 +141,21 @@ test('a way that is remembered is the way that would be found anew, whatever cam
   )
 })
 
+test('a way that many tries push aside in turn is the same object as soon as it is free again', () => {
+  const known = new KnownRoutes()
+  const [from, to] = [[0, 0, 0] as const, [200, 0, 0] as const]
+  const stops = [from, to]
+  const aside = (i: number): readonly Bounds[] => [box([60 + 4 * i, 0, 0], 12)]
+  const beside: readonly Bounds[] = [box([100, 80, 0], 12)]
+  const free = known.routeOf(stops, [beside], 4)
+  expect(free.points).toEqual([from, to])
+  for (let i = 0; i < 20; i++) {
+    expect(known.routeOf(stops, [beside, aside(i)], 4).lengthMm).toBeGreaterThan(free.lengthMm)
+    // Between them it is asked for as it is, with something that is in nobody's way.
+    expect(known.routeOf(stops, [beside, [box([100, -90 - i, 0], 12)]], 4)).toBe(free)
+  }
+})
+
 /** A screen on the camera's hole; its cube stands on y = 40, so its socket is at 0, 45, 10 looking back. */
 const withScreen = (
   cable: Parameters<typeof hdmiLead>[1] = {},

@@ -302,9 +302,9 @@ const hundredths = (px: number): number => Math.round(px * 100) / 100
  */
 const slidOver: Draw = (view, piece, fit, marks) => {
   const patterns = patternsOf(piece.part)
-  const key = `${view} ${marks} ${piece.instance.id}`
+  const key = `${view} ${marks} ${fit.scale} ${piece.instance.id}`
   let pattern = patterns.get(key)
-  if (!pattern || pattern.fit.scale !== fit.scale || !sameTurn(pattern.frame, piece.frame)) {
+  if (!pattern || !sameTurn(pattern.frame, piece.frame)) {
     if (patterns.size >= MOST_PATTERNS) patterns.clear()
     pattern = { frame: piece.frame, fit, strokes: ownStrokes(view, piece, fit, marks) }
     patterns.set(key, pattern)

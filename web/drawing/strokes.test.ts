@@ -1,5 +1,7 @@
 import { inHand } from '@zucchini/core/balance'
-import { strokesOf } from '@zucchini/core/drawing'
+import { evaluate } from '@zucchini/core/assess'
+import { edit } from '@zucchini/core/assembly'
+import { slidStrokesOf, strokesOf } from '@zucchini/core/drawing'
 import { demoContext, onPage, second } from '../testing/demo.ts'
 import PartThumb from './PartThumb.vue'
 import RigSketch from './RigSketch.vue'
@@ -58,6 +60,28 @@ test('strokes that stay the same object are not drawn again; another piece picke
   expect(page.find('[data-instance="handle"]').element).toBe(before)
   expect(page.find('[data-instance="camera"] path').attributes('stroke')).toBe('var(--amber)')
   expect(page.find('[data-instance="cage"] path').attributes('stroke')).toBe('var(--ink)')
+})
+
+test('what slid keeps its paths and is moved as it is; nothing else is touched', async () => {
+  const slid = (slideMm: number) => {
+    const rig = second()
+    const edited = edit(
+      rig.rig,
+      [{ do: 'set', setup: rig.setupId, instance: 'handle', slideMm }],
+      demoContext.catalogue,
+    )
+    if (!edited.ok) throw new Error('it slides')
+    return slidStrokesOf('side', evaluate(edited.value, rig.setupId, demoContext).assembly, fit)
+  }
+  const { page } = await onPage(RigStrokes, { props: { strokes: slid(6), hatchId: 'hatch' } })
+  const handle = () => page.findAll('[data-instance="handle"] path')
+  const was = handle().map((one) => [one.element, one.attributes('d')])
+  await page.setProps({ strokes: slid(9) })
+  expect(handle().map((one) => [one.element, one.attributes('d')])).toEqual(was)
+  const asideOf = (id: string) => page.find(`[data-instance="${id}"]`).element.parentElement?.getAttribute('transform')
+  // Three millimetres at two px each, to the left or the right as the slide runs.
+  expect(asideOf('handle')).toMatch(/^translate\(-?6 0\)$/)
+  expect(asideOf('cage')).toBeNull()
 })
 
 test('a small picture shows the whole rig; a stand under it is cut by a break line, not by the frame', async () => {
