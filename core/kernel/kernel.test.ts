@@ -160,8 +160,8 @@ test('where nobody needs to know how much more than a depth it is, up to it the 
       const [exact, rough] = [penetration(one, other, 0), penetration(one, other, 0, beyond)]
       if (rough <= beyond) return rough === exact
       beyondIt++
-      // Both are sums of figures of some hundred mm: they are the same to a millionth of a micrometre.
-      return exact > beyond - 1e-9 && rough <= exact + 1e-9
+      // Edges that run nearly alike have no direction of their own: that is as much as they differ by.
+      return exact > beyond - 1e-6 && rough <= exact + 1e-6
     }),
   )
   expect(beyondIt).toBeGreaterThan(0)

@@ -1,10 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Stroke } from '@zucchini/core/drawing'
-
-/** What is drawn of a stroke here; a card has no finer lines. */
-type Drawn = Pick<Stroke, 'key' | 'instance' | 'look' | 'outline'> &
-  Partial<Pick<Stroke, 'detail' | 'onFace' | 'said' | 'by'>>
+import { type Drawn, type Painted, type Run, runsOf } from './painted.ts'
+import StrokeRun from './StrokeRun.vue'
 
 const props = defineProps<{
   strokes: readonly Drawn[]
@@ -36,9 +33,10 @@ const widthOf = ({ look, onFace }: Drawn, picked: boolean): number => {
   if (face) return props.thin ? WEIGHT.fine : WEIGHT.face
   return picked ? WEIGHT.picked : props.thin ? WEIGHT.thin : WEIGHT.piece
 }
+const nothingSaid: NonNullable<Drawn['said']> = []
 /** A ghost has outlines and no texture. */
 const ghostly = (stroke: Drawn) => ({
-  stroke: { ...stroke, detail: '', said: [] },
+  stroke: { ...stroke, detail: '', said: nothingSaid },
   fill: stroke.onFace || small.has(stroke.look) ? 'none' : 'color-mix(in srgb, var(--leaf-tint) 55%, transparent)',
   line: 'var(--leaf)',
   width: stroke.onFace || small.has(stroke.look) ? WEIGHT.fine : WEIGHT.piece,
@@ -47,7 +45,7 @@ const ghostly = (stroke: Drawn) => ({
   fineOpacity: 0,
 })
 const shown = computed(() =>
-  props.strokes.map((stroke) => {
+  props.strokes.map((stroke): Painted => {
     const picked = stroke.instance === props.picked
     const sheen = stroke.look === 'sheen'
     if (props.state === 'ghost') return ghostly(stroke)
@@ -64,18 +62,8 @@ const shown = computed(() =>
   }),
 )
 
-/** Strokes of a piece that follow each other: what slides is moved in a few of them, and painted as it was. */
-const runs = computed(() => {
-  const all: { key: string; instance: string; aside: string | undefined; strokes: (typeof shown.value)[number][] }[] =
-    []
-  for (const one of shown.value) {
-    const { key, instance, by } = one.stroke
-    const last = all.at(-1)
-    if (last?.instance === instance) last.strokes.push(one)
-    else all.push({ key, instance, aside: by && `translate(${by[0]} ${by[1]})`, strokes: [one] })
-  }
-  return all
-})
+/** What slides is moved in a few runs, and painted as it was. */
+const runs = computed((before?: readonly Run[]) => runsOf(shown.value, before))
 </script>
 
 <template>
@@ -103,47 +91,7 @@ const runs = computed(() => {
       </pattern>
     </defs>
     <g v-for="run in runs" :key="run.key" :transform="run.aside">
-      <g
-        v-for="{ stroke, fill, line, width, fine, fineWidth, fineOpacity } in run.strokes"
-        :key="stroke.key"
-        v-memo="[stroke.outline, stroke.detail, stroke.said, line, width, thin]"
-        class="cursor-pointer"
-        :data-instance="stroke.instance"
-      >
-        <path
-          v-if="stroke.outline"
-          :d="stroke.outline"
-          fill-rule="evenodd"
-          :fill="fill"
-          :stroke="line"
-          :stroke-width="width"
-        />
-        <path
-          v-if="stroke.detail && !thin"
-          :d="stroke.detail"
-          fill="none"
-          :stroke="fine"
-          :stroke-width="fineWidth"
-          :opacity="fineOpacity"
-          pointer-events="none"
-        />
-        <template v-if="stroke.said && !thin">
-          <text
-            v-for="(one, i) in stroke.said"
-            :key="i"
-            :x="one.x"
-            :y="one.y + one.size * 0.36"
-            :font-size="one.size"
-            class="fig"
-            text-anchor="middle"
-            fill="var(--ink)"
-            pointer-events="none"
-            data-given
-          >
-            {{ one.text }}
-          </text>
-        </template>
-      </g>
+      <StrokeRun :strokes="run.strokes" :thin="thin ?? false" />
     </g>
   </g>
 </template>
@@ -154,7 +102,7 @@ const runs = computed(() => {
   filter: saturate(0.25);
   opacity: 0.62;
 }
-.ghost path {
+.ghost :deep(path) {
   stroke-dasharray: 4 2.4;
 }
 </style>
