@@ -149,7 +149,10 @@ const put = (
   }
 }
 
-/** What two mounts make of each other, for each two parts that have them: a part in another pose shares what did not move. */
+/**
+ * What two mounts make of each other, for each two parts that have them: a part in another pose shares what did not
+ * move.
+ */
 const matesOf = perPair('mates of two mounts', (_: Mount, __: Mount): Mated[] => [])
 interface Mated {
   readonly host: Part

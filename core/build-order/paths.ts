@@ -165,8 +165,8 @@ interface Meeting {
 const NEVER: Meeting = { from: 1, to: 0 }
 
 /**
- * One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all one.
- * Beyond `roughMm` it is only told that they are.
+ * One straight leg of a path: from where, which way, how far; depths up to `slackMm` are none, beyond `enoughMm` all
+ * one. Beyond `roughMm` it is only told that they are.
  */
 interface Leg {
   readonly start: Vec3
