@@ -102,6 +102,8 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
     root: webDir,
     wildcard: false,
     index: false,
+    // Its own header would come after the one below, and say that nothing may be kept.
+    cacheControl: false,
     setHeaders: (reply, path) =>
       void reply.setHeader(
         'cache-control',

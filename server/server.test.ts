@@ -1,8 +1,10 @@
-import { readFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Part } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker } from '@zucchini/demo/scenario'
+import { buildApp } from './app.ts'
 import { loadDemo } from './demo.ts'
 import { errorTable } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
@@ -65,6 +67,22 @@ test('strict headers on every answer', async () => {
   expect(String(headers['content-security-policy']).split(';')).toContain("script-src 'self' 'wasm-unsafe-eval'")
   expect(headers['x-content-type-options']).toBe('nosniff')
   expect(headers['strict-transport-security']).toBeUndefined()
+})
+
+test('what is named after its content is kept by a browser for good, all else is asked for again', async () => {
+  const webDir = mkdtempSync(join(tmpdir(), 'zucchini-pages-'))
+  mkdirSync(join(webDir, 'assets'))
+  for (const name of ['index.html', 'first.js', 'assets/index-1a2b3c.js']) writeFileSync(join(webDir, name), '/* */')
+  const { app } = await buildApp({ db: kit.db, webDir })
+  const kept = async (url: string) => {
+    const { statusCode, headers } = await app.inject({ url, headers: { host: '127.0.0.1:4310' } })
+    return [statusCode, headers['cache-control']]
+  }
+  expect(await kept('/assets/index-1a2b3c.js')).toEqual([200, 'public, max-age=31536000, immutable'])
+  for (const path of ['/', '/index.html', '/rigs/some', '/first.js']) expect(await kept(path)).toEqual([200, 'no-cache'])
+  expect((await kept('/assets/index-gone.js'))[0]).toBe(404)
+  await app.close()
+  rmSync(webDir, { recursive: true })
 })
 
 test('the API describes itself', async () => {

@@ -76,7 +76,7 @@ const tellBroken = () => {
 /** The browser without its window: the same engine, quicker to start and to open a page. */
 const BROWSER = ['chromium-headless-shell', ['chromium-headless-shell']]
 
-const JEST = ['--import', 'tsx', '--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js')]
+const JEST = ['--import', 'tsx', '--no-warnings', bin('jest/bin/jest.js')]
 const jestCount = (report) => {
   for (const suite of report.testResults) {
     for (const { fullName, duration } of suite.assertionResults) noteSlow('unit', fullName, duration ?? 0)
@@ -119,7 +119,8 @@ const core = (half, scratch) => () =>
 const unit = (projects, database, scratch) => () =>
   unitTests(
     projects.join(' and '),
-    ['--selectProjects', ...projects, '--runInBand'],
+    // A page waits for its next look at the time, as long as it is there.
+    ['--selectProjects', ...projects, '--runInBand', ...(projects.includes('web') ? ['--forceExit'] : [])],
     { TEST_DATABASE_URL: database.url('zucchini_test_1') },
     scratch,
   )

@@ -1,15 +1,14 @@
-import { jest } from '@jest/globals'
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { mock } from 'node:test'
 import type { Rig } from '@zucchini/core/assembly'
 import type { Part } from '@zucchini/core/catalogue'
 import { createPinia, setActivePinia } from 'pinia'
 import { on, plug, tinyCamera, tinyPart, tinyRig } from '../../core/testing/index.ts'
 import type { Reckoning } from '@zucchini/contract'
 import { plainRules } from '@zucchini/core/money'
-
-jest.unstable_mockModule('../workers/client.ts', () => ({ tellBench: () => undefined }))
-const { useRig } = await import('./rig.ts')
-const { readDraft } = await import('./draft.ts')
-const { useContext } = await import('./context.ts')
+import { useContext } from './context.ts'
+import { readDraft } from './draft.ts'
+import { useRig } from './rig.ts'
 
 const cube = tinyPart({ id: 'cube', mounts: [plug('foot', 'thread-1/4')] })
 const { rig } = tinyRig([cube], [on('cube', 'foot', 'camera', 'hole')])
@@ -100,16 +99,24 @@ beforeEach(() => {
     saves: [],
   }
   globalThis.fetch = serve as unknown as typeof fetch
-  jest.useFakeTimers()
+  mock.timers.enable({ apis: ['setTimeout', 'setInterval', 'Date'] })
 })
-afterEach(() => jest.useRealTimers())
+afterEach(() => mock.timers.reset())
 
 const open = async () => {
   const store = useRig()
   await store.open('tiny')
   return store
 }
-const settle = (ms = 400) => jest.advanceTimersByTimeAsync(ms)
+const STEP_MS = 10
+/** Time goes on; whatever waits for an answer gets it in between. */
+const settle = async (ms = 400) => {
+  for (let gone = 0; gone < ms; gone += STEP_MS) {
+    await nextTurn()
+    mock.timers.tick(Math.min(STEP_MS, ms - gone))
+  }
+  await nextTurn()
+}
 const named = (name: string) => [{ do: 'rename' as const, name }]
 
 test('an edit is saved by itself, undone and saved again', async () => {

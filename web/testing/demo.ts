@@ -4,12 +4,10 @@ import { catalogueOf } from '@zucchini/core/catalogue'
 import type { Context } from '@zucchini/core/context'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, firstMark, secondMark } from '@zucchini/demo/scenario'
-import { enableAutoUnmount, flushPromises, mount, type MountingOptions, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises, mount, type MountingOptions, RouterLinkStub } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import type { Component } from 'vue'
 import { vAsk } from '../ask-directive.ts'
-
-enableAutoUnmount(afterEach)
 
 /** The demo as pages see it. */
 export const demoContext: Context = {

@@ -1,13 +1,11 @@
-import { jest } from '@jest/globals'
+import { mock } from 'node:test'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
-
-jest.unstable_mockModule('../workers/client.ts', () => ({ tellBench: () => undefined }))
-const { default: ErrorBoundary } = await import('./ErrorBoundary.vue')
-const { useTroubles, troubleOf } = await import('../stores/troubles.ts')
-const { ApiRefusal } = await import('../api.ts')
+import { ApiRefusal } from '../api.ts'
+import { troubleOf, useTroubles } from '../stores/troubles.ts'
+import ErrorBoundary from './ErrorBoundary.vue'
 
 const breaks = ref(true)
 const Screen = defineComponent({
@@ -38,12 +36,12 @@ const around = async (inner: object, path = '/rigs/tiny') => {
     ],
   })
   await router.push(path)
-  const seen = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+  const seen = mock.method(console, 'error', () => undefined)
   const wrapper = mount(ErrorBoundary, { slots: { default: () => h(inner) }, global: { plugins: [router] } })
   await nextTick()
   return { wrapper, router, seen }
 }
-afterEach(() => jest.restoreAllMocks())
+afterEach(() => mock.restoreAll())
 
 test('a screen that breaks is replaced by words and ways on, and can be tried again', async () => {
   breaks.value = true

@@ -7,6 +7,11 @@ import { typedIn, useSchemaForm } from './form.ts'
 import { oncePressed } from './pressed.ts'
 
 const turn = () => new Promise((done) => setTimeout(done))
+/** A form waits a few milliseconds for more to be typed before it looks at it. */
+const looked = async () => {
+  await new Promise((done) => setTimeout(done, 20))
+  await flushPromises()
+}
 const press = (type: string) => window.dispatchEvent(new Event(type))
 
 test('what waits for the end of a press comes after it, in its order; without a press it comes at once', async () => {
@@ -43,14 +48,14 @@ test('a complaint stays at its field until the finger that leaves it is up', asy
     const field = fieldOf(page, 'Minutes')
     field.element.value = text
     await field.trigger('change')
-    await flushPromises()
+    await looked()
   }
   await leave('0')
   expect(alertsOf(page)).toEqual(['A minute at least.'])
   press('pointerdown')
   await leave('2')
   await fieldOf(page, 'Minutes').trigger('blur')
-  await turn()
+  await looked()
   expect(alertsOf(page)).toEqual(['A minute at least.'])
   press('pointerup')
   await turn()

@@ -1,22 +1,22 @@
 import { evaluate, knownBy, targetOf, usualTarget } from '@zucchini/core/assess'
-import { jest } from '@jest/globals'
 import { flushPromises } from '@vue/test-utils'
 import { first, onPage } from '../../testing/demo.ts'
+import { askInstead } from '../../workers/client.ts'
+import TargetBox from './TargetBox.vue'
 
 const draft = first()
 const known = knownBy(draft, (id) => evaluate(draft.rig, id, draft.facts.context))
 const asked: unknown[][] = []
 // The worker answers on the page's own thread here, as it does beside it.
-jest.unstable_mockModule('../../workers/client.ts', () => ({
-  tellBench: () => undefined,
-  benchWorker: () => ({
+beforeAll(() =>
+  askInstead({
     target: (...given: [unknown, string, 'in-hand', number]) => {
       asked.push(given)
       return Promise.resolve(targetOf(known, draft, given[2], given[3]))
     },
   }),
-}))
-const { default: TargetBox } = await import('./TargetBox.vue')
+)
+afterAll(() => askInstead(undefined))
 
 test('it begins with what is over the limit, and lists what would do it with the running sum', async () => {
   expect(usualTarget(draft, 'in-hand')).toBe(722)
