@@ -79,7 +79,8 @@ test('what is named after its content is kept by a browser for good, all else is
     return [statusCode, headers['cache-control']]
   }
   expect(await kept('/assets/index-1a2b3c.js')).toEqual([200, 'public, max-age=31536000, immutable'])
-  for (const path of ['/', '/index.html', '/rigs/some', '/first.js']) expect(await kept(path)).toEqual([200, 'no-cache'])
+  for (const path of ['/', '/index.html', '/rigs/some', '/first.js'])
+    expect(await kept(path)).toEqual([200, 'no-cache'])
   expect((await kept('/assets/index-gone.js'))[0]).toBe(404)
   await app.close()
   rmSync(webDir, { recursive: true })
