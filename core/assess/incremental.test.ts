@@ -78,6 +78,8 @@ test('a plate more asks nothing of the day, the light or the sound anew', () => 
   const asked = askedIn(tryOut(edited(secondMark, fit.commands), before))
   for (const name of ['day', 'network', 'runDown', 'light', 'lensKit', 'sounds', 'pictures', 'recordings'])
     expect(asked).not.toContain(`fact ${name}`)
+  // The leads of the rig's set-ups and how those are held stay, whatever is put on in one of them.
+  for (const name of ['check socket-crowding', 'check port-wear', 'fact needs']) expect(asked).not.toContain(name)
   expect(asked).toContain('fact mass')
   // Which pieces are of a lot is looked up in one walk; all else is reckoned or judged.
   const worked = asked.filter((name) => !name.startsWith('lot '))

@@ -15,7 +15,7 @@ import {
   unite,
 } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
-import { type Sees, takenFrom } from '../facts/index.ts'
+import { leadsOfSetups, type Sees, takenFrom } from '../facts/index.ts'
 import { byReadiness } from './places.ts'
 
 /** A little less charge or light than before is still the same. */
@@ -59,9 +59,9 @@ const plugged = perThing('ends of leads', (links: readonly Link[]): ReadonlyMap<
 })
 
 /** The sockets of a piece that leads go into, in the set-up in which they are most. */
-const pluggedAt = ({ assembly: { rig } }: Sees, instance: string): string => {
+const pluggedAt = (facts: Sees, instance: string): string => {
   let most: readonly string[] = []
-  for (const { links } of rig.setups) {
+  for (const links of leadsOfSetups(facts)) {
     const sockets = plugged(links).get(instance)
     if (sockets && sockets.length > most.length) most = sockets
   }

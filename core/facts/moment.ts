@@ -14,6 +14,7 @@ import type { Context } from '../context/index.ts'
 import { keyed, perThing } from '../kernel/index.ts'
 import type { Facts } from './figures.ts'
 import { inLot, lotNamed } from './lots.ts'
+import { ofSetups } from './setups.ts'
 
 /**
  * Objects whose fields are leaves of their own: a rule that reads the money of the brief does not hang on its hours.
@@ -63,6 +64,7 @@ const pathOf = (name: string): readonly [Fielded, string] => {
 const setupLists = (['joints', 'braces', 'poses', 'links', 'off'] as const).map(
   (name) => [name, `setup.${name}`] as const,
 )
+const setupsLists = Object.entries(ofSetups)
 const concernLeaves = concerns.map((concern) => ({
   concern,
   leaf: {
@@ -126,6 +128,7 @@ export class MomentLeaves {
         (a, b) => a.instance === b.instance && a.part === b.part,
       ),
     )
+    for (const [leaf, listed] of setupsLists) keep(leaf, rig?.setups ? listed({ rig }) : [])
     for (const [name, leaf] of setupLists) keep(leaf, setup?.[name])
     const lists = (of: string, names: readonly string[]) =>
       Object.fromEntries(names.map((name) => [name, this.#lists.get(`${of}.${name}`)]))

@@ -5,6 +5,7 @@ import { capabilities, type Capability } from '../catalogue/index.ts'
 import { billOf, chanceOf, costOf, plainRules } from '../money/index.ts'
 import { fact, type FactTable } from './define.ts'
 import { lotOfParts } from './lots.ts'
+import { supportsOfSetups } from './setups.ts'
 
 type Names = 'cost' | 'bill' | 'chance' | 'asked' | 'needs' | 'unmet'
 
@@ -12,8 +13,8 @@ type Names = 'cost' | 'bill' | 'chance' | 'asked' | 'needs' | 'unmet'
 const heldElsewhere: ReadonlySet<Support> = new Set(['shoulder', 'chest', 'lap'])
 
 /** On a stand nobody wants a handle, held to the body none on top; and a quick plate is for a rig that stands somewhere. */
-const hasUse = (capability: Capability, { rig, setup }: Assembly): boolean => {
-  if (capability === 'quick-plate') return rig.setups.some(({ support }) => !isPosture(support))
+const hasUse = (capability: Capability, { setup }: Assembly, supports: readonly Support[]): boolean => {
+  if (capability === 'quick-plate') return supports.some((support) => !isPosture(support))
   if (capability === 'tether' || capabilities[capability].station !== 'grip') return true
   if (!isPosture(setup.support)) return false
   return capability !== 'top-handle' || setup.orientation === 'upright' || !heldElsewhere.has(setup.support)
@@ -31,11 +32,13 @@ export const planFacts: FactTable<Names> = {
   chance: fact(['cost'], ({ assembly, context, cost }) => chanceOf(cost, assembly.rig.brief.budgetMinor, context)),
   asked: fact([], ({ assembly }) => new Set<string>(needsOf(assembly.rig.brief).map(({ capability }) => capability))),
   /** What the brief asks of this set-up, as far as its way of being held has a use for it. */
-  needs: fact([], ({ assembly }) =>
-    needsOf(assembly.rig.brief).filter(
-      ({ capability, because }) => because.from === 'operator' || hasUse(capability, assembly),
-    ),
-  ),
+  needs: fact([], (facts) => {
+    const { assembly } = facts
+    const supports = supportsOfSetups(facts)
+    return needsOf(assembly.rig.brief).filter(
+      ({ capability, because }) => because.from === 'operator' || hasUse(capability, assembly, supports),
+    )
+  }),
   unmet: fact(['needs'], (facts) => {
     const { assembly, needs } = facts
     const off = facts.assembly.off.map(({ piece }) => piece)

@@ -4,7 +4,7 @@ import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
 import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import { lotOfParts, type Sees } from '../../facts/index.ts'
+import { leadsOfSetups, lotOfParts, type Sees } from '../../facts/index.ts'
 
 interface Neighbours {
   readonly a: Plugged
@@ -12,8 +12,8 @@ interface Neighbours {
 }
 
 /** Is a lead plugged in there, in any set-up of the rig? A socket that stays empty crowds nobody. */
-const isUsed = ({ assembly: { rig } }: Sees, { piece, socket }: Plugged): boolean =>
-  rig.setups.some(({ links }) => isPlugged(links, piece.instance.id, socket.id))
+const isUsed = (facts: Sees, { piece, socket }: Plugged): boolean =>
+  leadsOfSetups(facts).some((links) => isPlugged(links, piece.instance.id, socket.id))
 
 const withSockets = lotOfParts(({ sockets }) => (sockets?.length ?? 0) > 1)
 

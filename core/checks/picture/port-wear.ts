@@ -1,7 +1,7 @@
 import type { Run } from '../../cabling/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
-import type { Sees } from '../../facts/index.ts'
+import { leadsOfSetups, type Sees } from '../../facts/index.ts'
 import { runParts, runNames } from '../wires.ts'
 import { isPlugged, socketName } from '../../assembly/index.ts'
 
@@ -9,9 +9,10 @@ import { isPlugged, socketName } from '../../assembly/index.ts'
 const small: ReadonlySet<string> = new Set(['hdmi-c', 'hdmi-d'])
 
 /** In how many set-ups a socket of the camera has a lead, and in how many it has none. */
-const comesAndGoes = ({ assembly: { rig } }: Sees, { link: { from } }: Run) => {
-  const plugged = rig.setups.filter(({ links }) => isPlugged(links, from.instance, from.socket)).length
-  return { plugged, without: rig.setups.length - plugged }
+const comesAndGoes = (facts: Sees, { link: { from } }: Run) => {
+  const all = leadsOfSetups(facts)
+  const plugged = all.filter((links) => isPlugged(links, from.instance, from.socket)).length
+  return { plugged, without: all.length - plugged }
 }
 
 /** A small picture socket that is plugged and unplugged between set-ups. */
