@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './harness.ts'
+import { expect, looking, test, visit } from './harness.ts'
 
 const screens = [
   ['balance', '/rigs/winter-ferry-2/balance?setup=crossing', '[data-slide]'],
@@ -31,8 +31,8 @@ const silentFigures = (page: Page): Promise<string[]> =>
   )
 
 for (const [name, path, ready] of screens)
-  test(`${name}: every figure can be asked how it is reckoned, by keyboard and by mouse`, async ({ page, app }) => {
-    await page.goto(app.url + path)
+  looking(`${name}: every figure can be asked how it is reckoned, by keyboard and by mouse`, async ({ page, app }) => {
+    await visit(page, app, path)
     await expect(page.locator(ready).first()).toBeVisible()
     expect(await silentFigures(page)).toEqual([])
     const asks = await page
@@ -52,6 +52,8 @@ for (const [name, path, ready] of screens)
       .first()
       .click({ position: { x: 4, y: 4 } })
     await expect(sheet).toHaveCount(1)
+    await page.keyboard.press('Escape')
+    await expect(sheet).toHaveCount(0)
   })
 
 test('the shelf leads to a figure on the bench, and limits are shown with their own sources', async ({ page, app }) => {

@@ -111,13 +111,31 @@ const toTheDemo = async (ground: Ground): Promise<void> => {
   ground.world = await worldOf(app)
 }
 
+/** The page that walks from screen to screen, and the world it was opened in. */
+interface Walker {
+  page: Page | undefined
+  world: string
+}
+
+/** What a page keeps in a profile is thrown away. */
+const sweep = (sweeper: Page): Promise<void> =>
+  sweeper.evaluate(async () => {
+    localStorage.clear()
+    await new Promise((done) => {
+      const gone = indexedDB.deleteDatabase('zucchini-field')
+      gone.onsuccess = done
+      gone.onerror = done
+      gone.onblocked = done
+    })
+  })
+
 /**
  * All tests of a worker share one server and one database; each begins with the demo as it was, and fails on any error
  * in the page's console.
  */
 export const test = base.extend<
   { app: App; quiet: string[] },
-  { ground: Ground; profile: BrowserContext; sweeper: Page }
+  { ground: Ground; profile: BrowserContext; sweeper: Page; walker: Walker }
 >({
   // One browser profile a worker, as one person has: scripts that were loaded once need not be loaded and compiled
   // again for each test.
@@ -147,16 +165,12 @@ export const test = base.extend<
     },
     { scope: 'worker' },
   ],
-  context: async ({ profile, sweeper, app: _ }, use) => {
-    await sweeper.evaluate(async () => {
-      localStorage.clear()
-      await new Promise((done) => {
-        const gone = indexedDB.deleteDatabase('zucchini-field')
-        gone.onsuccess = done
-        gone.onerror = done
-        gone.onblocked = done
-      })
-    })
+  walker: [async ({}, use) => use({ page: undefined, world: '' }), { scope: 'worker' }],
+  context: async ({ profile, sweeper, walker, app: _ }, use) => {
+    // No second window looks on while another test is at work.
+    await walker.page?.close()
+    walker.page = undefined
+    await sweep(sweeper)
     await use(profile)
     for (const page of profile.pages()) if (page !== sweeper) await page.close()
   },
@@ -177,13 +191,45 @@ export const test = base.extend<
   quiet: [
     async ({ page }, use) => {
       const errors: string[] = []
-      page.on('pageerror', (error) => errors.push(error.message))
+      const note = (error: Error) => errors.push(error.message)
+      page.on('pageerror', note)
       await use(errors)
+      page.off('pageerror', note)
       expect(errors).toEqual([])
     },
     { auto: true },
   ],
 })
+
+/**
+ * For tests that only look: their page stays open from one to the next, as long as nothing was changed, and goes from
+ * screen to screen as somebody does who follows links.
+ */
+export const looking = test.extend({
+  page: async ({ profile, sweeper, walker, ground, app: _ }, use) => {
+    if (!walker.page || walker.page.isClosed() || walker.world !== ground.world) {
+      await walker.page?.close()
+      await sweep(sweeper)
+      walker.page = await profile.newPage()
+      walker.world = ground.world
+    }
+    await use(walker.page)
+  },
+})
+
+const turnTo = (page: Page, path: string): Promise<void> =>
+  page.evaluate((to) => {
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: null }))
+  }, path)
+
+/** Goes to a screen: within the page, where one is open already, over one that has nothing of either. */
+export const visit = async (page: Page, { url }: App, path: string): Promise<void> => {
+  if (!page.url().startsWith(url)) return void (await page.goto(url + path))
+  await turnTo(page, '/nowhere')
+  await expect(page.getByRole('heading', { name: 'Nothing lies here' })).toBeVisible()
+  await turnTo(page, path)
+}
 
 export { expect }
 

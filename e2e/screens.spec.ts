@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, scale, test } from './harness.ts'
+import { expect, looking, scale, test, visit } from './harness.ts'
 
 const screens = [
   ['shelf', '/', async (page: Page) => expect(page.locator('[data-rig]')).toHaveCount(3)],
@@ -120,8 +120,8 @@ const barriers = async (page: Page, what: 'everything' | 'contrast'): Promise<st
 }
 
 for (const [name, path, ready] of screens)
-  test(`${name}: no serious barrier, on paper and on slate`, async ({ page, app }) => {
-    await page.goto(app.url + path)
+  looking(`${name}: no serious barrier, on paper and on slate`, async ({ page, app }) => {
+    await visit(page, app, path)
     await ready(page)
     expect(await barriers(page, 'everything')).toEqual([])
     const title = await page.evaluate(() => document.querySelector('[aria-label="Dark theme"]') !== null)
@@ -130,6 +130,8 @@ for (const [name, path, ready] of screens)
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
     // The other theme changes colours and nothing else.
     expect(await barriers(page, 'contrast')).toEqual([])
+    if (title) await page.getByRole('button', { name: 'Light theme' }).click()
+    else await page.evaluate(() => delete document.documentElement.dataset['theme'])
   })
 
 test('dialogues have no serious barrier', async ({ page, app }) => {
