@@ -22,7 +22,8 @@ const componentOf = (source, path) => {
 /** A text that the page takes in as it is. */
 const textOf = (source) => `export default ${JSON.stringify(source)}`
 
-const between = new URL('../web/testing/between.ts', import.meta.url).href
+const web = new URL('../web/', import.meta.url).href
+const between = new URL('testing/between.ts', web).href
 /** Stands before the first line of each file of tests, so that its lines keep their numbers. */
 const first =
   `import { afterFile as leaveFile, afterTest as leaveTest } from ${JSON.stringify(between)};` +
@@ -30,7 +31,7 @@ const first =
 
 export const load = async (url, context, next) => {
   if (!url.startsWith('file:')) return next(url, context)
-  if (/\/web\/.*\.test\.ts(?:\?|$)/.test(url)) {
+  if (url.startsWith(web) && /\.test\.ts(?:\?|$)/.test(url)) {
     const made = await next(url, context)
     return { ...made, source: `${first}${String(made.source)}` }
   }
