@@ -16,6 +16,9 @@ const only = new Set(process.argv.slice(2))
 const wanted = (name) => only.size === 0 || only.has(name)
 const bin = (path) => join(root, 'node_modules', path)
 
+/** What has not ended by then never will: it is ended, and told as failed. */
+const LONGEST_MIN = 25
+
 const run = (args, env = {}) =>
   new Promise((resolve) => {
     const child = spawn(process.execPath, args, {
@@ -25,7 +28,14 @@ const run = (args, env = {}) =>
     })
     let output = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk))
-    child.once('close', (code) => resolve({ code, output }))
+    const late = setTimeout(() => {
+      output += `\nIt had not ended after ${LONGEST_MIN} minutes, and was ended.`
+      child.kill('SIGTERM')
+    }, LONGEST_MIN * 60_000)
+    child.once('close', (code) => {
+      clearTimeout(late)
+      resolve({ code: code ?? 1, output })
+    })
   })
 
 const tally = { passed: 0, failed: 0 }
