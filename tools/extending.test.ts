@@ -80,7 +80,7 @@ test('what the page on extending says, typed as it stands, works', () => {
     const fine = expect.stringMatching(/^0: /) as string
     expect(run('node_modules/typescript-native/bin/tsc', '-p', 'core/tsconfig.json')).toEqual(fine)
     expect(run(...loaded, 'tools/docs.ts')).toEqual(fine)
-    const jest = [...loaded, 'node_modules/jest/bin/jest.js', '--runInBand']
+    const jest = [...loaded, 'node_modules/jest/bin/jest.js', '--runInBand', '--forceExit']
     const core = ['--selectProjects', 'core', '--testPathPatterns', 'too-long|checks/checks.test|catalogue/']
     expect(run(...jest, ...core)).toEqual(fine)
     expect(run(...jest, '--selectProjects', 'web', '--testPathPatterns', 'screens/list')).toEqual(fine)
