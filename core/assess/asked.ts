@@ -1,4 +1,4 @@
-import { type FactName, FactFailure, momentOf } from '../facts/index.ts'
+import { type FactName, FactFailure, momentOf, pickedFrom } from '../facts/index.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** What a figure hangs on, as it was noted when it was worked out. */
@@ -28,9 +28,7 @@ export const askedFact = ({ strict }: Assessment, name: FactName): AskedFact => 
   }
   const { evaluator } = momentOf(strict)
   const { leaves, queries } = evaluator.readsOf(`fact ${name}`)
-  const isFact = (query: string) => query.startsWith(FACT)
-  const from = queries.filter(isFact).map((query) => query.slice(FACT.length) as FactName)
-  // A lot of pieces is no figure: what it is picked from is what was read.
-  const picked = queries.filter((query) => !isFact(query)).flatMap((query) => evaluator.readsOf(query).leaves)
-  return { name, from, read: [...new Set([...leaves, ...picked])].sort((a, b) => (a < b ? -1 : 1)), failed }
+  const from = queries.map((query) => query.slice(FACT.length) as FactName)
+  const read = [...new Set(leaves.map(pickedFrom))].sort((a, b) => (a < b ? -1 : 1))
+  return { name, from, read, failed }
 }

@@ -220,38 +220,32 @@ const extended = <T extends object>(name: string): ((row: Row<T> | undefined, on
 const andThis = extended<Sitting>('what sits on a piece')
 const andHere = extended<Row<Sitting>>('what sits on a piece in all set-ups')
 
-/** What sits on each piece in each set-up that has something on it. */
-const sittingIn = perPairKey<Rig['setups'], Rig['kit'], ReadonlyMap<string, Row<Row<Sitting>>>>('what sits in set-ups')
-const sittingOn = ({ assembly: { rig }, context: { catalogue } }: Sees): ReadonlyMap<string, Row<Row<Sitting>>> =>
-  sittingIn(rig.setups, rig.kit, String(numberOf(catalogue)), () => {
-    const kit = keyed(rig.kit, ({ id }) => id)
-    const partOf = (id: string) => catalogue.parts.get(kit.get(id)?.partId ?? '')
-    const all = new Map<string, Row<Row<Sitting>>>()
-    for (const { joints } of rig.setups)
-      for (const [host, row] of sittingHere(joints, partOf)) all.set(host, andHere(all.get(host), row))
-    return all
-  })
-
-/** What sits on each piece in one set-up; the one before is taken again where its joints are of the same parts. */
-const sittingHere = (joints: Setup['joints'], partOf: (id: string) => Part | undefined): Here['by'] => {
-  const known = hereBefore.get(joints)
-  if (known?.parts.every((part, i) => part === partOf(joints[i]?.guest ?? ''))) return known.by
-  const parts = joints.map(({ guest }) => partOf(guest))
-  const by = new Map<string, Row<Sitting>>()
-  for (const [i, joint] of joints.entries()) {
-    const part = parts[i]
-    if (part) by.set(joint.host, andThis(by.get(joint.host), sittingOf(joint, part)))
+/** The joints on each piece, of one set-up. */
+const jointsOn = perThing('joints by host', (joints: Setup['joints']): ReadonlyMap<string, Setup['joints']> => {
+  const by = new Map<string, Joint[]>()
+  for (const joint of joints) {
+    const row = by.get(joint.host)
+    if (row) row.push(joint)
+    else by.set(joint.host, [joint])
   }
-  hereBefore.set(joints, { parts, by })
   return by
-}
-interface Here {
-  readonly parts: readonly (Part | undefined)[]
-  readonly by: ReadonlyMap<string, Row<Sitting>>
-}
-const hereBefore = new WeakMap<Setup['joints'], Here>()
+})
+const kitById = perThing('kit by id', (kit: Rig['kit']) => keyed(kit, ({ id }) => id))
 
-const sittingAt = (facts: Sees, instance: string): Row<Row<Sitting>> => sittingOn(facts).get(instance) ?? nowhereSits
+/** What sits on a piece in each set-up that has something on it. */
+const sittingAt = ({ assembly: { rig }, context: { catalogue } }: Sees, instance: string): Row<Row<Sitting>> => {
+  const kit = kitById(rig.kit)
+  let all: Row<Row<Sitting>> | undefined
+  for (const { joints } of rig.setups) {
+    let row: Row<Sitting> | undefined
+    for (const joint of jointsOn(joints).get(instance) ?? []) {
+      const part = catalogue.parts.get(kit.get(joint.guest)?.partId ?? '')
+      if (part) row = andThis(row, sittingOf(joint, part))
+    }
+    if (row) all = andHere(all, row)
+  }
+  return all ?? nowhereSits
+}
 
 /**
  * Whether a part takes all that sits on a piece, in every set-up, each on a point of its own that faces the same way.

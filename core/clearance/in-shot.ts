@@ -1,5 +1,5 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { direction, perPairKey, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
+import { direction, perPair, perPairKey, point, type Pyramid, reachInto, unit, type Vec3 } from '../kernel/index.ts'
 
 /** The part of the sensor that makes the picture. */
 export interface Picture {
@@ -28,8 +28,13 @@ export const sightOf = (assembly: Assembly, picture?: Picture): Sight | undefine
   const sensor = camera?.part.optics
   const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
   const glass = lens?.part.optics
-  if (!lens || sensor?.kind !== 'sensor' || glass?.kind !== 'lens') return undefined
-  const { wideMm, tallMm } = picture ?? sensor
+  if (!camera || !lens || sensor?.kind !== 'sensor' || glass?.kind !== 'lens') return undefined
+  return sights(camera, lens, picture ? `${picture.wideMm} ${picture.tallMm}` : '', () => sightThrough(lens, glass, picture ?? sensor))
+}
+const sights = perPairKey<PlacedPart, PlacedPart, Sight>('sights of a lens')
+
+type Glass = Extract<NonNullable<PlacedPart['part']['optics']>, { readonly kind: 'lens' }>
+const sightThrough = (lens: PlacedPart, glass: Glass, { wideMm, tallMm }: Picture): Sight => {
   const [w, h] = [wideMm / (2 * glass.focalMinMm), tallMm / (2 * glass.focalMinMm)]
   const { frame } = lens
   const edge = (x: number, y: number): Vec3 => unit(direction(frame, [x * w, y * h, -1]))
@@ -56,10 +61,13 @@ export const inTheWayOfLight = (piece: PlacedPart, lens: PlacedPart): boolean =>
   piece.part.role === 'matte-box' ||
   piece.host?.part.role === 'matte-box'
 
-const remembered = perPairKey<PlacedPart, PlacedPart, number>('into the picture')
+const intoOf = perPair('into the picture', ({ pyramid }: Sight, piece: PlacedPart): number =>
+  Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))),
+)
 
-const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, key: string): number =>
-  remembered(lens, piece, key, () => Math.max(...piece.solids.map(({ shape }) => reachInto(pyramid, shape, EDGE_MM))))
+/** Does a piece stand in what is seen? Not what the light goes through, nor what only touches the very edge. */
+const isIn = (sight: Sight, piece: PlacedPart): boolean =>
+  intoOf(sight, piece) > EDGE_MM && !inTheWayOfLight(piece, sight.lens)
 
 /**
  * Everything solid in the picture at the widest focal length, the deepest first; filters and hoods on the lens are
@@ -68,11 +76,15 @@ const intoOf = ({ lens, pyramid }: Sight, piece: PlacedPart, key: string): numbe
 export const inShotOf = (assembly: Assembly, picture?: Picture): readonly Intruder[] => {
   const sight = sightOf(assembly, picture)
   if (!sight) return []
-  const key = picture ? `${picture.wideMm} ${picture.tallMm}` : ''
-  const found: Intruder[] = []
-  for (const piece of assembly.placed) {
-    const intoMm = intoOf(sight, piece, key)
-    if (intoMm > EDGE_MM && !inTheWayOfLight(piece, sight.lens)) found.push({ piece, intoMm })
-  }
-  return found.sort((a, b) => b.intoMm - a.intoMm)
+  return assembly.placed
+    .filter((piece) => isIn(sight, piece))
+    .map((piece) => ({ piece, intoMm: intoOf(sight, piece) }))
+    .sort((a, b) => b.intoMm - a.intoMm)
+}
+
+/** Could a piece that comes or goes change what is in a picture? It stands in it, or the picture is taken by it. */
+export const touchesPicture = (piece: PlacedPart, assembly: Assembly, picture?: Picture): boolean => {
+  if (piece.host === undefined || piece.part.optics?.kind === 'lens') return true
+  const sight = sightOf(assembly, picture)
+  return sight !== undefined && isIn(sight, piece)
 }

@@ -7,11 +7,14 @@ import {
   direction,
   dot,
   emptyBounds,
+  isBeside,
   lengthOf,
   overlap,
   perKey,
+  perPair,
   perPairKey,
   point,
+  type Pyramid,
   scale,
   subtract,
   unit,
@@ -46,8 +49,12 @@ const eyeOf = (assembly: Assembly): Vec3 => {
   const { support } = assembly.setup
   const pad = support === 'shoulder' ? assembly.placed.find(({ part }) => part.grips.some(onShoulder)) : undefined
   const grip = pad?.part.grips.find(onShoulder)
-  return pad && grip ? add(point(pad.frame, grip.at), FROM_PAD) : add(axisOf(assembly), eyes[support])
+  const [camera] = assembly.placed
+  if (pad && grip) return eyePlaces(pad, 'pad', () => add(point(pad.frame, grip.at), FROM_PAD))
+  return camera ? eyePlaces(camera, support, () => add(camera.frame.at, eyes[support])) : eyes[support]
 }
+/** One eye for each piece that it goes by: who looks from there finds what was seen from there. */
+const eyePlaces = perKey<PlacedPart, Vec3>('eyes')
 const onShoulder = ({ kind }: PlacedPart['part']['grips'][number]): boolean => kind === 'shoulder'
 
 /** The eye before one screen: as far back from it as it has to be to read it. */
@@ -80,10 +87,10 @@ const fieldsOf: readonly (readonly [number, number])[] = Array.from({ length: FI
   ((2 * (i % FIELDS.across) + 1) / FIELDS.across - 1) / 2,
   ((2 * Math.floor(i / FIELDS.across) + 1) / FIELDS.down - 1) / 2,
 ])
+/** The fields at the corners, in order round the picture. */
+const corners = [0, FIELDS.across - 1, fieldsOf.length - 1, fieldsOf.length - FIELDS.across]
 /** Lines of sight start this far off the glass, so that the screen's own frame does not cut them. mm */
 const OFF_GLASS_MM = 2
-
-const remembered = perPairKey<PlacedPart, PlacedPart, readonly boolean[]>('sight lines')
 
 /** The upright box around a line of sight. */
 const between = (a: Vec3, b: Vec3): Bounds => ({
@@ -117,12 +124,14 @@ interface Sight {
   readonly spots: readonly Vec3[]
   readonly around: readonly Bounds[]
   readonly reach: Bounds
+  /** All the lines lie in it. */
+  readonly pyramid: Pyramid
 }
-const sights = perKey<PlacedPart, Sight>('sights of a picture')
+const sights = perPairKey<PlacedPart, Vec3, Sight>('sights of a picture')
 
 /** From an eye to a picture on a piece; a piece has one at most. */
 const sightOn = (piece: PlacedPart, picture: Picture, from: Vec3): Sight =>
-  sights(piece, from.join(), () => {
+  sights(piece, from, '', () => {
     const at = point(piece.frame, picture.at)
     const eye = eyeBefore(from, at)
     const [out, up] = [direction(piece.frame, picture.out), direction(piece.frame, picture.up)]
@@ -131,23 +140,27 @@ const sightOn = (piece: PlacedPart, picture: Picture, from: Vec3): Sight =>
       add(add(at, scale(out, OFF_GLASS_MM)), add(scale(right, x * picture.wideMm), scale(up, y * picture.tallMm))),
     )
     const around = spots.map((spot) => between(spot, eye))
-    return { at, eye, out, up, right, spots, around, reach: around.reduce(unite, emptyBounds) }
+    const [a = at, b = at, c = at, d = at] = corners.map((field) => spots[field])
+    const edges = [subtract(a, eye), subtract(b, eye), subtract(c, eye), subtract(d, eye)] as const
+    const reach = around.reduce(unite, emptyBounds)
+    return { at, eye, out, up, right, spots, around, reach, pyramid: { apex: eye, edges } }
   })
 
-/** Which of the lines of sight another piece cuts. */
-const cutsOf = (piece: PlacedPart, other: PlacedPart, { eye, spots, around }: Sight): readonly boolean[] =>
-  remembered(piece, other, eye.join(), () =>
-    spots.map((spot, i) => {
-      const box = around[i]
-      return (
-        box !== undefined &&
-        overlap(box, other.bounds) &&
-        other.solids.some(
-          ({ solid, shape, bounds }) => solid.matter === 'body' && overlap(box, bounds) && crosses(spot, eye, shape),
-        )
-      )
-    }),
-  )
+const cutsNone: readonly boolean[] = []
+/** Which of the lines of sight another piece cuts; an empty list when none. */
+const cutsOf = perPair('sight lines', ({ eye, spots, around, pyramid }: Sight, other: PlacedPart): readonly boolean[] => {
+  const inTheWay = other.solids.filter(({ solid, shape }) => solid.matter === 'body' && !isBeside(pyramid, shape))
+  if (inTheWay.length === 0) return cutsNone
+  const cuts = spots.map((spot, i) => {
+    const box = around[i]
+    return (
+      box !== undefined &&
+      overlap(box, other.bounds) &&
+      inTheWay.some(({ shape, bounds }) => overlap(box, bounds) && crosses(spot, eye, shape))
+    )
+  })
+  return cuts.some(Boolean) ? cuts : cutsNone
+})
 
 /** A picture on a piece, as it is seen from where the operator's eye is in this set-up. */
 const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watched => {
@@ -156,8 +169,8 @@ const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watch
   const { at, out, up, right, spots, reach } = sight
   const hiding = near(assembly.placed, reach)
     .filter((other) => other !== piece)
-    .map((other) => ({ other, cuts: cutsOf(piece, other, sight) }))
-    .filter(({ cuts }) => cuts.some(Boolean))
+    .map((other) => ({ other, cuts: cutsOf(sight, other) }))
+    .filter(({ cuts }) => cuts !== cutsNone)
     .sort((a, b) => b.cuts.filter(Boolean).length - a.cuts.filter(Boolean).length)
   const lost = spots.filter((_, i) => hiding.some(({ cuts }) => cuts[i])).length
   // What counts as upright for a screen that lies flat is the way the operator looks.

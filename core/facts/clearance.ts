@@ -11,6 +11,7 @@ import {
   inShotOf,
   isClamped,
   touchesEnds,
+  touchesPicture,
   touchesPlugs,
   touchesRooms,
   type Intruder,
@@ -22,7 +23,7 @@ import {
   ownScreenOf,
   watchedScreens,
 } from '../clearance/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { numberOf, perThing } from '../kernel/index.ts'
 import { startingFrom } from './before.ts'
 import { fact, type FactTable } from './define.ts'
 import type { Sees } from './figures.ts'
@@ -123,14 +124,25 @@ export const clearanceFacts: FactTable<Names> = {
   /** What the lens on the camera sees at its widest. */
   sight: fact([], ({ assembly }) => sightOf(assembly), 'glass'),
   /** What stands into any of the pictures, by the one it stands into deepest. */
-  inShot: fact(['deliveries', 'picture'], ({ assembly, deliveries, picture: chief }) => {
-    if (deliveries.length < 2) return inShotOf(assembly, chief)
-    const worst = new Map<PlacedPart, Intruder>()
-    for (const { picture } of deliveries)
-      for (const found of inShotOf(assembly, picture))
-        if (found.intoMm > (worst.get(found.piece)?.intoMm ?? 0)) worst.set(found.piece, found)
-    return [...worst.values()].sort((a, b) => b.intoMm - a.intoMm)
-  }),
+  inShot: fact(
+    ['deliveries', 'picture'],
+    startingFrom({
+      find: ({ assembly, deliveries, picture: chief }: Sees<'deliveries' | 'picture'>) => {
+        if (deliveries.length < 2) return inShotOf(assembly, chief)
+        const worst = new Map<PlacedPart, Intruder>()
+        for (const { picture } of deliveries)
+          for (const found of inShotOf(assembly, picture))
+            if (found.intoMm > (worst.get(found.piece)?.intoMm ?? 0)) worst.set(found.piece, found)
+        return [...worst.values()].sort((a, b) => b.intoMm - a.intoMm)
+      },
+      touches: (piece, { assembly, deliveries, picture: chief }) =>
+        deliveries.length < 2
+          ? touchesPicture(piece, assembly, chief)
+          : deliveries.some(({ picture }) => touchesPicture(piece, assembly, picture)),
+      about: ({ piece }) => [piece],
+      key: ({ deliveries, picture: chief }) => `${numberOf(deliveries)} ${chief ? numberOf(chief) : ''}`,
+    }),
+  ),
   /** What locks each other, whatever is put on last. */
   jams: fact([], ({ assembly }, was) => jamsIn(assembly.placed, was)),
 }

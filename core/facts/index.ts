@@ -1,7 +1,7 @@
 export * from './figures.ts'
 export * from './facts.ts'
 export { type Reads, takenFrom, type Watched } from './moment.ts'
-export { lotOf, lotOfParts } from './lots.ts'
+export { lotOf, lotOfParts, pickedFrom } from './lots.ts'
 export { leadsOfSetups } from './setups.ts'
 export { givers } from './plan.ts'
 export { FactFailure } from './failure.ts'

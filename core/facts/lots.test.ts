@@ -4,7 +4,7 @@ import { type Assembly, placeSetup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import type { Ask } from '../engine/index.ts'
 import { factsOf, lotOf, lotOfParts } from './index.ts'
-import { inLot, lotNamed } from './lots.ts'
+import { lotNamed, Lots } from './lots.ts'
 
 const context = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
 const [setup] = secondMark.setups
@@ -40,11 +40,10 @@ test('a lot that the part alone tells asks each part once, however often and whe
   const noting = (of: Assembly): { readonly assembly: Assembly } => {
     const ask: Ask = {
       kept: new Map(),
-      leaf: () => undefined,
-      query: (name) => inLot(facts, lotNamed(name)?.lot ?? -1),
+      leaf: (name) => Lots.of(of.placed).get(lotNamed(name)?.lot ?? -1),
+      query: () => undefined,
     }
-    const facts = { assembly: of, ask }
-    return facts
+    return { assembly: of, ask } as { readonly assembly: Assembly }
   }
   const anew = placeSetup(structuredClone(secondMark), structuredClone(setup), context.catalogue)
   const found = light(noting(assembly))

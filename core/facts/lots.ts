@@ -1,6 +1,6 @@
-import type { Assembly, PlacedPart } from '../assembly/index.ts'
+import { type Assembly, changeBetween, type PlacedPart } from '../assembly/index.ts'
 import { type Concern, concerns, type Part } from '../catalogue/index.ts'
-import type { Ask } from '../engine/index.ts'
+import { type Ask, equalValues } from '../engine/index.ts'
 import { perThing } from '../kernel/index.ts'
 
 /**
@@ -51,7 +51,7 @@ const lotsOf = (piece: PlacedPart): readonly number[] => {
   return (known.lots = all)
 }
 
-type ByLot = readonly (readonly PlacedPart[] | undefined)[]
+type ByLot = (readonly PlacedPart[] | undefined)[]
 const sortedOf = (placed: readonly PlacedPart[]): ByLot => {
   const all: (PlacedPart[] | undefined)[] = lots.map(() => undefined)
   for (const piece of placed)
@@ -60,16 +60,56 @@ const sortedOf = (placed: readonly PlacedPart[]): ByLot => {
       if (list) list.push(piece)
       else all[lot] = [piece]
     }
-  return all
+  return all.map((list) => list ?? nobody)
 }
 
-/** All pieces sorted once for who asks in a moment. It goes with the moment: most lists of pieces are of a try. */
-const sortedFor = ({ kept: here }: Ask, placed: readonly PlacedPart[]): ByLot => {
-  const known = here.get(placed) as ByLot | undefined
-  if (known) return known
-  const sorted = sortedOf(placed)
-  here.set(placed, sorted)
-  return sorted
+/**
+ * A list of pieces, lot by lot. After an edit only the lots of what came or went are looked through again; all others
+ * are the very lists they were.
+ */
+export class Lots {
+  readonly placed: readonly PlacedPart[]
+  /** The lots as they are; what is not known yet is looked up when it is asked for. */
+  readonly #lists: ByLot
+  /** What the lots that are not known yet were, to be the same lists again where they say the same. */
+  readonly #were: ReadonlyMap<number, readonly PlacedPart[]>
+
+  private constructor(placed: readonly PlacedPart[], lists: ByLot, were: ReadonlyMap<number, readonly PlacedPart[]>) {
+    this.placed = placed
+    this.#lists = lists
+    this.#were = were
+  }
+
+  /** All pieces, sorted once. */
+  static of(placed: readonly PlacedPart[]): Lots {
+    return new Lots(placed, sortedOf(placed), new Map())
+  }
+
+  /** The same of the pieces as they are after an edit. */
+  after(placed: readonly PlacedPart[]): Lots {
+    if (placed === this.placed) return this
+    const change = changeBetween(this.placed, placed)
+    const lists = change ? this.#lists.slice() : []
+    const were = new Map<number, readonly PlacedPart[]>()
+    for (const [lot, list] of this.#were) if (!this.#lists[lot]) were.set(lot, list)
+    const letGo = (lot: number): void => {
+      const list = this.#lists[lot]
+      if (list) were.set(lot, list)
+      lists[lot] = undefined
+    }
+    if (change) for (const piece of [...change.came, ...change.went]) lotsOf(piece).forEach(letGo)
+    else for (const lot of this.#lists.keys()) letGo(lot)
+    return new Lots(placed, lists, were)
+  }
+
+  /** The pieces of one lot, in the order of all. */
+  get(lot: number): readonly PlacedPart[] {
+    const known = this.#lists[lot]
+    if (known) return known
+    const found = this.placed.filter((piece) => lotsOf(piece).includes(lot))
+    const was = this.#were.get(lot)
+    return (this.#lists[lot] = was && equalValues(was, found) ? was : found)
+  }
 }
 
 /** What a query sees of the figures: what it asks with, and the pieces it looks at. */
@@ -80,33 +120,32 @@ interface Asking {
 type Placed = { readonly assembly: Pick<Assembly, 'placed'> }
 
 const names = new Map<string, { readonly lot: number; readonly about: Concern | undefined }>()
-/** Which lot a query names; undefined for a query that names none. */
-export const lotNamed = (query: string) => names.get(query)
+/** Which lot a leaf names; undefined for one that names none. */
+export const lotNamed = (leaf: string) => names.get(leaf)
 
-/** The pieces of one lot, in the order of all. */
-export const inLot = (facts: Placed, lot: number): readonly PlacedPart[] => {
-  const { placed } = facts.assembly
-  const { ask } = facts as Placed & Asking
-  const wanted = lots[lot]
-  return (ask ? sortedFor(ask, placed)[lot] : placed.filter((piece) => wanted && isIn(wanted, piece))) ?? nobody
+/** The leaf that a lot is picked from; any other leaf is what it is. */
+export const pickedFrom = (leaf: string): string => {
+  const lot = names.get(leaf)
+  return lot ? `${lot.about ?? 'assembly'}.placed` : leaf
 }
 
-/** A question of its own where the figures note what is read of them. */
+/** A leaf of its own where the figures note what is read of them. */
 const asked = (lot: number): ((facts: Placed) => readonly PlacedPart[]) => {
   const all = `lot ${lot}`
   names.set(all, { lot, about: undefined })
   for (const about of concerns) names.set(`${all} ${about}`, { lot, about })
   return (facts) => {
     const { ask, about } = facts as Placed & Asking
-    if (!ask) return inLot(facts, lot)
-    return ask.query(about ? `${all} ${about}` : all) as readonly PlacedPart[]
+    if (ask) return ask.leaf(about ? `${all} ${about}` : all) as readonly PlacedPart[]
+    const wanted = lots[lot]
+    return facts.assembly.placed.filter((piece) => wanted && isIn(wanted, piece))
   }
 }
 
 /**
  * States a lot: the placed pieces that are so, each told by itself alone.
  * @param wanted must hang on the piece and on nothing else
- * @returns the pieces of the lot in some figures, a question of its own where the figures note what is read of them
+ * @returns the pieces of the lot in some figures, a leaf of its own where the figures note what is read of them
  * @example `const held = lotOf(({ mate }) => mate?.ok)`, then `held(facts)`
  */
 export const lotOf = (wanted: Wanted): ((facts: Placed) => readonly PlacedPart[]) => {

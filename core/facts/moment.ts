@@ -13,7 +13,7 @@ import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query
 import type { Context } from '../context/index.ts'
 import { keyed, perThing } from '../kernel/index.ts'
 import type { Facts } from './figures.ts'
-import { inLot, lotNamed } from './lots.ts'
+import { lotNamed, Lots } from './lots.ts'
 import { ofSetups } from './setups.ts'
 
 /**
@@ -83,6 +83,8 @@ const concernLeaves = concerns.map((concern) => ({
 export class MomentLeaves {
   readonly #objects: Readonly<Record<Fielded, object>>
   readonly #lists = new Map<string, unknown>()
+  /** The pieces lot by lot, of one concern each, as soon as they are asked for. */
+  readonly #lots = new Map<Concern | undefined, Lots>()
 
   constructor(assembly: Assembly, context: Context, before?: MomentLeaves) {
     const { rig, setup, placed, byInstance, braces, loose } = assembly
@@ -154,14 +156,31 @@ export class MomentLeaves {
         }),
       )
     }
+    if (before) for (const [about, lots] of before.#lots) this.#lots.set(about, lots.after(this.#placedOf(about)))
+  }
+
+  #fieldOf(name: string): unknown {
+    const [of, field] = pathOf(name)
+    return (this.#objects[of] as Readonly<Record<string, unknown>> | undefined)?.[field]
+  }
+
+  #placedOf(about: Concern | undefined): Assembly['placed'] {
+    return this.#lists.get(about ? `${about}.placed` : 'assembly.placed') as Assembly['placed']
+  }
+
+  #lotsOf(about: Concern | undefined): Lots {
+    const known = this.#lots.get(about)
+    if (known) return known
+    const lots = Lots.of(this.#placedOf(about))
+    this.#lots.set(about, lots)
+    return lots
   }
 
   readonly get: Leaves = (name) => {
     const known = this.#lists.get(name)
     if (known !== undefined || this.#lists.has(name)) return known
-    const [of, field] = pathOf(name)
-    const object = this.#objects[of] as Readonly<Record<string, unknown>> | undefined
-    const value = object?.[field]
+    const lot = lotNamed(name)
+    const value = lot ? this.#lotsOf(lot.about).get(lot.lot) : this.#fieldOf(name)
     this.#lists.set(name, value)
     return value
   }
@@ -387,13 +406,8 @@ export const queriesFor = (
   return (name) => {
     const known = made.get(name)
     if (known) return known
-    const lot = lotNamed(name)
     const id = name.slice(name.indexOf(' ') + 1)
-    const question: Question | undefined = lot
-      ? { about: lot.about, answer: (seen) => inLot(seen, lot.lot) }
-      : name.startsWith('fact ')
-        ? facts[id]
-        : rules(id)
+    const question: Question | undefined = name.startsWith('fact ') ? facts[id] : rules(id)
     if (!question) return undefined
     const query: Query = (ask, was) =>
       question.answer(viewOf(ask, question.about), () => watchedOf(ask, question.about), was)

@@ -19,6 +19,25 @@ const sidesOf = perThing('sides of a pyramid', ({ edges }: Pyramid): readonly Ve
 
 const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.map(unit) : [unit(shape.half)])
 
+/** The least a shape reaches over any one side, or over the first by which that is no more than enough, mm. */
+const leastBySides = (pyramid: Pyramid, shape: Placed, enough: number): number => {
+  const { apex } = pyramid
+  const from = subtract(shape.centre, apex)
+  let least = Infinity
+  for (const d of sidesOf(pyramid)) {
+    const value = dot(from, d) + reach(shape, d)
+    if (value < least) least = value
+    if (value <= enough) break
+  }
+  return least
+}
+
+/** What stands off by less than this still touches, mm. */
+const TOUCHES = 1e-6
+/** Is a shape off a pyramid by one of its sides alone? Then no line from its point that lies within it meets the shape. */
+export const isBeside = (pyramid: Pyramid, shape: Placed): boolean =>
+  leastBySides(pyramid, shape, -TOUCHES) <= -TOUCHES
+
 /**
  * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to
  * be clear of it; zero or less: outside. Exact for boxes (separating axes of two convex bodies: sides, faces, crosses
@@ -29,10 +48,8 @@ export const reachInto = (pyramid: Pyramid, shape: Placed, enough = -Infinity): 
   const { apex, edges } = pyramid
   const sides = sidesOf(pyramid)
   // Most shapes are outside by one of the sides alone.
-  for (const d of sides) {
-    const value = dot(subtract(shape.centre, apex), d) + reach(shape, d)
-    if (value <= enough) return value
-  }
+  const bySides = leastBySides(pyramid, shape, enough)
+  if (bySides <= enough) return bySides
   const own = axesOf(shape)
   const tried: Vec3[] = [...sides]
   for (const axis of own) tried.push(axis, scale(axis, -1))

@@ -1,3 +1,4 @@
+import { perThing } from './memo.ts'
 import type { Placed } from './shape.ts'
 import { add, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
@@ -15,6 +16,15 @@ const cut = (
   return next[0] <= next[1] ? next : undefined
 }
 
+/** A way along a shape from its middle, and how far it goes, mm. */
+interface Axis {
+  readonly axis: Vec3
+  readonly half: number
+}
+const axesOf = perThing('axes of a shape', (shape: Placed): readonly Axis[] =>
+  (shape.kind === 'box' ? shape.edges : [shape.half]).map((edge) => ({ axis: unit(edge), half: lengthOf(edge) })),
+)
+
 /**
  * Does the straight line from one point to another pass through a shape?
  * @example from 10 mm in front of a 10 mm cube's middle to 10 mm behind it: yes; the same 6 mm higher: no
@@ -22,17 +32,15 @@ const cut = (
 export const crosses = (from: Vec3, to: Vec3, shape: Placed): boolean => {
   const start = subtract(from, shape.centre)
   const way = subtract(to, from)
-  let range: [number, number] | undefined = [0, 1]
+  let range: readonly [number, number] | undefined = [0, 1]
   if (shape.kind === 'box') {
-    for (const edge of shape.edges) {
-      const half = lengthOf(edge)
-      const axis = unit(edge)
-      if (range) range = cut(range, dot(start, axis), dot(way, axis), -half, half)
+    for (const { axis, half } of axesOf(shape)) {
+      range = cut(range, dot(start, axis), dot(way, axis), -half, half)
+      if (!range) return false
     }
-    return range !== undefined
+    return true
   }
-  const half = lengthOf(shape.half)
-  const axis = unit(shape.half)
+  const { axis, half } = axesOf(shape)[0] as Axis
   range = cut(range, dot(start, axis), dot(way, axis), -half, half)
   if (!range) return false
   const across = (p: Vec3): Vec3 => subtract(p, scale(axis, dot(p, axis)))

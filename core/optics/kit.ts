@@ -12,6 +12,7 @@ import {
   standardOf,
   cheapestFirst,
 } from '../catalogue/index.ts'
+import { perKey } from '../kernel/index.ts'
 import { angleDeg, diagonalMm, equivalentMm } from './field.ts'
 import { pictureOf } from './front.ts'
 
@@ -48,8 +49,9 @@ export const mountsOf = (part: Part, kind: Kind, side: Mount['side']): readonly 
     .map((mount) => ({ part, mount }))
 
 /** The size of a lens's filter thread or clamp-on front, mm. */
+const sizes = perKey<Part, number | undefined>('sizes of a part')
 export const sizeOn = (part: Part, kind: 'filter' | 'clamp', side: Mount['side'] = 'holds'): number | undefined =>
-  diameterOf(mountsOf(part, kind, side)[0]?.mount.family)
+  sizes(part, `${kind} ${side}`, () => diameterOf(mountsOf(part, kind, side)[0]?.mount.family))
 
 const goTogether = (hosts: readonly MountEnd[], guests: readonly MountEnd[]): boolean =>
   hosts.some((host) => guests.some((guest) => mate(host, guest).ok))

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { guestsOf, type PlacedPart } from '../../assembly/index.ts'
-import { perPair } from '../../kernel/index.ts'
+import { perPair, perThing } from '../../kernel/index.ts'
+import type { Part } from '../../catalogue/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { pointName } from '../places.ts'
@@ -12,11 +13,14 @@ interface Pair {
 
 const pairOf = perPair('pairs on one host', (first: PlacedPart, second: PlacedPart): Pair => ({ first, second }))
 
+/** Has a part any mount whose metal another one shares? On all others nobody is in anybody's way. */
+const sharesMetal = perThing('shares metal', ({ mounts }: Part): boolean => mounts.some(({ shares }) => shares?.length))
+
 const pairs = ({ assembly: { placed } }: Sees): Pair[] => {
   const guests = guestsOf(placed)
   const all: Pair[] = []
   for (const second of placed) {
-    const beside = second.host ? (guests.get(second.host) ?? []) : []
+    const beside = second.host && sharesMetal(second.host.part) ? (guests.get(second.host) ?? []) : []
     for (const first of beside) {
       if (first === second) break
       if (first.joint?.hostMount !== second.joint?.hostMount) all.push(pairOf(first, second))

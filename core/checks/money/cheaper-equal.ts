@@ -22,7 +22,11 @@ const canBeWeighed = ({ part }: PlacedPart): boolean => !standRoles.has(part.rol
 
 const inBoxes = perThing(
   'what comes in boxes',
-  (lines: Cost['lines']): ReadonlySet<string> => new Set(lines.flatMap(({ part }) => part.includes ?? [])),
+  (lines: Cost['lines']): ReadonlySet<string> => {
+    const all = new Set<string>()
+    for (const { part } of lines) if (part.includes) for (const one of part.includes) all.add(one)
+    return all
+  },
 )
 /** Neither part has to do with anything else in a box, nor lies in the locker: then the bill falls by their difference. */
 const arePlain = ({ cost, context: { owned } }: Sees<'cost'>, ...parts: readonly Part[]): boolean =>

@@ -88,14 +88,13 @@ const filters = (facts: Sees<'needs' | 'unmet'>): Forgotten => {
   const wanted =
     facts.needs.some(({ capability }) => capability === 'nd') &&
     facts.unmet.some(({ capability }) => capability === 'nd')
+  if (!wanted) return { what: 'filters', count: 0, costMinor: 0 }
   const lens = lensOf(facts.assembly)?.lens.part
   // The cheapest that goes before this lens: into its thread, by rings, or into the tray of the box that is along.
-  const known = wanted
-    ? (facts.context.catalogue.byRole.get('filter') ?? [])
-        .filter(({ provides }) => provides.includes('nd'))
-        .map((filter) => ({ filter, alone: toPay(facts, filter) }))
-        .sort((a, b) => a.alone - b.alone)
-    : []
+  const known = (facts.context.catalogue.byRole.get('filter') ?? [])
+    .filter(({ provides }) => provides.includes('nd'))
+    .map((filter) => ({ filter, alone: toPay(facts, filter) }))
+    .sort((a, b) => a.alone - b.alone)
   let least = Infinity
   for (const { filter, alone } of known) {
     if (alone >= least) break
@@ -106,7 +105,7 @@ const filters = (facts: Sees<'needs' | 'unmet'>): Forgotten => {
         parts.reduce((sum, part) => sum + toPay(facts, part), 0),
       )
   }
-  return { what: 'filters', count: wanted ? 1 : 0, costMinor: Number.isFinite(least) ? least : 0 }
+  return { what: 'filters', count: 1, costMinor: Number.isFinite(least) ? least : 0 }
 }
 
 /** Everything the job needs and the plan does not have, with what it costs. */

@@ -25,16 +25,12 @@ const lensServed = ({ lensKit, assembly }: Sees<'lensKit'>, part: Part): string 
   return serves?.part.name
 }
 
-/** The pieces that sit on something or are plugged in, in any set-up. */
-const inUse = perThing(
-  'pieces in use',
-  ({ joints, links, off = [] }: Setup): ReadonlySet<string> =>
-    new Set([
-      ...joints.map(({ guest }) => guest),
-      ...links.map(({ cable }) => cable),
-      ...off.map(({ instance }) => instance),
-    ]),
-)
+const seated = perThing('pieces that sit', (joints: Setup['joints']) => new Set(joints.map(({ guest }) => guest)))
+const plugged = perThing('leads that are plugged in', (links: Setup['links']) => new Set(links.map(({ cable }) => cable)))
+
+/** Does a piece sit on something, or is it plugged in, or worn? */
+const isUsed = ({ joints, links, off = [] }: Setup, id: string): boolean =>
+  seated(joints).has(id) || plugged(links).has(id) || off.some(({ instance }) => instance === id)
 
 /** A piece of the kit that sits on nothing in any set-up. */
 export const loosePart = defineCheck<{ instance: Instance; part: Part }, object, 'lensKit' | 'points'>({
@@ -67,7 +63,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
   judge: ({ instance, part }, facts) => {
     const { assembly } = facts
     const names = { part: part.name, lens: '' }
-    const used = assembly.rig.setups.some((setup) => inUse(setup).has(instance.id))
+    const used = assembly.rig.setups.some((setup) => isUsed(setup, instance.id))
     if (part.power?.store && !used) return { group: 'silent', message: 'spare', names }
     const lens = used ? undefined : lensServed(facts, part)
     if (lens) return { group: 'silent', message: 'glass', names: { ...names, lens } }
