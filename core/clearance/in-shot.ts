@@ -29,7 +29,9 @@ export const sightOf = (assembly: Assembly, picture?: Picture): Sight | undefine
   const lens = assembly.placed.find(({ part }) => part.optics?.kind === 'lens')
   const glass = lens?.part.optics
   if (!camera || !lens || sensor?.kind !== 'sensor' || glass?.kind !== 'lens') return undefined
-  return sights(camera, lens, picture ? `${picture.wideMm} ${picture.tallMm}` : '', () => sightThrough(lens, glass, picture ?? sensor))
+  return sights(camera, lens, picture ? `${picture.wideMm} ${picture.tallMm}` : '', () =>
+    sightThrough(lens, glass, picture ?? sensor),
+  )
 }
 const sights = perPairKey<PlacedPart, PlacedPart, Sight>('sights of a lens')
 

@@ -148,19 +148,22 @@ const sightOn = (piece: PlacedPart, picture: Picture, from: Vec3): Sight =>
 
 const cutsNone: readonly boolean[] = []
 /** Which of the lines of sight another piece cuts; an empty list when none. */
-const cutsOf = perPair('sight lines', ({ eye, spots, around, pyramid }: Sight, other: PlacedPart): readonly boolean[] => {
-  const inTheWay = other.solids.filter(({ solid, shape }) => solid.matter === 'body' && !isBeside(pyramid, shape))
-  if (inTheWay.length === 0) return cutsNone
-  const cuts = spots.map((spot, i) => {
-    const box = around[i]
-    return (
-      box !== undefined &&
-      overlap(box, other.bounds) &&
-      inTheWay.some(({ shape, bounds }) => overlap(box, bounds) && crosses(spot, eye, shape))
-    )
-  })
-  return cuts.some(Boolean) ? cuts : cutsNone
-})
+const cutsOf = perPair(
+  'sight lines',
+  ({ eye, spots, around, pyramid }: Sight, other: PlacedPart): readonly boolean[] => {
+    const inTheWay = other.solids.filter(({ solid, shape }) => solid.matter === 'body' && !isBeside(pyramid, shape))
+    if (inTheWay.length === 0) return cutsNone
+    const cuts = spots.map((spot, i) => {
+      const box = around[i]
+      return (
+        box !== undefined &&
+        overlap(box, other.bounds) &&
+        inTheWay.some(({ shape, bounds }) => overlap(box, bounds) && crosses(spot, eye, shape))
+      )
+    })
+    return cuts.some(Boolean) ? cuts : cutsNone
+  },
+)
 
 /** A picture on a piece, as it is seen from where the operator's eye is in this set-up. */
 const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watched => {

@@ -35,8 +35,7 @@ const leastBySides = (pyramid: Pyramid, shape: Placed, enough: number): number =
 /** What stands off by less than this still touches, mm. */
 const TOUCHES = 1e-6
 /** Is a shape off a pyramid by one of its sides alone? Then no line from its point that lies within it meets the shape. */
-export const isBeside = (pyramid: Pyramid, shape: Placed): boolean =>
-  leastBySides(pyramid, shape, -TOUCHES) <= -TOUCHES
+export const isBeside = (pyramid: Pyramid, shape: Placed): boolean => leastBySides(pyramid, shape, -TOUCHES) <= -TOUCHES
 
 /**
  * How far a convex shape reaches into a pyramid, mm: the least over all tried directions of what would have to move to

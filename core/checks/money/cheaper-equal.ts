@@ -20,14 +20,11 @@ interface Equal {
 /** What a stand has to bear is for its own rules to judge. */
 const canBeWeighed = ({ part }: PlacedPart): boolean => !standRoles.has(part.role)
 
-const inBoxes = perThing(
-  'what comes in boxes',
-  (lines: Cost['lines']): ReadonlySet<string> => {
-    const all = new Set<string>()
-    for (const { part } of lines) if (part.includes) for (const one of part.includes) all.add(one)
-    return all
-  },
-)
+const inBoxes = perThing('what comes in boxes', (lines: Cost['lines']): ReadonlySet<string> => {
+  const all = new Set<string>()
+  for (const { part } of lines) if (part.includes) for (const one of part.includes) all.add(one)
+  return all
+})
 /** Neither part has to do with anything else in a box, nor lies in the locker: then the bill falls by their difference. */
 const arePlain = ({ cost, context: { owned } }: Sees<'cost'>, ...parts: readonly Part[]): boolean =>
   parts.every(({ id, includes }) => !includes?.length && !owned.has(id) && !inBoxes(cost.lines).has(id))

@@ -26,7 +26,10 @@ const lensServed = ({ lensKit, assembly }: Sees<'lensKit'>, part: Part): string 
 }
 
 const seated = perThing('pieces that sit', (joints: Setup['joints']) => new Set(joints.map(({ guest }) => guest)))
-const plugged = perThing('leads that are plugged in', (links: Setup['links']) => new Set(links.map(({ cable }) => cable)))
+const plugged = perThing(
+  'leads that are plugged in',
+  (links: Setup['links']) => new Set(links.map(({ cable }) => cable)),
+)
 
 /** Does a piece sit on something, or is it plugged in, or worn? */
 const isUsed = ({ joints, links, off = [] }: Setup, id: string): boolean =>
