@@ -1,4 +1,5 @@
-import type { AddressInfo } from 'node:net'
+import { type AddressInfo, connect } from 'node:net'
+import { setTimeout as wait } from 'node:timers/promises'
 import { firstMark, secondMark } from '@zucchini/demo/scenario'
 import type { Frame, Sample } from '@zucchini/contract'
 import { type Kit, startKit } from './testing/kit.ts'
@@ -138,4 +139,29 @@ test('the oldest gives way when too many are played, and an unknown one is refus
   expect(gone.body).toMatchObject({
     error: { code: 'rehearsal-unknown', message: 'This rehearsal was put away. Start it again.' },
   })
+})
+
+test('who hangs up before the first frame is there leaves nothing running', async () => {
+  const { id } = await start()
+  // Another server has to look the rehearsal up first, and the database takes its time.
+  const other = await startKit({ keep: true })
+  const ask = other.db.query.bind(other.db)
+  let asked: () => void = () => undefined
+  const looking = new Promise<void>((done) => (asked = done))
+  other.db.query = (async (...args: Parameters<typeof ask>) => {
+    asked()
+    await wait(100)
+    return ask(...args)
+  }) as typeof ask
+  await other.app.listen({ port: 0, host: '127.0.0.1' })
+  const { port } = other.app.server.address() as AddressInfo
+  const ticking = () => process.getActiveResourcesInfo().filter((one) => one === 'Timeout').length
+  const before = ticking()
+  const socket = connect(port, '127.0.0.1')
+  socket.write(`GET /api/rehearsals/${id}/stream HTTP/1.1\r\nhost: 127.0.0.1:4310\r\n\r\n`)
+  await looking
+  socket.destroy()
+  await wait(400)
+  expect(ticking()).toBeLessThanOrEqual(before)
+  await other.close()
 })

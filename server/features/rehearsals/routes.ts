@@ -1,11 +1,8 @@
 import * as contract from '@zucchini/contract'
-import { PassThrough } from 'node:stream'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
 import type { Frame } from '@zucchini/contract'
+import { streamEvents } from '../../streams.ts'
 import type { RehearsalService } from './service.ts'
-
-/** A line now and then, so that a connection that is gone is noticed. */
-const PING_MS = 15_000
 
 export const rehearsalRoutes =
   (rehearsals: RehearsalService): FastifyPluginCallbackZod =>
@@ -28,19 +25,12 @@ export const rehearsalRoutes =
       },
       async (request, reply) => {
         const session = await rehearsals.get(request.params.id)
-        const stream = new PassThrough()
-        const send = (event: string, data: unknown) =>
-          stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
-        const tell = (frame: Frame) => void send('frame', frame)
-        const ping = setInterval(() => stream.write(': still here\n\n'), PING_MS)
-        tell(session.frame())
-        session.listeners.add(tell)
-        request.raw.on('close', () => {
-          clearInterval(ping)
-          session.listeners.delete(tell)
-          stream.end()
+        return streamEvents(reply, (send) => {
+          const tell = (frame: Frame) => send(frame, 'frame')
+          tell(session.frame())
+          session.listeners.add(tell)
+          return () => session.listeners.delete(tell)
         })
-        return reply.header('content-type', 'text/event-stream').header('cache-control', 'no-store').send(stream)
       },
     )
 

@@ -191,18 +191,18 @@ export class RehearsalService {
   /** The change of a session that is under way. */
   readonly #changing = new WeakMap<Session, Promise<void>>()
   readonly #timer: NodeJS.Timeout
-  #ticking = false
+  #ticking: Promise<void> | undefined
 
   constructor(db: DataSource, catalogue: CatalogueService) {
     this.#db = db
     this.#catalogue = catalogue
-    this.#timer = setInterval(() => void this.#tick(), TICK_MS)
+    this.#timer = setInterval(() => {
+      this.#ticking ??= this.#tick().finally(() => (this.#ticking = undefined))
+    }, TICK_MS)
     this.#timer.unref()
   }
 
   async #tick(): Promise<void> {
-    if (this.#ticking) return
-    this.#ticking = true
     try {
       for (const session of this.#sessions.values()) {
         if (session.listeners.size > 0) {
@@ -214,8 +214,6 @@ export class RehearsalService {
       }
     } catch {
       // The database is away for a moment: what is being watched goes on from memory.
-    } finally {
-      this.#ticking = false
     }
   }
 
@@ -283,8 +281,10 @@ export class RehearsalService {
     if (done.affectedRows !== 1) throw new Refusal('rehearsal-unknown')
   }
 
-  close(): void {
+  /** Done when nothing is being played or stored any more. */
+  async close(): Promise<void> {
     clearInterval(this.#timer)
+    await this.#ticking
     this.#sessions.clear()
   }
 

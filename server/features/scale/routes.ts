@@ -1,28 +1,20 @@
 import * as contract from '@zucchini/contract'
 import type { FastifyPluginCallbackZod } from 'fastify-type-provider-zod'
+import { streamEvents } from '../../streams.ts'
 import type { LockerService } from '../locker/service.ts'
 import { type ScaleService, STEP_S } from './service.ts'
 
 export const scaleRoutes =
   (scale: ScaleService, locker: LockerService): FastifyPluginCallbackZod =>
   (app, _, done) => {
-    app.get(contract.SCALE_STREAM, { schema: { hide: true } }, async (request, reply) => {
-      reply.hijack()
-      reply.raw.writeHead(200, {
-        'content-type': 'text/event-stream',
-        'cache-control': 'no-cache',
-        connection: 'keep-alive',
-      })
-      const tell = () => reply.raw.write(`data: ${JSON.stringify(scale.frame())}\n\n`)
-      tell()
-      const timer = setInterval(tell, STEP_S * 1000)
-      const end = () => {
-        clearInterval(timer)
-        reply.raw.end()
-      }
-      request.raw.once('close', end)
-      app.server.once('close', end)
-    })
+    app.get(contract.SCALE_STREAM, { schema: { hide: true } }, async (_request, reply) =>
+      streamEvents(reply, (send) => {
+        const tell = () => send(scale.frame())
+        tell()
+        const timer = setInterval(tell, STEP_S * 1000)
+        return () => clearInterval(timer)
+      }),
+    )
 
     app.post(
       contract.layOnScale.path,
