@@ -90,3 +90,22 @@ test('the other set-ups are assessed once, and only when a way out reaches them'
   waysOut(own, before, turned)
   expect(fresh).toEqual([])
 })
+
+test('hints that a way out brings are told with it: all that is then said and was not before', () => {
+  const had = new Set(before.findings.map(troubleOf))
+  const told: string[] = []
+  for (const { ways: all } of ways)
+    for (const { remedy, kind, hints } of all) {
+      const edited = edit(firstMark, remedy.commands, context.catalogue)
+      if (!edited.ok) throw new Error('it was tried')
+      const after = evaluate(edited.value, 'crossing', context)
+      const isNew = after.findings.filter((one) => one.level === 'hint' && !had.has(troubleOf(one))).map(troubleOf)
+      const here = hints.filter(({ setup }) => setup === 'crossing').map(({ finding }) => troubleOf(finding))
+      // Of what takes another's place the same is said as before, by another name.
+      if (kind !== 'swap' && kind !== 'lead') expect(here).toEqual(expect.arrayContaining(isNew))
+      for (const { finding } of hints) expect(finding.level).toBe('hint')
+      told.push(...here)
+    }
+  // A second make of pack is one more thing to charge.
+  expect(told.some((one) => one.includes('too-many-battery-kinds'))).toBe(true)
+})

@@ -18,6 +18,8 @@ export interface Way {
   readonly as: Exclude<Verdict['as'], 'refused'>
   /** Risks that are new, by set-up; none for a plain way out. */
   readonly gained: Verdict['gained']
+  /** Hints that are new, by set-up: no harm that forbids it, but worth a word. */
+  readonly hints: Verdict['hints']
 }
 
 /** So many are offered; a good colleague names a few. */
@@ -34,8 +36,8 @@ const workOf = ({ assembly, facts }: Assessment, after: Judged): Pick<Way, 'seco
 }
 
 /** How many rules have something new to say; the same in four parts of the day is one trouble. */
-const kindsNew = ({ gained }: Way): number =>
-  new Set(gained.map(({ setup, finding }) => `${setup} ${finding.check}`)).size
+const kindsNew = (found: Verdict['gained']): number =>
+  new Set(found.map(({ setup, finding }) => `${setup} ${finding.check}`)).size
 
 /** What is left of it: nothing, the finding itself where it is only less, or the gravest thing that is new. */
 const leftOf = (finding: Finding, { as, gained }: Way): number => {
@@ -53,8 +55,9 @@ const inOrder =
       Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
       leftOf(finding, a) - leftOf(finding, b) ||
       ranks[a.as] - ranks[b.as] ||
-      kindsNew(a) - kindsNew(b) ||
+      kindsNew(a.gained) - kindsNew(b.gained) ||
       costs(a) - costs(b) ||
+      kindsNew(a.hints) - kindsNew(b.hints) ||
       Number(a.tools.length > 0) - Number(b.tools.length > 0) ||
       a.effect.massG - b.effect.massG ||
       a.seconds - b.seconds
@@ -77,8 +80,8 @@ const ofDifferentKinds = (ways: readonly Way[]): readonly Way[] => {
  */
 export const waysOut = (known: Known, before: Assessment, finding: Finding, most?: number): readonly Way[] => {
   const ways = search(known, before.setupId, finding, most).flatMap(
-    ({ remedy, kind, verdict: { as, gained, after } }): Way[] =>
-      after ? [{ remedy, kind, effect: changeOf(before, after), ...workOf(before, after), as, gained }] : [],
+    ({ remedy, kind, verdict: { as, gained, hints, after } }): Way[] =>
+      after ? [{ remedy, kind, effect: changeOf(before, after), ...workOf(before, after), as, gained, hints }] : [],
   )
   // Nobody pays who need not.
   const free = ways.filter(({ as }) => as !== 'price')
@@ -91,7 +94,7 @@ export const waysOut = (known: Known, before: Assessment, finding: Finding, most
       (a, b) =>
         Number(takesAway(a.kind)) - Number(takesAway(b.kind)) ||
         leftOf(finding, a) - leftOf(finding, b) ||
-        kindsNew(a) - kindsNew(b),
+        kindsNew(a.gained) - kindsNew(b.gained),
     )
   return ofDifferentKinds((isFree ? free : [...free, ...paid.slice(0, MOST_PAID)]).toSorted(inOrder(finding))).slice(
     0,

@@ -48,6 +48,12 @@ export interface Known {
   readonly factsOf: (setup: string) => Facts
 }
 
+/** Something that is said after a way out and was not before, or is worse than it was; and in which set-up. */
+export interface New {
+  readonly setup: string
+  readonly finding: Finding
+}
+
 /** Why a way out is not offered. */
 export type Refusal = 'impossible' | 'nothing' | 'place' | 'stop' | 'risk' | 'need'
 
@@ -61,7 +67,9 @@ export interface Verdict {
   readonly as: 'plain' | 'part' | 'price' | 'refused'
   readonly why?: Refusal
   /** Stops and risks that are new, with the set-up they are new in. */
-  readonly gained: readonly { readonly setup: string; readonly finding: Finding }[]
+  readonly gained: readonly New[]
+  /** Hints that are new: they are let pass, and told. */
+  readonly hints: readonly New[]
   /** The set-up of the finding as it would be; undefined where nothing of it could be judged. */
   readonly after?: Judged
   /** Every set-up it reached, as it would be. */
@@ -171,11 +179,14 @@ export const accept = (
     const after = afters.get(setup)
     return { afters, ...(after ? { after } : {}) }
   }
-  const refused = (why: Refusal, gained: Verdict['gained'] = []): Verdict => ({ as: 'refused', why, gained, ...told() })
+  const hints: New[] = []
+  const refused = (why: Refusal, gained: Verdict['gained'] = []): Verdict => {
+    return { as: 'refused', why, gained, hints, ...told() }
+  }
   const before = factsOf(setup)
   const edited = edit(rig, commands, before.context.catalogue)
   if (!edited.ok) return refused('impossible')
-  const gained: { setup: string; finding: Finding }[] = []
+  const gained: New[] = []
   let isMissed = false
   let isPart = false
   // A set-up is only looked at when it is its turn: most of what is tried never gets so far.
@@ -220,7 +231,10 @@ export const accept = (
     for (const one of found) {
       // Hints are let pass, but not one for another: pressing on would go round in a ring.
       if (!isWorse(calledBefore(one, leads), had)) continue
-      if (one.level === 'hint' && !(isHint && finding && isAsGrave(one, finding))) continue
+      if (one.level === 'hint' && !(isHint && finding && isAsGrave(one, finding))) {
+        hints.push({ setup: id, finding: one })
+        continue
+      }
       // What is told of a whole set-up, such as its height, names another piece once the first is gone.
       const isOnly = [findingsIn(known), found].every(
         (all) => all.filter((two) => two.check === one.check).length === 1,
@@ -237,5 +251,5 @@ export const accept = (
   if (finding && gained.some((one) => isAsGrave(one.finding, finding))) return refused('risk', gained)
   if (isMissed && kind !== 'take-off' && kind !== 'leave-out') return refused('need', gained)
   const as = gained.length > 0 || isMissed ? 'price' : isPart ? 'part' : 'plain'
-  return { as, gained, ...told() }
+  return { as, gained, hints, ...told() }
 }

@@ -5,7 +5,8 @@ import { on, plug, socket, tinyPart, tinyRig } from '../../testing/index.ts'
 import { block } from '../../testing/view-rigs.ts'
 import { pack, wiredRig } from '../../testing/wired.ts'
 import { loosePart } from './loose-part.ts'
-import { disc, nd, seeingCamera, zoom } from '../../testing/glass.ts'
+import { disc, nd, seeingCamera, stepUp, zoom } from '../../testing/glass.ts'
+import { shot, sun, wanted } from '../../testing/light-rigs.ts'
 import { testCheck } from '../tester.ts'
 import { mic, second, spare } from '../../testing/kit-rigs.ts'
 
@@ -62,6 +63,20 @@ testCheck(loosePart, {
             { partId: 'small', share: 50 },
           ],
         },
+      }),
+    },
+    {
+      name: 'a filter of the day, in the bag: whether the day wants it is for another rule',
+      message: 'light',
+      ...shot({ brief: { ...sun, ...wanted }, bag: [disc('six', 5, nd(6))] }),
+    },
+    {
+      name: 'the ring it takes on the mounted lens',
+      message: 'light',
+      ...shot({
+        lens: zoom({ threadMm: 77 }),
+        brief: { ...sun, ...wanted },
+        bag: [disc('six', 5, nd(6)), stepUp(77, 82)],
       }),
     },
   ],

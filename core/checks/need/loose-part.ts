@@ -25,6 +25,18 @@ const lensServed = ({ lensKit, assembly }: Sees<'lensKit'>, part: Part): string 
   return serves?.part.name
 }
 
+/** A filter that the light of the day is planned with on the mounted lens, or the ring that one takes there. */
+const isForTheDay = ({ light, assembly, context }: Sees<'light'>, part: Part): boolean => {
+  if (part.role === 'filter') return light.filters.some(({ id }) => id === part.id)
+  const mounted = part.role === 'step-ring' ? lensOf(assembly)?.lens.part : undefined
+  const threadMm = mounted && sizeOn(mounted, 'filter')
+  if (threadMm === undefined || sizeOn(part, 'filter', 'sits') !== threadMm) return false
+  return light.filters.some(({ id }) => {
+    const filter = context.catalogue.parts.get(id)
+    return filter !== undefined && sizeOn(filter, 'filter', 'sits') !== threadMm
+  })
+}
+
 const seated = perThing('pieces that sit', (joints: Setup['joints']) => new Set(joints.map(({ guest }) => guest)))
 const plugged = perThing(
   'leads that are plugged in',
@@ -36,7 +48,7 @@ const isUsed = ({ joints, links, off = [] }: Setup, id: string): boolean =>
   seated(joints).has(id) || plugged(links).has(id) || off.some(({ instance }) => instance === id)
 
 /** A piece of the kit that sits on nothing in any set-up. */
-export const loosePart = defineCheck<{ instance: Instance; part: Part }, object, 'lensKit' | 'points'>({
+export const loosePart = defineCheck<{ instance: Instance; part: Part }, object, 'lensKit' | 'light' | 'points'>({
   id: 'loose-part',
   family: 'need',
   title: 'In the kit, on nothing',
@@ -45,7 +57,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
   source: 'The joints of every set-up.',
   options: z.object({}),
   defaults: {},
-  needs: ['lensKit', 'points'],
+  needs: ['lensKit', 'light', 'points'],
   messages: {
     speaks: {
       loose: '{part} sits on nothing. Leaving it out saves {massG:g} in the bag.',
@@ -58,6 +70,7 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
       used: '{part} has its place in another set-up.',
       spare: '{part} is a spare in the bag.',
       glass: '{part} is for {lens}.',
+      light: '{part} is planned with for the light of the day.',
     },
     cannotTell: {},
   },
@@ -71,6 +84,8 @@ export const loosePart = defineCheck<{ instance: Instance; part: Part }, object,
     const lens = used ? undefined : lensServed(facts, part)
     if (lens) return { group: 'silent', message: 'glass', names: { ...names, lens } }
     if (used) return { group: 'silent', message: 'used', names }
+    // Whether the day wants it is for the rule on filters that add nothing.
+    if (isForTheDay(facts, part)) return { group: 'silent', message: 'light', names }
     const none = part.mounts.length > 0 ? noPlaceFor(facts, part) : undefined
     return {
       group: 'speaks',

@@ -5,8 +5,8 @@ import type { WayKind } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
-import { fill, grams, hoursMinutes, money, signed } from '../../wording.ts'
-import { priceWords } from './card-words.ts'
+import { fill, grams, headline, hoursMinutes, money, signed } from '../../wording.ts'
+import { hintWords, priceWords, shortly } from './card-words.ts'
 
 // The ways out of one finding: what kind, what and how far, grams, money, seconds, tool. A row is pressed to do it.
 const props = defineProps<{ ways: readonly Way[] }>()
@@ -50,6 +50,9 @@ const work = ({ seconds, tools }: Way) =>
     .join(', ')
 const price = (way: Way) =>
   [way.as === 'part' ? 'helps in part' : '', priceWords(way, store.setup?.id ?? '', nameOf)].filter(Boolean).join(', ')
+const briefly = ({ text, numbers, names }: Way['hints'][number]['finding']) =>
+  shortly(headline(fill(text, numbers, names, store.style)).head)
+const brings = (way: Way) => hintWords(way, store.setup?.id ?? '', nameOf, briefly)
 const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effect)
 </script>
 
@@ -71,6 +74,7 @@ const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effe
           <strong v-if="costs(way)" class="fig whitespace-nowrap">{{ costs(way) }}</strong>
           <span v-if="work(way)" class="whitespace-nowrap text-soft">{{ costs(way) ? ' · ' : '' }}{{ work(way) }}</span>
           <span v-if="price(way)" class="block text-amber">{{ price(way) }}</span>
+          <span v-if="brings(way)" class="block text-soft" data-brings>{{ brings(way) }}</span>
         </span>
       </button>
     </li>

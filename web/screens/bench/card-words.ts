@@ -38,6 +38,8 @@ export const cardNumbers = (cards: readonly Card[]): ReadonlyMap<string, number>
     ),
   )
 
+export const lowered = (words: string): string => `${words[0]?.toLowerCase() ?? ''}${words.slice(1)}`
+
 /** A finding in a word or two: its first sentence without the full stop. */
 export const shortly = (text: string): string => text.replace(/\.$/, '')
 
@@ -65,4 +67,29 @@ export const priceWords = (
   const where = listed([...new Set(elsewhere.map(({ setup }) => nameOf(setup)))])
   if (elsewhere.length === gained.length) return `${all}, in ${where}`
   return `${all}, ${elsewhere.length} of them in ${where}`
+}
+
+/** So many hints are named; of more there is only the number. */
+const NAMED = 2
+
+/**
+ * What a way out brings that is worth a word and no more. What one rule says of several pieces is one hint.
+ * @param headOf a finding in a few words
+ * @example "brings a hint: the lead lies under the handle"
+ */
+export const hintWords = (
+  { hints }: Pick<Way, 'hints'>,
+  here: string,
+  nameOf: (setup: string) => string,
+  headOf: (finding: Finding) => string,
+): string => {
+  const said = new Map<string, string>()
+  for (const { setup, finding } of hints) {
+    const where = setup === here ? '' : `, in ${nameOf(setup)}`
+    const key = `${setup} ${finding.check}`
+    if (!said.has(key)) said.set(key, `${headOf(finding)}${where}`)
+  }
+  if (said.size === 0) return ''
+  const many = said.size === 1 ? 'a hint' : `${said.size} hints`
+  return said.size > NAMED ? `brings ${many}` : `brings ${many}: ${[...said.values()].map(lowered).join('; ')}`
 }

@@ -1,8 +1,8 @@
 import { cardsIn, type Way } from '@zucchini/core/assess'
-import { findingKey, type Remedy } from '@zucchini/core/checks'
+import { type Finding, findingKey, type Remedy } from '@zucchini/core/checks'
 import { first, onPage, second } from '../../testing/demo.ts'
 import { useBench } from '../../stores/bench.ts'
-import { cardNumbers, distinctCures, priceWords, rangeWords, shortly } from './card-words.ts'
+import { cardNumbers, distinctCures, hintWords, priceWords, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 import WaysTable from './WaysTable.vue'
@@ -35,6 +35,7 @@ const wayOf = (remedy: Remedy, more: Partial<Way> = {}): Way => ({
   },
   as: 'plain',
   gained: [],
+  hints: [],
   ...more,
 })
 
@@ -120,6 +121,23 @@ test('at what price a way out is had is said with where it is paid; one that hel
   const line = cards[0]?.root ?? never()
   const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(turned, { as: 'part' })] } })
   expect(page.get('.way').text()).toContain('helps in part')
+})
+
+test('hints that a way out brings are named, one for each rule; many are only counted', async () => {
+  const [one, two, three] = [...new Map(draft.findings.map((finding) => [finding.check, finding])).values()]
+  if (!one || !two || !three) throw new Error('the first mark has findings of three rules')
+  const named = (setup: string) => `the ${setup}`
+  const said = (...hints: Way['hints'][number][]) => hintWords({ hints }, 'crossing', named, ({ check }) => `The ${check}`)
+  const at = (finding: Finding, setup = 'crossing') => ({ setup, finding })
+  expect(said()).toBe('')
+  expect(said(at(one), at(one))).toBe(`brings a hint: the ${one.check}`)
+  expect(said(at(one), at(one, 'slip'))).toBe(`brings 2 hints: the ${one.check}; the ${one.check}, in the slip`)
+  expect(said(at(one), at(two), at(three))).toBe('brings 3 hints')
+  const line = cards[0]?.root ?? never()
+  const plain = await onPage(FindingLine, { props: { line, cures: [wayOf(turned)] } })
+  expect(plain.page.find('[data-brings]').exists()).toBe(false)
+  const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(turned, { hints: [at(one)] })] } })
+  expect(page.get('[data-brings]').text()).toMatch(/^brings a hint: [^{}]+$/)
 })
 
 test('a row that is pressed is the way it shows, also when a better one comes in above it meanwhile', async () => {

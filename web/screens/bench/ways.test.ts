@@ -29,6 +29,7 @@ const wayOf = (more: Partial<Way> = {}): Way => ({
   tools: ['4 mm key'],
   as: 'plain',
   gained: [],
+  hints: [],
   ...more,
 })
 
