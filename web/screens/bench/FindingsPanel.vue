@@ -10,7 +10,7 @@ import LevelMark from '../../widgets/LevelMark.vue'
 import type { ToldWays } from '../../workers/bench.worker.ts'
 import { benchWorker } from '../../workers/client.ts'
 import { fill, headline } from '../../wording.ts'
-import { cardNumbers, distinctCures, keyOfCard, lowered, rangeWords, shortly } from './card-words.ts'
+import { cardNumbers, distinctCures, keyOfCard, rangeWords, shortly } from './card-words.ts'
 import CloseFits from './CloseFits.vue'
 import FindingLine from './FindingLine.vue'
 import RepairBox from './RepairBox.vue'
@@ -56,6 +56,7 @@ const toggle = (key: string) => {
   if (!next.delete(key)) next.add(key)
   open.value = next
 }
+const lowered = (words: string) => `${words[0]?.toLowerCase() ?? ''}${words.slice(1)}`
 const briefly = (line: Line) => {
   const { text, numbers: figures, names } = line.finding
   const head = shortly(headline(fill(text, figures, names, store.style)).head)

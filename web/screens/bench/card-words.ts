@@ -38,8 +38,6 @@ export const cardNumbers = (cards: readonly Card[]): ReadonlyMap<string, number>
     ),
   )
 
-export const lowered = (words: string): string => `${words[0]?.toLowerCase() ?? ''}${words.slice(1)}`
-
 /** A finding in a word or two: its first sentence without the full stop. */
 export const shortly = (text: string): string => text.replace(/\.$/, '')
 
@@ -75,7 +73,7 @@ const NAMED = 2
 /**
  * What a way out brings that is worth a word and no more. What one rule says of several pieces is one hint.
  * @param headOf a finding in a few words
- * @example "brings a hint: the lead lies under the handle"
+ * @example brings a hint: “The lead lies under the handle”
  */
 export const hintWords = (
   { hints }: Pick<Way, 'hints'>,
@@ -87,9 +85,9 @@ export const hintWords = (
   for (const { setup, finding } of hints) {
     const where = setup === here ? '' : `, in ${nameOf(setup)}`
     const key = `${setup} ${finding.check}`
-    if (!said.has(key)) said.set(key, `${headOf(finding)}${where}`)
+    if (!said.has(key)) said.set(key, `“${headOf(finding)}”${where}`)
   }
   if (said.size === 0) return ''
   const many = said.size === 1 ? 'a hint' : `${said.size} hints`
-  return said.size > NAMED ? `brings ${many}` : `brings ${many}: ${[...said.values()].map(lowered).join('; ')}`
+  return said.size > NAMED ? `brings ${many}` : `brings ${many}: ${[...said.values()].join('; ')}`
 }

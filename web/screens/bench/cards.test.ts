@@ -127,17 +127,18 @@ test('hints that a way out brings are named, one for each rule; many are only co
   const [one, two, three] = [...new Map(draft.findings.map((finding) => [finding.check, finding])).values()]
   if (!one || !two || !three) throw new Error('the first mark has findings of three rules')
   const named = (setup: string) => `the ${setup}`
-  const said = (...hints: Way['hints'][number][]) => hintWords({ hints }, 'crossing', named, ({ check }) => `The ${check}`)
+  const said = (...hints: Way['hints'][number][]) =>
+    hintWords({ hints }, 'crossing', named, ({ check }) => `The ${check}`)
   const at = (finding: Finding, setup = 'crossing') => ({ setup, finding })
   expect(said()).toBe('')
-  expect(said(at(one), at(one))).toBe(`brings a hint: the ${one.check}`)
-  expect(said(at(one), at(one, 'slip'))).toBe(`brings 2 hints: the ${one.check}; the ${one.check}, in the slip`)
+  expect(said(at(one), at(one))).toBe(`brings a hint: “The ${one.check}”`)
+  expect(said(at(one), at(one, 'slip'))).toBe(`brings 2 hints: “The ${one.check}”; “The ${one.check}”, in the slip`)
   expect(said(at(one), at(two), at(three))).toBe('brings 3 hints')
   const line = cards[0]?.root ?? never()
   const plain = await onPage(FindingLine, { props: { line, cures: [wayOf(turned)] } })
   expect(plain.page.find('[data-brings]').exists()).toBe(false)
   const { page } = await onPage(FindingLine, { props: { line, cures: [wayOf(turned, { hints: [at(one)] })] } })
-  expect(page.get('[data-brings]').text()).toMatch(/^brings a hint: [^{}]+$/)
+  expect(page.get('[data-brings]').text()).toMatch(/^brings a hint: “[^{}”]+”/)
 })
 
 test('a row that is pressed is the way it shows, also when a better one comes in above it meanwhile', async () => {
