@@ -130,9 +130,14 @@ export class RingError extends Error {
   }
 }
 
+/**
+ * Lists of any kind are walked, not indexed: an optimizing compiler turns lists of figures into lists of objects for good
+ * where one place of the program indexes both, and every vector that was ever compared here would be slow from then on.
+ */
 const same = (a: readonly unknown[], b: readonly unknown[]): boolean => {
   if (a.length !== b.length) return false
-  for (let i = 0; i < a.length; i++) if (!Object.is(a[i], b[i])) return false
+  const others = b.values()
+  for (const one of a) if (!Object.is(one, others.next().value)) return false
   return true
 }
 
@@ -223,9 +228,13 @@ const settledMap = (was: ReadonlyMap<unknown, unknown>, now: ReadonlyMap<unknown
   return same ? was : map
 }
 
-const sameOrList = (a: unknown, b: unknown): boolean =>
-  Object.is(a, b) ||
-  (Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((one, i) => sameOrList(one, b[i])))
+const sameOrList = (a: unknown, b: unknown): boolean => {
+  if (Object.is(a, b)) return true
+  if (!Array.isArray(a) || !Array.isArray(b) || a.length !== b.length) return false
+  const others = b.values()
+  for (const one of a) if (!sameOrList(one, others.next().value)) return false
+  return true
+}
 
 const alike = (a: unknown, b: unknown): boolean => {
   if (Object.is(a, b)) return true
