@@ -7,7 +7,7 @@ import {
   offeredParts,
   type Part,
 } from '../catalogue/index.ts'
-import { lengthOf, perThing, subtract } from '../kernel/index.ts'
+import { lengthOf, perThing, subtract, flatMap } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { freshId, type Joint, type Rig } from './rig.ts'
 
@@ -72,12 +72,12 @@ const best = (reached: readonly Reach[]): Reach[] => {
 
 /** Every way to set one more adapter on an open end. */
 const oneMore = ({ end, chain }: Reach, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Reach[] =>
-  joiners(catalogue).flatMap((part) => {
+  flatMap(joiners(catalogue), (part) => {
     if (chain.links.some((link) => link.part === part)) return []
-    return part.mounts.flatMap((by) => {
+    return flatMap(part.mounts, (by) => {
       const made = mate(end, { part, mount: by })
       if (!made.ok) return []
-      return part.mounts.flatMap((offer): Reach[] => {
+      return flatMap(part.mounts, (offer): Reach[] => {
         if (offer === by) return []
         return [
           {
@@ -109,8 +109,8 @@ export const adapterChains = (
 ): readonly Chain[] => {
   let open: readonly Reach[] = [{ end: host, chain: { links: [], massG: 0, priceMinor: 0, heightMm: 0, loose: 0 } }]
   for (let length = 1; length <= LONGEST_CHAIN; length++) {
-    const reached = open.flatMap((one) => oneMore(one, catalogue, owned))
-    const found = reached.flatMap(({ end, chain }) => {
+    const reached = flatMap(open, (one) => oneMore(one, catalogue, owned))
+    const found = flatMap(reached, ({ end, chain }) => {
       const last = mate(end, guest)
       return last.ok ? [{ ...chain, loose: chain.loose + (last.value.holdsTwist ? 0 : 1) }] : []
     })

@@ -8,7 +8,7 @@ import {
   unknownStandard,
   withPlaceholders,
 } from '../catalogue/index.ts'
-import { good, type Issue, type Outcome } from '../kernel/index.ts'
+import { good, type Issue, type Outcome, flatMap } from '../kernel/index.ts'
 import type { Joint, Link, Rig, Setup } from './rig.ts'
 import { soundnessIssues } from './soundness.ts'
 
@@ -28,7 +28,7 @@ const HALF_MM = 20
 const opposite = { holds: 'sits', sits: 'holds' } as const
 
 /** Every joint and brace of the rig. */
-const jointsOf = ({ setups }: Rig): readonly Joint[] => setups.flatMap(({ joints, braces }) => [...joints, ...braces])
+const jointsOf = ({ setups }: Rig): readonly Joint[] => flatMap(setups, ({ joints, braces }) => [...joints, ...braces])
 
 const blockMounts = (partId: string, rig: Rig, catalogue: Catalogue): readonly Mount[] => {
   const partOf = new Map(rig.kit.map((instance) => [instance.id, instance.partId]))
@@ -85,7 +85,7 @@ const blockSockets = (partId: string, rig: Rig, catalogue: Catalogue): readonly 
  */
 export const placeholderFor = (partId: string, rig: Rig, catalogue: Catalogue): Part => {
   const instances = new Set(rig.kit.filter((instance) => instance.partId === partId).map(({ id }) => id))
-  const poses = rig.setups.flatMap((setup) => setup.poses).filter((pose) => instances.has(pose.instance))
+  const poses = flatMap(rig.setups, (setup) => setup.poses).filter((pose) => instances.has(pose.instance))
   const hinges = [...new Set(poses.map(({ hinge }) => hinge))].map((id) => ({
     id,
     label: id,
@@ -192,7 +192,7 @@ const mendSetup = (setup: Setup, partOf: ReadonlyMap<string, Part>, camera: stri
 const mend = (rig: Rig, catalogue: Catalogue): Rig => {
   const kit = firstOfEach(rig.kit, ({ id }) => id)
   const partOf = new Map(
-    kit.flatMap(({ id, partId }) => {
+    flatMap(kit, ({ id, partId }) => {
       const part = catalogue.parts.get(partId)
       return part ? [[id, part] as const] : []
     }),

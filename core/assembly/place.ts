@@ -35,6 +35,7 @@ import {
   turnAboutZ,
   unite,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { canonical, guestsInOrder, offInOrder } from './canonical.ts'
 import { hingeDegrees, posedPart } from './pose.ts'
@@ -275,7 +276,8 @@ export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?
     })
   for (const host of placed) placed.push(...ride(host))
   const [camera] = placed
-  const off: OffPart[] = offInOrder(setup.off ?? [], (id) => instances.get(id)).flatMap(
+  const off: OffPart[] = flatMap(
+    offInOrder(setup.off ?? [], (id) => instances.get(id)),
     ({ instance: id, at: place }) => {
       const { instance, part } = look(id)
       return camera ? [{ piece: offRootOf(camera, instance, part, OFF_MM[place][setup.support]), at: place }] : []
@@ -285,7 +287,7 @@ export const placeSetup = (ofRig: Rig, ofSetup: Setup, catalogue: Catalogue, at?
   const byInstance = keyed(everywhere({ placed, off }), instanceOf)
   const ordered = canonical(rig, setup, { kit: instances, places: placesBy([...byInstance.keys()], itself) }, catalogue)
   const loose = ordered.rig.kit.filter((instance) => !byInstance.has(instance.id)).map((instance) => look(instance.id))
-  const braces = ordered.setup.braces.flatMap((joint): Brace[] => {
+  const braces = flatMap(ordered.setup.braces, (joint): Brace[] => {
     const [guest, host] = [byInstance.get(joint.guest), byInstance.get(joint.host)]
     return guest && host ? [braceOf(joint, guest, host)] : []
   })

@@ -1,5 +1,5 @@
 import { type Mount, type Part, standardOf } from '../catalogue/index.ts'
-import { direction, numberOf, perKey, perThing, point, type Vec3 } from '../kernel/index.ts'
+import { direction, numberOf, perKey, perThing, point, type Vec3, flatMap } from '../kernel/index.ts'
 import { type Assembly, guestsOf, type PlacedPart } from './place.ts'
 
 /** A mounting point on the placed rig. */
@@ -78,7 +78,7 @@ const carrying = perKey<PlacedPart, readonly Point[]>('points of a piece with it
 /** Every mounting point of the rig with what sits on it; on a piece that carries what it carried they are the same. */
 export const pointsOf = ({ placed }: Pick<Assembly, 'placed'>): readonly Point[] => {
   const guests = guestsOf(placed)
-  return placed.flatMap((piece) => {
+  return flatMap(placed, (piece) => {
     const here = guests.get(piece)
     return here ? carrying(piece, here.map(numberOf).join(), () => pointsOfPiece(piece, here)) : bare(piece)
   })

@@ -1,5 +1,5 @@
 import { mountOf, type Part, standardOf } from '../catalogue/index.ts'
-import { dot, perThing, point, subtract } from '../kernel/index.ts'
+import { dot, perThing, point, subtract, flatMap } from '../kernel/index.ts'
 import { type Assembly, guestsOf, type PlacedPart } from './place.ts'
 
 /** The rails of a part that are rods with room to slide on. */
@@ -25,7 +25,7 @@ export const rodUse = (
   const heldAt = dot(own.at, along) + (own.travel ? (rods.joint?.slideMm ?? 0) : 0)
   const half = own.travel && rods.mate?.ok ? (rods.mate.value.along?.takesMm ?? 0) / 2 : 0
   const ends = [heldAt - half, heldAt + half]
-  const used = (guestsOf(assembly.placed).get(rods) ?? []).flatMap((piece) => {
+  const used = flatMap(guestsOf(assembly.placed).get(rods) ?? [], (piece) => {
     if (!piece.mate?.ok) return []
     const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
     if (!mount) return []

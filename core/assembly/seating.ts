@@ -1,5 +1,5 @@
 import { type Catalogue, mate, type Mount, type MountEnd, type Part, type Socket } from '../catalogue/index.ts'
-import { direction, dot, lengthOf, perPairKey, scale, subtract, type Vec3 } from '../kernel/index.ts'
+import { direction, dot, lengthOf, perPairKey, scale, subtract, type Vec3, flatMap } from '../kernel/index.ts'
 import type { Command } from './commands.ts'
 import { type PlacedPart, seat, type Seated } from './place.ts'
 import type { Point } from './points.ts'
@@ -27,7 +27,7 @@ export const seatingsAt = (point: Pick<Point, 'piece' | 'mount'>, instance: Seat
 
 const allSeatings = (point: Pick<Point, 'piece' | 'mount'>, instance: Seated, part: Part): readonly Seating[] => {
   const host = { part: point.piece.part, mount: point.mount }
-  return part.mounts.flatMap((mount) => {
+  return flatMap(part.mounts, (mount) => {
     if (mount.carries) return []
     const mated = mate(host, { part, mount })
     if (!mated.ok) return []
@@ -119,7 +119,7 @@ const reseated = (
     const mount = part?.mounts.find((one) => one.id === mountId)
     return part && mount && { part, mount }
   }
-  const keep = setup.joints.flatMap((joint): Joint[] => {
+  const keep = flatMap(setup.joints, (joint): Joint[] => {
     if (joint.guest !== instance && joint.host !== instance) return []
     const isGuest = joint.guest === instance
     const key = isGuest ? 'guestMount' : 'hostMount'
@@ -150,7 +150,7 @@ const likeSocket = (from: Part, to: Part, id: string): string | undefined => {
 /** The leads of a set-up that go on working when another part takes a piece's place, plugged into its like sockets. */
 const replugged = (setup: Setup, instance: string, from: Part, to: Part): Link[] => {
   const used = new Set<string>()
-  return setup.links.flatMap((link): Link[] => {
+  return flatMap(setup.links, (link): Link[] => {
     if (link.cable === instance) return to.cable ? [link] : []
     if (link.from.instance !== instance && link.to.instance !== instance) {
       if (!link.through.includes(instance)) return []
@@ -177,14 +177,14 @@ export const swapCommands = (rig: Rig, instance: string, to: Part, catalogue: Ca
   if (!from) throw new RangeError(`"${instance}" is not in this rig's kit`)
   const moves = rig.setups.map((setup) => ({ setup: setup.id, ...reseated(rig, setup, instance, from, to, catalogue) }))
   return [
-    ...moves.flatMap(({ setup, lost }) => lost.map((id): Command => ({ do: 'take-off', setup, instance: id }))),
+    ...flatMap(moves, ({ setup, lost }) => lost.map((id): Command => ({ do: 'take-off', setup, instance: id }))),
     { do: 'swap', instance, partId: to.id },
-    ...moves.flatMap(({ setup, keep, lost }) =>
+    ...flatMap(moves, ({ setup, keep, lost }) =>
       keep
         .filter((joint) => !lost.includes(joint.guest) && !lost.includes(joint.host))
         .map((joint): Command => ({ do: 'place', setup, joint })),
     ),
-    ...rig.setups.flatMap((setup) =>
+    ...flatMap(rig.setups, (setup) =>
       replugged(setup, instance, from, to).map((link): Command => ({ do: 'link', setup: setup.id, link })),
     ),
   ]

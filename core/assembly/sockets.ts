@@ -18,6 +18,7 @@ import {
   scale,
   subtract,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { type Assembly, everywhere, type PlacedPart } from './place.ts'
 import type { Link } from './rig.ts'
@@ -32,7 +33,7 @@ export interface SocketHere {
 const pluggedIn = perThing(
   'sockets with leads',
   (links: readonly Link[]): ReadonlySet<string> =>
-    new Set(links.flatMap(({ from, to }) => [from, to].map(({ instance, socket }) => `${instance} ${socket}`))),
+    new Set(flatMap(links, ({ from, to }) => [from, to].map(({ instance, socket }) => `${instance} ${socket}`))),
 )
 
 /** Is one of these leads plugged into a socket? */
@@ -51,7 +52,7 @@ export const socketAt = (assembly: Assembly, end: Link['from']): SocketHere | un
 }
 
 export const socketsOf = (assembly: Pick<Assembly, 'placed' | 'off'>): readonly SocketHere[] =>
-  everywhere(assembly).flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
+  flatMap(everywhere(assembly), (piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
 
 const heightOf = (out: Vec3): Vec3 => (Math.abs(out[1]) > 0.5 ? [0, 0, -1] : [0, 1, 0])
 

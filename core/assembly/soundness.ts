@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Catalogue, goesIn, mountOf } from '../catalogue/index.ts'
 import type { Issue } from '../kernel/index.ts'
 import type { Rig, Setup } from './rig.ts'
@@ -75,7 +76,7 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
       if (!partOf.get(instance)?.holdsCable)
         issues.push({ code: 'holds-no-cable', path: `${at}.through`, names: { instance } })
   })
-  const couplers = setup.links.flatMap((link) => Object.values(link.couplers ?? {}))
+  const couplers = flatMap(setup.links, (link) => Object.values(link.couplers ?? {}))
   for (const coupler of repeated(couplers))
     issues.push({ code: 'coupler-twice', path: `${path}.links`, names: { coupler } })
   const hostOf = new Map(setup.joints.map((joint) => [joint.guest, joint.host]))
@@ -108,15 +109,15 @@ export const soundnessIssues = (rig: Rig, catalogue: Catalogue): readonly Issue[
     path: 'setups',
     names: { id },
   })),
-  ...rig.kit.flatMap((instance, i): Issue[] =>
+  ...flatMap(rig.kit, (instance, i): Issue[] =>
     catalogue.parts.has(instance.partId)
       ? []
       : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: instance.partId } }],
   ),
-  ...rig.brief.lenses.flatMap(({ partId }, i): Issue[] =>
+  ...flatMap(rig.brief.lenses, ({ partId }, i): Issue[] =>
     catalogue.parts.get(partId)?.role === 'lens'
       ? []
       : [{ code: 'lens-unknown', path: `brief.lenses[${i}]`, names: { part: partId } }],
   ),
-  ...rig.setups.flatMap((setup, i) => setupIssues(rig, setup, `setups[${i}]`, catalogue)),
+  ...flatMap(rig.setups, (setup, i) => setupIssues(rig, setup, `setups[${i}]`, catalogue)),
 ]

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type { Finding } from '../checks/index.ts'
@@ -30,7 +31,7 @@ const countIn = ({ assembly, facts }: Assessment): ReadonlyMap<string, Differenc
 
 const moreIn = (a: Assessment, b: Assessment): readonly Difference[] => {
   const there = countIn(a)
-  return [...countIn(b).values()].flatMap(({ part, count }) => {
+  return flatMap([...countIn(b).values()], ({ part, count }) => {
     const more = count - (there.get(part.id)?.count ?? 0)
     return more > 0 ? [{ part, count: more }] : []
   })
@@ -48,7 +49,7 @@ const troubles = ({ assembly, findings }: Assessment): ReadonlyMap<string, Findi
 }
 
 const without = (a: ReadonlyMap<string, Finding>, b: ReadonlyMap<string, Finding>): readonly Finding[] =>
-  [...a].flatMap(([key, finding]) => (b.has(key) ? [] : [finding]))
+  flatMap([...a], ([key, finding]) => (b.has(key) ? [] : [finding]))
 
 const seatOf = ({ joint, host }: PlacedPart): string =>
   joint && host

@@ -2,7 +2,7 @@ import { placeSetup } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import { checks, type Check } from '../checks/index.ts'
 import { type FactName, factNames, type Facts, factsAfter } from '../facts/index.ts'
-import { type Measure, measuresIn } from '../kernel/index.ts'
+import { type Measure, measuresIn, flatMap } from '../kernel/index.ts'
 import { askedFact } from './asked.ts'
 import type { Assessment } from './evaluate.ts'
 import { costOrigin, hoursOrigin, type Input, massInput, type Origin } from './origins.ts'
@@ -142,10 +142,10 @@ const limiting: ReadonlyMap<FactName, readonly Check[]> = new Map(
 export const limitsOn = (assessment: Assessment, name: FactName): readonly HeldTo[] => {
   const own = limiting.get(name) ?? []
   const { facts } = assessment
-  const held = own.length > 0 ? own : askedFact(assessment, name).from.flatMap((made) => limiting.get(made) ?? [])
+  const held = own.length > 0 ? own : flatMap(askedFact(assessment, name).from, (made) => limiting.get(made) ?? [])
   return [...new Set(held)].map((check) => {
     const { id, title, source, defaults, limit, messages } = check
-    const told = judgedHere(check, facts).flatMap(({ group, message, numbers }) => {
+    const told = flatMap(judgedHere(check, facts), ({ group, message, numbers }) => {
       const found = measuresIn(messages[group][message] ?? '', numbers ?? {})
       const named = (wanted: string | undefined) => found.find(({ name: is }) => is === wanted)
       return named(limit?.allowed) ? [{ measured: named(limit?.measured), allowed: named(limit?.allowed) }] : []

@@ -1,6 +1,6 @@
 import { dayOf, instantOf } from '../brief/index.ts'
 import type { CalendarEntry } from '../formats/index.ts'
-import { addDays } from '../kernel/index.ts'
+import { addDays, flatMap } from '../kernel/index.ts'
 import type { Assessment } from './evaluate.ts'
 import type { MoneyPicture } from './money.ts'
 import type { PackList } from './pack.ts'
@@ -33,8 +33,8 @@ export const calendarOf = (
   })
   const chargeMin = Math.max(
     0,
-    ...list.lines.flatMap(({ notes }) =>
-      notes.flatMap(({ code, numbers }) => (code === 'to-full' ? [numbers['minutes'] ?? 0] : [])),
+    ...flatMap(list.lines, ({ notes }) =>
+      flatMap(notes, ({ code, numbers }) => (code === 'to-full' ? [numbers['minutes'] ?? 0] : [])),
     ),
   )
   const eve = addDays(date, -1)

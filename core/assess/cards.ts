@@ -1,5 +1,5 @@
 import { type Family, type Finding, levels } from '../checks/index.ts'
-import { perThing, type Unit } from '../kernel/index.ts'
+import { perThing, type Unit, flatMap } from '../kernel/index.ts'
 import type { Assessment } from './evaluate.ts'
 
 /** From where to where a measured value runs over findings of one rule. */
@@ -39,8 +39,8 @@ const causes: readonly Family[] = ['fit', 'clearance', 'glass', 'picture', 'powe
 const rank = ({ level, family }: Finding): number => levels.indexOf(level) * causes.length + causes.indexOf(family)
 
 const rangesOf = (all: readonly Finding[]): readonly Range[] =>
-  (all[0]?.measures ?? []).flatMap(({ name, unit }): Range[] => {
-    const values = all.flatMap(({ numbers }) => numbers[name] ?? [])
+  flatMap(all[0]?.measures ?? [], ({ name, unit }): Range[] => {
+    const values = flatMap(all, ({ numbers }) => numbers[name] ?? [])
     const [from, to] = [Math.min(...values), Math.max(...values)]
     return from < to ? [{ name, unit, from, to }] : []
   })
@@ -84,7 +84,7 @@ export interface Tree {
 /** Does a line belong to a trouble? It is about the same piece; or about what that piece hangs on, and as heavy. */
 const belongs = ({ finding, all }: Line, { root, follows, culprit }: Open, { hostOf, camera }: Tree): boolean => {
   const { level, family } = finding
-  const parts = all.flatMap((one) => one.parts)
+  const parts = flatMap(all, (one) => one.parts)
   if (parts.length === 0) return false
   if (parts.includes(culprit)) return true
   // Everything hangs on the camera: to share it says nothing.

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Assembly, everywhere, type Rig, sitsSomewhere } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
 import { type Finding, findingKey, jointKeyOf, type Remedy } from '../checks/index.ts'
@@ -74,8 +75,8 @@ const pieces = (day: readonly Assessment[]): readonly LogPiece[] => {
 /** What goes along and sits on nothing: spares, glass, tools. */
 const inBag = (day: readonly Assessment[]): readonly LogPiece[] =>
   firstOf(
-    day.flatMap(({ assembly }) =>
-      assembly.loose.flatMap(({ instance, part }) =>
+    flatMap(day, ({ assembly }) =>
+      flatMap(assembly.loose, ({ instance, part }) =>
         instance.status === 'in' && !sitsSomewhere(assembly.rig, instance.id)
           ? [{ piece: instance.id, partId: part.id, name: part.name, setups: day.map((one) => one.assembly.setup.id) }]
           : [],
@@ -97,8 +98,8 @@ export const logPlanOf = (day: readonly Assessment[]): LogPlan => ({
   })),
   pieces: pieces(day),
   runs: firstOf(
-    day.flatMap(({ facts: { network, runDown, context }, assembly }) =>
-      network.cells.flatMap((cell) => {
+    flatMap(day, ({ facts: { network, runDown, context }, assembly }) =>
+      flatMap(network.cells, (cell) => {
         const end = runDown.events.find(({ what, id }) => what === 'empty' && id === cell.id)
         if (!end || end.minute <= 0) return []
         const health = healthIn(assembly, context, cell.id, cell.partId)
@@ -115,8 +116,8 @@ export const logPlanOf = (day: readonly Assessment[]): LogPlan => ({
     ),
   ),
   draws: firstOf(
-    day.flatMap(({ facts: { network }, assembly }) =>
-      network.nodes.flatMap(({ id, name, drawW }) => {
+    flatMap(day, ({ facts: { network }, assembly }) =>
+      flatMap(network.nodes, ({ id, name, drawW }) => {
         const part = assembly.byInstance.get(id)?.part
         return part && drawW > 0 && !standRoles.has(part.role)
           ? [{ piece: id, partId: part.id, name, watts: drawW }]

@@ -23,7 +23,7 @@ import {
 import { spareOwned } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Context } from '../context/index.ts'
-import { type Issue, perThing } from '../kernel/index.ts'
+import { type Issue, perThing, flatMap } from '../kernel/index.ts'
 import { type Effect, effectOf } from './effect.ts'
 import { type Assessment, evaluate } from './evaluate.ts'
 
@@ -167,19 +167,18 @@ export function* fitsInSteps(
   const outOf = context.catalogue.parts.size - (context.catalogue.byRole.get('camera')?.length ?? 0)
   let fits: Fit[] = []
   for (let from = 0; from === 0 || from < candidates.length; from += atOnce) {
-    const more = candidates
-      .slice(from, from + atOnce)
-      .flatMap(
-        (next) =>
-          fitOf(
-            candidateOf(next.part, next.from, rig, idleOf(before, next.part)),
-            rig,
-            setupId,
-            point,
-            context,
-            before,
-          ) ?? [],
-      )
+    const more = flatMap(
+      candidates.slice(from, from + atOnce),
+      (next) =>
+        fitOf(
+          candidateOf(next.part, next.from, rig, idleOf(before, next.part)),
+          rig,
+          setupId,
+          point,
+          context,
+          before,
+        ) ?? [],
+    )
     fits = [...fits, ...more].sort(byHarm)
     yield { fits, pending: Math.max(0, candidates.length - from - atOnce), outOf }
   }
@@ -205,9 +204,10 @@ export const misfitsHere = (rig: Rig, setupId: string, point: Point, given: Cont
   const fitting = new Set(candidatesFor(point, before, context).map(({ part }) => part))
   const from = origins(before)
   const bridges = new Map<string, readonly Chain[]>()
-  return offeredParts(context.catalogue)
-    .filter((part) => !fitting.has(part))
-    .flatMap((part) => misfitOf(candidateOf(part, from(part), rig, idleOf(before, part)), point, setupId) ?? [])
+  return flatMap(
+    offeredParts(context.catalogue).filter((part) => !fitting.has(part)),
+    (part) => misfitOf(candidateOf(part, from(part), rig, idleOf(before, part)), point, setupId) ?? [],
+  )
     .sort((a, b) => byOrigin(a, b) || (a.part.name < b.part.name ? -1 : 1))
     .slice(0, most)
     .map((misfit) => withBridge(misfit, rig, setupId, point, context, bridges))

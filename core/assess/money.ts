@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import {
   type Assembly,
   type Command,
@@ -59,7 +60,7 @@ const assembliesOf = (rig: Rig, context: Context): readonly Assembly[] =>
 
 /** Pieces kept in view but not in the plan, with what they would cost. */
 const consideredLines = (rig: Rig, context: Context): readonly CostLine[] =>
-  rig.kit.flatMap(({ id, partId, status }) => {
+  flatMap(rig.kit, ({ id, partId, status }) => {
     const part = context.catalogue.parts.get(partId)
     return status === 'considered' && part ? [{ instance: id, part, owned: false, ...part.price }] : []
   })
@@ -95,7 +96,7 @@ export const moneyOf = (rig: Rig, given: Context, from: string, withBody = true)
     setups: setupsOf(instance, assemblies),
   })
   const pieces = cost.lines.filter(({ owned, usual }) => !owned && usual > 0).map(pieceOf)
-  const waiting = new Set(cost.unpriced.map(pieceOf).flatMap((piece) => piece.setups))
+  const waiting = new Set(flatMap(cost.unpriced.map(pieceOf), (piece) => piece.setups))
   const setups = rig.setups.map(({ id, weight, neededBy }) => ({ id, weight: weight ?? 10, neededBy }))
   const plan = buyPlan(pieces, setups, rig.brief.budgetMinor, rig.brief.monthlyMinor, from)
   const places = new Map<string, PlacedPart>()
@@ -175,40 +176,39 @@ export const boxesFor = (rig: Rig, given: Context): readonly Box[] => {
   const context = contextFor(rig, given)
   const now = costOf(rig, context.catalogue, context.owned)
   const boxes = offeredParts(context.catalogue).filter(({ includes }) => (includes?.length ?? 0) > 0)
-  return boxes
-    .flatMap((part): Box[] =>
-      now.lines
-        .filter(
-          (line) =>
-            !line.owned &&
-            line.part.id !== part.id &&
-            line.part.role === part.role &&
-            lossesOf(line.part, part).length === 0,
-        )
-        .flatMap(({ instance }): Box[] => {
-          const commands = swapCommands(rig, instance, part, context.catalogue)
-          const edited = commands.some((command) => command.do === 'take-off')
-            ? undefined
-            : edit(rig, commands, context.catalogue)
-          if (!edited?.ok) return []
-          const then = costOf(edited.value, context.catalogue, context.owned)
-          const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)
-          const left = used.map(({ id }) => id)
-          const unused = (part.includes ?? []).flatMap((id) => {
-            const at = left.indexOf(id)
-            if (at >= 0) left.splice(at, 1)
-            const known = at < 0 ? context.catalogue.parts.get(id) : undefined
-            return known ? [known] : []
-          })
-          return [{ part, instance, commands, savesMinor: now.usual - then.usual, used, unused }]
-        }),
-    )
-    .sort((a, b) => b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1))
+  return flatMap(boxes, (part): Box[] =>
+    flatMap(
+      now.lines.filter(
+        (line) =>
+          !line.owned &&
+          line.part.id !== part.id &&
+          line.part.role === part.role &&
+          lossesOf(line.part, part).length === 0,
+      ),
+      ({ instance }): Box[] => {
+        const commands = swapCommands(rig, instance, part, context.catalogue)
+        const edited = commands.some((command) => command.do === 'take-off')
+          ? undefined
+          : edit(rig, commands, context.catalogue)
+        if (!edited?.ok) return []
+        const then = costOf(edited.value, context.catalogue, context.owned)
+        const used = then.lines.filter(({ inBoxOf }) => inBoxOf === instance).map((line) => line.part)
+        const left = used.map(({ id }) => id)
+        const unused = flatMap(part.includes ?? [], (id) => {
+          const at = left.indexOf(id)
+          if (at >= 0) left.splice(at, 1)
+          const known = at < 0 ? context.catalogue.parts.get(id) : undefined
+          return known ? [known] : []
+        })
+        return [{ part, instance, commands, savesMinor: now.usual - then.usual, used, unused }]
+      },
+    ),
+  ).sort((a, b) => b.savesMinor - a.savesMinor || (a.part.id < b.part.id ? -1 : 1))
 }
 
 /** The shopping list as CSV, in the order of the plan. */
 export const shoppingCsv = ({ tiers, plan }: MoneyPicture): string => {
-  const monthOf = new Map(plan.months.flatMap(({ month, buys }) => buys.map((id) => [id, month] as const)))
+  const monthOf = new Map(flatMap(plan.months, ({ month, buys }) => buys.map((id) => [id, month] as const)))
   /** What nobody knows is left blank, not nought. */
   const major = (minor: number, line: CostLine) => (line.high === 0 ? '' : (minor / 100).toFixed(2))
   return writeCsv(

@@ -3,7 +3,7 @@ import { standRoles } from '../balance/index.ts'
 import { buildSheetOf, changeoverOf } from '../build-order/index.ts'
 import type { Part, Role } from '../catalogue/index.ts'
 import { paceOf } from '../checks/index.ts'
-import { type Bounds, emptyBounds, unite } from '../kernel/index.ts'
+import { type Bounds, emptyBounds, unite, flatMap } from '../kernel/index.ts'
 import { type Dims, dimsOf, type PackBag, partDims, stow } from './stow.ts'
 import { toolPlacesOf } from './tools.ts'
 import { airBand, batteryKind, type KindUse } from '../power/index.ts'
@@ -153,7 +153,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
     ]
     for (const id of ids) usedIn.set(id, [...(usedIn.get(id) ?? []), assembly.setup.name])
   }
-  const kit = rig.kit.flatMap((instance) => {
+  const kit = flatMap(rig.kit, (instance) => {
     const part = catalogue.parts.get(instance.partId)
     return part && instance.status === 'in' ? [{ instance, part }] : []
   })
@@ -191,7 +191,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
     }
     const gb = part.media?.stores?.gb
     if (gb) notes.push(note('holds', { gb: gb * count }))
-    const where = [...new Set(ids.flatMap((id) => usedIn.get(id) ?? []))]
+    const where = [...new Set(flatMap(ids, (id) => usedIn.get(id) ?? []))]
     if (where.length > 0 && !store) notes.push(note('used-in', {}, { setups: where.join(', ') }))
     const twin = part.cable && first.facts.leads.find((run) => endsOf(run.part) === endsOf(part))
     if (twin && where.length === 0) notes.push(note('spare-of', {}, { lead: twin.part.name }))
@@ -277,7 +277,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
       notes: [note('no-spare')],
     })
   const pace = paceOf(facts.context)
-  const tools = new Set(day.flatMap(({ assembly, facts: own }) => buildSheetOf(assembly, own.leads, pace).tools))
+  const tools = new Set(flatMap(day, ({ assembly, facts: own }) => buildSheetOf(assembly, own.leads, pace).tools))
   for (const from of day)
     for (const to of day) for (const tool of changeoverOf(from.assembly, to.assembly, pace).tools) tools.add(tool)
   for (const { tool, at, part } of toolPlacesOf(day, [...tools].sort()))
@@ -303,7 +303,7 @@ export const packListOf = (day: readonly Assessment[]): PackList => {
         notes: [note('remember')],
       })
   const cases = kit.filter(({ part }) => part.role === 'case').map(({ instance: { id }, part }) => ({ key: id, part }))
-  const ordered = packGroups.flatMap((group) => lines.filter((line) => line.group === group))
+  const ordered = flatMap(packGroups, (group) => lines.filter((line) => line.group === group))
   const { bags, into } = stow(
     ordered.map(({ key, count, grams, dims = FLAT, isBattery = false }) => ({
       key,

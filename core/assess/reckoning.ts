@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { averageOperator, inHand, isPosture, shoulderNm } from '../balance/index.ts'
 import { allLimits, paceOf } from '../checks/index.ts'
 import type { Assessment } from './evaluate.ts'
@@ -191,7 +192,7 @@ const makers: Readonly<Record<FigureId, (assessment: Assessment) => Reckoning | 
   'set-up': (assessment) => {
     const { joint, lead, balance } = paceOf(assessment.facts.context)
     const { placed, setup } = assessment.assembly
-    const joints = placed.flatMap((piece): Term[] =>
+    const joints = flatMap(placed, (piece): Term[] =>
       piece.mate?.ok ? [{ name: piece.part.name, value: joint(piece.mate.value.standard), unit: 's' }] : [],
     )
     const leads: readonly Term[] =

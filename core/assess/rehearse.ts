@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { everywhere } from '../assembly/index.ts'
 import { dayOf, type Phase, temperatureOf } from '../brief/index.ts'
 import { marginsOf } from '../context/index.ts'
@@ -45,7 +46,7 @@ export const stageOf = ({ assembly, facts }: Assessment): Stage => {
     const instance = kit.find((one) => one.id === id)
     return ((instance?.health ?? learnt?.(instance?.partId ?? '') ?? 1) * depth) / DEPTH
   }
-  const spares = assembly.loose.flatMap(({ instance, part }) => {
+  const spares = flatMap(assembly.loose, ({ instance, part }) => {
     const { store } = part.power ?? {}
     if (!store || instance.status !== 'in') return []
     const health = healthOf(instance.id)

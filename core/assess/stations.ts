@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Advice, adviceFor, type Need, stationOfNeed } from '../brief/index.ts'
 import { roles, type Station, stations } from '../catalogue/index.ts'
 import { type Finding, type Level, levels } from '../checks/index.ts'
@@ -26,7 +27,7 @@ const stationOfFinding = (finding: Finding, facts: Facts): Station => {
 const offTheJoints = (facts: Facts, station: Station): readonly string[] => {
   if (station === 'cables') return facts.leads.map(({ link }) => link.cable)
   if (station === 'media')
-    return facts.recordings.flatMap(({ media }) => media.filter(({ onRig }) => !onRig).map(({ id }) => id))
+    return flatMap(facts.recordings, ({ media }) => media.filter(({ onRig }) => !onRig).map(({ id }) => id))
   return []
 }
 

@@ -1,5 +1,5 @@
 import type { Part } from '../catalogue/index.ts'
-import { type Bounds, boundsOf, emptyBounds, identity, placeShape, unite } from '../kernel/index.ts'
+import { type Bounds, boundsOf, emptyBounds, identity, placeShape, unite, flatMap } from '../kernel/index.ts'
 
 /** A box in three lengths, mm, the longest first. */
 export type Dims = readonly [number, number, number]
@@ -18,7 +18,7 @@ export const partDims = ({ solids }: Part): Dims =>
 /** Walls and padding of a bag or case, on every side, mm. */
 const WALL_MM = 18
 const insideOf = (part: Part): Dims => {
-  const [box] = part.solids.flatMap((solid) => (solid.kind === 'box' ? [solid.size] : []))
+  const [box] = flatMap(part.solids, (solid) => (solid.kind === 'box' ? [solid.size] : []))
   const [long = 0, wide = 0, tall = 0] = (box ?? []).map((mm) => Math.max(0, mm - 2 * WALL_MM)).sort((a, b) => b - a)
   return [long, wide, tall]
 }

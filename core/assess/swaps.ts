@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Command, type PlacedPart, type Rig, swapCommands } from '../assembly/index.ts'
 import { type MountEnd, mountOf, partnersOf } from '../catalogue/index.ts'
 import { spareOwned } from '../checks/index.ts'
@@ -26,7 +27,7 @@ export const swapsFor = (rig: Rig, setupId: string, instance: string, given: Con
     ? partnersOf(point.part, point.mount, context.catalogue)
     : (context.catalogue.byRole.get(piece.part.role) ?? [])
   const others = sameKind.filter((part) => part.id !== piece.part.id)
-  const fits = others.flatMap((part): Fit[] => {
+  const fits = flatMap(others, (part): Fit[] => {
     const commands: readonly Command[] = swapCommands(rig, instance, part, context.catalogue)
     if (commands.some((command) => command.do === 'take-off')) return []
     const effect = effectOf(rig, commands, before)

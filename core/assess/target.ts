@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { PlacedPart } from '../assembly/index.ts'
 import { mate, mountOf } from '../catalogue/index.ts'
 import { bothOf, findingsOfCheck, paceOf, type Remedy } from '../checks/index.ts'
@@ -70,7 +71,7 @@ const estimates = ({ facts }: Assessment, id: TargetId): ((piece: PlacedPart) =>
     const made = part.mounts
       .filter(({ carries }) => !carries)
       .map((own) => mate({ part: host.part, mount }, { part, mount: own }))
-    const seconds = made.flatMap((one) => (one.ok ? [secondsFor(one.value.standard)] : []))
+    const seconds = flatMap(made, (one) => (one.ok ? [secondsFor(one.value.standard)] : []))
     return seconds.length > 0 ? Math.min(...seconds) : 0
   }
 }

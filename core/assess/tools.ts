@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type { Assessment } from './evaluate.ts'
 
@@ -30,7 +31,7 @@ export const toolPlacesOf = (day: readonly Assessment[], tools: readonly string[
   const onAll = first.assembly.placed
     .map(({ part }) => part)
     .filter((part) => day.every(({ assembly }) => assembly.placed.some((piece) => piece.part.id === part.id)))
-  const kit = first.rig.kit.flatMap(({ partId, status }) =>
+  const kit = flatMap(first.rig.kit, ({ partId, status }) =>
     status === 'in' ? (catalogue.parts.get(partId) ?? []) : [],
   )
   const own = [...catalogue.parts.values()].filter(({ id }) => (owned.get(id) ?? 0) > 0)

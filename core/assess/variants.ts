@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { edit, type Rig, type Setup } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
 import type { Context } from '../context/index.ts'
@@ -42,10 +43,11 @@ export const variantsOf = (rig: Rig, setupId: string, context: Context): readonl
   const ends = placed.filter((piece) => piece.joint && inHand(piece) && !hosts.has(piece) && piece.part.role !== 'lens')
   return [
     ...point(setup.id, setup.name, 'now', now),
-    ...rig.setups
-      .filter((other) => other.id !== setup.id)
-      .flatMap((other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, context))),
-    ...ends.flatMap((piece) => {
+    ...flatMap(
+      rig.setups.filter((other) => other.id !== setup.id),
+      (other) => point(other.id, other.name, 'setup', evaluate(rig, other.id, context)),
+    ),
+    ...flatMap(ends, (piece) => {
       const off = edit(rig, [{ do: 'take-off', setup: setup.id, instance: piece.instance.id }], context.catalogue)
       return off.ok
         ? point(`-${piece.instance.id}`, `without ${piece.part.name}`, 'without', tryOut(off.value, now))

@@ -1,7 +1,7 @@
 import { changeoverOf } from '../build-order/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import { countLevels, type Finding, type Level, levels, paceOf, type Remedy, type WayKind } from '../checks/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { perThing, flatMap } from '../kernel/index.ts'
 import { placeMade, putOn } from '../remedies/index.ts'
 import { bundleOf, type Judged, type Known, repairAll, search, takesAway, type Verdict } from '../ways-out/index.ts'
 import { changeOf, type Effect } from './effect.ts'
@@ -79,7 +79,8 @@ const ofDifferentKinds = (ways: readonly Way[]): readonly Way[] => {
  * @param most so many are carried out at most: for a first list, which a longer search replaces
  */
 export const waysOut = (known: Known, before: Assessment, finding: Finding, most?: number): readonly Way[] => {
-  const ways = search(known, before.setupId, finding, most).flatMap(
+  const ways = flatMap(
+    search(known, before.setupId, finding, most),
     ({ remedy, kind, verdict: { as, gained, hints, after } }): Way[] =>
       after ? [{ remedy, kind, effect: changeOf(before, after), ...workOf(before, after), as, gained, hints }] : [],
   )

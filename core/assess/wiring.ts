@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Command, edit, type Rig, setupOf, socketsOf, socketName } from '../assembly/index.ts'
 import { type Carried, carried } from '../catalogue/index.ts'
 import type { Context } from '../context/index.ts'
@@ -168,14 +169,14 @@ export const plugsFor = (
   const sockets = socketsOf(assembly)
   const here = sockets.find(({ piece, socket }) => piece.instance.id === instance && socket.id === socketId)
   if (!here || isTaken(assembly, here)) return []
-  const options = sockets
-    .filter((other) => other.piece !== here.piece && !other.socket.phones && !isTaken(assembly, other))
-    .flatMap((other) =>
-      carried.flatMap((what) => [
+  const options = flatMap(
+    sockets.filter((other) => other.piece !== here.piece && !other.socket.phones && !isTaken(assembly, other)),
+    (other) =>
+      flatMap(carried, (what) => [
         ...leadsBetween(assembly, stock, here, other, what).options,
         ...leadsBetween(assembly, stock, other, here, what).options,
       ]),
-    )
+  )
   const seen = new Set<string>()
   return options
     .sort((a, b) => a.cost - b.cost || (a.part.id < b.part.id ? -1 : 1))

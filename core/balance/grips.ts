@@ -11,6 +11,7 @@ import {
   subtract,
   type Vec3,
   volumeOf,
+  flatMap,
 } from '../kernel/index.ts'
 
 /** A place to take hold of the rig. */
@@ -31,7 +32,7 @@ const gripsOn = perThing('grips of a piece', (piece: PlacedPart): readonly Grip[
     axis: axis && direction(piece.frame, axis),
   })),
 )
-const gripsIn = perThing('grips', (placed: Assembly['placed']): readonly Grip[] => placed.flatMap(gripsOn))
+const gripsIn = perThing('grips', (placed: Assembly['placed']): readonly Grip[] => flatMap(placed, gripsOn))
 export const gripsOf = ({ placed }: Pick<Assembly, 'placed'>): readonly Grip[] => gripsIn(placed)
 
 /** How far inside the end of a camera without a moulded grip the palm lies, mm. */

@@ -13,6 +13,7 @@ import {
   subtract,
   type Vec3,
   zero,
+  flatMap,
 } from '../kernel/index.ts'
 import { camerasOwnGrip, type Grip, gripsOf, handsOf, ONE_PALM_MM, secondShare } from './grips.ts'
 import { hangOf } from './hang.ts'
@@ -67,7 +68,7 @@ const onPad = (assembly: Assembly, kind: 'shoulder' | 'chest', centre: Vec3): re
   const grips = gripsOf(assembly)
   const pad = grips.find((grip) => grip.kind === kind)
   if (!pad) return onHands(assembly, centre)
-  const ahead = [...grips, ...[camerasOwnGrip(assembly)].flatMap((grip) => grip ?? [])].filter(
+  const ahead = [...grips, ...flatMap([camerasOwnGrip(assembly)], (grip) => grip ?? [])].filter(
     (grip) =>
       (grip.kind === 'side' || grip.kind === 'top' || grip.kind === 'body') && pad.at[2] - grip.at[2] > ONE_PALM_MM,
   )

@@ -1,5 +1,5 @@
 import { type Assembly, carriedBy, type PlacedPart, slideWay, travelOf } from '../assembly/index.ts'
-import { direction, point, subtract, type Vec3 } from '../kernel/index.ts'
+import { direction, point, subtract, type Vec3, flatMap } from '../kernel/index.ts'
 import { centreOfMass, inHand, type Mass } from './mass.ts'
 
 /** How the rig hangs from a handle whose palm can roll freely. */
@@ -28,7 +28,7 @@ const degrees = (radians: number): number => (radians * 180) / Math.PI
  * @example centre 100 mm under and 10 mm ahead of the palm: tilt 5.71 degrees, nose down
  */
 export const hangsOf = (assembly: Assembly, mass: Mass): readonly Hang[] => {
-  const all = assembly.placed.flatMap((handle): Hang[] => {
+  const all = flatMap(assembly.placed, (handle): Hang[] => {
     const grip = handle.part.grips.find(({ kind }) => kind === 'top')
     // A handle that lies on its side, as in an upright set-up, is nothing to hang from.
     if (!grip || direction(handle.frame, [0, 1, 0])[1] < UPRIGHT) return []
@@ -69,7 +69,7 @@ export interface Cure {
  * @returns undefined when nothing that can slide helps by at least half a degree; else the best, the handle preferred.
  */
 export const hangCure = (assembly: Assembly, mass: Mass, hang: Hang): Cure | undefined => {
-  const cures = assembly.placed.flatMap((piece): Cure[] => {
+  const cures = flatMap(assembly.placed, (piece): Cure[] => {
     const travel = travelOf(piece)
     if (!travel || !piece.joint || !piece.host) return []
     const carried = carriedBy(assembly, piece)

@@ -1,6 +1,6 @@
 import type { Assembly, Instance, PlacedPart } from '../assembly/index.ts'
 import { isUnknown, type Part, type Role } from '../catalogue/index.ts'
-import { add, scale, type Vec3, zero } from '../kernel/index.ts'
+import { add, scale, type Vec3, zero, flatMap } from '../kernel/index.ts'
 
 /** What stands under a rig and is not in the hand. */
 export const standRoles: ReadonlySet<Role> = new Set(['tripod', 'head', 'gimbal', 'slider'])
@@ -73,7 +73,7 @@ export const massOf = (assembly: Assembly, leads: readonly (Weight & Partial<Lea
     inHandG: held.massG,
     unknown: [
       ...assembly.placed.filter((piece) => inHand(piece) && isUnknown(piece.part, 'massG')),
-      ...leads.flatMap(({ instance, part }) =>
+      ...flatMap(leads, ({ instance, part }) =>
         instance && part && isUnknown(part, 'massG') ? [{ instance: { id: instance }, part }] : [],
       ),
     ],

@@ -15,6 +15,7 @@ import {
   type Vec3,
   placeShape,
   scale,
+  flatMap,
 } from '../kernel/index.ts'
 import { inHand } from './mass.ts'
 
@@ -130,7 +131,7 @@ export const restOf = (touching: readonly Touching[], centre: Vec3): Rest => {
     const pivot = nearestOn(convexHull(down.map(({ at }) => flat(at))), mass)
     const away = pivot ? Math.hypot(mass[0] - pivot[0], mass[1] - pivot[1]) : 0
     if (!pivot || away < AHEAD_MM || turn === MOST_TURNS) {
-      const on = [...new Set(down.flatMap(({ group }) => touching[group] ?? []))]
+      const on = [...new Set(flatMap(down, ({ group }) => touching[group] ?? []))]
       return { tiltDeg: (tilted * 180) / Math.PI, on: on.map(({ piece, what }) => ({ piece, what })) }
     }
     const way = turned(right, (mass[0] - pivot[0]) / away, back, (mass[1] - pivot[1]) / away)
@@ -206,9 +207,9 @@ const turnUntilDown = (
 }
 
 /** Directions all round, about evenly: the points of a cube's skin. */
-const AROUND: readonly Vec3[] = [-2, -1, 0, 1, 2].flatMap((i) =>
-  [-2, -1, 0, 1, 2].flatMap((j) =>
-    [-2, -1, 0, 1, 2].flatMap((k): Vec3[] =>
+const AROUND: readonly Vec3[] = flatMap([-2, -1, 0, 1, 2], (i) =>
+  flatMap([-2, -1, 0, 1, 2], (j) =>
+    flatMap([-2, -1, 0, 1, 2], (k): Vec3[] =>
       Math.max(Math.abs(i), Math.abs(j), Math.abs(k)) === 2 ? [unit([i, j, k])] : [],
     ),
   ),

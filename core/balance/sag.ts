@@ -1,6 +1,6 @@
 import { type Assembly, guestsOf, type PlacedPart, rodRails } from '../assembly/index.ts'
 import { mountOf, type Part } from '../catalogue/index.ts'
-import { direction, dot, point, subtract } from '../kernel/index.ts'
+import { direction, dot, point, subtract, flatMap } from '../kernel/index.ts'
 import type { JointLoad } from './ground.ts'
 
 /** What rods may be made of. */
@@ -54,7 +54,7 @@ export const sagsOf = (
   loads: ReadonlyMap<string, JointLoad>,
   among: readonly PlacedPart[] = placed,
 ): readonly Sag[] =>
-  among.flatMap((rods): readonly Sag[] => {
+  flatMap(among, (rods): readonly Sag[] => {
     const { rod } = rods.part
     if (!rod) return straight
     const [rail] = rodRails(rods.part)
@@ -64,7 +64,7 @@ export const sagsOf = (
     const held =
       dot(subtract(point(rods.frame, own.at), rods.frame.at), along) + (own.travel ? (rods.joint?.slideMm ?? 0) : 0)
     const level = Math.sqrt(Math.max(0, 1 - along[1] ** 2))
-    const riders = (guestsOf(placed).get(rods) ?? []).flatMap((piece) => {
+    const riders = flatMap(guestsOf(placed).get(rods) ?? [], (piece) => {
       const mount = mountOf(piece.part, piece.joint?.guestMount ?? '')
       const load = loads.get(piece.instance.id)
       if (!mount || load?.far !== 'guest') return []

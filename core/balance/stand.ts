@@ -10,6 +10,7 @@ import {
   scale,
   unit,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { inHand, type Mass } from './mass.ts'
 
@@ -25,14 +26,13 @@ const TOUCH_MM = 0.5
 
 const footprint = perThing('footprint', (shape: Placed): readonly Point2[] => {
   if (shape.kind === 'box')
-    return [-1, 1]
-      .flatMap((a) =>
-        [-1, 1].flatMap((b) =>
-          [-1, 1].map((c) =>
-            add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)),
-          ),
+    return flatMap([-1, 1], (a) =>
+      flatMap([-1, 1], (b) =>
+        [-1, 1].map((c) =>
+          add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)),
         ),
-      )
+      ),
+    )
       .filter((p) => p[1] <= boundsOf(shape).min[1] + TOUCH_MM)
       .map((p): Point2 => [p[0], p[2]])
   const axis = unit(shape.half)
@@ -71,12 +71,12 @@ export const standOf = (assembly: Assembly, mass: Mass): Stand => {
   const held = assembly.placed.filter(inHand)
   const floor = Math.min(...held.map(lowestOf))
   const near = held.filter((piece) => lowestOf(piece) <= floor + TOUCH_MM)
-  const touching = near.flatMap((piece) =>
+  const touching = flatMap(near, (piece) =>
     piece.solids
       .filter(({ solid, bounds }) => solid.matter === 'body' && bounds.min[1] <= floor + TOUCH_MM)
       .map(({ shape }) => ({ piece, shape })),
   )
-  const outline = convexHull(touching.flatMap(({ shape }) => footprint(shape)))
+  const outline = convexHull(flatMap(touching, ({ shape }) => footprint(shape)))
   return {
     marginMm: marginIn(outline, [mass.centre[0], mass.centre[2]]),
     on: [...new Set(touching.map(({ piece }) => piece))],

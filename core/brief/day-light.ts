@@ -1,5 +1,5 @@
 import { type Brief, dayOf, type Phase, type Scene, sceneEv } from './brief.ts'
-import { perKey, perPair } from '../kernel/index.ts'
+import { perKey, perPair, flatMap } from '../kernel/index.ts'
 import {
   instantOf,
   lowCloudStops,
@@ -112,7 +112,7 @@ const workedOut = (
 ): readonly PhaseLight[] => {
   const { startMin, date, place } = brief.light
   let at = startMin
-  return dayOf(brief).flatMap((phase): PhaseLight[] => {
+  return flatMap(dayOf(brief), (phase): PhaseLight[] => {
     const [fromMin, toMin] = [at, at + phase.minutes]
     at = toMin
     if (phase.kind === 'off') return []
@@ -156,7 +156,7 @@ export const lightOf = (
 ): { readonly lowEv: number; readonly highEv: number; readonly scenes: readonly Scene[] } => {
   const filmed = filmedLight(brief)
   const night: readonly Scene[] = brief.conditions.includes('dark') ? ['night'] : []
-  const scenes = [...new Set([...filmed.flatMap((part) => part.scenes), ...night])]
+  const scenes = [...new Set([...flatMap(filmed, (part) => part.scenes), ...night])]
   if (scenes.length === 0) return { lowEv: sceneEv.overcast, highEv: sceneEv.overcast, scenes: ['overcast'] }
   const nightEvs = night.map((scene) => sceneEv[scene])
   return {

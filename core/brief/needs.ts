@@ -1,5 +1,5 @@
 import { capabilities, type Capability, capabilityIds, type Part } from '../catalogue/index.ts'
-import { perPair } from '../kernel/index.ts'
+import { perPair, flatMap } from '../kernel/index.ts'
 import type { Brief, Condition, ShootKind } from './brief.ts'
 
 /** Why a shoot asks for something: its kind, a condition, or the operator. */
@@ -95,7 +95,7 @@ const madeNeeds = (kind: ShootKind, conditions: Brief['conditions'], wishes: Bri
   }
   note(byKind[kind], 'kind')
   for (const condition of conditions) note(byCondition[condition], 'condition')
-  return capabilityIds.flatMap((capability): Need[] => {
+  return flatMap(capabilityIds, (capability): Need[] => {
     const wish = wishes[capability]
     if (wish === 'skip') return []
     const need = found.get(capability)
@@ -106,7 +106,7 @@ const madeNeeds = (kind: ShootKind, conditions: Brief['conditions'], wishes: Bri
 
 /** The needs that none of these parts meets: what the camera lacks, when given the camera alone. */
 export const unmet = (needs: readonly Need[], parts: readonly Part[]): readonly Need[] => {
-  const given = new Set(parts.flatMap((part) => part.provides))
+  const given = new Set(flatMap(parts, (part) => part.provides))
   return needs.filter((need) => !given.has(need.capability))
 }
 

@@ -11,7 +11,7 @@ import {
   ridesOn,
 } from '../assembly/index.ts'
 import { mountOf, toolName } from '../catalogue/index.ts'
-import { equalJson } from '../kernel/index.ts'
+import { equalJson, flatMap } from '../kernel/index.ts'
 import type { Step } from './changeover.ts'
 import { type Clearing, clearingOf } from './clearing.ts'
 import { balanceOn, LEAD_KIND, leadRank, type Pace, POSE_SECONDS } from './pace.ts'
@@ -50,7 +50,7 @@ const sameSetting = (a: Joint, b: Joint): boolean => a.slideMm === b.slideMm && 
 /** What goes along off the rig by itself, and what sits on that. */
 const offOf = ({ off }: Assembly) => ({
   roots: off.filter(({ piece }) => !piece.joint),
-  riders: off.flatMap(({ piece }) => (piece.joint ? [piece] : [])),
+  riders: flatMap(off, ({ piece }) => (piece.joint ? [piece] : [])),
 })
 
 /** The pieces that sit on something in the one set-up and on nothing in the other. */
@@ -200,7 +200,7 @@ export class Between {
         return this.#step(
           'put on',
           piece,
-          [piece, ...riders].flatMap((one) => this.#place(one)),
+          flatMap([piece, ...riders], (one) => this.#place(one)),
           riders,
         )
       return this.#step(this.#was(piece)?.part.id === piece.part.id ? 'move' : 'put on', piece, this.#place(piece))
@@ -255,7 +255,7 @@ export class Between {
     )
     return posed.map((piece): Step => {
       const { id: instance } = piece.instance
-      const poses = (piece.part.hinges ?? []).flatMap((hinge) => {
+      const poses = flatMap(piece.part.hinges ?? [], (hinge) => {
         const said = setup.poses.find((one) => one.instance === instance && one.hinge === hinge.id)
         const position = hinge.positions.find((one) => one.id === said?.position) ?? hinge.positions[0]
         return position ? [{ hinge, position }] : []
@@ -292,7 +292,7 @@ export class Between {
 
   #lead(what: 'unplug' | 'plug in' | 'lay', { loose, byInstance }: Assembly, link: Link): Step {
     const part = loose.find(({ instance }) => instance.id === link.cable)?.part
-    const held = link.through.flatMap((id) => byInstance.get(id)?.part.name ?? [])
+    const held = flatMap(link.through, (id) => byInstance.get(id)?.part.name ?? [])
     return {
       ...bare,
       do: what,

@@ -1,7 +1,7 @@
 import { type Assembly, type Brace, type PlacedPart, ridesOn } from '../assembly/index.ts'
 import { standRoles } from '../balance/index.ts'
 import { toolName } from '../catalogue/index.ts'
-import { dot, perThing, type Vec3 } from '../kernel/index.ts'
+import { dot, perThing, type Vec3, flatMap } from '../kernel/index.ts'
 import { type Path, pathsOf, stands, standsBefore } from './paths.ts'
 import { type Against, comesAlong, wantsOff } from './stated.ts'
 import { changesIn, turnsIn, withFewerTurns } from './turns.ts'
@@ -142,7 +142,7 @@ export class Standing {
 
   /** What can go now: holds at once, and pieces that carry nothing, are held by nothing more and have a way. */
   #free(): readonly Item[] {
-    const ways = [...this.pieces].flatMap((piece) => this.#way(piece, 'as stated') ?? [])
+    const ways = flatMap([...this.pieces], (piece) => this.#way(piece, 'as stated') ?? [])
     return [...[...this.braces].map((brace): Item => ({ brace })), ...ways]
   }
 
@@ -204,7 +204,7 @@ export class Standing {
 
   /** The tools that something waits for. */
   get tools(): readonly string[] {
-    return [...new Set(this.#free().flatMap((item) => itemTool(item) ?? []))].sort()
+    return [...new Set(flatMap(this.#free(), (item) => itemTool(item) ?? []))].sort()
   }
 
   get isDone(): boolean {

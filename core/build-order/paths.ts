@@ -15,6 +15,7 @@ import {
   scale,
   unit,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 
 /**
@@ -86,7 +87,7 @@ const exitsOf = (piece: PlacedPart): readonly Exit[] => {
     }
   }
   const slides = hostMount.slidesOn === true || guestMount.slidesOn === true
-  return (slides ? slidesAlong : (standard.goesOn ?? screwsOut)).flatMap(exits)
+  return flatMap(slides ? slidesAlong : (standard.goesOn ?? screwsOut), exits)
 }
 const slidesAlong: readonly Way[] = ['along']
 const screwsOut: readonly Way[] = ['out']

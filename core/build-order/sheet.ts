@@ -11,7 +11,7 @@ import {
 import { standRoles } from '../balance/index.ts'
 import type { Run } from '../cabling/index.ts'
 import { type Kind, mountOf, standardOf, type Tool, toolName } from '../catalogue/index.ts'
-import { scale, type Vec3 } from '../kernel/index.ts'
+import { scale, type Vec3, flatMap } from '../kernel/index.ts'
 import { buildOrderOf, isHolding, type Joining } from './order.ts'
 import { balanceOn, LEAD_KIND, leadRank, type Pace, POSE_SECONDS, usualPace } from './pace.ts'
 import { type Setting, settingOf } from './setting.ts'
@@ -119,7 +119,7 @@ const joined = ({ setup, placed }: Assembly, { piece, path, inHand, riders }: Jo
     ...(mated ? { timed: mated.standard.id } : {}),
     check: standRoles.has(piece.part.role) ? 'stand' : (mated?.standard.kind ?? 'thread'),
     // In the hand nothing is on the rig yet: what waits there comes on with what carries it.
-    commands: inHand ? [] : [piece, ...along].flatMap(place),
+    commands: inHand ? [] : flatMap([piece, ...along], place),
   }
 }
 
@@ -251,13 +251,13 @@ export const buildSheetOf = (assembly: Assembly, leads: readonly Run[], pace: Pa
   const [root] = assembly.placed
   const order = buildOrderOf(assembly)
   const unfit = assembly.placed.filter((piece) => pathToRoot(piece).some(({ joint, mate }) => joint && !mate?.ok))
-  const pieces = order.steps.flatMap((item): readonly SheetStep[] =>
+  const pieces = flatMap(order.steps, (item): readonly SheetStep[] =>
     isHolding(item)
       ? [held(setup.id, item.brace, pace)]
       : [joined(assembly, item, pace), ...posesOf(assembly, item.piece)],
   )
   const own = root ? posesOf(assembly, root) : []
-  const off = assembly.off.flatMap((one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
+  const off = flatMap(assembly.off, (one) => [stowed(setup.id, one, pace), ...posesOf(assembly, one.piece)])
   const wires = [...leads]
     .sort((a, b) => leadRank(a.cable) - leadRank(b.cable))
     .map((run) => plugged(assembly, run, pace))

@@ -1,5 +1,5 @@
 import type { PlacedPart } from '../assembly/index.ts'
-import { dot } from '../kernel/index.ts'
+import { dot, flatMap } from '../kernel/index.ts'
 import type { Holding, Joining } from './order.ts'
 import { type Path, pathsOf, stands } from './paths.ts'
 import { wantsOff } from './stated.ts'
@@ -17,7 +17,7 @@ const TURNED = 0.7
 
 /** How often the rig is turned from one piece to the next; a second hold is made from where one is. */
 export const turnsIn = (steps: readonly Item[]): number => {
-  const ways = steps.flatMap((item) => ('piece' in item ? [item.path.off] : []))
+  const ways = flatMap(steps, (item) => ('piece' in item ? [item.path.off] : []))
   return ways.filter((way, i) => {
     const before = ways[i - 1]
     return before !== undefined && dot(before, way) < TURNED
@@ -26,7 +26,7 @@ export const turnsIn = (steps: readonly Item[]): number => {
 
 /** How often one tool is laid down for another; what needs none lets one keep the last in the hand. */
 export const changesIn = (steps: readonly Item[], toolOf: Cost['toolOf']): number => {
-  const tools = steps.flatMap((item) => toolOf(item) ?? [])
+  const tools = flatMap(steps, (item) => toolOf(item) ?? [])
   return tools.filter((tool, i) => i > 0 && tool !== tools[i - 1]).length
 }
 

@@ -1,4 +1,4 @@
-import { type Bounds, lengthOf, perThing, subtract, type Vec3 } from '../kernel/index.ts'
+import { type Bounds, lengthOf, perThing, subtract, type Vec3, flatMap } from '../kernel/index.ts'
 
 /** A cable lies this far off what it goes round, beside half its own thickness. mm */
 const OFF_MM = 1
@@ -65,9 +65,9 @@ const overEdge = (from: Vec3, to: Vec3, { at, axis, low, high }: Corner): Vec3 =
 }
 
 const edgesOf = (box: Bounds): Corner[] =>
-  axes.flatMap((axis) => {
+  flatMap(axes, (axis) => {
     const [j, k] = axes.filter((other) => other !== axis) as [0 | 1 | 2, 0 | 1 | 2]
-    return [box.min, box.max].flatMap((one) =>
+    return flatMap([box.min, box.max], (one) =>
       [box.min, box.max].map((two): Corner => {
         const at: [number, number, number] = [0, 0, 0]
         at[j] = one[j]

@@ -33,6 +33,7 @@ import {
   subtract,
   unit,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { distance, KnownRoutes, type Route } from './route.ts'
 
@@ -170,7 +171,7 @@ interface Plugged {
 const pluggedIn = (from: Coupled, to: Coupled, cable: Cable, through: readonly PlacedPart[]): Plugged => {
   const flipped = isFlipped(cable, from, to)
   const [first, last] = flipped ? [cable.b, cable.a] : [cable.a, cable.b]
-  const holds = through.flatMap((piece) =>
+  const holds = flatMap(through, (piece) =>
     piece.part.holdsCable ? [point(piece.frame, piece.part.holdsCable.at)] : [],
   )
   const fromExit = exitOf(from, first, cable.thickMm, holds[0] ?? socketPoint(to))
@@ -249,7 +250,7 @@ export const runBetween = (
 }
 
 const heldBy = (run: Pick<Run, 'points' | 'pathMm'>, through: readonly PlacedPart[]): Run['held'] =>
-  through.flatMap((piece) => {
+  flatMap(through, (piece) => {
     const at = piece.part.holdsCable && point(piece.frame, piece.part.holdsCable.at)
     if (!at) return []
     const until = run.points.findIndex((corner) => distance(corner, at) < 1e-6)
@@ -280,13 +281,13 @@ const laidLeads = perKey<Link, Run>('leads laid')
  * @param cables the parts of the linked cables and port savers, by instance
  */
 export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): readonly Run[] =>
-  assembly.setup.links.flatMap((link): Run[] => {
+  flatMap(assembly.setup.links, (link): Run[] => {
     const [own, far, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
     const cable = part?.cable
     if (!own || !far || !cable) return []
     const [from, to] = [saved(own, link.couplers?.from, cables, far), saved(far, link.couplers?.to, cables, own)]
-    const through = link.through.flatMap((id) => assembly.byInstance.get(id) ?? [])
-    const key = [part, from.piece, to.piece, ...through, ...[from, to].flatMap(({ coupler }) => coupler?.part ?? part)]
+    const through = flatMap(link.through, (id) => assembly.byInstance.get(id) ?? [])
+    const key = [part, from.piece, to.piece, ...through, ...flatMap([from, to], ({ coupler }) => coupler?.part ?? part)]
       .map(numberOf)
       .join()
     const plugged = pluggedLeads(link, key, () => pluggedIn(from, to, cable, through))

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type { Vec3 } from '../kernel/index.ts'
@@ -13,8 +14,8 @@ export interface Saver {
 
 /** The port savers that sit on the rig between its sockets and its leads. */
 export const saversOf = (leads: readonly Run[]): readonly Saver[] =>
-  leads.flatMap(({ from, to }) =>
-    [from, to].flatMap(({ coupler, piece, at, onRig }): Saver[] =>
+  flatMap(leads, ({ from, to }) =>
+    flatMap([from, to], ({ coupler, piece, at, onRig }): Saver[] =>
       coupler && onRig ? [{ id: coupler.id, part: coupler.part, piece, at }] : [],
     ),
   )

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Assembly, type OffPlace, offPlaces } from '../assembly/index.ts'
 import type { Run } from './runs.ts'
 
@@ -15,7 +16,7 @@ export interface Worn {
  * @example a 600 g pack on the belt, with a 100 g lead to the camera: 650 g on the belt, 50 g in the hand
  */
 export const wornOf = ({ off }: Pick<Assembly, 'off'>, leads: readonly Run[]): readonly Worn[] =>
-  offPlaces.flatMap((at): Worn[] => {
+  flatMap(offPlaces, (at): Worn[] => {
     const here = off.filter((one) => one.at === at).map(({ piece }) => piece)
     if (here.length === 0) return []
     const hangs = leads.filter(({ from, to, onRig }) =>

@@ -1,4 +1,4 @@
-import { distanceToSeat, dot, exceeds, type Issue, SURFACE_MM, UNIT } from '../kernel/index.ts'
+import { distanceToSeat, dot, exceeds, type Issue, SURFACE_MM, UNIT, flatMap } from '../kernel/index.ts'
 import { isStandard, standardOf } from './interfaces/index.ts'
 import { diameterOf } from './families.ts'
 import type { Part } from './part.ts'
@@ -13,7 +13,7 @@ const ADAPTER_MM = 0.1
 const repeated = (ids: readonly string[]): string[] => [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))]
 
 const mountIssues = (part: Part): Issue[] =>
-  part.mounts.flatMap((mount, i): Issue[] => {
+  flatMap(part.mounts, (mount, i): Issue[] => {
     const path = `mounts[${i}]`
     if (!isStandard(mount.standard))
       return [{ code: 'standard-unknown', path: `${path}.standard`, names: { standard: mount.standard } }]
@@ -38,7 +38,7 @@ const mountIssues = (part: Part): Issue[] =>
   })
 
 const hingeIssues = (part: Part): Issue[] =>
-  (part.hinges ?? []).flatMap((hinge, i): Issue[] => {
+  flatMap(part.hinges ?? [], (hinge, i): Issue[] => {
     const path = `hinges[${i}]`
     return [
       ...hinge.solids

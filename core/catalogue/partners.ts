@@ -1,6 +1,6 @@
 import type { Catalogue } from './catalogue.ts'
 import { standardOf, standards } from './interfaces/index.ts'
-import { perKey } from '../kernel/index.ts'
+import { perKey, flatMap } from '../kernel/index.ts'
 import { mate, matingKey } from './mating.ts'
 import type { Mount, Part } from './part.ts'
 
@@ -21,7 +21,7 @@ const partners = perKey<Catalogue, readonly Part[]>('partners of a mount')
 const partnersIn = (part: Part, mount: Mount, catalogue: Catalogue): readonly Part[] => {
   // Asking two ends whether they mate is dear when they do not; most do not for their half or their standard alone.
   const takes = new Set(standardsFor(mount))
-  const near = new Set([...takes].flatMap((id) => catalogue.byStandard.get(id) ?? []))
+  const near = new Set(flatMap([...takes], (id) => catalogue.byStandard.get(id) ?? []))
   return [...near].filter((other) =>
     other.mounts.some(
       (own) =>

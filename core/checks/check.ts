@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Command, PlacedPart } from '../assembly/index.ts'
 import type { Concern, Station } from '../catalogue/index.ts'
-import { type Measure, measuresIn, type Unit, type Vec3 } from '../kernel/index.ts'
+import { type Measure, measuresIn, type Unit, type Vec3, flatMap } from '../kernel/index.ts'
 import type { FactName, Facts, Reads, Sees, Watched } from '../facts/index.ts'
 import { FactFailure } from '../facts/index.ts'
 import type { Aim, Aims } from './aim.ts'
@@ -57,7 +57,7 @@ export type WayKind = (typeof wayKinds)[number]
 
 /** Is something new put on, and what was there put on it? */
 const putsBetween = (commands: readonly Command[]): boolean => {
-  const added = new Set(commands.flatMap((command) => (command.do === 'add' ? [command.instance.id] : [])))
+  const added = new Set(flatMap(commands, (command) => (command.do === 'add' ? [command.instance.id] : [])))
   return commands.some(
     (command) => command.do === 'place' && added.has(command.joint.host) && !added.has(command.joint.guest),
   )
@@ -300,13 +300,6 @@ export const withAims = (found: readonly Found[], facts: Facts): readonly Findin
 /** For rules without a number of their own. */
 export const noOptions = { options: z.object({}), defaults: {} }
 
-const messageOf = (check: { id: string; messages: Messages }, judgement: Judgement): string => {
-  const text = check.messages[judgement.group][judgement.message]
-  if (text === undefined)
-    throw new RangeError(`Check ${check.id} has no ${judgement.group} message "${judgement.message}"`)
-  return text
-}
-
 /** At which place among its rule's subjects something was found. */
 const indexOf = new WeakMap<readonly Found[], number>()
 
@@ -325,10 +318,12 @@ const guarded = <T>(judge: () => readonly T[], failed: (error: unknown) => reado
  * that says so.
  */
 export const defineCheck = <S, O, N extends FactName = never>(definition: CheckDefinition<S, O, N>): Check => {
-  const optionsIn = ({ context }: Facts): O =>
-    optionsFor(definition.id, definition.options, definition.defaults, context.limits)
+  // Taken out once: rules are of many shapes, and these are read for each subject of every rig that is tried.
+  const { id, family, why, level, messages, defaults, judge } = definition
+  const takes = judge.length
+  const optionsIn = ({ context }: Facts): O => optionsFor(id, definition.options, defaults, context.limits)
   // A rule that judges without options does not hang on the operator's.
-  const judgedBy = (facts: Facts): O => (definition.judge.length < 3 ? definition.defaults : optionsIn(facts))
+  const judgedBy = (facts: Facts): O => (takes < 3 ? defaults : optionsIn(facts))
   const judged = (facts: Facts) => {
     const options = judgedBy(facts)
     return definition
@@ -352,7 +347,7 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
       () => [],
     )
   // What a rule makes of its subject alone is the same as long as it is the same subject.
-  const alone = definition.judge.length < 2 ? new WeakMap<object, readonly Found[]>() : undefined
+  const alone = takes < 2 ? new WeakMap<object, readonly Found[]>() : undefined
   const found = (subject: S, index: number, facts: Facts, options: O): readonly Found[] => {
     const before = alone && typeof subject === 'object' && subject !== null ? alone.get(subject) : undefined
     if (before && (before.length === 0 || indexOf.get(before) === index)) return before
@@ -364,21 +359,22 @@ export const defineCheck = <S, O, N extends FactName = never>(definition: CheckD
     return made
   }
   const judgedOf = (subject: S, find: Find, facts: Facts, options: O): readonly Found[] => {
-    const judgement = definition.judge(subject, facts, options)
-    const text = messageOf(definition, judgement)
+    const judgement = judge(subject, facts, options)
+    const text = messages[judgement.group][judgement.message]
+    if (text === undefined) throw new RangeError(`Check ${id} has no ${judgement.group} message "${judgement.message}"`)
     if (judgement.group === 'silent') return silence
     const finding = {
-      check: definition.id,
-      family: definition.family,
+      check: id,
+      family,
       key: judgement.key ?? '',
       station: judgement.station,
       message: judgement.message,
       group: judgement.group,
-      level: judgement.level ?? (judgement.group === 'cannotTell' ? ('hint' as const) : definition.level),
+      level: judgement.level ?? (judgement.group === 'cannotTell' ? ('hint' as const) : level),
       parts: judgement.parts ?? [],
       at: judgement.at,
       text,
-      why: definition.why,
+      why,
       numbers: judgement.numbers ?? {},
       names: judgement.names ?? {},
       measures: measuresIn(text, judgement.numbers ?? {}),

@@ -13,6 +13,7 @@ import {
   perThing,
   placeShape,
   unite,
+  flatMap,
 } from '../kernel/index.ts'
 import { comparedMinor } from '../money/index.ts'
 import { leadsOfSetups, type Sees, takenFrom } from '../facts/index.ts'
@@ -72,10 +73,9 @@ export const useOf = (facts: Sees<'asked'>, { instance, part }: PlacedPart): Use
   const ids = part.sockets ? takenFrom(facts, instance.id, pluggedAt) : ''
   const { asked } = facts
   return {
-    sockets: ids
-      .split(' ')
-      .flatMap((id) => part.sockets?.find((socket) => socket.id === id) ?? [])
-      .map(({ connector, direction }) => `${connector} ${direction}`),
+    sockets: flatMap(ids.split(' '), (id) => part.sockets?.find((socket) => socket.id === id) ?? []).map(
+      ({ connector, direction }) => `${connector} ${direction}`,
+    ),
     gifts: part.provides.filter((gift) => asked.has(gift)),
   }
 }

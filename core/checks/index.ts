@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { balanceChecks } from './balance/index.ts'
 import { clearanceChecks } from './clearance/index.ts'
 import { fitChecks } from './fit/index.ts'
@@ -38,9 +39,9 @@ const lists: Readonly<Record<Family, readonly Check[]>> = {
  * Every check, in the order of their ids, whatever their family. A test holds this list to the directories and the
  * docs.
  */
-export const checks: readonly Check[] = families
-  .flatMap((family) => lists[family])
-  .sort((a, b) => (a.id < b.id ? -1 : 1))
+export const checks: readonly Check[] = flatMap(families, (family) => lists[family]).sort((a, b) =>
+  a.id < b.id ? -1 : 1,
+)
 
 for (const { id, judgeAll, about } of checks) askable(id, { about, answer: judgeAll })
 
@@ -75,7 +76,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
       found[finding.level].push(one)
     }
   return withAims(
-    levels.flatMap((level) => found[level]),
+    flatMap(levels, (level) => found[level]),
     facts,
   )
 }

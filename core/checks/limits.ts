@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Context, Limits } from '../context/index.ts'
 import { z } from 'zod'
 import { balanceOn, LEAD_KIND as LEAD, LEAD_SECONDS, type Pace } from '../build-order/index.ts'
@@ -36,7 +37,7 @@ const MOST_SECONDS = 900
 const usualSeconds: ReadonlyMap<string, number> = new Map([
   ...standards.map(({ id, seconds }) => [id, seconds] as const),
   [LEAD, LEAD_SECONDS],
-  ...(['tripod', 'gimbal'] as const).flatMap((support) => {
+  ...flatMap(['tripod', 'gimbal'] as const, (support) => {
     const on = balanceOn(support)
     return on ? [[on.kind, on.seconds] as const] : []
   }),
@@ -79,7 +80,7 @@ export const secondsOfWork = (own: Limits = {}): readonly Limit[] =>
 
 /** What figures are reckoned with where nobody states it. */
 export const marginLines = (own: Limits = {}): readonly Limit[] =>
-  marginIds.flatMap((option) => {
+  flatMap(marginIds, (option) => {
     const margin = knownMargin(option)
     return margin ? [{ ...margin, check: MARGINS, option, own: own[MARGINS]?.[option] }] : []
   })
@@ -89,7 +90,7 @@ export const limitsOf = (
   checks: readonly Pick<Check, 'id' | 'title' | 'source' | 'defaults' | 'units'>[],
   own: Limits = {},
 ): readonly Limit[] =>
-  checks.flatMap(({ id, title, source, defaults, units = {} }) =>
+  flatMap(checks, ({ id, title, source, defaults, units = {} }) =>
     numbersOf(defaults).map(([option, usual]) => ({
       check: id,
       title,

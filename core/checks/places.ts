@@ -15,7 +15,7 @@ import {
 import { inHand, type JointLoad } from '../balance/index.ts'
 import { mate, mountOf, type Part } from '../catalogue/index.ts'
 import { clashWith } from '../clearance/index.ts'
-import { numberOf, perKey, perThing } from '../kernel/index.ts'
+import { numberOf, perKey, perThing, flatMap } from '../kernel/index.ts'
 import { type JointKey, jointName } from '../log/index.ts'
 import { comparedMinor, lineOf } from '../money/index.ts'
 import { goesBefore, sizeOn, stepChain, stepOf } from '../optics/index.ts'
@@ -116,9 +116,9 @@ export const ringsBetween = (facts: Sees, fromMm: number, toMm: number): readonl
   const chain = stepChain(
     fromMm,
     toMm,
-    rings.flatMap((part) => stepOf(part, spareOwned(facts, part)) ?? []),
+    flatMap(rings, (part) => stepOf(part, spareOwned(facts, part)) ?? []),
   )
-  return chain?.ids.flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
+  return chain && flatMap(chain.ids, (id) => facts.context.catalogue.parts.get(id) ?? [])
 }
 
 const ways = perKey<Part, readonly Part[] | undefined>('filters before lenses')

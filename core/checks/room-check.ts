@@ -1,5 +1,5 @@
 import { hingeDegrees, type PlacedPart } from '../assembly/index.ts'
-import { dot, lengthOf, subtract } from '../kernel/index.ts'
+import { dot, lengthOf, subtract, flatMap } from '../kernel/index.ts'
 import type { Room } from '../catalogue/index.ts'
 import type { Invasion } from '../clearance/index.ts'
 import { type Check, type CheckDefinition, defineCheck, noOptions, ofEachPiece } from './check.ts'
@@ -67,7 +67,7 @@ export const roomCheck = <N extends FactName = never>(
       cannotTell: {},
     },
     subjects: ofEachPiece(
-      (piece) => piece.part.rooms.flatMap((room, index) => (room.kind === kind ? [{ piece, room, index }] : [])),
+      (piece) => flatMap(piece.part.rooms, (room, index) => (room.kind === kind ? [{ piece, room, index }] : [])),
       when,
       lotOfParts(({ rooms }) => rooms.some((room) => room.kind === kind)),
     ),

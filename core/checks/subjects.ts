@@ -1,7 +1,7 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import { type FactName, lotOf, lotOfParts, type Sees } from '../facts/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { perThing, flatMap } from '../kernel/index.ts'
 
 /** Subjects that follow from each placed piece alone: a piece that did not change has the very same ones. */
 export interface OfEachPiece<S, N extends FactName = never> {
@@ -30,7 +30,7 @@ export const ofEachPiece = <S extends object, N extends FactName = never>(
 ): OfEachPiece<S, N> => {
   // Most pieces concern few rules: what a rule has nothing to say of is not kept one by one.
   const kept = perThing('subjects of a piece', of)
-  return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(kept) : []), {
+  return Object.assign((facts: Sees<N>) => (when(facts) ? flatMap(here(facts), kept) : []), {
     of: kept,
     here,
     when,
@@ -68,7 +68,7 @@ class Wanted<T> {
     here: Here<N>,
   ): OfEachPiece<PlacedPart, N> {
     const subjects = (piece: PlacedPart) => (this.tells(of(piece)) ? [piece] : nobody)
-    return Object.assign((facts: Sees<N>) => (when(facts) ? here(facts).flatMap(subjects) : nobody), {
+    return Object.assign((facts: Sees<N>) => (when(facts) ? flatMap(here(facts), subjects) : nobody), {
       of: subjects,
       here,
       when,

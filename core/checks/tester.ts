@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { edit, placeSetup } from '../assembly/index.ts'
 import type { TinyRig } from '../testing/index.ts'
 import { namedWays } from '../remedies/index.ts'
@@ -40,7 +41,7 @@ const freeze = <T>(value: T): T => {
 }
 
 const numbersDiffer = (judgement: Judgement, wanted: Readonly<Record<string, number>>): string[] =>
-  Object.entries(wanted).flatMap(([key, value]) => {
+  flatMap(Object.entries(wanted), ([key, value]) => {
     const got = judgement.numbers?.[key]
     return got !== undefined && Math.abs(got - value) <= CLOSE * Math.max(1, Math.abs(value))
       ? []
@@ -108,9 +109,9 @@ export const complaints = (check: Check, cases: Cases): readonly string[] => {
     ['silent', cases.silent],
     ['cannotTell', cases.cannotTell ?? []],
   ] as const
-  const all = groups.flatMap(([, list]) => list)
-  const wrong = groups.flatMap(([group, list]) =>
-    list.flatMap((given) => caseTroubles(check, group, given).map((trouble) => `${given.name}: ${trouble}`)),
+  const all = flatMap(groups, ([, list]) => list)
+  const wrong = flatMap(groups, ([group, list]) =>
+    flatMap(list, (given) => caseTroubles(check, group, given).map((trouble) => `${given.name}: ${trouble}`)),
   )
   const seen = new Set<string>()
   for (const given of all) {

@@ -1,6 +1,6 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { Room } from '../catalogue/index.ts'
-import { CLASH_MM, overlap, perPairKey } from '../kernel/index.ts'
+import { CLASH_MM, overlap, perPairKey, flatMap } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 import { invasionsOf, sweepOf } from './rooms.ts'
 
@@ -49,18 +49,16 @@ const spareBeside = (piece: PlacedPart, index: number, grownMm: number, other: P
  * @param grownMm what a kind of room is grown by anyway, for gloves
  */
 export const closeFitsOf = (assembly: Assembly, grownMm: (kind: Room['kind']) => number): readonly CloseFit[] =>
-  assembly.placed
-    .flatMap((piece) =>
-      piece.part.rooms.flatMap((room, index): CloseFit[] => {
-        const grown = grownMm(room.kind)
-        if (invasionsOf(assembly, piece, room.kind, grown).some((one) => one.room === room)) return []
-        let nearest: CloseFit | undefined
-        for (const by of assembly.placed) {
-          if (by === piece || (ringKinds.has(room.kind) && joined(piece, by))) continue
-          const spareMm = spareBeside(piece, index, grown, by)
-          if (spareMm < (nearest?.spareMm ?? CLOSE_MM)) nearest = { piece, room, by, spareMm }
-        }
-        return nearest ? [nearest] : []
-      }),
-    )
-    .sort((a, b) => a.spareMm - b.spareMm)
+  flatMap(assembly.placed, (piece) =>
+    flatMap(piece.part.rooms, (room, index): CloseFit[] => {
+      const grown = grownMm(room.kind)
+      if (invasionsOf(assembly, piece, room.kind, grown).some((one) => one.room === room)) return []
+      let nearest: CloseFit | undefined
+      for (const by of assembly.placed) {
+        if (by === piece || (ringKinds.has(room.kind) && joined(piece, by))) continue
+        const spareMm = spareBeside(piece, index, grown, by)
+        if (spareMm < (nearest?.spareMm ?? CLOSE_MM)) nearest = { piece, room, by, spareMm }
+      }
+      return nearest ? [nearest] : []
+    }),
+  ).sort((a, b) => a.spareMm - b.spareMm)

@@ -12,6 +12,7 @@ import {
   type Placed,
   placeShape,
   unite,
+  flatMap,
 } from '../kernel/index.ts'
 
 /** A socket with the plug that would stand in it. */
@@ -51,8 +52,8 @@ const plugBounds = perThing('plug bounds of a piece', (piece: PlacedPart): Bound
 
 /** The sockets of two pieces, or of one, that crowd each other. */
 const crowdsBetween = perPair('crowds', (first: PlacedPart, second: PlacedPart): readonly Crowd[] =>
-  pluggedOf(first).flatMap((a, i) =>
-    pluggedOf(second).flatMap((b, j): Crowd[] => {
+  flatMap(pluggedOf(first), (a, i) =>
+    flatMap(pluggedOf(second), (b, j): Crowd[] => {
       if ((first === second && j <= i) || !overlap(a.bounds, b.bounds, CLASH_MM)) return []
       const overlapMm = penetration(a.plug, b.plug, CLASH_MM)
       return overlapMm > CLASH_MM ? [{ a, b, overlapMm }] : []

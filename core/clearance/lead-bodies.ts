@@ -28,6 +28,7 @@ import {
   subtract,
   unit,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { sweepOf } from './rooms.ts'
 
@@ -65,7 +66,7 @@ const saverOf = (end: LaidEnd): readonly LeadBody[] => {
   const isStraight = dot(coupler.own.out, socket.out) > 0.5
   const corner = isStraight ? coupler.own.at : add(coupler.own.at, scale(coupler.own.out, FLAT_PLUG_MM / 2))
   const corners = [coupler.own.at, corner, socket.at].map((at) => point(piece.frame, at))
-  return corners.slice(1).flatMap((to, i) => {
+  return flatMap(corners.slice(1), (to, i) => {
     const bar = strand(corners[i] ?? to, to, thick)
     return bar ? [body('plug', bar, end)] : []
   })
@@ -142,10 +143,9 @@ export const leadBodies = perThing('bodies of a lead', (lead: LaidLead): readonl
   const thick = cable.thickMm
   // The first and the last stretch are the plugs' own.
   const between = points.slice(1, -1)
-  const strands = between
-    .slice(1)
-    .flatMap((to, i) => strand(between[i] ?? to, to, thick) ?? [])
-    .map((shape) => body('cable', shape))
+  const strands = flatMap(between.slice(1), (to, i) => strand(between[i] ?? to, to, thick) ?? []).map((shape) =>
+    body('cable', shape),
+  )
   const over = cable.coil ? 0 : spareMm
   const radius = coilMm(over, thick)
   const coil =
@@ -157,7 +157,7 @@ export const leadBodies = perThing('bodies of a lead', (lead: LaidLead): readonl
           ),
         ]
       : []
-  const ends = [lead.from, lead.to].flatMap((end) => [...saverOf(end), ...plugOf(end, thick)])
+  const ends = flatMap([lead.from, lead.to], (end) => [...saverOf(end), ...plugOf(end, thick)])
   return [...ends, ...strands, ...coil]
 })
 
@@ -179,7 +179,7 @@ export interface LeadIntrusion<L extends LaidLead = LaidLead> {
 const KINDS: ReadonlySet<Room['kind']> = new Set(['swing', 'door', 'hand', 'lever', 'turn', 'view'])
 
 const intrusionsOn = perPair('leads in rooms', (lead: LaidLead, piece: PlacedPart): readonly LeadIntrusion[] =>
-  piece.part.rooms.flatMap((room, index): readonly LeadIntrusion[] => {
+  flatMap(piece.part.rooms, (room, index): readonly LeadIntrusion[] => {
     if (!KINDS.has(room.kind)) return []
     const { poses, swept } = sweepOf(piece, index, 0)
     const near = leadBodies(lead).filter(({ bounds }) => overlap(bounds, swept, CLASH_MM))
@@ -218,7 +218,7 @@ export const leadIntrusionsOf = <L extends LaidLead>(
   leads: readonly L[],
 ): readonly LeadIntrusion<L>[] => {
   const roomy = placed.filter(({ part }) => part.rooms.length > 0)
-  return leads.flatMap((lead) => roomy.flatMap((piece) => intrusionsOn(lead, piece) as readonly LeadIntrusion<L>[]))
+  return flatMap(leads, (lead) => flatMap(roomy, (piece) => intrusionsOn(lead, piece) as readonly LeadIntrusion<L>[]))
 }
 
 /** How deep the cable, a plug or the coil of a lead reaches into a shape, mm; 0 when it passes by. */

@@ -10,6 +10,7 @@ import {
   perThing,
   placeShape,
   unite,
+  flatMap,
 } from '../kernel/index.ts'
 import { pressesInto } from './pressing.ts'
 
@@ -72,7 +73,7 @@ export const touchesPlugs = (piece: PlacedPart, socketed: readonly PlacedPart[])
 
 /** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
 export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
-  assembly.placed.flatMap((piece) => {
+  flatMap(assembly.placed, (piece) => {
     const { each, all } = reachesOf(piece)
     if (each.length === 0) return []
     const beside = near(assembly.placed, all)

@@ -17,6 +17,7 @@ import {
   scale,
   type Shape,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
@@ -107,7 +108,7 @@ export const touchesEnds = (piece: PlacedPart, clamped: readonly PlacedPart[]): 
  * @param clamped the pieces that are such clamps
  */
 export const entriesOf = ({ placed }: Pick<Assembly, 'placed'>, clamped: readonly PlacedPart[]): readonly Entry[] =>
-  clamped.flatMap((piece): Entry[] => {
+  flatMap(clamped, (piece): Entry[] => {
     const found = clampedOf(piece)
     if (!found) return []
     const { owner, rider, rail, besideRail, railMm, clampMm, ends } = found

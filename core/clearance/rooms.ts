@@ -15,6 +15,7 @@ import {
   turnAbout,
   unite,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { depthIn } from './pressing.ts'
 
@@ -99,8 +100,8 @@ const reachesOf = perKey<readonly PlacedPart[], readonly Bounds[]>('rooms of pie
 export const touchesRooms = (piece: PlacedPart, roomy: readonly PlacedPart[], grownMm: number): boolean =>
   piece.part.rooms.length > 0 ||
   reachesOf(roomy, String(grownMm), () =>
-    roomy.flatMap((one) =>
-      one.part.rooms.flatMap((_, i) => [
+    flatMap(roomy, (one) =>
+      flatMap(one.part.rooms, (_, i) => [
         sweepOf(one, i, 0).swept,
         ...(grownMm > 0 ? [sweepOf(one, i, grownMm).swept] : []),
       ]),
@@ -118,7 +119,7 @@ export const invasionsOf = (
   kind: Room['kind'],
   grownMm = 0,
 ): readonly Invasion[] =>
-  piece.part.rooms.flatMap((room, i): Invasion[] => {
+  flatMap(piece.part.rooms, (room, i): Invasion[] => {
     if (room.kind !== kind) return []
     const key = `${i} ${grownMm}`
     const { poses, swept } = sweepOf(piece, i, grownMm)

@@ -21,6 +21,7 @@ import {
   unite,
   type Vec3,
   zero,
+  flatMap,
 } from '../kernel/index.ts'
 
 /** Where the operator's eye is for each way of holding, mm from the sensor: right, up, towards the operator. */
@@ -195,7 +196,7 @@ const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watch
 
 /** Every monitor of the rig that carries its own data, as seen from where the operator's eye is in this set-up. */
 export const watchedScreens = (assembly: Assembly): readonly Watched[] =>
-  assembly.placed.flatMap((piece) =>
+  flatMap(assembly.placed, (piece) =>
     piece.part.optics?.kind === 'screen' ? [watched(assembly, piece, piece.part.optics)] : [],
   )
 

@@ -1,5 +1,5 @@
 import { type Assembly, type PlacedPart, ridesOn } from '../assembly/index.ts'
-import { cornersAround, add, convexHull, dot, point, scale, subtract, type Vec3 } from '../kernel/index.ts'
+import { cornersAround, add, convexHull, dot, point, scale, subtract, type Vec3, flatMap } from '../kernel/index.ts'
 import { inTheWayOfLight, type Picture } from './in-shot.ts'
 
 /** A point in the picture: -1 to 1 from its left to its right edge, and from its lower to its upper. */
@@ -61,7 +61,7 @@ const ahead = (corners: readonly Vec3[]): readonly Vec3[] => {
   const behind = corners.filter((p) => p[2] <= NEAR_MM)
   return [
     ...before,
-    ...before.flatMap((p) => behind.map((q) => add(q, scale(subtract(p, q), (NEAR_MM - q[2]) / (p[2] - q[2]))))),
+    ...flatMap(before, (p) => behind.map((q) => add(q, scale(subtract(p, q), (NEAR_MM - q[2]) / (p[2] - q[2]))))),
   ]
 }
 
@@ -82,18 +82,20 @@ export const viewfinderOf = (assembly: Assembly, focalMm: number, picture: Pictu
     return [dot(way, x), dot(way, y), -dot(way, z)]
   }
   const project = ([a, b, depth]: Vec3): InPicture => [a / depth / wide, b / depth / tall]
-  const silhouettes = assembly.placed
-    .filter((piece) => !inTheWayOfLight(piece, lens) || (piece.part.role === 'hood' && !piece.part.opening))
-    .flatMap((piece) =>
-      piece.solids.flatMap(({ shape }): Silhouette[] => {
+  const silhouettes = flatMap(
+    assembly.placed.filter(
+      (piece) => !inTheWayOfLight(piece, lens) || (piece.part.role === 'hood' && !piece.part.opening),
+    ),
+    (piece) =>
+      flatMap(piece.solids, ({ shape }): Silhouette[] => {
         const corners = ahead(cornersAround(shape, ROUND).map(seen))
         if (corners.length < 3) return []
         const outline = convexHull(corners.map(project))
         return touches(outline) ? [{ piece, outline }] : []
       }),
-    )
+  )
   const radius = focalMm / (2 * glass.stop)
-  const edges = assembly.placed.flatMap((piece): Edge[] => {
+  const edges = flatMap(assembly.placed, (piece): Edge[] => {
     const { opening } = piece.part
     if (!opening || !(ridesOn(piece, lens) || inTheWayOfLight(piece, lens))) return []
     const [beside, above, depth] = seen(point(piece.frame, opening.at))

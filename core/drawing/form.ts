@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Point2 } from '../kernel/index.ts'
 
 /**
@@ -72,7 +73,7 @@ export const disc = (
 const BETWEEN = 4
 /** A smooth closed line through points (Catmull and Rom 1974). */
 export const smooth = (points: readonly Point2[]): readonly Point2[] =>
-  points.flatMap((p1, i) => {
+  flatMap(points, (p1, i) => {
     const at = (k: number) => points[(i + k + points.length) % points.length] ?? p1
     const [p0, p2, p3] = [at(-1), at(1), at(2)]
     return Array.from({ length: BETWEEN }, (_, step): Point2 => {
@@ -99,7 +100,7 @@ const ROUND_STEPS = 5
 export const rounded = (points: readonly Point2[], round: number): readonly Point2[] =>
   round <= 0
     ? points
-    : points.flatMap((p, i) => {
+    : flatMap(points, (p, i) => {
         const before = points[(i + points.length - 1) % points.length] ?? p
         const after = points[(i + 1) % points.length] ?? p
         const cut = (q: Point2): Point2 => {
@@ -167,7 +168,7 @@ export const windowsIn = (wide: number, high: number, mounts: readonly Point2[])
     .map(([along]) => along)
     .sort((a, b) => a - b)
   const ends = [-long / 2 + beside - KEEP_OFF_MM, ...taken, long / 2 - beside + KEEP_OFF_MM]
-  return ends.slice(1).flatMap((to, i) => {
+  return flatMap(ends.slice(1), (to, i) => {
     const from = (ends[i] ?? 0) + KEEP_OFF_MM
     const room = to - KEEP_OFF_MM - from
     if (room < WINDOW.least) return []

@@ -10,6 +10,7 @@ import {
   subtract,
   unit,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { disc, type Face, type Form, type Ink, rect } from './form.ts'
 import { furOf } from './fur.ts'
@@ -195,5 +196,5 @@ export const formDrawn = (
     detail: '',
   }
   const seen = names.filter((_, i) => Math.abs(facing[i] ?? 0) > SHOWS && !(bar && names[i] !== 'y'))
-  return [back, ...seen.flatMap(inks)]
+  return [back, ...flatMap(seen, inks)]
 }

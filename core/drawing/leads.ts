@@ -1,4 +1,4 @@
-import { add, lengthOf, scale, subtract, type Vec3 } from '../kernel/index.ts'
+import { add, lengthOf, scale, subtract, type Vec3, flatMap } from '../kernel/index.ts'
 
 /** A lead by the corners of its way, and how much longer it is than that. */
 export interface Hanging {
@@ -28,7 +28,7 @@ export const hungPoints = ({ points, spareMm }: Hanging): readonly Vec3[] => {
   const lengths = points.slice(1).map((to, i) => lengthOf(subtract(to, points[i] ?? to)))
   const hanging = lengths.filter((mm) => mm >= LEAST_MM).reduce((sum, mm) => sum + mm, 0)
   if (spareMm <= 0 || hanging === 0) return points
-  return points.flatMap((from, i): readonly Vec3[] => {
+  return flatMap(points, (from, i): readonly Vec3[] => {
     const to = points[i + 1]
     const way = lengths[i] ?? 0
     if (!to || way < LEAST_MM) return [from]

@@ -1,6 +1,6 @@
 import type { PlacedPart } from '../assembly/index.ts'
 import { diameterOf, type Glyph, type Mount, type Part, standardOf } from '../catalogue/index.ts'
-import { add, cross, direction, point, type Point2, scale, type Vec3 } from '../kernel/index.ts'
+import { add, cross, direction, point, type Point2, scale, type Vec3, flatMap } from '../kernel/index.ts'
 import { FINE_PX, type Fit, flat, nearness, num, onSheet, type Projection } from './views.ts'
 
 /** What is drawn on a face at a mount: closed shapes that are filled, and fine lines on them. */
@@ -169,7 +169,7 @@ const drawers: Readonly<Record<Glyph, (face: Face, mount: Mount, part: Part) => 
   brick: () => [],
   // Three keyholes that the studs of a pack hang in; the pack shows its studs.
   studs: (face, { side }) =>
-    STUDS_MM.flatMap(([x, y]) =>
+    flatMap(STUDS_MM, ([x, y]) =>
       side === 'holds'
         ? [
             { look: 'hole', outline: ring(face, 4.2, x, y) },
@@ -219,7 +219,7 @@ const liesOn = (view: Projection, piece: PlacedPart, fit: Fit, outline: string):
  * and nowhere else. A mount that turns away from the eye shows nothing.
  */
 export const mountMarks = (view: Projection, piece: PlacedPart, fit: Fit): readonly MountMark[] =>
-  piece.part.mounts.flatMap((mount): MountMark[] => {
+  flatMap(piece.part.mounts, (mount): MountMark[] => {
     const out = direction(piece.frame, mount.out)
     if (nearness(view, out) < LOOKED_AT || mount.carries) return []
     const { glyph } = standardOf(mount.standard)

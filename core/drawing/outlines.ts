@@ -16,6 +16,7 @@ import {
   scale,
   unit,
   type Vec3,
+  flatMap,
 } from '../kernel/index.ts'
 import { figureOf } from './figures/index.ts'
 import { formDrawn, type Said } from './forms-drawn.ts'
@@ -61,8 +62,8 @@ const ROUND_SAMPLES = 28
 const at = (p: Point2): string => `${num(p[0])} ${num(p[1])}`
 
 const corners = (shape: Placed & { kind: 'box' }): Vec3[] =>
-  [-1, 1].flatMap((a) =>
-    [-1, 1].flatMap((b) =>
+  flatMap([-1, 1], (a) =>
+    flatMap([-1, 1], (b) =>
       [-1, 1].map((c) =>
         add(add(add(shape.centre, scale(shape.edges[0], a)), scale(shape.edges[1], b)), scale(shape.edges[2], c)),
       ),
@@ -83,7 +84,7 @@ export const silhouette = (view: Projection, shape: Placed): Point2[] => {
   if (shape.kind === 'box') return convexHull(corners(shape).map((p) => flat(view, p)))
   const axis = unit(shape.half)
   const ends = [add(shape.centre, shape.half), add(shape.centre, scale(shape.half, -1))]
-  return convexHull(ends.flatMap((end) => rim(end, axis, shape.radius)).map((p) => flat(view, p)))
+  return convexHull(flatMap(ends, (end) => rim(end, axis, shape.radius)).map((p) => flat(view, p)))
 }
 
 const circle = (centre: Point2, r: number): string =>
@@ -266,7 +267,7 @@ const solidStrokes = (
 }
 
 const ownStrokes = (view: Projection, piece: PlacedPart, fit: Fit, marks: boolean): readonly Stroke[] => [
-  ...piece.solids.flatMap((solid, i) => solidStrokes(view, piece, solid, i, fit)),
+  ...flatMap(piece.solids, (solid, i) => solidStrokes(view, piece, solid, i, fit)),
   ...(marks ? mountMarks(view, piece, fit).map((mark) => strokeOfMark(piece, mark)) : []),
 ]
 
@@ -329,17 +330,15 @@ const drawnBy = (
   fit: Fit,
   marks: boolean,
 ): readonly Stroke[] =>
-  placed
-    .flatMap((piece) => {
-      const drawn = lastDrawn(piece)
-      const key = `${how} ${view} ${marks}`
-      const known = drawn.get(key)
-      if (known && sameFit(known.fit, fit)) return known.strokes
-      const strokes = inside(piece, draw(view, piece, fit, marks))
-      drawn.set(key, { fit, strokes })
-      return strokes
-    })
-    .sort((a, b) => nearAs(a) - nearAs(b) || (a.key < b.key ? -1 : 1))
+  flatMap(placed, (piece) => {
+    const drawn = lastDrawn(piece)
+    const key = `${how} ${view} ${marks}`
+    const known = drawn.get(key)
+    if (known && sameFit(known.fit, fit)) return known.strokes
+    const strokes = inside(piece, draw(view, piece, fit, marks))
+    drawn.set(key, { fit, strokes })
+    return strokes
+  }).sort((a, b) => nearAs(a) - nearAs(b) || (a.key < b.key ? -1 : 1))
 
 /**
  * Everything that is drawn of an assembly in one view, the farthest first. Strokes of a piece that stands where it stood
@@ -375,7 +374,7 @@ export const extentOfBounds = (view: Projection, { min, max }: Bounds): Extent =
 
 /** What the drawing has to show whole: all that is in the hand. Stands may run off the sheet. */
 export const extentOfRig = (view: Projection, assembly: Assembly): Extent => {
-  const points = assembly.placed.filter(inHand).flatMap((piece) => {
+  const points = flatMap(assembly.placed.filter(inHand), (piece) => {
     const { min, max } = piece.bounds
     return [flat(view, min), flat(view, max)]
   })

@@ -1,4 +1,4 @@
-import { add, dot, scale, type Vec3 } from '../kernel/index.ts'
+import { add, dot, scale, type Vec3, flatMap } from '../kernel/index.ts'
 import type { Point2 } from '../kernel/index.ts'
 
 /** The four elevations. `towards` points from the rig to the eye; right x up = towards. */
@@ -26,7 +26,7 @@ interface Plane {
   readonly towards: Vec3
 }
 const planes = Object.fromEntries(
-  viewIds.flatMap((id): [Projection, Plane][] => {
+  flatMap(viewIds, (id): [Projection, Plane][] => {
     const { right, up, towards } = views[id]
     const along = (way: Vec3, share: number): Vec3 => add(way, scale(towards, -share))
     return [

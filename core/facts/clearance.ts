@@ -23,7 +23,7 @@ import {
   ownScreenOf,
   watchedScreens,
 } from '../clearance/index.ts'
-import { numberOf, perThing } from '../kernel/index.ts'
+import { numberOf, perThing, flatMap } from '../kernel/index.ts'
 import { startingFrom } from './before.ts'
 import { fact, type FactTable } from './define.ts'
 import type { Sees } from './figures.ts'
@@ -75,8 +75,8 @@ export const clearanceFacts: FactTable<Names> = {
     [],
     startingFrom({
       find: (facts: Sees) =>
-        withRooms(facts).flatMap((piece) =>
-          kindsOf(piece.part).flatMap((kind) =>
+        flatMap(withRooms(facts), (piece) =>
+          flatMap(kindsOf(piece.part), (kind) =>
             invasionsOf(facts.assembly, piece, kind, kind === 'hand' ? gloveMm(facts.assembly) : 0),
           ),
         ),
@@ -91,7 +91,7 @@ export const clearanceFacts: FactTable<Names> = {
     startingFrom({
       find: (facts: Sees) =>
         gloveMm(facts.assembly) > 0
-          ? withRooms(facts).flatMap((piece) => invasionsOf(facts.assembly, piece, 'lever', gloveMm(facts.assembly)))
+          ? flatMap(withRooms(facts), (piece) => invasionsOf(facts.assembly, piece, 'lever', gloveMm(facts.assembly)))
           : [],
       touches: (piece, facts) => touchesRooms(piece, withRooms(facts), gloveMm(facts.assembly)),
       about: ({ piece, by }) => [piece, by],

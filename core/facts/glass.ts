@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Assembly } from '../assembly/index.ts'
 import { type AspectId, aspects, type LensUse } from '../brief/index.ts'
 import type { Context } from '../context/index.ts'
@@ -69,7 +70,7 @@ export const glassFacts: FactTable<Names> = {
     ({ assembly }) => {
       const sensor = sensorOf(assembly)
       const upright = assembly.setup.orientation === 'upright'
-      return aspectsOf(assembly).flatMap((aspect) =>
+      return flatMap(aspectsOf(assembly), (aspect) =>
         sensor ? [{ aspect, picture: pictureOf(sensor, aspects[aspect], upright) }] : [],
       )
     },

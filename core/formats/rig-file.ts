@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { liftRig, type Rig, rigSchema, soundnessIssues } from '../assembly/index.ts'
 import { type Catalogue, catalogueOf, type Part, partIssues, partSchema } from '../catalogue/index.ts'
-import { type Issue, sortedJson } from '../kernel/index.ts'
+import { type Issue, sortedJson, flatMap } from '../kernel/index.ts'
 
 export const FILE_FORMAT = 'zucchini-rig-file'
 export const FILE_VERSION = 6
@@ -29,7 +29,7 @@ export type FileLimits = NonNullable<z.infer<typeof rigFileSchema>['limits']>
  */
 export const writeRigFile = (rig: Rig, catalogue: Catalogue, limits: FileLimits = {}): string => {
   const used = [...new Set([...rig.kit, ...rig.brief.lenses].map(({ partId }) => partId))].sort()
-  const parts = used.flatMap((id): Part[] => {
+  const parts = flatMap(used, (id): Part[] => {
     const part = catalogue.parts.get(id)
     return part ? [part] : []
   })
@@ -107,7 +107,7 @@ export const readRigFile = (text: string, catalogue: Catalogue): FileReport => {
     const own = catalogue.parts.get(part.id)
     return own !== undefined && JSON.stringify(sortedJson(own)) !== JSON.stringify(sortedJson(part))
   })
-  const crooked = newParts.flatMap((part) =>
+  const crooked = flatMap(newParts, (part) =>
     partIssues(part).map((issue) => ({ ...issue, path: `parts[${parts.indexOf(part)}].${issue.path}` })),
   )
   if (crooked.length > 0) return refused(crooked.slice(0, 40))

@@ -1,3 +1,4 @@
+import { flatMap } from './keyed.ts'
 /**
  * The one memo. What is worked out for things that never change, and from nothing else, is kept as long as the things
  * live: an edit leaves most pieces the same objects, so most questions about one piece or about two are never asked
@@ -13,7 +14,7 @@ interface Tally {
 
 /** What the memos have worked out so far, by name. */
 export const memoCounts = (): ReadonlyMap<string, number> =>
-  new Map([...worked].flatMap(([name, { times }]) => (times > 0 ? [[name, times] as const] : [])))
+  new Map(flatMap([...worked], ([name, { times }]) => (times > 0 ? [[name, times] as const] : [])))
 
 /** Memos of one name are counted together. */
 const tallyOf = (name: string): Tally => {

@@ -1,3 +1,4 @@
+import { flatMap } from './keyed.ts'
 import { direction, type Frame, point } from './frame.ts'
 import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3, zero } from './vector.ts'
 
@@ -127,14 +128,14 @@ export const distanceToSeat = (shape: Shape, p: Vec3): number =>
 export const cornersAround = (shape: Placed, sides: number): readonly Vec3[] => {
   if (shape.kind === 'box') {
     const [a, b, c] = shape.edges
-    return [-1, 1].flatMap((i) =>
-      [-1, 1].flatMap((j) => [-1, 1].map((k) => add(shape.centre, add(scale(a, i), add(scale(b, j), scale(c, k)))))),
+    return flatMap([-1, 1], (i) =>
+      flatMap([-1, 1], (j) => [-1, 1].map((k) => add(shape.centre, add(scale(a, i), add(scale(b, j), scale(c, k)))))),
     )
   }
   const along = unit(shape.half)
   const side = unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0]))
   const other = cross(along, side)
-  return [-1, 1].flatMap((end) =>
+  return flatMap([-1, 1], (end) =>
     Array.from({ length: sides }, (_, i) => {
       const turn = (2 * Math.PI * i) / sides
       const rim = add(scale(side, Math.cos(turn) * shape.radius), scale(other, Math.sin(turn) * shape.radius))

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Rig } from '../assembly/index.ts'
 
 /** Where a part is used: a rig, and its set-ups that have it on. */
@@ -18,7 +19,7 @@ export const usageOf = (rigs: readonly Rig[]): ReadonlyMap<string, readonly Usag
       for (const instance of [
         setup.root,
         ...setup.joints.map(({ guest }) => guest),
-        ...setup.links.flatMap(({ cable, couplers }) => [cable, ...Object.values(couplers ?? {})]),
+        ...flatMap(setup.links, ({ cable, couplers }) => [cable, ...Object.values(couplers ?? {})]),
         ...(setup.off ?? []).map(({ instance }) => instance),
       ]) {
         const partId = partOf.get(instance)

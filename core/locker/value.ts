@@ -1,4 +1,4 @@
-import { daysOf } from '../kernel/index.ts'
+import { daysOf, flatMap } from '../kernel/index.ts'
 import { isOwned, type LockerPiece } from './piece.ts'
 
 /** What a piece keeps of its worth in a year, by its condition: camera gear loses about a fifth. */
@@ -44,7 +44,7 @@ export const valueOver = (
   pieces: readonly LockerPiece[],
   days: readonly string[],
 ): readonly { readonly day: string; readonly valueMinor: number; readonly unknown: number }[] => {
-  const dated = pieces.flatMap((piece) => datedOf(piece) ?? [])
+  const dated = flatMap(pieces, (piece) => datedOf(piece) ?? [])
   return days.map((day) => {
     const at = daysOf(day)
     return {

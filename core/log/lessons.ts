@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type DayLog, type FieldEntry, inOrder, type JointKey, type Measured } from './entry.ts'
 
 /** One time something was seen: on which day, at which shoot, and how much. */
@@ -57,7 +58,7 @@ interface Open {
 type Days = readonly { readonly entry: FieldEntry; readonly log: DayLog }[]
 
 const daysIn = (entries: readonly FieldEntry[]): Days =>
-  entries.flatMap((entry) => (entry.what.kind === 'day' ? [{ entry, log: entry.what }] : []))
+  flatMap(entries, (entry) => (entry.what.kind === 'day' ? [{ entry, log: entry.what }] : []))
 
 /** The shoots in a row, up to the newest on which it was along, on which a part was not used. */
 const unusedRuns = (days: Days): ReadonlyMap<string, readonly Evidence[]> => {
@@ -121,7 +122,7 @@ export const lessonsOf = (given: readonly FieldEntry[]): readonly Lesson[] => {
   for (const [partId, run] of unusedRuns(days))
     if (run.length >= UNUSED_SHOOTS) for (const evidence of run) note('unused', partId, evidence)
   const words = new Map(
-    entries.flatMap(({ what }) => (what.kind === 'word' ? [[what.lesson, what.holds] as const] : [])),
+    flatMap(entries, ({ what }) => (what.kind === 'word' ? [[what.lesson, what.holds] as const] : [])),
   )
   return [...open]
     .map(([key, { evidence, ...rest }]): Lesson => {
@@ -178,7 +179,7 @@ export const learntOf = (lessons: readonly Lesson[]): Learnt => {
   }
   const by = (kind: LessonKind): ReadonlyMap<string, Taught> =>
     new Map(
-      held.flatMap((lesson) =>
+      flatMap(held, (lesson) =>
         lesson.kind === kind ? [[lesson.joint ? jointName(lesson.joint) : lesson.of, taught(lesson)] as const] : [],
       ),
     )

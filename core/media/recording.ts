@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Assembly, everywhere, type PlacedPart } from '../assembly/index.ts'
 import type { Codec, Part } from '../catalogue/index.ts'
 
@@ -94,7 +95,7 @@ export const recordingsOf = (
   canMake: (piece: PlacedPart, codec: Codec) => boolean = () => true,
 ): readonly Recording[] => {
   const used = new Set<string>()
-  return everywhere(assembly).flatMap((piece): Recording[] => {
+  return flatMap(everywhere(assembly), (piece): Recording[] => {
     const { codecs: stated, takes = [], drive } = piece.part.media ?? {}
     const codecs = stated?.filter((codec) => canMake(piece, codec))
     const codec = codecs?.find(({ id }) => id === codecId) ?? codecs?.[0]
@@ -113,8 +114,8 @@ export const recordingsOf = (
         )
       : []
     const media = [
-      ...cards.flatMap(({ instance, part }) => mediumOf(instance.id, part, codec, false) ?? []),
-      ...drives.flatMap(({ instance, part }) => mediumOf(instance.id, part, codec, true) ?? []),
+      ...flatMap(cards, ({ instance, part }) => mediumOf(instance.id, part, codec, false) ?? []),
+      ...flatMap(drives, ({ instance, part }) => mediumOf(instance.id, part, codec, true) ?? []),
     ]
     const neededGb = dayGb(rollMin, codec.mbps, spare)
     const writtenGb = neededGb * FILLED

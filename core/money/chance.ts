@@ -1,4 +1,4 @@
-import { perKey } from '../kernel/index.ts'
+import { perKey, flatMap } from '../kernel/index.ts'
 import type { PriceView } from './prices.ts'
 
 /**
@@ -116,7 +116,7 @@ const keptMoments = perKey<PriceSpread, Moments>('moments of a price')
 
 /** A price's moments at each step of the shared figure. */
 const momentsOf = (price: PriceSpread, shared: number, own: number): Moments =>
-  keptMoments(price, String(shared), () => steps.flatMap(({ z }) => momentsAt(price, shared * z, own)))
+  keptMoments(price, String(shared), () => flatMap(steps, ({ z }) => momentsAt(price, shared * z, own)))
 
 /** Independent sums: their means, variances and third central moments add. */
 const summed = (all: readonly PriceSpread[], shared: number, own: number): Moments => {
@@ -225,7 +225,7 @@ export const spreadsOf = (
   views: ReadonlyMap<string, Pick<PriceView, 'points'>>,
 ): { readonly spreads: readonly PriceSpread[]; readonly thin: readonly string[] } => ({
   spreads: lines.map((line) => spreadOf(line, views.has(line.part.id) ? 'seen' : 'range')),
-  thin: lines.flatMap(({ part }) => {
+  thin: flatMap(lines, ({ part }) => {
     const view = views.get(part.id)
     return view && view.points < LEAST_SEEN ? [part.name] : []
   }),

@@ -1,6 +1,6 @@
 import type { Instance, Rig } from '../assembly/index.ts'
 import type { Catalogue, Part } from '../catalogue/index.ts'
-import { keyed, perPair, perThing } from '../kernel/index.ts'
+import { keyed, perPair, perThing, flatMap } from '../kernel/index.ts'
 
 /** One piece of the kit and what it costs to have it. */
 export interface CostLine {
@@ -57,7 +57,7 @@ const buyLine = perPair('line of a piece to buy', ({ id }: Instance, part: Part)
  */
 export const costOf = (rig: Pick<Rig, 'kit'>, catalogue: Catalogue, owned: ReadonlyMap<string, number>): Cost => {
   const used = new Map<string, number>()
-  const kit = rig.kit.flatMap((instance) => {
+  const kit = flatMap(rig.kit, (instance) => {
     const part = catalogue.parts.get(instance.partId)
     return part && instance.status === 'in' ? [{ instance, part }] : []
   })

@@ -1,4 +1,4 @@
-import { addDays } from '../kernel/index.ts'
+import { addDays, flatMap } from '../kernel/index.ts'
 import type { Price } from './prices.ts'
 
 /** Three shops that exist nowhere. */
@@ -31,7 +31,7 @@ export const feedPrices = (
   currency: string,
 ): readonly Price[] => {
   const drift = (chanceOf(seed, part.id, 'drift') - 0.6) * 0.006
-  return feedShops.flatMap((shop) => {
+  return flatMap(feedShops, (shop) => {
     const level = 0.94 + 0.12 * chanceOf(seed, part.id, shop)
     return Array.from({ length: steps }, (_, i): Price => {
       const back = steps - 1 - i

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from '../catalogue/index.ts'
-import { addDays, daysBetween } from '../kernel/index.ts'
+import { addDays, daysBetween, flatMap } from '../kernel/index.ts'
 import { currencySchema, inHome, type Rate } from './currency.ts'
 
 /** One price somebody saw. */
@@ -89,14 +89,14 @@ export const priceView = (
 ): PriceView | undefined => {
   // Dates of this form sort as they follow each other, so no day has to be counted here.
   const [from, offersFrom] = [addDays(today, -RANGE_DAYS), addDays(today, -OFFER_DAYS)]
-  const seen = prices
-    .filter(({ seenOn }) => seenOn <= today && seenOn >= from)
-    .flatMap((price) => {
+  const seen = flatMap(
+    prices.filter(({ seenOn }) => seenOn <= today && seenOn >= from),
+    (price) => {
       const amount = inHome(price.amountMinor, price.currency, price.seenOn, home, rates)
       const shipping = inHome(price.shippingMinor, price.currency, price.seenOn, home, rates)
       return amount.ok && shipping.ok ? [{ price, amount: amount.value, shipping: shipping.value }] : []
-    })
-    .sort((a, b) => (a.price.seenOn < b.price.seenOn ? -1 : a.price.seenOn > b.price.seenOn ? 1 : a.amount - b.amount))
+    },
+  ).sort((a, b) => (a.price.seenOn < b.price.seenOn ? -1 : a.price.seenOn > b.price.seenOn ? 1 : a.amount - b.amount))
   const fresh = seen.filter(({ price }) => !price.used)
   const newest = fresh.at(-1)
   if (!newest) return undefined

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Assembly } from '../assembly/index.ts'
 import type { Capability } from '../catalogue/index.ts'
 import type { Cost, CostLine } from './cost.ts'
@@ -27,7 +28,7 @@ export const tierLines = (
   considered: readonly CostLine[] = [],
 ): readonly TierLine[] => {
   const rig = assemblies[0]?.rig
-  const words = new Map(rig?.kit.flatMap(({ id, tier }) => (tier ? [[id, tier] as const] : [])))
+  const words = new Map(flatMap(rig?.kit ?? [], ({ id, tier }) => (tier ? [[id, tier] as const] : [])))
   const given = new Map<string, number>()
   const parts = new Map(cost.lines.map((line) => [line.instance, line.part]))
   for (const part of parts.values()) for (const gift of part.provides) given.set(gift, (given.get(gift) ?? 0) + 1)
@@ -41,8 +42,8 @@ export const tierLines = (
   for (const { placed } of assemblies)
     for (const piece of placed)
       if (alone(piece.instance.id)) for (let host = piece.host; host; host = host.host) carriers.add(host.instance.id)
-  const linked = new Set(assemblies.flatMap(({ setup }) => setup.links.map(({ cable }) => cable)))
-  const onRig = new Set(assemblies.flatMap(({ placed }) => placed.map(({ instance }) => instance.id)))
+  const linked = new Set(flatMap(assemblies, ({ setup }) => setup.links.map(({ cable }) => cable)))
+  const onRig = new Set(flatMap(assemblies, ({ placed }) => placed.map(({ instance }) => instance.id)))
   const judge = (instance: string): Pick<TierLine, 'tier' | 'because'> => {
     const word = words.get(instance)
     if (word) return { tier: word, because: 'chosen' }

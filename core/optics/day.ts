@@ -1,6 +1,6 @@
 import { type Assembly, piecesIn } from '../assembly/index.ts'
 import { filmedLight, type PhaseLight } from '../brief/index.ts'
-import { numberOf, perPairKey } from '../kernel/index.ts'
+import { numberOf, perPairKey, flatMap } from '../kernel/index.ts'
 import type { FilterOptics, Mount, Part, SensorOptics } from '../catalogue/index.ts'
 import { stepChain, type Step } from './chains.ts'
 import { irisWithout, isoFor, ndStops, type Setting } from './exposure.ts'
@@ -100,7 +100,7 @@ export const goesBefore = (filter: Part, lens: Part, others: readonly Part[]): b
   const rings = others.filter((part) => stepOf(part, true) !== undefined)
   const key = rings.map(numberOf).join()
   return chained(filter, lens, key, () => {
-    const steps = rings.flatMap((part) => stepOf(part, true) ?? [])
+    const steps = flatMap(rings, (part) => stepOf(part, true) ?? [])
     return stepChain(lensMm, filterMm, steps) !== undefined
   })
 }
@@ -169,7 +169,7 @@ export const lightPlan = (
     .filter(({ instance }) => !without.has(instance.id))
     .map(({ part }) => part)
   const screwed = lens ? kit.filter((part) => goesBefore(part, lens, kit)) : []
-  const filters = [...new Set([...screwed, ...extra])].flatMap((part) => ndOf(part, true) ?? [])
+  const filters = flatMap([...new Set([...screwed, ...extra])], (part) => ndOf(part, true) ?? [])
   const all = [...filters, ...insideNd(sensorOf(assembly))]
   const lossStops = lossOf(assembly)
   return {

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Catalogue, FilterOptics, Part } from '../catalogue/index.ts'
 import { type FilterEconomy, filterEconomy } from './chains.ts'
 import { filterOf, stepOf, traysOf } from './day.ts'
@@ -24,7 +25,7 @@ const dropIn = (
   const filters = (catalogue.byRole.get('filter') ?? []).filter(
     (part) => traysOf(part, 'sits').length > 0 && filterOf(part)?.effect === effect,
   )
-  const ways = (catalogue.byRole.get('matte-box') ?? []).flatMap((box): EconomyWay[] => {
+  const ways = flatMap(catalogue.byRole.get('matte-box') ?? [], (box): EconomyWay[] => {
     const trays = traysOf(box, 'holds')
     const clampMm = sizeOn(box, 'clamp', 'sits')
     return filters
@@ -54,14 +55,14 @@ export const economyOf = (
   catalogue: Catalogue,
   owned: ReadonlyMap<string, number>,
 ): readonly EconomyWay[] => {
-  const sized = (catalogue.byRole.get('filter') ?? []).flatMap((part) => {
+  const sized = flatMap(catalogue.byRole.get('filter') ?? [], (part) => {
     const threadMm = sizeOn(part, 'filter', 'sits')
     return threadMm !== undefined && filterOf(part)?.effect === effect
       ? [{ threadMm, costMinor: costIn(owned, part), massG: part.massG }]
       : []
   })
-  const rings = (catalogue.byRole.get('step-ring') ?? []).flatMap((part) => stepOf(part, has(owned, part)) ?? [])
+  const rings = flatMap(catalogue.byRole.get('step-ring') ?? [], (part) => stepOf(part, has(owned, part)) ?? [])
   const boxed = dropIn(fits, effect, catalogue, owned)
-  const threads = fits.flatMap(({ threadMm }) => threadMm ?? [])
+  const threads = flatMap(fits, ({ threadMm }) => threadMm ?? [])
   return threads.length === 0 ? [] : [...filterEconomy(threads, sized, rings), ...(boxed ? [boxed] : [])]
 }

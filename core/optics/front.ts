@@ -1,6 +1,6 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import type { LensOptics, Opening, SensorOptics } from '../catalogue/index.ts'
-import { dot, point, subtract } from '../kernel/index.ts'
+import { dot, point, subtract, flatMap } from '../kernel/index.ts'
 import { cropped, diagonalMm, type Sensor } from './field.ts'
 import { clipping, type Ring, shortestClean } from './vignette.ts'
 
@@ -37,17 +37,15 @@ export const frontOf = (assembly: Assembly): Front | undefined => {
   if (!found) return undefined
   const { lens, glass } = found
   const pupil = point(lens.frame, [0, 0, -glass.pupilMm])
-  const openings = assembly.placed
-    .flatMap((piece): FrontOpening[] => {
-      const { opening } = piece.part
-      if (!opening) return []
-      const way = subtract(point(piece.frame, opening.at), pupil)
-      const depthMm = -dot(way, lens.frame.z)
-      return depthMm > 0
-        ? [{ piece, opening, depthMm, besideMm: dot(way, lens.frame.x), aboveMm: dot(way, lens.frame.y) }]
-        : []
-    })
-    .sort((a, b) => a.depthMm - b.depthMm)
+  const openings = flatMap(assembly.placed, (piece): FrontOpening[] => {
+    const { opening } = piece.part
+    if (!opening) return []
+    const way = subtract(point(piece.frame, opening.at), pupil)
+    const depthMm = -dot(way, lens.frame.z)
+    return depthMm > 0
+      ? [{ piece, opening, depthMm, besideMm: dot(way, lens.frame.x), aboveMm: dot(way, lens.frame.y) }]
+      : []
+  }).sort((a, b) => a.depthMm - b.depthMm)
   return { lens, glass, sensor: sensorOf(assembly), openings }
 }
 
@@ -64,7 +62,7 @@ export const pictureOf = (sensor: Sensor, aspect: number, upright: boolean, crop
  * The openings as rings to be cleared by a picture: a round one once, one with corners by its width and by its height.
  */
 export const ringsOf = ({ openings }: Pick<Front, 'openings'>, picture: Sensor): readonly Ring[] =>
-  openings.flatMap(({ piece, opening, depthMm, besideMm, aboveMm }): Ring[] => {
+  flatMap(openings, ({ piece, opening, depthMm, besideMm, aboveMm }): Ring[] => {
     const id = piece.instance.id
     const [beside, above] = [Math.abs(besideMm), Math.abs(aboveMm)]
     return opening.clearMm !== undefined
@@ -91,7 +89,7 @@ export const cleanOf = (front: Front, picture: Sensor): Clean => {
   for (const { id, overMm } of clipping(rings, focalMinMm, stop)) worst.set(id, Math.max(overMm, worst.get(id) ?? 0))
   return {
     fromMm: shortestClean(rings, focalMinMm, focalMaxMm, stop),
-    by: front.openings.flatMap(({ piece }) => {
+    by: flatMap(front.openings, ({ piece }) => {
       const overMm = worst.get(piece.instance.id)
       return overMm === undefined ? [] : [{ piece, overMm }]
     }),

@@ -12,7 +12,7 @@ import {
   standardOf,
   cheapestFirst,
 } from '../catalogue/index.ts'
-import { perKey } from '../kernel/index.ts'
+import { perKey, flatMap } from '../kernel/index.ts'
 import { angleDeg, diagonalMm, equivalentMm } from './field.ts'
 import { pictureOf } from './front.ts'
 
@@ -119,7 +119,7 @@ export const lensFits = (
 ): readonly LensFit[] => {
   const sensor = camera.optics
   if (sensor?.kind !== 'sensor') return []
-  return uses.flatMap(({ partId, share }): LensFit[] => {
+  return flatMap(uses, ({ partId, share }): LensFit[] => {
     const part = catalogue.parts.get(partId)
     const glass = part?.optics
     if (!part || glass?.kind !== 'lens') return []

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 /** What a filter takes, in stops: one figure twice for a fixed one, a range for a variable one. */
 export interface Nd {
   readonly id: string
@@ -38,14 +39,14 @@ export const choicesOf = (filters: readonly Nd[]): readonly NdChoice[] => {
   const screwedOn = [
     nothing,
     ...onLens.map(alone),
-    ...onLens.flatMap((a, i) =>
+    ...flatMap(onLens, (a, i) =>
       onLens
         .slice(i + 1)
         .filter((b) => !(a.variable && b.variable))
         .map((b) => together(alone(a), alone(b))),
     ),
   ]
-  return [...screwedOn, ...inside.flatMap((step) => screwedOn.map((choice) => together(step, choice)))]
+  return [...screwedOn, ...flatMap(inside, (step) => screwedOn.map((choice) => together(step, choice)))]
 }
 
 /** How far a filter may be from what is wanted before it shows: a third of a stop, made up by the iris. */

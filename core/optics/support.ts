@@ -1,6 +1,6 @@
 import type { Assembly, PlacedPart } from '../assembly/index.ts'
 import { standardOf } from '../catalogue/index.ts'
-import { dot, lengthOf, point, scale, subtract, type Vec3 } from '../kernel/index.ts'
+import { dot, lengthOf, point, scale, subtract, type Vec3, flatMap } from '../kernel/index.ts'
 import { lensOf } from './front.ts'
 import { mountsOf } from './kit.ts'
 
@@ -23,7 +23,7 @@ export const CRADLE_MM = 1
 
 /** The radius of the lens where it passes over a support, by its round solids; undefined when it does not. */
 const radiusOver = (lens: PlacedPart, at: Vec3): number | undefined => {
-  const radii = lens.solids.flatMap(({ shape, solid }) => {
+  const radii = flatMap(lens.solids, ({ shape, solid }) => {
     if (shape.kind !== 'cylinder' || solid.matter !== 'body') return []
     const half = lengthOf(shape.half)
     const along = dot(subtract(at, shape.centre), scale(shape.half, 1 / half))
@@ -38,7 +38,7 @@ const radiusOver = (lens: PlacedPart, at: Vec3): number | undefined => {
 export const supportsOf = (assembly: Assembly): readonly SupportReach[] => {
   const lens = lensOf(assembly)?.lens
   if (!lens) return []
-  return assembly.placed.flatMap((piece): SupportReach[] => {
+  return flatMap(assembly.placed, (piece): SupportReach[] => {
     const { optics } = piece.part
     if (optics?.kind !== 'support') return []
     const up = piece.frame.y
@@ -92,12 +92,12 @@ export const drivesOf = (assembly: Assembly): readonly Drive[] => {
   const found = lensOf(assembly)
   if (!found) return []
   const { lens, glass } = found
-  const gears = assembly.placed.flatMap((piece) =>
+  const gears = flatMap(assembly.placed, (piece) =>
     piece.part.role === 'lens' || piece.part.role === 'gear-ring'
       ? mountsOf(piece.part, 'gear', 'holds').map(({ mount }) => ({ piece, mount }))
       : [],
   )
-  return assembly.placed.flatMap((piece): Drive[] => {
+  return flatMap(assembly.placed, (piece): Drive[] => {
     const own = mountsOf(piece.part, 'gear', 'sits')[0]?.mount
     if (piece.part.role !== 'follow-focus' || !own) return []
     const at = point(piece.frame, own.at)

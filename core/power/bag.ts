@@ -1,6 +1,6 @@
 import { type Assembly, everywhere } from '../assembly/index.ts'
 import { type Mount, mate, type Part, standardOf } from '../catalogue/index.ts'
-import { perPair } from '../kernel/index.ts'
+import { perPair, flatMap } from '../kernel/index.ts'
 import type { Bays } from './charging.ts'
 import type { Spare } from './day.ts'
 import { batteryKind, type PowerMargins, usableWh, usualPowerMargins } from './network.ts'
@@ -11,7 +11,7 @@ export const sparesOf = (
   celsius: number,
   { depth, healthOf }: PowerMargins = usualPowerMargins,
 ): readonly Spare[] =>
-  loose.flatMap(({ instance, part }): Spare[] => {
+  flatMap(loose, ({ instance, part }): Spare[] => {
     const { store } = part.power ?? {}
     if (!store || instance.status !== 'in') return []
     return [
@@ -44,7 +44,7 @@ const ownChargeW = ({ sockets = [] }: Part): number => Math.max(0, ...sockets.ma
 
 /** Pieces of the kit that fill one pack of a kind by night: packs with a charging socket, cameras, plates, monitors. */
 const onceBays = (kit: readonly Part[], kind: string, battery: Part): readonly Bays[] =>
-  kit.flatMap((part): Bays[] => {
+  flatMap(kit, (part): Bays[] => {
     const watts = part.power?.chargesW ? 0 : ownChargeW(part)
     const fills = part.id === battery.id || baysThatTake(part, battery) > 0
     return watts > 0 && fills ? [{ kind, bays: 1, watts, once: true }] : []
@@ -58,9 +58,9 @@ export const baysOf = (
   batteries: readonly Part[],
   partOf: (id: string) => Part | undefined,
 ): readonly Bays[] => {
-  const kit = rig.kit.flatMap(({ partId, status }) => (status === 'in' ? (partOf(partId) ?? []) : []))
+  const kit = flatMap(rig.kit, ({ partId, status }) => (status === 'in' ? (partOf(partId) ?? []) : []))
   const chargers = kit.filter((part) => part.power?.chargesW)
-  return [...new Map(batteries.map((part) => [batteryKind(part) ?? part.id, part]))].flatMap(([kind, battery]) => [
+  return flatMap([...new Map(batteries.map((part) => [batteryKind(part) ?? part.id, part]))], ([kind, battery]) => [
     ...chargers
       .filter((charger) => chargesPart(charger, battery))
       .map((charger): Bays => ({ kind, bays: baysThatTake(charger, battery), watts: charger.power?.chargesW ?? 0 })),

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { CHARGING } from './flow.ts'
 
 const HOUR_MIN = 60
@@ -32,10 +33,10 @@ export interface Charge {
 
 /** The bays of one kind, each with what it gives, the strongest first: those of chargers, or those that fill one pack. */
 export const baysFor = (kind: string, bays: readonly Bays[], once?: true): readonly number[] =>
-  bays
-    .filter((one) => one.kind === kind && one.watts > 0 && one.once === once)
-    .flatMap(({ bays: count, watts }) => Array.from({ length: count }, () => watts))
-    .sort((a, b) => b - a)
+  flatMap(
+    bays.filter((one) => one.kind === kind && one.watts > 0 && one.once === once),
+    ({ bays: count, watts }) => Array.from({ length: count }, () => watts),
+  ).sort((a, b) => b - a)
 
 /**
  * How long bays take to fill packs, minutes: each pack sits in one bay until it is full, the emptiest goes first into

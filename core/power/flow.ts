@@ -1,4 +1,4 @@
-import { numberOf, perKey, perThing } from '../kernel/index.ts'
+import { numberOf, perKey, perThing, flatMap } from '../kernel/index.ts'
 import type { Cell, Feed, Network, PowerNode } from './network.ts'
 
 /** Watts below which nothing flows: rounding. */
@@ -78,7 +78,7 @@ const SAME_WH = 1e-9
 /** What is left in a battery when a load of it switches off, Wh: for each of its loads that does, lowest first. */
 export const endsWh = ({ cells, feeds }: Network, id: string): readonly number[] => {
   const usableWh = cells.find((cell) => cell.id === id)?.usableWh ?? 0
-  return feeds.flatMap(({ ends }) => (ends?.cell === id ? [ends.share * usableWh] : [])).sort((a, b) => a - b)
+  return flatMap(feeds, ({ ends }) => (ends?.cell === id ? [ends.share * usableWh] : [])).sort((a, b) => a - b)
 }
 
 /** Has the battery behind a feed fallen below what its load wants? */

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Assembly, everywhere, type Link, type PlacedPart, socketAt } from '../assembly/index.ts'
 import {
   type ConnectorId,
@@ -223,7 +224,7 @@ const leadFeeds = (
   cables: ReadonlyMap<string, Part>,
   converter: number,
 ): readonly Omit<Feed, 'volts'>[] =>
-  assembly.setup.links.flatMap((link): Omit<Feed, 'volts'>[] => {
+  flatMap(assembly.setup.links, (link): Omit<Feed, 'volts'>[] => {
     const [from, to, part] = [socketAt(assembly, link.from), socketAt(assembly, link.to), cables.get(link.cable)]
     if (!from || !to || !part?.cable?.carries.includes('power')) return []
     if (
@@ -281,13 +282,14 @@ const sorted = (
 /** The parts of the cables and port savers that are linked in a set-up, by instance. */
 export const cablesOf = ({ rig, setup }: Assembly, part: (id: string) => Part | undefined): ReadonlyMap<string, Part> =>
   new Map(
-    setup.links
-      .flatMap(({ cable, couplers }) => [cable, ...Object.values(couplers ?? {})])
-      .flatMap((id): [string, Part][] => {
+    flatMap(
+      flatMap(setup.links, ({ cable, couplers }) => [cable, ...Object.values(couplers ?? {})]),
+      (id): [string, Part][] => {
         const instance = rig.kit.find((one) => one.id === id)
         const known = instance && part(instance.partId)
         return known ? [[id, known]] : []
-      }),
+      },
+    ),
   )
 
 /**
@@ -302,12 +304,12 @@ export const networkOf = (
   margins: PowerMargins = usualPowerMargins,
 ): Network => {
   const { converter } = margins
-  const cells = everywhere(assembly).flatMap((piece) => cellOf(piece, celsius, margins) ?? [])
+  const cells = flatMap(everywhere(assembly), (piece) => cellOf(piece, celsius, margins) ?? [])
   const cellsById = new Map(cells.map((cell) => [cell.id, cell]))
   const seats = seatFeeds(assembly, converter)
   const [kept, left] = withoutRings([...seats, ...leadFeeds(assembly, cables, converter)])
   // Handles and plates have no part in it: only what draws, gives or passes on.
-  const joined = new Set(kept.flatMap(({ from, to }) => [from, to]))
+  const joined = new Set(flatMap(kept, ({ from, to }) => [from, to]))
   const nodes = everywhere(assembly)
     .filter(({ instance }) => !cellsById.has(instance.id))
     .map(nodeOf)
@@ -327,7 +329,7 @@ export const networkOf = (
     cells,
     nodes,
     feeds: feeds.sort((a, b) => rank(a) - rank(b)),
-    rings: left.flatMap(({ link }) => link ?? []),
+    rings: flatMap(left, ({ link }) => link ?? []),
     order,
   }
 }

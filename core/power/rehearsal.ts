@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Phase } from '../brief/index.ts'
 import { drained, hoursToNext } from './cascade.ts'
 import { CHARGING, type Flow, flowAt } from './flow.ts'
@@ -191,14 +192,16 @@ const chargingNow = (phase: Phase, now: Rehearsal, bays: readonly Bays[]): Reado
   if (!phase.mains) return new Map()
   const { forgotten } = now.disturbance
   return new Map(
-    [...new Set(bays.map(({ kind }) => kind))].flatMap((kind) => {
+    flatMap([...new Set(bays.map(({ kind }) => kind))], (kind) => {
       const waiting = now.packs
         .filter(
           (pack) =>
             pack.seat === undefined && pack.kind === kind && pack.takenWh > SAME_WH && !forgotten.includes(pack.id),
         )
         .sort((a, b) => a.takenWh - b.takenWh)
-      return baysFor(kind, bays).flatMap((watts, i): [string, number][] => (waiting[i] ? [[waiting[i].id, watts]] : []))
+      return flatMap(baysFor(kind, bays), (watts, i): [string, number][] =>
+        waiting[i] ? [[waiting[i].id, watts]] : [],
+      )
     }),
   )
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { adapterChains, chainCommands, type Command, type PlacedPart } from '../assembly/index.ts'
 import { mountOf, offeredParts, type Part, roles } from '../catalogue/index.ts'
 import {
@@ -54,7 +55,7 @@ const swappedUnder = (
   const slides =
     ahead && farMm !== undefined
       ? [set(ahead, farMm)]
-      : placed.flatMap((piece) => (piece.host === rods && piece.joint ? [set(piece, piece.joint.slideMm + byMm)] : []))
+      : flatMap(placed, (piece) => (piece.host === rods && piece.joint ? [set(piece, piece.joint.slideMm + byMm)] : []))
   return {
     text: 'swap the {role} for {part}',
     numbers: {},

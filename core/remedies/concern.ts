@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { PlacedPart, Point } from '../assembly/index.ts'
 import type { Role } from '../catalogue/index.ts'
 import type { Run } from '../cabling/index.ts'
@@ -27,7 +28,7 @@ const depthOf = (piece: PlacedPart): number => (piece.host ? depthOf(piece.host)
 
 export const concernOf = (facts: Facts, finding: Finding): Concern => {
   const { byInstance, placed } = facts.assembly
-  const seated = finding.parts.flatMap((id) => byInstance.get(id) ?? []).filter(({ joint }) => joint)
+  const seated = flatMap(finding.parts, (id) => byInstance.get(id) ?? []).filter(({ joint }) => joint)
   // What is said of the whole rig concerns its heaviest pieces first.
   const whole = [...placed].filter(({ joint }) => joint).sort((a, b) => b.part.massG - a.part.massG)
   const named =

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import {
   type Command,
   freshId,
@@ -89,7 +90,10 @@ const joinersOf = (facts: Facts, piece: PlacedPart): readonly Part[] => {
   const hostMount = piece.host && mountOf(piece.host.part, piece.joint?.hostMount ?? '')
   if (!piece.host || !hostMount) return []
   const takers = new Set(
-    piece.part.mounts.filter(({ carries }) => !carries).flatMap((own) => partnersOf(piece.part, own, catalogue)),
+    flatMap(
+      piece.part.mounts.filter(({ carries }) => !carries),
+      (own) => partnersOf(piece.part, own, catalogue),
+    ),
   )
   return partnersOf(piece.host.part, hostMount, catalogue)
     .filter((part) => between.has(part.role) && takers.has(part))
@@ -107,7 +111,10 @@ const elsewhereBy = function* (facts: Facts, piece: PlacedPart): Generator<Remed
   const { setup, placed, loose, rig } = facts.assembly
   const { catalogue } = facts.context
   const takers = new Set(
-    piece.part.mounts.filter(({ carries }) => !carries).flatMap((own) => partnersOf(piece.part, own, catalogue)),
+    flatMap(
+      piece.part.mounts.filter(({ carries }) => !carries),
+      (own) => partnersOf(piece.part, own, catalogue),
+    ),
   )
   const { host } = piece
   const others = placed.filter((other) => !ridesOn(other, piece))
@@ -128,10 +135,10 @@ const elsewhereBy = function* (facts: Facts, piece: PlacedPart): Generator<Remed
       const instance = idle ?? { id: freshId(rig, part.id), partId: part.id, status: 'in' as const }
       const lower = seatingsAt(point, instance, part).find(({ piece: seated }) => clashWith(seated, standing) === 0)
       if (!lower) continue
-      const upper = part.mounts
-        .filter(({ id, carries }) => id !== lower.joint.guestMount && !carries)
-        .flatMap((mount) => seatingsAt({ ...point, piece: lower.piece, mount }, piece.instance, piece.part))
-        .find(({ piece: seated }) => suitsRole(facts.assembly, seated) && clashWith(seated, standing) === 0)
+      const upper = flatMap(
+        part.mounts.filter(({ id, carries }) => id !== lower.joint.guestMount && !carries),
+        (mount) => seatingsAt({ ...point, piece: lower.piece, mount }, piece.instance, piece.part),
+      ).find(({ piece: seated }) => suitsRole(facts.assembly, seated) && clashWith(seated, standing) === 0)
       if (!upper) continue
       yield {
         text: 'move {piece} to {part}, at {point}',

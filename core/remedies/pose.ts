@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type PlacedPart, ridesOn } from '../assembly/index.ts'
 import type { Remedy } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
@@ -6,7 +7,7 @@ import { moversOf, type Proposer } from './concern.ts'
 const positionsOf = (facts: Facts, piece: PlacedPart) => {
   const { setup } = facts.assembly
   const part = facts.context.catalogue.parts.get(piece.part.id) ?? piece.part
-  return (part.hinges ?? []).flatMap((hinge) => {
+  return flatMap(part.hinges ?? [], (hinge) => {
     const pose = setup.poses.find((one) => one.instance === piece.instance.id && one.hinge === hinge.id)
     const now = hinge.positions.find(({ id }) => id === pose?.position) ?? hinge.positions[0]
     return hinge.positions
@@ -25,7 +26,7 @@ export const pose: Proposer = function* (facts, concern) {
     ...moversOf(concern),
     ...placed.filter((piece) => named.some((one) => ridesOn(one, piece))),
   ])
-  const all = [...movers].flatMap((piece) => positionsOf(facts, piece).map((one) => ({ piece, ...one })))
+  const all = flatMap([...movers], (piece) => positionsOf(facts, piece).map((one) => ({ piece, ...one })))
   for (const { piece, hinge, position } of all.sort((a, b) => a.byDeg - b.byDeg)) {
     const remedy: Remedy = {
       text: 'set {hinge} of {part} to {position}',

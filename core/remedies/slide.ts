@@ -1,7 +1,7 @@
 import { type PlacedPart, slideWay, travelOf, wayName } from '../assembly/index.ts'
 import { farOf, type Finding, findingsOfCheck, type Remedy, troubleOf } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
-import { scale, zero } from '../kernel/index.ts'
+import { scale, zero, flatMap } from '../kernel/index.ts'
 import { figuresAfter } from './after.ts'
 import { moversOf, type Proposer } from './concern.ts'
 
@@ -69,7 +69,7 @@ const wanted = (facts: Facts, finding: Finding, sliding: Sliding): readonly numb
 /** Every piece along its travel: as far as seems to do, then either way, all of them a little before any of them far. */
 export const slide: Proposer = function* (facts, concern) {
   const { id } = facts.assembly.setup
-  const slides = moversOf(concern).flatMap((piece): Sliding[] => {
+  const slides = flatMap(moversOf(concern), (piece): Sliding[] => {
     const travel = travelOf(piece)
     return travel && piece.joint ? [{ piece, travel, now: piece.joint.slideMm }] : []
   })

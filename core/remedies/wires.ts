@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { freshId, type PlacedPart, socketName } from '../assembly/index.ts'
 import { gives, type Run, takes } from '../cabling/index.ts'
 import { connectors, goesIn, mate, type Part, standardOf } from '../catalogue/index.ts'
@@ -56,8 +57,8 @@ export const replugged = function* ({ assembly }: Sees, run: Run): Generator<Rem
     const goes = stays === 'from' ? 'to' : 'from'
     const [fixed, loose] = [run[stays], run[goes]]
     if (!fixed.fits) continue
-    const places = cable.carries.flatMap((what) =>
-      (['out', 'in'] as const).flatMap((way) =>
+    const places = flatMap(cable.carries, (what) =>
+      flatMap(['out', 'in'] as const, (way) =>
         (way === 'out' ? gives : takes)(fixed.socket, what)
           ? othersFor(assembly, { what, piece: fixed.piece, way, own: [fixed] }).map((here) => ({ here, way }))
           : [],
@@ -101,16 +102,17 @@ export const unplugged = (facts: Sees, run: Run): Remedy => ({
 export const joined = (facts: Sees<'plugs'>, demand: Demand): readonly Remedy[] => {
   const { assembly } = facts
   const stock = stockOf(facts)
-  const options = demand.own
-    .filter((here) => !isTaken(assembly, here))
-    .flatMap((own) =>
-      othersFor(assembly, demand)
-        .filter((here) => !isTaken(assembly, here))
-        .flatMap((other) => {
+  const options = flatMap(
+    demand.own.filter((here) => !isTaken(assembly, here)),
+    (own) =>
+      flatMap(
+        othersFor(assembly, demand).filter((here) => !isTaken(assembly, here)),
+        (other) => {
           const [from, to] = demand.way === 'in' ? [other, own] : [own, other]
           return leadsBetween(assembly, stock, from, to, demand.what).options
-        }),
-    )
+        },
+      ),
+  )
   return options
     .sort((a, b) => a.cost - b.cost)
     .slice(0, MOST_LEADS.joined)
@@ -201,7 +203,7 @@ export const saved = ({ assembly, context }: Sees, run: Run, end: 'from' | 'to')
       names: { part: part.name, socket: connectors[connector].title },
       commands: [
         ...(idle ? [] : [{ do: 'add', instance: { id, partId: part.id, status: 'in' } } as const]),
-        ...rig.setups.flatMap((one) =>
+        ...flatMap(rig.setups, (one) =>
           one.links
             .filter((other) => sameSocket(other[end], link[end]))
             .slice(0, 1)

@@ -16,7 +16,7 @@ import {
 import { suitsRole } from '../clearance/index.ts'
 import { contextFor } from '../context/index.ts'
 import { type Facts, factsAfter } from '../facts/index.ts'
-import { perThing } from '../kernel/index.ts'
+import { perThing, flatMap } from '../kernel/index.ts'
 import { calledBefore, leadsTaken } from './same-lead.ts'
 
 /** What is lost where nobody heeds a finding, the gravest first. */
@@ -97,7 +97,7 @@ const wide: ReadonlySet<Command['do']> = new Set(['discard', 'swap', 'status', '
 const reached = ({ setups }: Rig, commands: readonly Command[], own: string): readonly string[] =>
   commands.some((command) => wide.has(command.do))
     ? [...new Set([own, ...setups.map(({ id }) => id)])]
-    : [...new Set([own, ...commands.flatMap((command) => ('setup' in command ? [command.setup] : []))])]
+    : [...new Set([own, ...flatMap(commands, (command) => ('setup' in command ? [command.setup] : []))])]
 
 /**
  * What is over a limit has to fall by a tenth to be helped where it is made up of many things, such as money and mass;
@@ -190,7 +190,7 @@ export const accept = (
   let isMissed = false
   let isPart = false
   // A set-up is only looked at when it is its turn: most of what is tried never gets so far.
-  const forks = reached(rig, commands, setup).flatMap((id) => {
+  const forks = flatMap(reached(rig, commands, setup), (id) => {
     const there = setupOf(edited.value, id)
     if (!there) return []
     let made: Facts | undefined

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { Link, Setup } from '../assembly/index.ts'
 import type { Finding } from '../checks/index.ts'
 
@@ -14,7 +15,7 @@ export const leadsTaken = (before: Setup, after: Setup): ReadonlyMap<string, str
   const gone = new Map(before.links.filter(({ cable }) => !stays.has(cable)).map((link) => [endsOf(link), link.cable]))
   const had = new Set(before.links.map(({ cable }) => cable))
   return new Map(
-    after.links.flatMap((link) => {
+    flatMap(after.links, (link) => {
       const old = had.has(link.cable) ? undefined : gone.get(endsOf(link))
       return old === undefined ? [] : [[link.cable, old] as const]
     }),

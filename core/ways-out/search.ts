@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { bothOf, type Finding, findingsOfCheck, kindOf, type Remedy, troubleOf, type WayKind } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { figuresAfter, type MoveKind, movesOf, namedWays, proposalsFor } from '../remedies/index.ts'
@@ -91,7 +92,7 @@ const harmOf = ({ gained }: Verdict): number =>
 
 /** Would a move take something from where another has just put it? */
 const movesAgain = (done: Remedy, next: Remedy): boolean => {
-  const put = new Set(done.commands.flatMap((command) => (command.do === 'place' ? [command.joint.guest] : [])))
+  const put = new Set(flatMap(done.commands, (command) => (command.do === 'place' ? [command.joint.guest] : [])))
   return next.commands.some((command) => command.do === 'place' && put.has(command.joint.guest))
 }
 
@@ -183,7 +184,7 @@ export const search = (known: Known, setup: string, finding: Finding, most: numb
   if (share < 1 && found.length > 0) return found
   for (const { kind, proposals } of proposalsFor(facts, finding)) {
     const kinds = new Set(
-      found.flatMap((one) => (one.verdict.as === 'plain' && !takesAway(one.kind) ? [one.kind] : [])),
+      flatMap(found, (one) => (one.verdict.as === 'plain' && !takesAway(one.kind) ? [one.kind] : [])),
     )
     if (kinds.size >= ENOUGH_KINDS || left <= 0) break
     if (helps(kind) || (kind === 'leave-out' && found.some((one) => takesAway(one.kind)))) continue

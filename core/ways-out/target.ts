@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import type { PlacedPart } from '../assembly/index.ts'
 import { bothOf, dispensable, kindOf, type Remedy } from '../checks/index.ts'
 import { inHand } from '../balance/index.ts'
@@ -60,7 +61,7 @@ export const reachTarget = (
 ): TargetFound => {
   const before = known.factsOf(setup)
   const start = figure(before)
-  const tried = [...proposals(before, estimate)].flatMap((remedy) => {
+  const tried = flatMap([...proposals(before, estimate)], (remedy) => {
     const { as, after, gained } = accept(known, setup, undefined, remedy)
     const gains = after ? start - figure(after.facts) : 0
     return as === 'plain' && after && gained.length === 0 && gains > 0 ? [{ remedy, gains }] : []

@@ -1,3 +1,4 @@
+import { flatMap } from '../kernel/index.ts'
 import { type Assembly, type Command, type PlacedPart, type SocketHere } from '../assembly/index.ts'
 import { type Run, runsOf } from '../cabling/index.ts'
 import type { Carried } from '../catalogue/index.ts'
@@ -41,8 +42,8 @@ const openOf = (assembly: Assembly, stock: Stock, demand: Demand): Open => {
   const mine = demand.own.filter((here) => !isTaken(assembly, here))
   let why: Unmet['why'] =
     othersFor(assembly, demand).length === 0 || demand.own.length === 0 ? 'no-socket' : 'sockets-taken'
-  const options = mine.flatMap((own) =>
-    others.flatMap((other) => {
+  const options = flatMap(mine, (own) =>
+    flatMap(others, (other) => {
       const [from, to] = demand.way === 'in' ? [other, own] : [own, other]
       const found = leadsBetween(assembly, stock, from, to, demand.what)
       why = why === 'no-socket' || why === 'sockets-taken' ? found.why : nearerMiss(why, found.why)
@@ -90,7 +91,7 @@ interface Hop {
  */
 const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boolean => {
   const hops: Hop[] = [
-    ...runs.flatMap((run) => run.cable.carries.map((what): Hop => ({ what, from: run.from.piece, to: run.to.piece }))),
+    ...flatMap(runs, (run) => run.cable.carries.map((what): Hop => ({ what, from: run.from.piece, to: run.to.piece }))),
     ...chosen.map(({ what, from, to }): Hop => ({ what, from: from.piece, to: to.piece })),
   ]
   return chosen.every(({ what, from, to }) => {
@@ -119,7 +120,7 @@ const holdsTogether = (chosen: readonly LeadOption[], runs: readonly Run[]): boo
 
 /** What two demands could get in each other's way over: sockets, and leads of which there are only so many. */
 const claims = ({ options }: Open): readonly string[] =>
-  options.flatMap(({ from, to, source, part }) => [
+  flatMap(options, ({ from, to, source, part }) => [
     keyOf(from),
     keyOf(to),
     ...(source === 'catalogue' ? [] : [part.id]),
@@ -135,8 +136,8 @@ const groupsOf = (opens: readonly Open[]): readonly (readonly Open[])[] => {
     const own = new Set([...claims(open), open.demand.what])
     const meets = groups.filter((group) => [...own].some((claim) => group.claims.has(claim)))
     const joined = {
-      opens: [...meets.flatMap((group) => group.opens), open],
-      claims: new Set([...own, ...meets.flatMap((group) => [...group.claims])]),
+      opens: [...flatMap(meets, (group) => group.opens), open],
+      claims: new Set([...own, ...flatMap(meets, (group) => [...group.claims])]),
     }
     for (const group of meets) groups.splice(groups.indexOf(group), 1)
     groups.push(joined)
@@ -172,7 +173,7 @@ const search = (
     if (++steps > mostSteps || cost + atLeast(i) >= bestCost) return
     const open = opens[i]
     if (!open) {
-      const chosen = state.chosen.flatMap((option) => option ?? [])
+      const chosen = flatMap(state.chosen, (option) => option ?? [])
       if (!holdsTogether(chosen, runs)) return
       best = [...state.chosen]
       bestCost = cost
@@ -207,11 +208,11 @@ export const planWiring = (assembly: Assembly, stock: Stock, trickle = false): P
     .sort((a, b) => a.options.length - b.options.length)
   const groups = groupsOf(opens)
   const found = groups.map((group) => search(assembly, stock, group, runs, MOST_STEPS / groups.length))
-  const chosen = new Map(groups.flatMap((group, g) => group.map((open, i) => [open, found[g]?.best[i]] as const)))
+  const chosen = new Map(flatMap(groups, (group, g) => group.map((open, i) => [open, found[g]?.best[i]] as const)))
   const best = opens.map((open) => chosen.get(open))
   const steps = found.reduce((sum, one) => sum + one.steps, 0)
   const exact = found.every((one) => one.steps <= MOST_STEPS / groups.length)
-  const leads = best.flatMap((option) => option ?? [])
+  const leads = flatMap(best, (option) => option ?? [])
   const commands: Command[] = []
   const ids: string[] = []
   for (const option of leads) {
@@ -221,7 +222,7 @@ export const planWiring = (assembly: Assembly, stock: Stock, trickle = false): P
   }
   return {
     leads,
-    unmet: opens.flatMap(({ demand, options, why }, i) =>
+    unmet: flatMap(opens, ({ demand, options, why }, i) =>
       best[i] ? [] : [{ demand, why: options.length > 0 ? 'sockets-taken' : why }],
     ),
     commands,

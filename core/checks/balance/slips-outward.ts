@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Grip } from '../../balance/index.ts'
-import { type Vec3, exceeds } from '../../kernel/index.ts'
+import { type Vec3, exceeds, flatMap } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees, Facts } from '../../facts/index.ts'
 
@@ -18,7 +18,7 @@ const outwardDeg = ({ at }: Grip, axis: Vec3, middleMm: number): number => {
 }
 
 const sideGrips = (facts: Sees<'grips'>) =>
-  facts.grips.flatMap((grip) => (grip.kind === 'side' && grip.axis ? [{ grip, axis: grip.axis }] : []))
+  flatMap(facts.grips, (grip) => (grip.kind === 'side' && grip.axis ? [{ grip, axis: grip.axis }] : []))
 
 /** A side grip down which the hand slides off the rig. */
 export const slipsOutward = defineCheck<{ grip: Grip; axis: Vec3 }, { mostDeg: number }, 'grips' | 'mass'>({

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { z } from 'zod'
 import type { PlacedPart } from '../../assembly/index.ts'
 import { cornersOf, restOf, type Touching, touchingOf } from '../../balance/index.ts'
@@ -49,8 +50,8 @@ export const standsCrooked = defineCheck<
     const parts = base.map(({ instance }) => instance.id)
     if (wantedMm - marginMm <= 1e-6) return { group: 'silent', message: 'stands', numbers, names }
     if (marginMm > 0) return { group: 'speaks', message: 'barely', numbers, names, parts, at: mass.centre }
-    const plugs = leads.flatMap((lead) =>
-      leadBodies(lead).flatMap(({ what, end, shape }): Touching[] =>
+    const plugs = flatMap(leads, (lead) =>
+      flatMap(leadBodies(lead), ({ what, end, shape }): Touching[] =>
         what === 'plug' && end ? [{ piece: end.piece, what: 'plug', corners: cornersOf(shape) }] : [],
       ),
     )

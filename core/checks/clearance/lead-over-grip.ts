@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Palm } from '../../balance/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { leadDepthIn } from '../../clearance/index.ts'
-import { boundsOf } from '../../kernel/index.ts'
+import { boundsOf, flatMap } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
 import { runNames } from '../wires.ts'
@@ -14,7 +14,7 @@ interface Crossing {
 
 /** A lead that is plugged into what the hand holds runs along the hand anyway. */
 const crossings = ({ palms, leads }: Sees<'palms' | 'leads'>): readonly Crossing[] =>
-  palms.flatMap((palm) =>
+  flatMap(palms, (palm) =>
     leads
       .filter(({ from, to }) => ![from, to].some(({ piece }) => piece === palm.grip.piece && piece.joint !== undefined))
       .map((lead) => ({ palm, lead })),

@@ -2,7 +2,7 @@ import { isPlugged, type PlacedPart } from '../../assembly/index.ts'
 import { connectors } from '../../catalogue/index.ts'
 import type { Crowd, Plugged } from '../../clearance/index.ts'
 import { pluggedOf } from '../../clearance/index.ts'
-import { CLASH_MM, exceeds, penetration, perThing } from '../../kernel/index.ts'
+import { CLASH_MM, exceeds, penetration, perThing, flatMap } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { leadsOfSetups, lotOfParts, type Sees } from '../../facts/index.ts'
 
@@ -21,7 +21,7 @@ const withSockets = lotOfParts(({ sockets }) => (sockets?.length ?? 0) > 1)
 const neighbours = (facts: Sees<'crowds'>): readonly Neighbours[] =>
   [
     ...facts.crowds,
-    ...withSockets(facts).flatMap((piece) =>
+    ...flatMap(withSockets(facts), (piece) =>
       inARow(piece).filter((pair) => !facts.crowds.some((crowd) => sameSockets(crowd, pair))),
     ),
   ].filter(({ a, b }) => isUsed(facts, a) && isUsed(facts, b))

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { type Clash, clashDepth } from '../../clearance/index.ts'
 import type { PlacedPart } from '../../assembly/index.ts'
 import type { Drive } from '../../optics/index.ts'
-import { CLASH_MM, perThing } from '../../kernel/index.ts'
+import { CLASH_MM, perThing, flatMap } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 
 interface Neighbours extends Clash {
@@ -46,7 +46,7 @@ export const solidClash = defineCheck<Neighbours, object, 'clashes' | 'drives'>(
   },
   subjects: ({ assembly, clashes, drives }) => [
     ...clashes.filter((clash) => !sameSeat(clash) && !drives.some((drive) => meets(drive, clash))).map(touching),
-    ...assembly.placed.flatMap((b) => clearOfHost(b) ?? []),
+    ...flatMap(assembly.placed, (b) => clearOfHost(b) ?? []),
   ],
   judge: ({ a, b, depthMm, touching }) => {
     const names = { a: a.part.name, b: b.part.name }

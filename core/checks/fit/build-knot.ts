@@ -1,12 +1,12 @@
 import type { Knot } from '../../build-order/index.ts'
 import type { PlacedPart } from '../../assembly/index.ts'
-import { perThing } from '../../kernel/index.ts'
+import { perThing, flatMap } from '../../kernel/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 
 /** One piece of each lot that lock each other, with all the others of it: they are one trouble. */
 const firstOfEach = perThing('knots, each once', (knots: readonly Knot[]): readonly Knot[] => {
   const told = new Set<PlacedPart>()
-  return knots.flatMap((knot): readonly Knot[] => {
+  return flatMap(knots, (knot): readonly Knot[] => {
     if (told.has(knot.piece)) return []
     const lot = new Set<PlacedPart>([knot.piece])
     for (const piece of lot)

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { pathToRoot, type PlacedPart } from '../../assembly/index.ts'
 import { lotOf } from '../../facts/index.ts'
 import { type Against, RUB_MM, rubs } from '../../build-order/index.ts'
@@ -35,7 +36,7 @@ export const buildScratch = defineCheck<Mark, object, 'jams'>({
     cannotTell: {},
   },
   subjects: (facts) => {
-    const marks = rubbing(facts).flatMap((piece): Mark[] => {
+    const marks = flatMap(rubbing(facts), (piece): Mark[] => {
       const body = pathToRoot(piece).at(-1)
       return body ? [{ what: 'rubs', piece, body, depthMm: rubs(piece, body) }] : []
     })

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { everywhere, type PlacedPart } from '../../assembly/index.ts'
 import { defineCheck, partsThat, noOptions } from '../check.ts'
 import { byReadiness } from '../places.ts'
@@ -31,9 +32,9 @@ export const needsPart = defineCheck<PlacedPart, object>({
   aims: (piece, facts) => [
     {
       do: 'add',
-      parts: (piece.part.needsOneOf ?? [])
-        .flatMap((id) => facts.context.catalogue.parts.get(id) ?? [])
-        .sort(byReadiness(facts)),
+      parts: flatMap(piece.part.needsOneOf ?? [], (id) => facts.context.catalogue.parts.get(id) ?? []).sort(
+        byReadiness(facts),
+      ),
     },
     { do: 'take-off', piece },
   ],

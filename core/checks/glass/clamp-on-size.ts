@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { type LensFit, sizeOn } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
@@ -12,12 +13,15 @@ interface Pair {
 }
 
 const pairsOf = (facts: Sees<'lensKit'>): readonly Pair[] =>
-  kitThat(facts, ({ role }) => role === 'matte-box').flatMap(({ id, part: box }) => {
-    const clampMm = sizeOn(box, 'clamp', 'sits')
-    return clampMm === undefined
-      ? []
-      : facts.lensKit.filter(({ share }) => share > 0).map((fit) => ({ id, box, clampMm, fit }))
-  })
+  flatMap(
+    kitThat(facts, ({ role }) => role === 'matte-box'),
+    ({ id, part: box }) => {
+      const clampMm = sizeOn(box, 'clamp', 'sits')
+      return clampMm === undefined
+        ? []
+        : facts.lensKit.filter(({ share }) => share > 0).map((fit) => ({ id, box, clampMm, fit }))
+    },
+  )
 
 /** A clamp-on matte box and a lens with another front. */
 export const clampOnSize = defineCheck<Pair, object, 'lensKit'>({

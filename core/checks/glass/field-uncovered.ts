@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { coverage, lensFits } from '../../optics/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import { byReadiness } from '../places.ts'
@@ -35,9 +36,9 @@ export const fieldUncovered = defineCheck<Field, object, 'lensKit'>({
   subjects: fieldsOf,
   judge: ({ fieldMm, by }, { context, lensKit }) => {
     const lens = context.catalogue.parts.get(by[0] ?? '')
-    const ends = lensKit
-      .flatMap(({ fromMm, toMm }) => [fromMm, toMm])
-      .sort((a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm))
+    const ends = flatMap(lensKit, ({ fromMm, toMm }) => [fromMm, toMm]).sort(
+      (a, b) => Math.abs(a - fieldMm) - Math.abs(b - fieldMm),
+    )
     const key = String(fieldMm)
     const names = { lens: lens?.name ?? '' }
     const numbers = { fieldMm, nearestMm: ends[0] ?? 0 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { goesBefore, type LensFit, ndOf, sizeOn } from '../../optics/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
@@ -15,10 +16,11 @@ const wanting = (facts: Sees<'lensKit' | 'light' | 'needs'>): readonly LensFit[]
 /** The cheapest way to a filter on a lens: rings to one the kit has, or a filter of its own. */
 const wayTo = (facts: Sees, { threadMm }: LensFit): readonly Part[] => {
   if (threadMm === undefined) return []
-  const nds = kitThat(facts, (part) => ndOf(part, true) !== undefined).flatMap(
+  const nds = flatMap(
+    kitThat(facts, (part) => ndOf(part, true) !== undefined),
     ({ part }) => sizeOn(part, 'filter', 'sits') ?? [],
   )
-  const chains = nds.flatMap((toMm) => {
+  const chains = flatMap(nds, (toMm) => {
     const rings = ringsBetween(facts, threadMm, toMm)
     return rings && rings.length > 0 ? [rings] : []
   })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { PlacedPart, Rig } from '../../assembly/index.ts'
 import { standRoles } from '../../balance/index.ts'
 import type { Catalogue, Part } from '../../catalogue/index.ts'
-import { numberOf, perPair, perPairKey, perThing } from '../../kernel/index.ts'
+import { numberOf, perPair, perPairKey, perThing, flatMap } from '../../kernel/index.ts'
 import { type Cost, costOf, lineOf } from '../../money/index.ts'
 import { defineCheck, piecesThat } from '../check.ts'
 import { type Sees, takenFrom } from '../../facts/index.ts'
@@ -30,7 +30,7 @@ const arePlain = ({ cost, context: { owned } }: Sees<'cost'>, ...parts: readonly
   parts.every(({ id, includes }) => !includes?.length && !owned.has(id) && !inBoxes(cost.lines).has(id))
 
 const boxesIn = perPair('parts of a kit with boxes', (kit: Rig['kit'], { parts }: Catalogue): readonly Part[] =>
-  kit.flatMap(({ partId }) => {
+  flatMap(kit, ({ partId }) => {
     const part = parts.get(partId)
     return part?.includes?.length ? [part] : []
   }),
@@ -38,7 +38,7 @@ const boxesIn = perPair('parts of a kit with boxes', (kit: Rig['kit'], { parts }
 
 /** The parts whose price hangs on one of these by a box: what comes in its box, and in whose box it comes; of the kit the boxes are enough. */
 const boxedWith = (seeds: readonly Part[], kit: readonly Part[]): ReadonlySet<string> => {
-  const all = new Set(seeds.flatMap(({ id, includes = [] }) => [id, ...includes]))
+  const all = new Set(flatMap(seeds, ({ id, includes = [] }) => [id, ...includes]))
   for (let size = 0; size !== all.size;) {
     size = all.size
     for (const { id, includes = [] } of kit)

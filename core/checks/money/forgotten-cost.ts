@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { lensOf } from '../../optics/index.ts'
 import { batteriesOf, batteryKind } from '../../power/index.ts'
@@ -44,7 +45,7 @@ const LEADS = { picture: 'video-cable', sound: 'audio-cable', data: 'data-cable'
 
 /** Leads that devices on the rig wait for. */
 const leads = (facts: Sees<'demands' | 'leads'>): Forgotten => {
-  const open = facts.demands.flatMap(({ what, own }) => {
+  const open = flatMap(facts.demands, ({ what, own }) => {
     if (what !== 'picture' && what !== 'sound' && what !== 'data') return []
     const joined = facts.leads.some(
       (run) =>

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { z } from 'zod'
 import { defineCheck, type Judgement } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -50,7 +51,7 @@ export const overBudget = defineCheck<Sees<'cost'>, object, 'cost'>({
   aims: (_, facts, { message }) => {
     if (message === 'currency') return []
     const dear = [...facts.cost.lines].filter((line) => !line.owned).sort((a, b) => b.usual - a.usual)
-    const swaps = dear.flatMap(({ instance }): Aim[] => {
+    const swaps = flatMap(dear, ({ instance }): Aim[] => {
       const piece = facts.assembly.byInstance.get(instance)
       return piece ? [{ do: 'swap', piece, for: cheaperHere(facts, piece) }] : []
     })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { exceeds } from '../../kernel/index.ts'
+import { exceeds, flatMap } from '../../kernel/index.ts'
 import type { CostLine, PriceView } from '../../money/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -11,7 +11,7 @@ interface Priced {
 
 /** What is to be bought and has a ledger. */
 export const pricedLines = ({ cost, context }: Sees<'cost'>): readonly Priced[] =>
-  cost.lines.flatMap((line) => {
+  flatMap(cost.lines, (line) => {
     const view = context.prices?.get(line.part.id)
     return view && !line.owned && line.inBoxOf === undefined ? [{ line, view }] : []
   })

@@ -1,4 +1,4 @@
-import { exceeds } from '../../kernel/index.ts'
+import { exceeds, flatMap } from '../../kernel/index.ts'
 import { type Medium, type Recording, wantedMBs } from '../../media/index.ts'
 import { marginsOf } from '../../context/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
@@ -26,7 +26,7 @@ export const driveSlow = defineCheck<Written, object, 'recordings'>({
     cannotTell: {},
   },
   subjects: ({ recordings }) =>
-    recordings.flatMap((recording) => recording.media.map((medium) => ({ recording, medium }))),
+    flatMap(recordings, (recording) => recording.media.map((medium) => ({ recording, medium }))),
   judge: ({ recording: { piece, codec }, medium }, { context }) => {
     const key = medium.id
     const names = { card: medium.part.name, codec: codec.title, part: piece.part.name }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Run, RunEnd } from '../../cabling/index.ts'
-import { exceeds } from '../../kernel/index.ts'
+import { exceeds, flatMap } from '../../kernel/index.ts'
 import { TWIST_DEG } from '../../wiring/index.ts'
 import { defineCheck } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -47,7 +47,10 @@ export const plugDirection = defineCheck<Plug, z.infer<typeof options>, 'leads' 
     cannotTell: {},
   },
   subjects: ({ leads }) =>
-    leads.filter(({ from, to }) => from.fits && to.fits).flatMap((run) => endsOf(run).map(([end]) => ({ run, end }))),
+    flatMap(
+      leads.filter(({ from, to }) => from.fits && to.fits),
+      (run) => endsOf(run).map(([end]) => ({ run, end })),
+    ),
   judge: ({ run, end }, facts, { mostDeg }) => {
     const free = tight(facts, end)
     const key = `${run.link.cable} ${end.socket.id}`

@@ -1,5 +1,5 @@
 import { type SocketHere, socketName, socketsOf } from '../../assembly/index.ts'
-import { exceeds } from '../../kernel/index.ts'
+import { exceeds, flatMap } from '../../kernel/index.ts'
 import type { Run } from '../../cabling/index.ts'
 import { defineCheck, noOptions } from '../check.ts'
 import type { Sees } from '../../facts/index.ts'
@@ -54,7 +54,7 @@ export const socketTwice = defineCheck<Plugged, object, 'leads'>({
   },
   aims: ({ runs }) =>
     runs.length === 2
-      ? runs.flatMap((run) => [
+      ? flatMap(runs, (run) => [
           { do: 'replug' as const, run },
           { do: 'unplug' as const, run },
         ])

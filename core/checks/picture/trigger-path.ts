@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Grip } from '../../balance/index.ts'
 import { gives, passes } from '../../cabling/index.ts'
-import { exceeds, lengthOf, point, subtract } from '../../kernel/index.ts'
+import { exceeds, lengthOf, point, subtract, flatMap } from '../../kernel/index.ts'
 import { defineCheck } from '../check.ts'
 import { lotOfParts, type Sees } from '../../facts/index.ts'
 import { carried } from '../places.ts'
@@ -21,19 +21,19 @@ const buttons = (facts: Sees<'leads'>) =>
   )
 
 const nearest = (grips: readonly Grip[], facts: Sees<'leads'>): number => {
-  const from = buttons(facts).flatMap((piece) => (piece.part.recordAt ? [point(piece.frame, piece.part.recordAt)] : []))
-  return Math.min(Infinity, ...grips.flatMap(({ at }) => from.map((button) => lengthOf(subtract(button, at)))))
+  const from = flatMap(buttons(facts), (piece) =>
+    piece.part.recordAt ? [point(piece.frame, piece.part.recordAt)] : [],
+  )
+  return Math.min(Infinity, ...flatMap(grips, ({ at }) => from.map((button) => lengthOf(subtract(button, at)))))
 }
 
 const idleTrigger = (facts: Sees<'leads'>) =>
-  withTrigger(facts)
-    .flatMap((piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket })))
-    .find(
-      ({ piece, socket }) =>
-        socket.direction === 'out' &&
-        gives(socket, 'trigger') &&
-        !facts.leads.some((run) => run.from.piece === piece && run.from.socket.id === socket.id),
-    )
+  flatMap(withTrigger(facts), (piece) => (piece.part.sockets ?? []).map((socket) => ({ piece, socket }))).find(
+    ({ piece, socket }) =>
+      socket.direction === 'out' &&
+      gives(socket, 'trigger') &&
+      !facts.leads.some((run) => run.from.piece === piece && run.from.socket.id === socket.id),
+  )
 
 /** The record button, seen from the hands that hold the rig. */
 export const triggerPath = defineCheck<readonly Grip[], z.infer<typeof options>, 'leads' | 'grips'>({

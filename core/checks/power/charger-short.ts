@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { exceeds } from '../../kernel/index.ts'
+import { exceeds, flatMap } from '../../kernel/index.ts'
 import { chargesPart, type KindUse } from '../../power/index.ts'
 import { defineCheck } from '../check.ts'
 import { byReadiness } from '../places.ts'
@@ -57,7 +57,7 @@ export const chargerShort = defineCheck<KindUse, z.infer<typeof options>, 'day' 
       .sort(byReadiness(facts))
       .slice(0, MOST_TRIED)
     // One more charger fills one more pack at a time; it does not hurry a single one. So each is tried.
-    const choices = [1, 2].flatMap((count) => chargers.map((part) => ({ part, count })))
+    const choices = flatMap([1, 2], (count) => chargers.map((part) => ({ part, count })))
     const isFull = ({ day }: Facts): boolean =>
       (day.kinds.find((use) => use.kind === kind)?.chargeMin ?? Infinity) <= nightMin
     return [{ do: 'pack', choices, until: isFull }]

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Assembly } from '../../assembly/index.ts'
-import { exceeds } from '../../kernel/index.ts'
+import { exceeds, flatMap } from '../../kernel/index.ts'
 import { batteriesOf, batteryKind } from '../../power/index.ts'
 import { defineCheck } from '../check.ts'
 
@@ -46,7 +46,7 @@ export const tooManyBatteryKinds = defineCheck<Assembly, z.infer<typeof options>
           message: 'many',
           names,
           numbers,
-          parts: [...kinds.values()].flatMap((list) => list.map(({ id }) => id)),
+          parts: flatMap([...kinds.values()], (list) => list.map(({ id }) => id)),
         }
       : { group: 'silent', message: 'few', names, numbers }
   },

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import { connectors, type Part } from '../../catalogue/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { disc, type Form, type Ink, rect, rows, stroke } from '../form.ts'
@@ -73,7 +74,7 @@ const rodBlock = (part: Part, box: BoxSolid): Form => {
   const inside = Math.abs(level) + BORE_MM / 2 < high / 2 - 0.5
   const bores: readonly Ink[] =
     through && inside
-      ? boresOf(through.standard).flatMap((x): Ink[] => [
+      ? flatMap(boresOf(through.standard), (x): Ink[] => [
           { look: 'hole', outline: disc(BORE_MM / 2, [x, level], 26) },
           { look: 'line', lines: [stroke([x, level + BORE_MM / 2], [x, high / 2])] },
         ])
@@ -271,7 +272,7 @@ export const pocketFigure = (part: Part): Figure =>
       outline: rect(Math.min(30, wide * 0.8), deep * 0.66, at),
       roundMm: 3,
     }))
-    const contacts = bays.flatMap(([u, v]) =>
+    const contacts = flatMap(bays, ([u, v]) =>
       [-1, 0, 1].map((i): Ink => ({ look: 'gold', outline: rect(2.4, 6, [u + i * 5, v + deep * 0.25]) })),
     )
     const lamps = bays.map(([u]): Ink => ({ look: 'leaf', outline: disc(1.6, [u, -high * 0.2], 14) }))
@@ -341,7 +342,7 @@ const plugsOf = ({ cable }: Part, radius: number): readonly Ink[] => {
   if (!cable) return []
   const ends = [cable.a, cable.b].map(({ connector }) => connectors[connector])
   const scale = Math.min(1, ...ends.map(({ wideMm, bodyMm }) => Math.min((radius * 0.62) / wideMm, radius / bodyMm)))
-  return ends.flatMap(({ wideMm, bodyMm }, k): Ink[] => {
+  return flatMap(ends, ({ wideMm, bodyMm }, k): Ink[] => {
     const [wide, long] = [wideMm * scale, bodyMm * scale]
     const u = (k === 0 ? -1 : 1) * radius * 0.34
     const body = long * (1 - TIP.long)

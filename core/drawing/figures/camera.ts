@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { disc, type Form, type Ink, rect, sheen, smooth, stroke, within } from '../form.ts'
@@ -150,7 +151,7 @@ const body = (part: Part, { centre, size: [wide, high, deep] }: BoxSolid, grippe
 const BOX_SHAPED = 0.75
 /** A box body: corner screws in front, a record button, vents on both flanks. */
 const boxBody = ({ size: [wide, high, deep] }: BoxSolid): Form => {
-  const screws = [-1, 1].flatMap((x) =>
+  const screws = flatMap([-1, 1], (x) =>
     [-1, 1].map((y): Ink => {
       const at: Point2 = [x * (wide / 2 - 6), y * (high / 2 - 6)]
       return { look: 'metal', outline: disc(2.2, at, 14), lines: [stroke([at[0] - 1.4, at[1]], [at[0] + 1.4, at[1]])] }

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import { columns, disc, type Form, type Ink, rect, rows, sheen, stroke } from '../form.ts'
 import { type BarSolid, type BoxSolid, type Figure, glyphed, isBox } from './read.ts'
@@ -117,7 +118,7 @@ export const batteryPlateFigure = (part: Part): Figure =>
   part.solids.map((solid): Form | undefined => {
     if (!isBox(solid)) return undefined
     const [wide, high, deep] = solid.size
-    const screws = [-1, 1].flatMap((x) =>
+    const screws = flatMap([-1, 1], (x) =>
       [-1, 1].map((y): Ink => ({ look: 'metal', outline: disc(2.4, [x * (wide / 2 - 7), y * (high / 2 - 8)], 14) })),
     )
     return {

@@ -1,3 +1,4 @@
+import { flatMap } from '../../kernel/index.ts'
 import type { Part } from '../../catalogue/index.ts'
 import type { Point2 } from '../../kernel/index.ts'
 import { columns, disc, type Form, type Ink, rect, sheen, stroke } from '../form.ts'
@@ -73,7 +74,7 @@ const zoomMarks = (shortMm: number, longMm: number): readonly number[] => {
       undefined,
     ),
   )
-  return [...new Set([shortMm, ...nearest.flatMap((mm) => mm ?? []), longMm])]
+  return [...new Set([shortMm, ...flatMap(nearest, (mm) => mm ?? []), longMm])]
 }
 
 const barrel = (part: Part, solid: BarSolid, carries: boolean): Form => {
@@ -240,13 +241,13 @@ export const driveFigure = (part: Part): Figure =>
 const wall = ({ size: [wide, high, deep] }: BoxSolid): Form => {
   // A tray shows as a slot with its tab along the wall that runs up or across.
   const slots = [-deep * 0.22, deep * 0.02]
-  const lines = slots.flatMap((u) => [
+  const lines = flatMap(slots, (u) => [
     stroke([u, -high / 2], [u, high / 2]),
     stroke([u + 3.2, -high / 2], [u + 3.2, high / 2]),
   ])
   return {
     x: { on: high > wide ? [{ look: 'line', lines }] : [] },
-    y: { on: [{ look: 'line', lines: slots.flatMap((v) => [stroke([-wide / 2, v], [wide / 2, v])]) }] },
+    y: { on: [{ look: 'line', lines: flatMap(slots, (v) => [stroke([-wide / 2, v], [wide / 2, v])]) }] },
   }
 }
 

@@ -1,5 +1,5 @@
 import type { FigureFeature, Part, Role, Solid } from '../../catalogue/index.ts'
-import { perThing } from '../../kernel/index.ts'
+import { perThing, flatMap } from '../../kernel/index.ts'
 import {
   armFigure,
   coilFigure,
@@ -107,7 +107,7 @@ const bored = (solid: Solid, form: Form | undefined): Form | undefined =>
 
 const eachFace = (form: Form, change: (face: Face) => Face): Form => ({
   ...form,
-  ...Object.fromEntries((['x', 'y', 'z'] as const).flatMap((name) => (form[name] ? [[name, change(form[name])]] : []))),
+  ...Object.fromEntries(flatMap(['x', 'y', 'z'] as const, (name) => (form[name] ? [[name, change(form[name])]] : []))),
 })
 const withoutTexture = (inks: readonly Ink[] | undefined): readonly Ink[] =>
   (inks ?? []).filter(({ look }) => look !== 'texture')
