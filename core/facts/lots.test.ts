@@ -4,7 +4,7 @@ import { type Assembly, placeSetup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import type { Ask } from '../engine/index.ts'
 import { factsOf, lotOf, lotOfParts } from './index.ts'
-import { lotNamed, Lots } from './lots.ts'
+import { lotNamed, Lots, pickedFrom } from './lots.ts'
 
 const context = { catalogue: catalogueOf(demoParts), owned: new Map<string, number>() }
 const [setup] = secondMark.setups
@@ -58,4 +58,36 @@ test('a part of which a lot can’t tell is in it as well', () => {
     return false
   })
   expect(unclear(factsOf(assembly, context))).toEqual(assembly.placed.filter(({ part }) => part.massG > 300))
+})
+
+test('after an edit the lots of what came and went are looked through again, and all others are the very lists', () => {
+  const light = lotOf(({ part }) => part.massG <= 300)
+  const named = (lot: (facts: { readonly assembly: Assembly }) => unknown) => {
+    let leaf = ''
+    const ask: Ask = { kept: new Map(), leaf: (name) => (leaf = name), query: () => undefined }
+    lot({ assembly, ask } as never)
+    return lotNamed(leaf)?.lot ?? -1
+  }
+  const [few, many] = [named(heavy), named(light)]
+  const { placed } = assembly
+  const all = Lots.of(placed)
+  const gone = placed.at(-1)
+  if (!gone || gone.part.massG > 300) throw new Error('the last piece is a light one')
+  const less = all.after(placed.slice(0, -1))
+  expect(less.get(few)).toBe(all.get(few))
+  expect(less.get(many)).toEqual(all.get(many).filter((piece) => piece !== gone))
+  // It comes again: nobody had asked in between, and yet the list is the one that it was.
+  const between = less.after([...placed])
+  expect(between.get(few)).toBe(all.get(few))
+  expect(between.get(many)).toEqual(all.get(many))
+  // In another order there is no telling what came: the same lists in the new order.
+  const turned = all.after([...placed].reverse())
+  expect(turned.get(many)).toEqual([...all.get(many)].reverse())
+  expect(all.after(placed)).toBe(all)
+})
+
+test('a lot is told as what it is picked from', () => {
+  expect(pickedFrom('setup.links')).toBe('setup.links')
+  expect(pickedFrom('lot 0')).toBe('assembly.placed')
+  expect(pickedFrom('lot 0 glass')).toBe('glass.placed')
 })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { boundsOf, emptyBounds, isEmpty, overlap, unite } from './bounds.ts'
 import { compose, facing, type Frame, identity, invert, point, turnAboutZ } from './frame.ts'
 import { convexHull } from './hull.ts'
+import { flatMap } from './keyed.ts'
 import { crosses } from './ray.ts'
 import { passes, penetration } from './penetration.ts'
 import { distanceToSeat, distanceToSkin, type Placed, placeShape, reach, type Shape, volumeOf } from './shape.ts'
@@ -295,4 +296,14 @@ test('what is said to pass never comes deeper than that, however far it goes', (
   const under = put(rod([-100, 0, 0], [1, 0, 0], 10, 20))
   const over = (mm: number) => put(rod([0, mm, 0], [0, 0, 1], 10, 20))
   expect([20, 15].map((mm) => passes(under, over(mm), [1, 0, 0], 1))).toEqual([true, false])
+})
+
+test('a list made flat by our own loop is what the language makes of it', () => {
+  const made = fc.oneof(fc.integer(), fc.array(fc.oneof(fc.integer(), fc.constant(undefined)), { maxLength: 3 }))
+  fc.assert(
+    fc.property(fc.array(made, { maxLength: 8 }), (list) => {
+      expect(flatMap(list, (one) => one)).toEqual(list.flatMap((one) => one))
+      expect(flatMap(list, (_, i) => (i % 2 ? [[i]] : []))).toEqual(list.flatMap((_, i) => (i % 2 ? [[i]] : [])))
+    }),
+  )
 })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import {
   crosses,
   identity,
+  isBeside,
   type Placed,
   placeShape,
   point,
@@ -71,4 +72,27 @@ test('a line of sight meets a cube and a bar, or passes', () => {
   expect(crosses([5.1, 0, -20], [5.1, 0, 20], bar([0, 0, 0], [0, 1, 0], 10, 5))).toBe(false)
   expect(crosses([0, 20, 0], [0, -20, 0], bar([0, 0, 0], [0, 1, 0], 10, 5))).toBe(true)
   expect(crosses([0, 20, 0], [0, 5.1, 0], bar([0, 0, 0], [0, 1, 0], 10, 5))).toBe(false)
+})
+
+test('what is beside a view by one of its sides cuts no line of sight in it; what stands in it is not beside it', () => {
+  // 60 up and 50 ahead it touches the upper side, 61 up it is off it by 0.7.
+  expect([isBeside(view, cube([0, 60, -50])), isBeside(view, cube([0, 61, -50]))]).toEqual([false, true])
+  const some = fc.integer({ min: -120, max: 120 })
+  const share = fc.double({ min: -1, max: 1, noNaN: true })
+  let beside = 0
+  fc.assert(
+    fc.property(
+      fc.tuple(some, some, some),
+      fc.integer({ min: 4, max: 60 }),
+      fc.boolean(),
+      fc.array(fc.tuple(share, share), { minLength: 20, maxLength: 20 }),
+      (at, size, isRound, lines) => {
+        const shape = isRound ? bar(at, [0, 0, 1], size, size / 3) : cube(at, size)
+        if (!isBeside(view, shape)) return
+        beside++
+        for (const [x, y] of lines) expect(crosses([0, 0, 0], [x * 200, y * 200, -200], shape)).toBe(false)
+      },
+    ),
+  )
+  expect(beside).toBeGreaterThan(20)
 })
