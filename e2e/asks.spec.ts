@@ -12,7 +12,7 @@ const screens = [
   ['pack', '/rigs/winter-ferry-2/pack', '[data-pack-line]'],
   ['log', '/rigs/winter-ferry-2/log', '[data-asks]'],
   ['beside', '/rigs/winter-ferry-2/beside/winter-ferry-1', '[data-asks]'],
-  ['bench', '/rigs/winter-ferry-2?setup=crossing', '[data-piece]'],
+  ['bench', '/rigs/winter-ferry-2?setup=crossing', '[data-way] .fig'],
   ['rehearsal', '/rigs/winter-ferry-2/rehearsal?setup=crossing', '[data-pack]'],
   ['locker', '/locker', '[data-testid="worth"]'],
   ['catalogue', '/catalogue/reedsmith-full-h1', '[data-asks="price"]'],
@@ -91,6 +91,25 @@ test('a part that fits says how its figures would be reckoned, and a figure lead
   await page.locator('[data-figure-sheet]').getByRole('link', { name: 'change the limit' }).first().click()
   await expect(page).toHaveURL(/how-i-work#/)
   await expect(page.locator('[data-limit] input:focus')).toHaveCount(1)
+})
+
+test('a way out says how its figures would be reckoned: a press on one, or W on its row, and nothing is done', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/rigs/winter-ferry-2?setup=crossing`)
+  const row = page.locator('[data-way="insert"]').first()
+  const sheet = page.locator('[data-figure-sheet]')
+  await row.locator('[data-figure="to-buy"]').click()
+  await expect(sheet).toHaveAttribute('data-figure-sheet', 'to-buy')
+  await page.keyboard.press('Escape')
+  await row.focus()
+  await page.keyboard.press('w')
+  // 2,276 g and an extender of 14 g.
+  await expect(sheet).toHaveAttribute('data-figure-sheet', 'in-hand')
+  await expect(sheet).toContainText('2,290 g')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
 })
 
 test('from the day down to the batteries and back, and what is read is said in words', async ({ page, app }) => {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { type Assessment, type FigureId, type Fit, type Misfit, tryOut } from '@zucchini/core/assess'
-import { edit } from '@zucchini/core/assembly'
+import type { FigureId, Fit, Misfit } from '@zucchini/core/assess'
 import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useAsk } from '../../stores/ask.ts'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { refusal, wordFilter } from '../../wording.ts'
+import { useAsIf } from './as-if.ts'
 import { buyCell, findingsCell, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
 
 const props = defineProps<{
@@ -25,15 +25,10 @@ const bridgeWords = ({ bridge }: Misfit) => `with ${(bridge?.adapters ?? []).map
 const store = useRig()
 const ask = useAsk()
 const bench = useBench()
-/** The set-up as it would be with a part on it: its figures can be asked like any other's. */
-const asIf = ({ commands }: Fit): Assessment | undefined => {
-  const { rig, assessment } = store
-  const edited = rig && assessment && edit(rig, commands, assessment.facts.context.catalogue)
-  return edited?.ok && assessment ? tryOut(edited.value, assessment) : undefined
-}
+const asIf = useAsIf()
 /** A figure of the row that one has chosen says how it is reckoned; of another row it chooses the row. */
 const askOf = (row: number, fit: Fit, figure: FigureId) => {
-  const tried = row === at.value && chosen.value === fit.part.id ? asIf(fit) : undefined
+  const tried = row === at.value && chosen.value === fit.part.id ? asIf(fit.commands) : undefined
   if (tried) ask.open(figure, tried)
   else choose(row)
 }

@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import type { Way } from '@zucchini/core/assess'
-import { MOST_WAYS } from '@zucchini/core/assess'
+import { type FigureId, MOST_WAYS, type Way } from '@zucchini/core/assess'
 import type { WayKind } from '@zucchini/core/checks'
 import { computed, ref } from 'vue'
+import { useAsk } from '../../stores/ask.ts'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { fill, grams, headline, hoursMinutes, money, signed } from '../../wording.ts'
+import { useAsIf } from './as-if.ts'
 import { hintWords, priceWords, shortly } from './card-words.ts'
 
-// The ways out of one finding: what kind, what and how far, grams, money, seconds, tool. A row is pressed to do it.
+// The ways out of one finding: what kind, what and how far, grams, money, seconds, tool. A row is pressed to do it; a
+// figure of it, or the key W, says how it would be reckoned.
 const props = defineProps<{ ways: readonly Way[] }>()
 defineEmits<{ take: [way: Way] }>()
 const store = useRig()
@@ -37,13 +39,20 @@ const more = computed(() => props.ways.length - MOST_WAYS)
 const nameOf = (id: string) => store.rig?.setups.find((setup) => setup.id === id)?.name ?? id
 
 const said = ({ remedy }: Way) => fill(remedy.text, remedy.numbers, remedy.names, store.style)
-const costs = ({ effect }: Way) => {
-  const parts = [
-    effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units)),
-    effect.toBuyMinor === 0 ? '' : signed(effect.toBuyMinor, (m) => money(m, store.style.currency)),
-  ].filter(Boolean)
-  return parts.join(' · ')
+const costs = ({ effect }: Way) =>
+  (
+    [
+      ['in-hand', effect.massG === 0 ? '' : signed(effect.massG, (g) => grams(g, store.style.units))],
+      ['to-buy', effect.toBuyMinor === 0 ? '' : signed(effect.toBuyMinor, (m) => money(m, store.style.currency))],
+    ] as const
+  ).filter(([, text]) => text !== '')
+const ask = useAsk()
+const asIf = useAsIf()
+const askOf = ({ remedy }: Way, figure: FigureId) => {
+  const tried = asIf(remedy.commands)
+  if (tried) ask.open(figure, tried)
 }
+const askFirst = (way: Way) => askOf(way, costs(way)[0]?.[0] ?? 'hangs')
 const work = ({ seconds, tools }: Way) =>
   [seconds > 0 ? hoursMinutes(seconds) : '', tools.length > 0 ? tools.join(', ') : seconds > 0 ? 'no tool' : '']
     .filter(Boolean)
@@ -63,6 +72,7 @@ const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effe
         class="way"
         :data-way="way.kind"
         @click="$emit('take', way)"
+        @keydown.w.prevent="askFirst(way)"
         @mouseenter="foresee(way)"
         @mouseleave="bench.forget()"
         @focus="foresee(way)"
@@ -71,8 +81,15 @@ const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effe
         <span class="label tight way-kind">{{ kinds[way.kind] }}</span>
         <span class="way-what">{{ said(way) }}</span>
         <span class="way-cost tight">
-          <strong v-if="costs(way)" class="fig whitespace-nowrap">{{ costs(way) }}</strong>
-          <span v-if="work(way)" class="whitespace-nowrap text-soft">{{ costs(way) ? ' · ' : '' }}{{ work(way) }}</span>
+          <template v-for="([figure, text], i) in costs(way)" :key="figure"
+            ><span v-if="i > 0"> · </span
+            ><strong class="fig asks whitespace-nowrap" :data-figure="figure" @click.stop="askOf(way, figure)">{{
+              text
+            }}</strong></template
+          >
+          <span v-if="work(way)" class="whitespace-nowrap text-soft"
+            >{{ costs(way).length > 0 ? ' · ' : '' }}{{ work(way) }}</span
+          >
           <span v-if="price(way)" class="block text-amber">{{ price(way) }}</span>
           <span v-if="brings(way)" class="block text-soft" data-brings>{{ brings(way) }}</span>
         </span>

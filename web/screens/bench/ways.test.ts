@@ -33,6 +33,8 @@ const wayOf = (more: Partial<Way> = {}): Way => ({
   ...more,
 })
 
+const free = { ...wayOf().effect, massG: 0, toBuyMinor: 0 }
+
 test('an offer says its kind, what and how far, its grams, money, time and tool; doing without says that it leaves out', async () => {
   const ways = [wayOf(), wayOf({ kind: 'take-off', tools: [], seconds: 8 })]
   const { page } = await onPage(WaysTable, { props: { ways } })
@@ -43,6 +45,19 @@ test('an offer says its kind, what and how far, its grams, money, time and tool;
   expect(off?.text()).toContain('8 s, no tool')
   await off?.trigger('click')
   expect(page.emitted('take')).toEqual([[ways[1]]])
+})
+
+test('each cost of an offer is a figure of its own that is asked, not taken; what costs nothing has none', async () => {
+  const { page } = await onPage(WaysTable, { props: { ways: [wayOf(), wayOf({ kind: 'turn', effect: free })] } })
+  const [first, second] = page.findAll('.way')
+  expect(first?.findAll('[data-figure]').map((one) => [one.attributes('data-figure'), one.text()])).toEqual([
+    ['in-hand', '+46 g'],
+    ['to-buy', '+€38.00'],
+  ])
+  expect(second?.findAll('[data-figure]')).toHaveLength(0)
+  await page.get('[data-figure="to-buy"]').trigger('click')
+  await first?.trigger('keydown', { key: 'w' })
+  expect(page.emitted('take')).toBeUndefined()
 })
 
 test('four are shown, the rest on demand', async () => {
