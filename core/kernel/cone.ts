@@ -1,5 +1,5 @@
 import { perThing } from './memo.ts'
-import { type Placed, reach } from './shape.ts'
+import { axesOf, type Placed, reach } from './shape.ts'
 import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
 
 /** A pyramid without end: its point, and its four edges in order round it. */
@@ -16,8 +16,6 @@ const sidesOf = perThing('sides of a pyramid', ({ edges }: Pyramid): readonly Ve
     return inside ? normal : scale(normal, -1)
   }),
 )
-
-const axesOf = (shape: Placed): Vec3[] => (shape.kind === 'box' ? shape.edges.map(unit) : [unit(shape.half)])
 
 /** The least a shape reaches over any one side, or over the first by which that is no more than enough, mm. */
 const leastBySides = (pyramid: Pyramid, shape: Placed, enough: number): number => {
@@ -49,7 +47,7 @@ export const reachInto = (pyramid: Pyramid, shape: Placed, enough = -Infinity): 
   // Most shapes are outside by one of the sides alone.
   const bySides = leastBySides(pyramid, shape, enough)
   if (bySides <= enough) return bySides
-  const own = axesOf(shape)
+  const own = axesOf(shape).map(({ axis }) => axis)
   const tried: Vec3[] = [...sides]
   for (const axis of own) tried.push(axis, scale(axis, -1))
   for (const edge of edges) for (const axis of own) tried.push(unit(cross(edge, axis)), unit(cross(axis, edge)))

@@ -1,6 +1,5 @@
-import { perThing } from './memo.ts'
-import type { Placed } from './shape.ts'
-import { add, dot, lengthOf, scale, subtract, unit, type Vec3 } from './vector.ts'
+import { axesOf, type Axis, type Placed } from './shape.ts'
+import { add, dot, lengthOf, scale, subtract, type Vec3 } from './vector.ts'
 
 /** The part of 0..1 in which `low <= p + t q <= high`, cut from what is left; undefined when nothing is. */
 const cut = (
@@ -15,15 +14,6 @@ const cut = (
   const next: [number, number] = [Math.max(range[0], Math.min(a, b)), Math.min(range[1], Math.max(a, b))]
   return next[0] <= next[1] ? next : undefined
 }
-
-/** A way along a shape from its middle, and how far it goes, mm. */
-interface Axis {
-  readonly axis: Vec3
-  readonly half: number
-}
-const axesOf = perThing('axes of a shape', (shape: Placed): readonly Axis[] =>
-  (shape.kind === 'box' ? shape.edges : [shape.half]).map((edge) => ({ axis: unit(edge), half: lengthOf(edge) })),
-)
 
 /**
  * Does the straight line from one point to another pass through a shape?

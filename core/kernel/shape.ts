@@ -1,4 +1,5 @@
 import { flatMap } from './keyed.ts'
+import { perThing } from './memo.ts'
 import { direction, type Frame, point } from './frame.ts'
 import { add, cross, dot, lengthOf, scale, subtract, unit, type Vec3, zero } from './vector.ts'
 
@@ -143,3 +144,13 @@ export const cornersAround = (shape: Placed, sides: number): readonly Vec3[] => 
     }),
   )
 }
+
+/** A way along a shape from its middle, and how far it goes, mm. */
+export interface Axis {
+  readonly axis: Vec3
+  readonly half: number
+}
+/** The ways along a box's edges, or along a bar's axis. */
+export const axesOf = perThing('axes of a shape', (shape: Placed): readonly Axis[] =>
+  (shape.kind === 'box' ? shape.edges : [shape.half]).map((edge) => ({ axis: unit(edge), half: lengthOf(edge) })),
+)

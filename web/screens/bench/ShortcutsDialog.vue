@@ -23,7 +23,7 @@ const groups = [
       ['P  Shift P', 'next, previous piece'],
       ['/', 'find anything'],
       ['F', 'filter what fits'],
-      ['W', 'how the figures of a part are reckoned'],
+      ['W', 'how the figures of a part or a way out are reckoned'],
     ],
   ],
   [
