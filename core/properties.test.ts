@@ -7,8 +7,8 @@ import { catalogueOf, type Mount, type Part, type Room } from './catalogue/index
 import { trialRuns, trialSeed } from './testing/trials.ts'
 import { type Finding, findingsOf } from './checks/index.ts'
 import { factsOf } from './facts/index.ts'
-import { clashesOf, inShotOf, invasionsOf, plugRoomsOf } from './clearance/index.ts'
-import { compose, type Frame, type Shape, turnAbout, unit, type Vec3 } from './kernel/index.ts'
+import { clashesOf, inShotOf, invasionsOf, plugRoomsAt } from './clearance/index.ts'
+import { compose, flatMap, type Frame, type Shape, turnAbout, unit, type Vec3 } from './kernel/index.ts'
 
 const catalogue = catalogueOf(demoParts)
 const context = { catalogue, owned: new Map(Object.entries(demoLocker)) }
@@ -32,7 +32,7 @@ const geometry = (assembly: ReturnType<typeof placeSetup>): Map<string, number> 
   const said = new Map<string, number>()
   for (const { a, b, depthMm } of clashesOf(assembly)) said.set(`clash ${a.instance.id} ${b.instance.id}`, depthMm)
   for (const { piece, intoMm } of inShotOf(assembly)) said.set(`seen ${piece.instance.id}`, intoMm)
-  for (const { piece, socket, freeMm } of plugRoomsOf(assembly))
+  for (const { piece, socket, freeMm } of flatMap(assembly.placed, (piece) => plugRoomsAt(piece, assembly)))
     said.set(`plug ${piece.instance.id} ${socket.id}`, freeMm)
   for (const piece of assembly.placed)
     for (const kind of ['swing', 'hand', 'door', 'lever', 'turn', 'view'] as const)

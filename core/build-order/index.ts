@@ -1,5 +1,5 @@
 export * from './changeover.ts'
-export { type Jams, jamsIn } from './jams.ts'
+export { type Jams, jamsIn, jamsStand } from './jams.ts'
 export { type BuildOrder, buildOrderOf, type Holding, isHolding, type Joining, type Knot } from './order.ts'
 export type { Against } from './stated.ts'
 export * from './pace.ts'

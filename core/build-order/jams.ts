@@ -1,4 +1,4 @@
-import { changeBetween, near, type PlacedPart } from '../assembly/index.ts'
+import { type Change, near, type PlacedPart } from '../assembly/index.ts'
 import { perThing } from '../kernel/index.ts'
 import { goingOn, type Knot, Standing, takenApart } from './order.ts'
 import { hasPath, type Path, SCRAPE_MM, stands } from './paths.ts'
@@ -6,8 +6,6 @@ import { type Against, comesAlong, wantsOff } from './stated.ts'
 
 /** Pieces that lock each other, and stated orders that are broken whatever is done. */
 export interface Jams {
-  /** The pieces among which they were looked for. */
-  readonly placed: readonly PlacedPart[]
   /** All came off one by one, with nothing stated broken. */
   readonly free: boolean
   readonly knots: readonly Knot[]
@@ -73,32 +71,30 @@ class Loosening {
   }
 }
 
-/**
- * The same by what was found among other pieces. What can go of a rig goes in any order, so where all that is new goes
- * first, what is left is as it was; and of a rig that all came apart, any part does.
- */
-const jamsAfter = (was: Jams, placed: readonly PlacedPart[]): Jams | undefined => {
-  const change = changeBetween(was.placed, placed)
-  if (!change || placed[0] !== was.placed[0]) return undefined
-  if (change.went.length > 0 && !was.free) return undefined
-  const loosening = new Loosening(placed)
-  loosening.clear(change.came)
-  return change.came.some((piece) => loosening.left.has(piece)) ? undefined : { ...was, placed }
-}
+const none: readonly never[] = []
 
 /**
  * Pieces that lock each other: whatever is taken off first, these stay. Holds are loosed before anything, so they are no
  * part of it; nor are tools. Most rigs have none, and it is told soon.
- * @param was the same of a rig that shares pieces with this one: it makes it shorter, and changes nothing
  */
-export const jamsIn = (placed: readonly PlacedPart[], was?: Jams): Jams =>
-  (was && jamsAfter(was, placed)) ?? jamsFound(placed)
-
-const jamsFound = perThing('jams', (placed: readonly PlacedPart[]): Jams => {
+export const jamsIn = perThing('jams', (placed: readonly PlacedPart[]): Jams => {
   const loosening = new Loosening(placed)
   loosening.clear(loosening.left)
   const { left } = loosening
-  if (left.size === 0) return { placed, free: true, knots: [], against: [] }
+  if (left.size === 0) return { free: true, knots: none, against: none }
   const end = takenApart(new Standing(left, new Set(), [], [], placed[0]), (standing) => standing.clearedAnyhow())
-  return { placed, free: false, knots: end.isDone ? [] : end.knots, against: end.against }
+  return { free: false, knots: end.isDone ? none : end.knots, against: end.against }
 })
+
+/**
+ * Are they still the same when some pieces came and went? What can go of a rig goes in any order, so where all that is new
+ * goes first, what is left is as it was; and of a rig that all came apart, any part does. False where that does not tell.
+ * @param placed the pieces as they are now
+ */
+export const jamsStand = (was: Jams, { came, went }: Change, placed: readonly PlacedPart[]): boolean => {
+  const [root] = placed
+  if ((root && came.includes(root)) || (went.length > 0 && !was.free)) return false
+  const loosening = new Loosening(placed)
+  loosening.clear(came)
+  return !came.some((piece) => loosening.left.has(piece))
+}

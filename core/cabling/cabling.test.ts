@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { placeSetup } from '../assembly/index.ts'
+import { type PlacedPart, placeSetup } from '../assembly/index.ts'
 import type { Part } from '../catalogue/index.ts'
 import type { Bounds, Vec3 } from '../kernel/index.ts'
 import { on, plug, type TinyRig, tinyPart } from '../testing/index.ts'
@@ -15,6 +15,7 @@ import {
   routeOf,
   runsOf,
   soundsOf,
+  touchesLeads,
 } from './index.ts'
 
 const runsFor = ({ rig, context }: TinyRig) => {
@@ -155,6 +156,65 @@ test('a way that many tries push aside in turn is the same object as soon as it 
     expect(known.routeOf(stops, [beside, [box([100, -90 - i, 0], 12)]], 4)).toBe(free)
   }
 })
+
+test('whether a way stays when a piece comes or goes is told as it is found anew', () => {
+  let [stayed, asked] = [0, 0]
+  fc.assert(
+    fc.property(
+      anywhere,
+      anywhere,
+      boxes,
+      fc.integer({ min: 0, max: 40 }),
+      fc.boolean(),
+      (from, to, list, off, comes) => {
+        const without = list.map(({ at, half }) => [box(at, half)])
+        // The piece stands halfway, or a little beside it.
+        const one = [box([(from[0] + to[0]) / 2, (from[1] + to[1]) / 2 + off, (from[2] + to[2]) / 2], 8)]
+        const both = [...without, one]
+        const [was, now] = comes ? [without, both] : [both, without]
+        const known = new KnownRoutes()
+        const stops = [from, to]
+        // Of walls among which it was never asked for nobody knows.
+        expect(known.stays(stops, was, 4, one)).toBe(false)
+        const before = known.routeOf(stops, was, 4)
+        asked++
+        if (!known.stays(stops, was, 4, one)) return
+        stayed++
+        expect(routeOf(stops, now.flat(), 4)).toEqual(before)
+      },
+    ),
+  )
+  // Both were met, often enough to tell.
+  expect(stayed).toBeGreaterThan(10)
+  expect(asked - stayed).toBeGreaterThan(10)
+})
+
+test('a piece that stands in the way of a lead, or is an end of it, lays it anew; one beside it does not', () => {
+  const { assembly, runs } = runsFor(withScreen())
+  const { links } = assembly.setup
+  const [run] = runs
+  const [camera, there] = assembly.placed
+  if (!run || !camera || !there) throw new Error('a lead from the camera to the screen')
+  // The same cube with its middle elsewhere: on the way from -94, -25, 20 to 0, 45, 54, and far from it.
+  const at = (x: number, y: number, z: number): PlacedPart => {
+    const shape = { kind: 'box' as const, centre: [x, y, z] as const, edges: cubeEdges }
+    const bounds = box([x, y, z], 5)
+    return { ...there, instance: { id: 'new', partId: 'new' }, solids: [{ solid: cubeSolid, shape, bounds }], bounds }
+  }
+  const touches = (piece: PlacedPart) => touchesLeads(piece, links, runs, assembly.placed)
+  expect(touches(at(-47, 10, 37))).toBe(true)
+  expect(touches(at(-47, 10, 90))).toBe(false)
+  // The camera, and the screen that the lead ends in.
+  expect([touches(camera), touches(there)]).toEqual([true, true])
+  // Leads that were laid among other pieces tell nothing.
+  expect(touchesLeads(at(-47, 10, 90), links, runs, [camera])).toBe(true)
+})
+const cubeEdges: readonly [Vec3, Vec3, Vec3] = [
+  [5, 0, 0],
+  [0, 5, 0],
+  [0, 0, 5],
+]
+const cubeSolid = { kind: 'box', centre: [0, 0, 0], size: [10, 10, 10], matter: 'body' } as const
 
 /** A screen on the camera's hole; its cube stands on y = 40, so its socket is at 0, 45, 10 looking back. */
 const withScreen = (

@@ -220,10 +220,30 @@ const MOST_TRAILS = 8
  */
 export class KnownRoutes {
   readonly #trails = new Map<string, readonly Trail[]>()
+  /** Which way was taken among some walls. */
+  readonly #among = new WeakMap<readonly Walls[], Map<string, Trail>>()
 
   routeOf(stops: readonly Vec3[], walls: readonly Walls[], thickMm: number): Route {
-    const off = thickMm / 2 + OFF_MM
-    const key = `${thickMm} ${wordOf(stops)}`
+    const key = keyOf(stops, thickMm)
+    const trail = this.#trailOf(stops, walls, thickMm, key)
+    const among = this.#among.get(walls)
+    if (among) among.set(key, trail)
+    else this.#among.set(walls, new Map([[key, trail]]))
+    return trail.route
+  }
+
+  /**
+   * Does the way that was taken among some walls stay the same when others come or go? Only told where it was asked for
+   * there; else false.
+   */
+  stays(stops: readonly Vec3[], walls: readonly Walls[], thickMm: number, other: Walls): boolean {
+    const trail = this.#among.get(walls)?.get(keyOf(stops, thickMm))
+    if (!trail || trail.round.includes(other)) return false
+    return trail.passed.has(other) || clears(trail, other, stops, offOf(thickMm))
+  }
+
+  #trailOf(stops: readonly Vec3[], walls: readonly Walls[], thickMm: number, key: string): Trail {
+    const off = offOf(thickMm)
     const known = this.#trails.get(key) ?? []
     const standing = known.find(
       (trail) =>
@@ -232,14 +252,18 @@ export class KnownRoutes {
     )
     if (standing) {
       if (standing !== known[0]) this.#trails.set(key, [standing, ...known.filter((trail) => trail !== standing)])
-      return standing.route
+      return standing
     }
     const found = follow(stops, walls, off)
     const route = known.find((trail) => sameRoute(trail.route, found.route))?.route ?? found.route
-    this.#trails.set(key, [{ ...found, route }, ...known].slice(0, MOST_TRAILS))
-    return route
+    const trail = { ...found, route }
+    this.#trails.set(key, [trail, ...known].slice(0, MOST_TRAILS))
+    return trail
   }
 }
+
+/** How far the middle of a cable lies off what it goes round, mm. */
+const offOf = (thickMm: number): number => thickMm / 2 + OFF_MM
 
 const sameRoute = (a: Route, b: Route): boolean =>
   a.clear === b.clear &&
@@ -247,6 +271,7 @@ const sameRoute = (a: Route, b: Route): boolean =>
   a.points.every((corner, i) => axes.every((axis) => Object.is(corner[axis], b.points[i]?.[axis])))
 
 const wordOf = perThing('words of stops', (stops: readonly Vec3[]): string => stops.flat().join())
+const keyOf = (stops: readonly Vec3[], thickMm: number): string => `${thickMm} ${wordOf(stops)}`
 
 const clears = ({ ways, heeded, passed }: Trail, boxes: Walls, stops: readonly Vec3[], off: number): boolean => {
   const meets = (box: Bounds): boolean => {

@@ -273,6 +273,8 @@ const saved = (
 }
 
 const pluggedLeads = perKey<Link, Plugged>('leads in their sockets')
+/** What each laid lead was before its way was known. */
+const pluggedOf = new WeakMap<Run, Plugged>()
 const laidLeads = perKey<Link, Run>('leads laid')
 
 /**
@@ -294,8 +296,33 @@ export const runsOf = (assembly: Assembly, cables: ReadonlyMap<string, Part>): r
     const way = routed(assembly, plugged)
     return [
       laidLeads(link, `${key} ${numberOf(way)}`, () => {
-        const run = laid(assembly, plugged, way)
-        return { ...run, link, part, held: heldBy(run, through) }
+        const lies = laid(assembly, plugged, way)
+        const run = { ...lies, link, part, held: heldBy(lies, through) }
+        pluggedOf.set(run, plugged)
+        return run
       }),
     ]
   })
+
+/**
+ * Could a piece that comes or goes change how leads lie? It is an end of one or holds it, or stands in one of the ways that
+ * were tried.
+ * @param runs the leads as they were laid, among these pieces
+ */
+export const touchesLeads = (
+  piece: PlacedPart,
+  links: readonly Link[],
+  runs: readonly Run[],
+  placed: Assembly['placed'],
+): boolean => {
+  const { id } = piece.instance
+  const holds = ({ from, to, through }: Link): boolean =>
+    from.instance === id || to.instance === id || through.includes(id)
+  const walls = wallsAround(placed)
+  const turnsAside = (run: Run): boolean => {
+    const plugged = pluggedOf.get(run)
+    if (!plugged) return true
+    return !routesFrom(plugged.from.piece).stays(plugged.stops, walls, run.cable.thickMm, wallsOf(piece))
+  }
+  return links.some(holds) || runs.some(turnsAside)
+}

@@ -43,9 +43,8 @@ export const checks: readonly Check[] = flatMap(families, (family) => lists[fami
   a.id < b.id ? -1 : 1,
 )
 
-for (const { id, judgeAll, about } of checks) askable(id, { about, answer: judgeAll })
-
-const queries = checks.map(({ id }) => `check ${id}`)
+const queryOf = new Map(checks.map(({ id, judgeAll, about }) => [id, askable(id, { about, answer: judgeAll })]))
+const queries = [...queryOf.values()]
 
 /**
  * Judges a set-up rule by rule, so that whoever has other things to do may pause in between; all that was judged stands,
@@ -83,7 +82,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] => {
 
 /** What one check has to say about a set-up; the others are not asked. */
 export const findingsOfCheck = (facts: Facts, id: string): readonly Finding[] =>
-  withAims(momentOf(facts).evaluator.get(`check ${id}`) as readonly Found[], facts)
+  withAims(momentOf(facts).evaluator.get(queryOf.get(id) ?? id) as readonly Found[], facts)
 
 const byId = new Map(checks.map((check) => [check.id, check]))
 /** A rule by its id. */

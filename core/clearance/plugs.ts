@@ -10,7 +10,6 @@ import {
   perThing,
   placeShape,
   unite,
-  flatMap,
 } from '../kernel/index.ts'
 import { pressesInto } from './pressing.ts'
 
@@ -24,8 +23,8 @@ export interface PlugRoom {
   readonly by: PlacedPart | undefined
 }
 
-/** Halvings of the free length, to the end of what a number holds. */
-const STEPS = 40
+/** Halvings of the free length: it is told to a ten-millionth of a millimetre. */
+const STEPS = 30
 
 const remembered = perPairKey<PlacedPart, PlacedPart, number>('plug room')
 
@@ -67,25 +66,24 @@ const reachesOf = perThing('plug reaches of a piece', (piece: PlacedPart): Reach
   return { each, all: each.reduce((all, [, bounds]) => unite(all, bounds), emptyBounds) }
 })
 
-/** Does a piece come near the plugs of others, or has it sockets of its own? @param socketed the pieces that have any */
-export const touchesPlugs = (piece: PlacedPart, socketed: readonly PlacedPart[]): boolean =>
-  (piece.part.sockets?.length ?? 0) > 0 || socketed.some((one) => overlap(reachesOf(one).all, piece.bounds))
+/** Does a piece come near the plugs of another? */
+export const touchesPlugs = (piece: PlacedPart, socketed: PlacedPart): boolean =>
+  overlap(reachesOf(socketed).all, piece.bounds)
 
-/** Every socket of the rig with what is free in front of it. Answers are remembered for each pair of placed pieces. */
-export const plugRoomsOf = (assembly: Assembly): readonly PlugRoom[] =>
-  flatMap(assembly.placed, (piece) => {
-    const { each, all } = reachesOf(piece)
-    if (each.length === 0) return []
-    const beside = near(assembly.placed, all)
-    return each.map(([socket, reach]): PlugRoom => {
-      const wantedMm = straightPlugMm(socket.connector)
-      let freeMm = wantedMm
-      let nearest: PlacedPart | undefined
-      for (const by of beside) {
-        if (by === piece || !overlap(reach, by.bounds)) continue
-        const free = remembered(piece, by, socket.id, () => freeBefore(piece, socket, by, wantedMm))
-        if (free < freeMm) [freeMm, nearest] = [free, by]
-      }
-      return { piece, socket, wantedMm, freeMm, by: nearest }
-    })
+/** The sockets of a piece with what is free in front of each. Answers are remembered for each pair of placed pieces. */
+export const plugRoomsAt = (piece: PlacedPart, { placed }: Pick<Assembly, 'placed'>): readonly PlugRoom[] => {
+  const { each, all } = reachesOf(piece)
+  if (each.length === 0) return []
+  const beside = near(placed, all)
+  return each.map(([socket, reach]): PlugRoom => {
+    const wantedMm = straightPlugMm(socket.connector)
+    let freeMm = wantedMm
+    let nearest: PlacedPart | undefined
+    for (const by of beside) {
+      if (by === piece || !overlap(reach, by.bounds)) continue
+      const free = remembered(piece, by, socket.id, () => freeBefore(piece, socket, by, wantedMm))
+      if (free < freeMm) [freeMm, nearest] = [free, by]
+    }
+    return { piece, socket, wantedMm, freeMm, by: nearest }
   })
+}

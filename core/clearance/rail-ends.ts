@@ -97,10 +97,9 @@ const clampedOf = perThing('ends of a rail', (piece: PlacedPart): Clamped | unde
 /** Is a piece a clamp that can't open? */
 export const isClamped = (piece: PlacedPart): boolean => clampedOf(piece) !== undefined
 
-/** Does a piece come near the end of a rail that a clamp sits on, or is it such a clamp? @param clamped those there are */
-export const touchesEnds = (piece: PlacedPart, clamped: readonly PlacedPart[]): boolean =>
-  isClamped(piece) ||
-  clamped.some((one) => clampedOf(one)?.ends.some(({ bounds }) => overlap(bounds, piece.bounds, CLASH_MM)))
+/** Does a piece come near an end of the rail that a clamp sits on? */
+export const touchesEnds = (piece: PlacedPart, clamped: PlacedPart): boolean =>
+  clampedOf(clamped)?.ends.some(({ bounds }) => overlap(bounds, piece.bounds, CLASH_MM)) === true
 
 /**
  * The clamps of a rig that can't open, with both ends of their rails: an end is shut when something other than the

@@ -95,17 +95,14 @@ const firstStop = (poses: readonly RoomPose[], by: PlacedPart): Stop | undefined
   return undefined
 }
 
-const reachesOf = perKey<readonly PlacedPart[], readonly Bounds[]>('rooms of pieces')
-/** Does a piece come near any room of some others, or has it rooms of its own? @param grownMm by so much rooms grow at most */
-export const touchesRooms = (piece: PlacedPart, roomy: readonly PlacedPart[], grownMm: number): boolean =>
-  piece.part.rooms.length > 0 ||
+const reachesOf = perKey<PlacedPart, readonly Bounds[]>('reaches of rooms')
+/** Does a piece come near any room of another? @param grownMm by so much the rooms grow at most */
+export const touchesRooms = (piece: PlacedPart, roomy: PlacedPart, grownMm: number): boolean =>
   reachesOf(roomy, String(grownMm), () =>
-    flatMap(roomy, (one) =>
-      flatMap(one.part.rooms, (_, i) => [
-        sweepOf(one, i, 0).swept,
-        ...(grownMm > 0 ? [sweepOf(one, i, grownMm).swept] : []),
-      ]),
-    ),
+    flatMap(roomy.part.rooms, (_, i) => [
+      sweepOf(roomy, i, 0).swept,
+      ...(grownMm > 0 ? [sweepOf(roomy, i, grownMm).swept] : []),
+    ]),
   ).some((box) => overlap(box, piece.bounds, CLASH_MM))
 
 /**

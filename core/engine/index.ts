@@ -1,1 +1,2 @@
 export * from './evaluator.ts'
+export * from './names.ts'

@@ -2,7 +2,7 @@ import { demoParts } from '@zucchini/demo/catalogue'
 import { syntheticRig } from '@zucchini/demo/synthetic'
 import { type PlacedPart, placeSetup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
-import { startingFrom } from './before.ts'
+import { startingFrom, startingFromEach, wholeStartingFrom } from './before.ts'
 
 const catalogue = catalogueOf(demoParts)
 const rig = syntheticRig(12, 20, catalogue, 'calabash-h1')
@@ -63,4 +63,94 @@ test('what was edited far from where it was found is found anew once, not at eac
   expect(looked()).toBe(2)
   expect(of(among(...far, c), first)).toBe(first)
   expect(looked()).toBe(2)
+})
+
+type Among = { readonly assembly: { readonly placed: readonly PlacedPart[] } }
+const among = (...placed: readonly PlacedPart[]): Among => ({ assembly: { placed } })
+
+test('made of what it was, a list is told what came and what went, and is not found anew', () => {
+  let found = 0
+  const of = startingFrom<Among, PlacedPart>({
+    find: ({ assembly }) => {
+      found++
+      return assembly.placed.filter((piece) => piece !== c)
+    },
+    touches: (piece) => piece !== c,
+    about: (piece) => [piece],
+    after: (was, { came, went }) => [
+      ...was.filter((piece) => !went.includes(piece)),
+      ...came.filter((one) => one !== c),
+    ],
+  })
+  const first = of(among(a, b))
+  expect(of(among(a, b, d), first)).toEqual([a, b, d])
+  expect(of(among(a, d), first)).toEqual([a, d])
+  expect(of(among(a, b, c), first)).toBe(first)
+  expect(found).toBe(1)
+})
+
+/** What is found at each piece but the first: the two names, of its own and of all that `near` says is near it. */
+const eachFinder = (near: (piece: PlacedPart, at: PlacedPart) => boolean) => {
+  const looked: PlacedPart[] = []
+  const of = startingFromEach<Among & { word?: string }, string>({
+    at: ({ assembly }) => assembly.placed.slice(1),
+    find: (piece, { assembly }) => {
+      looked.push(piece)
+      return assembly.placed
+        .filter((other) => other !== piece && near(other, piece))
+        .map((other) => `${piece.instance.id} ${other.instance.id}`)
+    },
+    touches: near,
+    key: ({ word = '' }) => word,
+  })
+  const lookedAt = () => looked.splice(0)
+  return { of, lookedAt }
+}
+const [idA, idB, idC, idD] = [a, b, c, d].map(({ instance }) => instance.id)
+
+test('piece by piece, only what is touched is looked at again; where nothing is, it is the very same list', () => {
+  // c is near b; nothing is near d but a.
+  const { of, lookedAt } = eachFinder((one, at) => (at === b && one === c) || (at === d && one === a))
+  const first = of(among(a, b, d))
+  expect(first).toEqual([`${idD} ${idA}`])
+  lookedAt()
+  const more = of(among(a, b, c, d), first)
+  expect(more).toEqual([`${idB} ${idC}`, `${idD} ${idA}`])
+  expect(lookedAt()).toEqual([b, c])
+  // It goes again: only where it was near is looked.
+  expect(of(among(a, b, d), more)).toEqual(first)
+  expect(lookedAt()).toEqual([b])
+  // Of two that go and touch nothing, nothing is looked at, and what is left is in its order.
+  expect(of(among(a, b), first)).toEqual([])
+  expect(lookedAt()).toEqual([])
+  expect(of(among(a, b, d), first)).toBe(first)
+  expect(lookedAt()).toEqual([])
+})
+
+test('piece by piece, another word and another order are looked at whole', () => {
+  const { of, lookedAt } = eachFinder(() => false)
+  const first = of(among(a, b, c))
+  lookedAt()
+  of({ ...among(a, b, c), word: 'gloved' }, first)
+  expect(lookedAt()).toEqual([b, c])
+  of(among(a, c, b), first)
+  expect(lookedAt()).toEqual([c, b])
+})
+
+test('a whole that stands is the very same; one that does not is found anew, and kept where it says the same', () => {
+  let found = 0
+  const of = wholeStartingFrom(
+    ({ assembly }: Among) => {
+      found++
+      return { pieces: assembly.placed.filter((piece) => piece !== c).length }
+    },
+    (_, { came, went }) => went.length === 0 && came.every((piece) => piece === c),
+  )
+  const first = of(among(a, b))
+  expect(of(among(a, b, c), first)).toBe(first)
+  expect(found).toBe(1)
+  expect(of(among(a, b, d), first)).toEqual({ pieces: 3 })
+  // Looked for, and it says the same: the old object.
+  expect(of(among(a, d), first)).toBe(first)
+  expect(found).toBe(3)
 })

@@ -1,8 +1,9 @@
 import { type Assembly, type PlacedPart, pointsOf } from '../assembly/index.ts'
 import { inHand } from '../balance/index.ts'
-import { jamsIn } from '../build-order/index.ts'
+import { jamsIn, jamsStand } from '../build-order/index.ts'
 import type { Part, Room } from '../catalogue/index.ts'
 import {
+  clashesAfter,
   clashesAny,
   clashesOf,
   closeFitsOf,
@@ -17,14 +18,14 @@ import {
   type Intruder,
   invasionsOf,
   leadIntrusionsOf,
-  plugRoomsOf,
+  plugRoomsAt,
   sightOf,
   sizeOf,
   ownScreenOf,
   watchedScreens,
 } from '../clearance/index.ts'
 import { numberOf, perThing, flatMap } from '../kernel/index.ts'
-import { startingFrom } from './before.ts'
+import { startingFrom, startingFromEach, wholeStartingFrom } from './before.ts'
 import { fact, type FactTable } from './define.ts'
 import type { Sees } from './figures.ts'
 import { lotOf, lotOfParts } from './lots.ts'
@@ -65,6 +66,7 @@ export const clearanceFacts: FactTable<Names> = {
     [],
     startingFrom({
       find: ({ assembly }: Sees) => clashesOf(assembly),
+      after: (was, change, { assembly }) => clashesAfter(was, change, assembly),
       touches: (piece, { assembly }) => clashesAny(piece, assembly),
       about: ({ a, b }) => [a, b],
     }),
@@ -73,28 +75,23 @@ export const clearanceFacts: FactTable<Names> = {
   /** The first invasion of every room; hands are taken with gloves when the brief is cold. */
   invasions: fact(
     [],
-    startingFrom({
-      find: (facts: Sees) =>
-        flatMap(withRooms(facts), (piece) =>
-          flatMap(kindsOf(piece.part), (kind) =>
-            invasionsOf(facts.assembly, piece, kind, kind === 'hand' ? gloveMm(facts.assembly) : 0),
-          ),
+    startingFromEach({
+      at: (facts: Sees) => withRooms(facts),
+      find: (piece, { assembly }) =>
+        flatMap(kindsOf(piece.part), (kind) =>
+          invasionsOf(assembly, piece, kind, kind === 'hand' ? gloveMm(assembly) : 0),
         ),
-      touches: (piece, facts) => touchesRooms(piece, withRooms(facts), gloveMm(facts.assembly)),
-      about: ({ piece, by }) => [piece, by],
+      touches: (piece, roomy, { assembly }) => touchesRooms(piece, roomy, gloveMm(assembly)),
       key: ({ assembly }) => String(gloveMm(assembly)),
     }),
   ),
   /** Levers and knobs that a gloved hand can not reach; empty when it is warm. */
   gloved: fact(
     [],
-    startingFrom({
-      find: (facts: Sees) =>
-        gloveMm(facts.assembly) > 0
-          ? flatMap(withRooms(facts), (piece) => invasionsOf(facts.assembly, piece, 'lever', gloveMm(facts.assembly)))
-          : [],
-      touches: (piece, facts) => touchesRooms(piece, withRooms(facts), gloveMm(facts.assembly)),
-      about: ({ piece, by }) => [piece, by],
+    startingFromEach({
+      at: (facts: Sees) => (gloveMm(facts.assembly) > 0 ? withRooms(facts) : []),
+      find: (piece, { assembly }) => invasionsOf(assembly, piece, 'lever', gloveMm(assembly)),
+      touches: (piece, roomy, { assembly }) => touchesRooms(piece, roomy, gloveMm(assembly)),
       key: ({ assembly }) => String(gloveMm(assembly)),
     }),
   ),
@@ -106,18 +103,18 @@ export const clearanceFacts: FactTable<Names> = {
   ownScreen: fact([], ({ assembly }) => ownScreenOf(assembly)),
   plugs: fact(
     [],
-    startingFrom({
-      find: ({ assembly }: Sees) => plugRoomsOf(assembly),
-      touches: (piece, facts) => touchesPlugs(piece, withSockets(facts)),
-      about: ({ piece, by }) => [piece, by],
+    startingFromEach({
+      at: (facts: Sees) => withSockets(facts),
+      find: (piece, { assembly }) => plugRoomsAt(piece, assembly),
+      touches: touchesPlugs,
     }),
   ),
   entries: fact(
     [],
-    startingFrom({
-      find: (facts: Sees) => entriesOf(facts.assembly, clamped(facts)),
-      touches: (piece, facts) => touchesEnds(piece, clamped(facts)),
-      about: ({ piece, ends }) => [piece, ...ends],
+    startingFromEach({
+      at: (facts: Sees) => clamped(facts),
+      find: (piece, { assembly }) => entriesOf(assembly, [piece]),
+      touches: touchesEnds,
     }),
   ),
   crowds: fact([], (facts) => crowdsOf({ placed: withSockets(facts) })),
@@ -144,5 +141,11 @@ export const clearanceFacts: FactTable<Names> = {
     }),
   ),
   /** What locks each other, whatever is put on last. */
-  jams: fact([], ({ assembly }, was) => jamsIn(assembly.placed, was)),
+  jams: fact(
+    [],
+    wholeStartingFrom(
+      ({ assembly }: Sees) => jamsIn(assembly.placed),
+      (was, change, { assembly }) => jamsStand(was, change, assembly.placed),
+    ),
+  ),
 }

@@ -1,5 +1,6 @@
 import type { Assembly } from '../assembly/index.ts'
 import type { Context } from '../context/index.ts'
+import { oneName } from '../engine/index.ts'
 import { balanceFacts } from './balance.ts'
 import { clearanceFacts } from './clearance.ts'
 import type { FactTable } from './define.ts'
@@ -35,8 +36,11 @@ const told =
     }
   }
 const rules = new Map<string, Question>()
-/** Makes a rule one of the questions that can be asked about a moment. */
-export const askable = (id: string, question: Question): void => void rules.set(id, question)
+/** Makes a rule one of the questions that can be asked about a moment. @returns the name of its query */
+export const askable = (id: string, question: Question): string => {
+  rules.set(id, question)
+  return oneName(`check ${id}`)
+}
 
 const queries = queriesFor(
   Object.fromEntries(
@@ -82,7 +86,7 @@ export const readingFigures = <T extends Figured>(
     prototype,
     Object.fromEntries(
       factNames.map((name) => {
-        const query = `fact ${name}`
+        const query = oneName(`fact ${name}`)
         return [
           name,
           {

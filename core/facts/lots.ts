@@ -1,6 +1,6 @@
 import { type Assembly, changeBetween, type PlacedPart } from '../assembly/index.ts'
 import { type Concern, concerns, type Part } from '../catalogue/index.ts'
-import { type Ask, equalValues } from '../engine/index.ts'
+import { type Ask, equalValues, oneName } from '../engine/index.ts'
 import { perThing } from '../kernel/index.ts'
 
 /**
@@ -131,12 +131,13 @@ export const pickedFrom = (leaf: string): string => {
 
 /** A leaf of its own where the figures note what is read of them. */
 const asked = (lot: number): ((facts: Placed) => readonly PlacedPart[]) => {
-  const all = `lot ${lot}`
+  const all = oneName(`lot ${lot}`)
   names.set(all, { lot, about: undefined })
-  for (const about of concerns) names.set(`${all} ${about}`, { lot, about })
+  const within = Object.fromEntries(concerns.map((about) => [about, oneName(`${all} ${about}`)]))
+  for (const about of concerns) names.set(within[about] ?? all, { lot, about })
   return (facts) => {
     const { ask, about } = facts as Placed & Asking
-    if (ask) return ask.leaf(about ? `${all} ${about}` : all) as readonly PlacedPart[]
+    if (ask) return ask.leaf(about ? (within[about] ?? all) : all) as readonly PlacedPart[]
     const wanted = lots[lot]
     return facts.assembly.placed.filter((piece) => wanted && isIn(wanted, piece))
   }

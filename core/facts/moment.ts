@@ -9,7 +9,7 @@ import {
 } from '../assembly/index.ts'
 import { briefSchema } from '../brief/index.ts'
 import { type Concern, concerns, concernsPart, type Part } from '../catalogue/index.ts'
-import { type Ask, equalValues, Evaluator, type Leaves, type Queries, type Query } from '../engine/index.ts'
+import { type Ask, equalValues, Evaluator, type Leaves, oneName, type Queries, type Query } from '../engine/index.ts'
 import type { Context } from '../context/index.ts'
 import { keyed, perThing } from '../kernel/index.ts'
 import type { Facts } from './figures.ts'
@@ -36,19 +36,28 @@ const again = <T, K>(
 ): readonly T[] => {
   const old = (was ?? []) as readonly T[]
   let byKey: ReadonlyMap<K, T> | undefined
-  // Mostly the next is the one that came next before.
+  // Mostly the next is the one that came next before, or one came or went; what is in another order is found by its key.
   let next = 0
+  let missed = 0
   const before = (key: K): T | undefined => {
     const guess = old[next]
-    if (guess === undefined || keyOf(guess) !== key) return (byKey ??= keyed(old, keyOf)).get(key)
-    next++
-    return guess
+    if (guess !== undefined && keyOf(guess) === key) {
+      next++
+      return guess
+    }
+    if (++missed > FEW) return (byKey ??= keyed(old, keyOf)).get(key)
+    const at = old.findIndex((one) => keyOf(one) === key)
+    if (at >= next) next = at + 1
+    return old[at]
   }
   return now.map((one) => {
     const known = before(keyOf(one))
     return known !== undefined && same(known, one) ? known : one
   })
 }
+
+/** So many are looked for one by one before it is worth it to sort all of them by key. */
+const FEW = 3
 
 const paths = new Map<string, readonly [Fielded, string]>()
 /** A leaf's name taken apart; there are few names, so once each. */
@@ -61,18 +70,27 @@ const pathOf = (name: string): readonly [Fielded, string] => {
   return path
 }
 
+/** Of the pieces of a kit as they were given those that stand for them here: both lists are in the same order. */
+const plainOf = (given: readonly Instance[], kit: readonly Instance[]): ((instance: Instance) => Instance) => {
+  let next = 0
+  return (instance) => {
+    if (given[next] !== instance) next = given.indexOf(instance)
+    return kit[next++] ?? instance
+  }
+}
+
 const setupLists = (['joints', 'braces', 'poses', 'links', 'off'] as const).map(
-  (name) => [name, `setup.${name}`] as const,
+  (name) => [name, oneName(`setup.${name}`)] as const,
 )
 const setupsLists = Object.entries(ofSetups)
 const concernLeaves = concerns.map((concern) => ({
   concern,
   leaf: {
-    placed: `${concern}.placed`,
-    byInstance: `${concern}.byInstance`,
-    off: `${concern}.off`,
-    loose: `${concern}.loose`,
-    kit: `${concern}.kit`,
+    placed: oneName(`${concern}.placed`),
+    byInstance: oneName(`${concern}.byInstance`),
+    off: oneName(`${concern}.off`),
+    loose: oneName(`${concern}.loose`),
+    kit: oneName(`${concern}.kit`),
   },
 }))
 
@@ -120,12 +138,12 @@ export class MomentLeaves {
       (a, b) => a.partId === b.partId && a.status === b.status && a.health === b.health && a.tier === b.tier,
     )
     keep('rig.kit', kit)
-    const plain = (loose ?? []).length > 0 ? keyed(kit, ({ id }) => id) : undefined
+    const plain = plainOf(rig?.kit ?? [], kit)
     keep(
       'assembly.loose',
       again(
         earlier.get('assembly.loose'),
-        (loose ?? []).map(({ instance, part }) => ({ instance: plain?.get(instance.id) ?? instance, part })),
+        (loose ?? []).map(({ instance, part }) => ({ instance: plain(instance), part })),
         ({ instance }) => instance.id,
         (a, b) => a.instance === b.instance && a.part === b.part,
       ),
@@ -199,7 +217,7 @@ const fieldsOf = (of: string, names: readonly string[], elsewhere: Readonly<Reco
     {},
     Object.fromEntries(
       names.map((name) => {
-        const leaf = elsewhere[name] ?? `${of}.${name}`
+        const leaf = elsewhere[name] ?? oneName(`${of}.${name}`)
         return [
           name,
           {
@@ -389,7 +407,7 @@ export const queriesFor = (
 ): Queries => {
   const prototype = {}
   for (const name of Object.keys(facts)) {
-    const query = `fact ${name}`
+    const query = oneName(`fact ${name}`)
     Object.defineProperty(prototype, name, {
       enumerable: true,
       get(this: Asking) {

@@ -31,7 +31,7 @@ const blanks: Partial<{ readonly [K in FactName]: Facts[K] }> = {
   chance: { within: undefined, thin: [] },
   size: { bounds: { min: zero, max: zero }, wideMm: 0, tallMm: 0, longMm: 0 },
   stand: { marginMm: 0, on: [] },
-  jams: { placed: [], free: false, knots: [], against: [] },
+  jams: { free: false, knots: [], against: [] },
   light: {
     setting: { fNumber: 1, iso: 100, fps: 25, shutterDeg: 180 },
     assumed: [],
