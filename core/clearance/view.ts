@@ -194,6 +194,25 @@ const watched = (assembly: Assembly, piece: PlacedPart, picture: Picture): Watch
   }
 }
 
+/** From where the operator's eye is to a picture on a piece. */
+const pictureOn = ({ part }: PlacedPart): Picture | undefined =>
+  part.optics?.kind === 'screen' ? part.optics : part.screen
+
+/**
+ * Could a piece that comes or goes change how screens are seen? It stands before one of them, or the eye goes by it.
+ * @param screens the pieces that are looked at
+ */
+export const touchesSights = (piece: PlacedPart, screens: readonly PlacedPart[], assembly: Assembly): boolean => {
+  if (piece.host === undefined || piece.part.grips.some(onShoulder)) return true
+  const from = eyeOf(assembly)
+  return screens.some((screen) => {
+    const picture = pictureOn(screen)
+    if (!picture || screen === piece) return screen === piece
+    const sight = sightOn(screen, picture, from)
+    return overlap(sight.reach, piece.bounds) && cutsOf(sight, piece) !== cutsNone
+  })
+}
+
 /** Every monitor of the rig that carries its own data, as seen from where the operator's eye is in this set-up. */
 export const watchedScreens = (assembly: Assembly): readonly Watched[] =>
   flatMap(assembly.placed, (piece) =>

@@ -60,17 +60,21 @@ class Kept<V extends object, More> {
 /**
  * Something found among the placed pieces as a whole, which begins with what it was.
  * @param stands is it still the same when some came and went? False where that can't be told sooner than by finding it anew
+ * @param key what else it hangs on, in a word
  */
-export const wholeStartingFrom = <F extends Placing, V extends object>(
+export const wholeStartingFrom = <F extends Placing, V extends object | undefined>(
   find: (facts: F) => V,
-  stands: (was: V, change: Change, facts: F) => boolean,
+  stands: (was: NonNullable<V>, change: Change, facts: F) => boolean,
+  key?: (facts: F) => string,
 ): ((facts: F, was?: V) => V) => {
-  const kept = new Kept<V, undefined>()
+  const kept = new Kept<NonNullable<V>, undefined>()
   return (facts, was) => {
     const { placed } = facts.assembly
-    const since = kept.since(was, placed, '')
+    const now = key?.(facts) ?? ''
+    const since = kept.since(was ?? undefined, placed, now)
     if (was && since && stands(was, since.change, facts)) return was
-    return kept.found(was, find(facts), { placed, key: '', more: undefined }, since?.change)
+    const made = find(facts)
+    return made ? kept.found(was ?? undefined, made, { placed, key: now, more: undefined }, since?.change) : made
   }
 }
 

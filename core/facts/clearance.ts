@@ -15,6 +15,7 @@ import {
   touchesPicture,
   touchesPlugs,
   touchesRooms,
+  touchesSights,
   type Intruder,
   invasionsOf,
   leadIntrusionsOf,
@@ -97,10 +98,32 @@ export const clearanceFacts: FactTable<Names> = {
   ),
   /** Rooms that are free by less than 5 mm; nobody judges them, they are shown to who asks. */
   closeFits: fact([], ({ assembly }) => closeFitsOf(assembly, (kind) => (kind === 'hand' ? gloveMm(assembly) : 0))),
-  screens: fact([], ({ assembly }) => watchedScreens(assembly)),
+  screens: fact(
+    [],
+    startingFrom({
+      find: ({ assembly }: Sees) => watchedScreens(assembly),
+      touches: (piece, { assembly }, was) =>
+        piece.part.optics?.kind === 'screen' ||
+        touchesSights(
+          piece,
+          was.map((one) => one.piece),
+          assembly,
+        ),
+      about: ({ piece, by }) => [piece, by],
+      key: ({ assembly }) => assembly.setup.support,
+    }),
+  ),
   /** Rooms that a plug, a cable or a coil lies in. */
   leadIntrusions: fact(['leads'], ({ assembly, leads }) => leadIntrusionsOf(assembly.placed, leads)),
-  ownScreen: fact([], ({ assembly }) => ownScreenOf(assembly)),
+  ownScreen: fact(
+    [],
+    wholeStartingFrom(
+      ({ assembly }: Sees) => ownScreenOf(assembly),
+      ({ piece, by }, { came, went }, { assembly }) =>
+        ![...came, ...went].some((one) => one === by || touchesSights(one, [piece], assembly)),
+      ({ assembly }) => assembly.setup.support,
+    ),
+  ),
   plugs: fact(
     [],
     startingFromEach({
