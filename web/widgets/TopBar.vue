@@ -7,6 +7,8 @@ import { screensFrom } from '../screens/list.ts'
 /** slim: on a phone only what belongs to the page stands here; theme and units are set on the shelf. */
 defineProps<{ slim?: boolean }>()
 const settings = useSettings()
+/** Made once: a link that is given a new place looks it up anew. */
+const places = screensFrom('top bar').map(({ name, note, icon, title }) => ({ name, note, icon, title, to: { name } }))
 </script>
 
 <template>
@@ -36,9 +38,9 @@ const settings = useSettings()
     <div class="ml-auto flex items-center gap-1.5">
       <slot name="end" />
       <RouterLink
-        v-for="place in screensFrom('top bar')"
+        v-for="place in places"
         :key="place.name"
-        :to="{ name: place.name }"
+        :to="place.to"
         class="btn px-1.5"
         :class="{ 'max-[640px]:hidden': slim }"
         :title="`${place.title}: ${place.note}`"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { figureIds, judgingOf } from '@zucchini/core/assess'
+import { type Assessment, figureIds, judgingOf } from '@zucchini/core/assess'
 import { useEventListener } from '@vueuse/core'
-import { format } from 'date-fns'
 import { CircleHelp, History, Redo2, Search, Undo2 } from '@lucide/vue'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
@@ -11,8 +10,7 @@ import SetupTabs from '../../widgets/SetupTabs.vue'
 import BrokenBox from '../../widgets/BrokenBox.vue'
 import RigNotices from '../../widgets/RigNotices.vue'
 import TopBar from '../../widgets/TopBar.vue'
-import { saveWords } from '../../wording.ts'
-import { useAfterPaint } from './after-paint.ts'
+import { useAfterPaint, useTaskLater } from './after-paint.ts'
 import { useBenchKeys } from './bench-keys.ts'
 import FigureSheet from './FigureSheet.vue'
 import FindDialog from './FindDialog.vue'
@@ -23,6 +21,7 @@ import HistoryDialog from './HistoryDialog.vue'
 import KitTable from './KitTable.vue'
 import PieceCard from './PieceCard.vue'
 import RigDrawing from './RigDrawing.vue'
+import SaveState from './SaveState.vue'
 import ScalesPanel from './ScalesPanel.vue'
 import ShortcutsDialog from './ShortcutsDialog.vue'
 import StationsRail from './StationsRail.vue'
@@ -37,11 +36,11 @@ const remembering = ref(false)
 const trouble = ref('')
 const fits = useTemplateRef<InstanceType<typeof FitsHere>>('fits')
 /** What the rules say is asked once the drawing is painted: a slide is seen at once, its findings a frame later. */
-const judged = useAfterPaint(
-  () => store.assessment,
-  (one, other) => one.rig.id === other.rig.id && one.setupId === other.setupId,
-  judgingOf,
-)
+const isSameSetup = (one: Assessment, other: Assessment): boolean =>
+  one.rig.id === other.rig.id && one.setupId === other.setupId
+const judged = useAfterPaint(() => store.assessment, isSameSetup, judgingOf)
+/** The lists say it first, its signs on the drawing follow. */
+const signed = useTaskLater(() => judged.value, isSameSetup)
 
 const word = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
 const open = async (id: string) => {
@@ -85,10 +84,11 @@ useBenchKeys({
   focusFits: () => void nextTick(() => fits.value?.focus()),
 })
 const rigId = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
-const saveWord = computed(() => {
-  if (store.saveState === 'saved') return store.savedAt ? `saved ${format(new Date(store.savedAt), 'HH:mm')}` : 'saved'
-  return saveWords[store.saveState]
-})
+// Places are the same for one rig, whatever is edited: a link that is given a new one looks it up anew.
+const shownId = computed(() => store.rig?.id)
+const shownName = computed(() => store.rig?.name)
+const toBrief = computed(() => ({ name: 'brief', params: { id: shownId.value } }))
+const toSetups = computed(() => ({ name: 'setups', params: { id: shownId.value } }))
 </script>
 
 <template>
@@ -96,30 +96,20 @@ const saveWord = computed(() => {
     <TopBar>
       <nav class="flex min-w-0 items-baseline gap-1.5" aria-label="Where you are">
         <RouterLink to="/" class="text-soft hover:text-ink">Shelf</RouterLink><span class="text-soft">/</span>
-        <RouterLink
-          v-if="store.rig"
-          :to="{ name: 'brief', params: { id: store.rig.id } }"
-          class="truncate font-semibold hover:underline"
-          title="To the brief"
-          >{{ store.rig.name }}</RouterLink
-        >
+        <RouterLink v-if="shownId" :to="toBrief" class="truncate font-semibold hover:underline" title="To the brief">{{
+          shownName
+        }}</RouterLink>
       </nav>
-      <SetupTabs v-if="store.rig">
+      <SetupTabs v-if="shownId">
         <RouterLink
-          :to="{ name: 'setups', params: { id: store.rig.id } }"
+          :to="toSetups"
           class="rounded-lg px-2 py-1 text-soft hover:text-ink"
           title="All set-ups side by side"
           >all …</RouterLink
         >
       </SetupTabs>
       <template #end>
-        <span
-          class="label tight whitespace-nowrap"
-          :class="{ 'text-amber!': store.saveState !== 'saved' && store.saveState !== 'saving' }"
-          role="status"
-          data-testid="save-state"
-          >{{ saveWord }}</span
-        >
+        <SaveState />
         <button class="btn px-2" :disabled="!store.canUndo" title="Undo (Ctrl Z)" @click="void store.undo()">
           <Undo2 class="size-4" aria-hidden="true" /><span class="max-[1360px]:sr-only">Undo</span>
         </button>
@@ -136,7 +126,7 @@ const saveWord = computed(() => {
           class="btn px-1.5"
           title="History"
           aria-label="History"
-          :disabled="!store.rig"
+          :disabled="!shownId"
           @click="remembering = true"
         >
           <History class="size-4" aria-hidden="true" />
@@ -152,12 +142,12 @@ const saveWord = computed(() => {
     </TopBar>
     <RigNotices />
     <main v-if="store.assessment" class="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
-      <h1 class="sr-only">Bench: {{ store.rig?.name }}</h1>
+      <h1 class="sr-only">Bench: {{ shownName }}</h1>
       <StationsRail :stations="(judged ?? store.assessment).stations" />
       <div class="flex min-w-0 flex-1 flex-col max-md:contents">
         <RigDrawing
           :assessment="store.assessment"
-          :judged="judged"
+          :judged="signed"
           class="flex-1 max-md:order-1 max-md:h-[min(118vw,540px)] max-md:flex-none"
         />
         <div

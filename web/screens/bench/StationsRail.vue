@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { StationState } from '@zucchini/core/assess'
+import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -9,7 +10,18 @@ import LevelMark from '../../widgets/LevelMark.vue'
 defineProps<{ stations: readonly StationState[] }>()
 const bench = useBench()
 const store = useRig()
-const places = screensFrom('bench rail')
+const shownId = computed(() => store.rig?.id)
+const shownSetup = computed(() => store.setup?.id)
+/** The same for one set-up, whatever is edited: a link that is given a new place looks it up anew. */
+const places = computed(() =>
+  screensFrom('bench rail').map(({ name, note, icon, title }) => ({
+    name,
+    note,
+    icon,
+    title,
+    to: { name, params: { id: shownId.value }, query: shownSetup.value ? { setup: shownSetup.value } : {} },
+  })),
+)
 
 const title = (station: string) => station[0]?.toUpperCase() + station.slice(1)
 const markOf = (state: StationState) =>
@@ -46,7 +58,7 @@ const wordOf = (state: StationState) =>
       <RouterLink
         v-for="place in places"
         :key="place.name"
-        :to="{ name: place.name, params: { id: store.rig?.id }, query: store.setup ? { setup: store.setup.id } : {} }"
+        :to="place.to"
         class="flex items-center gap-2.5 rounded-lg px-2.5 py-[5px] hover:bg-card max-md:min-h-11 max-md:gap-1.5"
         :title="place.note"
         ><component :is="place.icon" class="size-3.5 text-leaf" aria-hidden="true" /><span class="font-semibold">{{

@@ -1,5 +1,5 @@
 import { effectScope, nextTick, shallowRef } from 'vue'
-import { useAfterPaint } from './after-paint.ts'
+import { useAfterPaint, useTaskLater } from './after-paint.ts'
 
 interface Sheet {
   readonly of: string
@@ -117,4 +117,37 @@ test('what is being worked out is shown on its way, and then the last', async ()
   await soon(120)
   expect(shown.length).toBeGreaterThan(1)
   expect(late.value?.n).toBe(8)
+})
+
+test('one task later it follows, of several only the last; of another rig at once, and never once its page is left', async () => {
+  const now = shallowRef<Sheet | undefined>({ of: 'rig', n: 1 })
+  const scope = effectScope()
+  const late = scope.run(() =>
+    useTaskLater(
+      () => now.value,
+      (a, b) => a.of === b.of,
+    ),
+  )
+  if (!late) throw new Error('a ref')
+  const shown: number[] = []
+  const edit = async (n: number, of = 'rig') => {
+    now.value = { of, n }
+    await nextTick()
+    shown.push(late.value?.n ?? 0)
+  }
+  await edit(2)
+  await edit(3)
+  expect(shown).toEqual([1, 1])
+  await soon(5)
+  expect(late.value?.n).toBe(3)
+  await edit(4)
+  await edit(7, 'other')
+  expect(late.value?.n).toBe(7)
+  // What was still to follow of the rig before is dropped.
+  await soon(5)
+  expect(late.value).toEqual({ of: 'other', n: 7 })
+  await edit(8, 'other')
+  scope.stop()
+  await soon(5)
+  expect(late.value?.n).toBe(7)
 })

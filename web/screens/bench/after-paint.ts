@@ -55,3 +55,23 @@ export const useAfterPaint = <T extends object>(
   onScopeDispose(stop)
   return late
 }
+
+/**
+ * The same one task later: what shows it is brought up after what shows it at once, and a key press finds its turn between
+ * the two. Of something else than before nothing old is shown meanwhile.
+ */
+export const useTaskLater = <T extends object>(
+  now: () => T | undefined,
+  isSame: (one: T, other: T) => boolean,
+): Readonly<ShallowRef<T | undefined>> => {
+  const late: ShallowRef<T | undefined> = shallowRef(now())
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const stop = () => clearTimeout(timer)
+  watch(now, (next) => {
+    stop()
+    if (next && late.value && isSame(late.value, next)) timer = setTimeout(() => (late.value = next))
+    else late.value = next
+  })
+  onScopeDispose(stop)
+  return late
+}
