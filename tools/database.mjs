@@ -56,6 +56,21 @@ const databaseUser = (dir) => {
     : { name: 'root' }
 }
 
+/** May everyone write in a folder for things that pass? Not in one that somebody keeps to himself. */
+const isOpenToAll = (dir) => everyoneMayPass(dir, statSync) && (statSync(dir).mode & 0o002) !== 0
+
+/**
+ * What the database's programs are started with: where the usual folder for things that pass is closed to their user,
+ * they get one of their own, else they can't even be prepared.
+ */
+const surroundingsOf = (dir, user) => {
+  if (!user?.uid || isOpenToAll(tmpdir())) return process.env
+  const own = join(dir, 'tmp')
+  mkdirSync(own, { recursive: true })
+  chownSync(own, user.uid, user.gid)
+  return { ...process.env, TMPDIR: own }
+}
+
 const lastLines = (file, count = 12) =>
   existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-count).join('\n') : '(no log was written)'
 
@@ -72,6 +87,13 @@ export const clearPreparation = async (aside) => {
           `A preparation left at work on ${aside} (process ${pid}) does not end. End it by hand, then start again.`,
         )
   rmSync(aside, { recursive: true, force: true, maxRetries: 5, retryDelay: 100 })
+}
+
+/** Of what the preparation wrote those lines that say what went wrong; its closing advice is for others. */
+export const tellingOf = (output) => {
+  const lines = output.trim().split('\n')
+  const errors = lines.filter((line) => line.includes('[ERROR]'))
+  return (errors.length > 0 ? errors.slice(0, 8) : lines.slice(-8)).join('\n')
 }
 
 /** Prepares an empty database beside, and puts it in its place when it is whole. */
@@ -94,7 +116,7 @@ const install = async (dir, data, user) => {
         '--skip-test-db',
         '--skip-name-resolve',
       ],
-      { stdio: ['ignore', 'pipe', 'pipe'] },
+      { stdio: ['ignore', 'pipe', 'pipe'], env: surroundingsOf(dir, user) },
     )
     let output = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk))
@@ -103,9 +125,7 @@ const install = async (dir, data, user) => {
   })
   if (made.code === 0) return renameSync(aside, data)
   rmSync(aside, { recursive: true, force: true })
-  throw new Stop(
-    `The database folder ${data} could not be prepared:\n${made.output.trim().split('\n').slice(-8).join('\n')}`,
-  )
+  throw new Stop(`The database folder ${data} could not be prepared:\n${tellingOf(made.output)}`)
 }
 
 /**
@@ -137,7 +157,7 @@ const configure = (dir, data, port, secret, user, databases) => {
   const socket =
     plain.length <= SOCKET_PATH_MAX
       ? plain
-      : join(tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
+      : join(user?.uid && !isOpenToAll(tmpdir()) ? '/tmp' : tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
   const sql = databases
     .map(
       (name) =>
@@ -228,6 +248,7 @@ export const runDatabase = async ({ dir, wishedPort = 0, databases, help = '', s
     const made = spawn(program, [`--defaults-file=${join(dir, 'my.cnf')}`, ...(user ? [`--user=${user.name}`] : [])], {
       stdio: 'ignore',
       detached: true,
+      env: surroundingsOf(dir, user),
     })
     child = made
     let exited = false
