@@ -157,7 +157,10 @@ const configure = (dir, data, port, secret, user, databases) => {
   const socket =
     plain.length <= SOCKET_PATH_MAX
       ? plain
-      : join(user?.uid && !isOpenToAll(tmpdir()) ? '/tmp' : tmpdir(), `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`)
+      : join(
+          user?.uid && !isOpenToAll(tmpdir()) ? '/tmp' : tmpdir(),
+          `zucchini-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`,
+        )
   const sql = databases
     .map(
       (name) =>
