@@ -45,7 +45,7 @@ const again = <T, K>(
       next++
       return guess
     }
-    if (++missed > FEW) return (byKey ??= keyed(old, keyOf)).get(key)
+    if (++missed > MOST_SEARCHED) return (byKey ??= keyed(old, keyOf)).get(key)
     const at = old.findIndex((one) => keyOf(one) === key)
     if (at >= next) next = at + 1
     return old[at]
@@ -57,7 +57,7 @@ const again = <T, K>(
 }
 
 /** So many are looked for one by one before it is worth it to sort all of them by key. */
-const FEW = 3
+const MOST_SEARCHED = 3
 
 const paths = new Map<string, readonly [Fielded, string]>()
 /** A leaf's name taken apart; there are few names, so once each. */

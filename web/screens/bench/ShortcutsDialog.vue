@@ -4,11 +4,14 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 defineProps<{ open: boolean }>()
 defineEmits<{ close: [] }>()
 
+/** Two spaces part keys that are pressed by themselves; one stands within keys that are pressed together. */
+const capsOf = (keys: string): readonly string[] => keys.split('  ')
+
 const groups = [
   [
     'Look',
     [
-      ['1 2 3 4 5', 'side, front, top, rear, turntable'],
+      ['1  2  3  4  5', 'side, front, top, rear, turntable'],
       ['+  −  0', 'nearer, farther, the whole rig'],
       ['R', 'rooms on or off'],
       ['L', 'leads on or off'],
@@ -29,8 +32,8 @@ const groups = [
   [
     'Do',
     [
-      ['↑ ↓  Enter', 'choose a part, put it on'],
-      [', .', 'slide the piece by a step'],
+      ['↑  ↓  Enter', 'choose a part, put it on'],
+      [',  .', 'slide the piece by a step'],
       ['T', 'turn the piece'],
       ['Delete', 'take the piece off'],
       ['C', 'first cure of the worst finding'],
@@ -51,7 +54,9 @@ const groups = [
             <h3 class="label mb-1.5">{{ title }}</h3>
             <dl class="flex flex-col gap-1.5">
               <div v-for="[key, what] in keys" :key="key">
-                <dt class="key inline-block">{{ key }}</dt>
+                <dt class="flex gap-1">
+                  <span v-for="cap in capsOf(key)" :key="cap" class="key">{{ cap }}</span>
+                </dt>
                 <dd class="text-[13px]">{{ what }}</dd>
               </div>
             </dl>
