@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import './page.ts'
 import { enableAutoUnmount } from '@vue/test-utils'
 import { IDBFactory } from 'fake-indexeddb'
+import { forgetLater } from './page.ts'
 
 const asNodeHasIt = { fetch }
 const leave: (() => void)[] = []
@@ -14,6 +15,7 @@ export const afterTest = (): void => {
 
 /** Nothing that a file of tests left behind is there for the next. */
 export const afterFile = (): void => {
+  forgetLater()
   Object.assign(globalThis, asNodeHasIt, { indexedDB: new IDBFactory() })
   localStorage.clear()
   sessionStorage.clear()

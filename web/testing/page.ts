@@ -46,6 +46,27 @@ Reflect.deleteProperty(globalThis, 'BroadcastChannel')
 const inTrueTime = setTimeout
 give('setImmediate', (run: (...given: unknown[]) => void, ...given: unknown[]) => inTrueTime(run, 0, ...given))
 
+const begun = new Set<NodeJS.Timeout>()
+give('setTimeout', (run: (...given: unknown[]) => void, ms?: number, ...given: unknown[]) => {
+  const one = inTrueTime(() => {
+    begun.delete(one)
+    run(...given)
+  }, ms)
+  begun.add(one)
+  return one
+})
+const everAgain = setInterval
+give('setInterval', (run: (...given: unknown[]) => void, ms?: number, ...given: unknown[]) => {
+  const one = everAgain(run, ms, ...given)
+  begun.add(one)
+  return one
+})
+/** What was left for later does not happen any more. */
+export const forgetLater = (): void => {
+  for (const one of begun) clearTimeout(one)
+  begun.clear()
+}
+
 /** Sixty pictures a second, for who asks; none keeps a process that is done. ms */
 const FRAME_MS = 16
 give('requestAnimationFrame', (draw: FrameRequestCallback) => setTimeout(() => draw(performance.now()), FRAME_MS))
