@@ -27,6 +27,9 @@ export default defineConfig({
         '--renderer-process-limit=1',
         '--disable-site-isolation-trials',
         '--enable-features=NetworkServiceInProcess2',
+        // Without a graphics card what is drawn by one is reckoned by the processor: the page is painted without, and only
+        // the rig that can be turned has need of it.
+        '--disable-gpu-compositing',
         '--use-gl=angle',
         '--use-angle=gl-egl',
         '--ignore-gpu-blocklist',
