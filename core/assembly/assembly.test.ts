@@ -17,6 +17,7 @@ import {
   seatingsAt,
   type Setup,
   slideWay,
+  soundnessAfter,
   soundnessIssues,
   startHistory,
   step,
@@ -202,6 +203,49 @@ test.each<[string, (rig: Rig) => Rig, string]>([
   const { rig, context } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole')])
   expect(soundnessIssues(rig, context.catalogue)).toEqual([])
   expect(soundnessIssues(spoil(rig), context.catalogue).map((issue) => issue.code)).toContain(code)
+  // Told as well where only what an edit changed is looked at, and of a rig that never was sound.
+  const spoilt = spoil(rig)
+  expect(soundnessAfter(rig, spoilt, context.catalogue)).toEqual(soundnessIssues(spoil(rig), context.catalogue))
+  const renamed = { ...spoilt, name: 'as unsound as before' }
+  expect(soundnessAfter(spoilt, renamed, context.catalogue)).toEqual(soundnessIssues(spoilt, context.catalogue))
+})
+
+test('a set-up that nobody touched is looked at again when something it names goes', () => {
+  const { rig, context } = tinyRig([cube('one'), cube('two')], [on('one', 'foot', 'camera', 'hole')])
+  const [main] = rig.setups
+  if (!main) throw new Error('a set-up')
+  const two: Rig = { ...rig, setups: [main, { ...main, id: 'other', joints: [on('two', 'foot', 'camera', 'hole')] }] }
+  const codes = (was: Rig, now: Rig) => {
+    expect(soundnessAfter(was, now, context.catalogue)).toEqual(soundnessIssues(now, context.catalogue))
+    return soundnessAfter(was, now, context.catalogue).map(({ code, path }) => `${code} ${path}`)
+  }
+  expect(codes(two, { ...two, kit: two.kit.filter(({ id }) => id !== 'one') })).toEqual([
+    'instance-unknown setups[0].joints[0].guest',
+  ])
+  // Something else under the same name has no such mounts.
+  const exchanged = two.kit.map((one) => (one.id === 'two' ? { ...one, partId: 'gone' } : one))
+  expect(codes(two, { ...two, kit: exchanged })).toContain(`part-unknown kit[${exchanged.length - 1}].partId`)
+  const [first, second] = two.setups
+  if (!first || !second) throw new Error('two set-ups')
+  const loose = { ...second, joints: [on('two', 'foot', 'ghost', 'hole')] }
+  expect(codes(two, { ...two, setups: [first, loose] })).toEqual(['instance-unknown setups[1].joints[0].host'])
+  // One set-up less moves the others up: each is told by the place it has now.
+  expect(codes(two, { ...two, setups: [loose] })).toEqual(['instance-unknown setups[0].joints[0].host'])
+  expect(codes(two, { ...two, setups: [first, first] })).toEqual(['id-repeated setups'])
+  // What a second hold holds has to sit somewhere, and not on itself.
+  const held: Rig = { ...two, setups: [first, { ...second, braces: [on('two', 'top', 'camera', 'pinned')] }] }
+  const [, braced] = held.setups
+  if (!braced) throw new Error('two set-ups')
+  expect(codes(held, { ...held, setups: [first, { ...braced, joints: [] }] })).toEqual([
+    'brace-loose setups[1].braces[0].guest',
+  ])
+  const round = [on('two', 'foot', 'one', 'top'), on('one', 'foot', 'two', 'top')]
+  expect(codes(two, { ...two, setups: [first, { ...second, joints: round }] })).toContain(
+    'joints-in-a-ring setups[1].joints',
+  )
+  expect(codes(two, { ...two, kit: [...two.kit, { id: 'one', partId: 'one', status: 'in' }] })).toContain(
+    'id-repeated kit',
+  )
 })
 
 test('edits are all or none and leave the rig they were given alone', () => {

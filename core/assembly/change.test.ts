@@ -3,7 +3,7 @@ import { syntheticRig } from '@zucchini/demo/synthetic'
 import fc from 'fast-check'
 import { catalogueOf } from '../catalogue/index.ts'
 import { trialRuns, trialSeed } from '../testing/trials.ts'
-import { changeBetween, type PlacedPart, placeSetup } from './index.ts'
+import { changeBetween, pickedAfter, type PlacedPart, placeSetup } from './index.ts'
 
 const catalogue = catalogueOf(demoParts)
 const rig = syntheticRig(12, 20, catalogue, 'calabash-h1')
@@ -38,4 +38,37 @@ test('what came and what went make one list of the other, whatever both are', ()
     }),
     { numRuns: trialRuns(200), seed: trialSeed },
   )
+})
+
+test('what is wanted after a change is what one would pick of all anew, and the very list where nothing wanted came or went', () => {
+  const some = fc.subarray([...pieces], { minLength: 0 })
+  fc.assert(
+    fc.property(some, some, some, (before, after, liked) => {
+      const [was, now] = [[...before], [...after]]
+      const wanted = (piece: PlacedPart) => liked.includes(piece)
+      const change = changeBetween(was, now)
+      if (!change) throw new Error('both are in the order of all')
+      const picked = was.filter(wanted)
+      const anew = now.filter(wanted)
+      const made = pickedAfter(picked, change, now, wanted)
+      expect(made).toEqual(anew)
+      const stays = picked.length === anew.length && picked.every((piece, i) => piece === anew[i])
+      expect(made === picked).toBe(stays)
+    }),
+    { numRuns: trialRuns(300), seed: trialSeed },
+  )
+})
+
+test('only what came is asked whether it is wanted', () => {
+  const asked: PlacedPart[] = []
+  const wanted = (piece: PlacedPart) => {
+    asked.push(piece)
+    return true
+  }
+  const [was, now] = [
+    [a, b, d],
+    [a, c, d],
+  ]
+  expect(pickedAfter(was, { came: [c], went: [b] }, now, wanted)).toEqual([a, c, d])
+  expect(asked).toEqual([c])
 })

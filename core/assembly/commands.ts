@@ -19,7 +19,7 @@ import {
   supports,
   wholeOf,
 } from './rig.ts'
-import { soundnessIssues } from './soundness.ts'
+import { soundnessAfter } from './soundness.ts'
 
 const inSetup = { setup: idSchema }
 const settings = { slideMm: jointSchema.shape.slideMm, turnDeg: jointSchema.shape.turnDeg }
@@ -293,12 +293,13 @@ const carry = (rig: Rig, command: Command): Outcome<Rig> => {
  * @returns the new rig, or why the edits can't be done (`instance-unknown`, `joints-in-a-ring`, ...).
  */
 export const edit = (seen: Rig, commands: readonly Command[], catalogue: Catalogue): Outcome<Rig> => {
-  let now: Outcome<Rig> = good(wholeOf(seen))
+  const was = wholeOf(seen)
+  let now: Outcome<Rig> = good(was)
   for (const command of commands) {
     if (!now.ok) return now
     now = carry(now.value, command)
   }
   if (!now.ok) return now
-  const issues = soundnessIssues(now.value, catalogue)
+  const issues = soundnessAfter(was, now.value, catalogue)
   return issues.length > 0 ? { ok: false, issues } : now
 }

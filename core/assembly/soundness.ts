@@ -1,9 +1,20 @@
-import { flatMap } from '../kernel/index.ts'
+import { flatMap, perPair } from '../kernel/index.ts'
 import { type Catalogue, goesIn, mountOf } from '../catalogue/index.ts'
 import type { Issue } from '../kernel/index.ts'
-import type { Rig, Setup } from './rig.ts'
+import { changeBetween } from './change.ts'
+import type { Joint, Rig, Setup } from './rig.ts'
 
-const repeated = (ids: readonly string[]): string[] => [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))]
+/** Those that are there more than once, each told once; mostly there is none. */
+const repeated = (ids: readonly string[]): readonly string[] =>
+  new Set(ids).size === ids.length ? [] : [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))]
+
+const sameIds = (rig: Rig, of: 'kit' | 'setups'): readonly Issue[] =>
+  repeated(rig[of].map(({ id }) => id)).map((id) => ({ code: 'id-repeated', path: of, names: { id } }))
+
+const partIssues = ({ kit }: Rig, { parts }: Catalogue): readonly Issue[] =>
+  flatMap(kit, ({ partId }, i): Issue[] =>
+    parts.has(partId) ? [] : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: partId } }],
+  )
 
 const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue): Issue[] => {
   const issues: Issue[] = []
@@ -93,31 +104,93 @@ const setupIssues = (rig: Rig, setup: Setup, path: string, catalogue: Catalogue)
   return issues
 }
 
+const lensIssues = ({ brief }: Rig, { parts }: Catalogue): readonly Issue[] =>
+  flatMap(brief.lenses, ({ partId }, i): Issue[] =>
+    parts.get(partId)?.role === 'lens'
+      ? []
+      : [{ code: 'lens-unknown', path: `brief.lenses[${i}]`, names: { part: partId } }],
+  )
+
 /**
  * What the schema can't see: ids that name nothing, pieces that sit twice, rings of joints, parts the catalogue doesn't
  * know.
  * @returns an empty list for a rig that can be placed.
  */
 export const soundnessIssues = (rig: Rig, catalogue: Catalogue): readonly Issue[] => [
-  ...repeated(rig.kit.map((instance) => instance.id)).map((id) => ({
-    code: 'id-repeated',
-    path: 'kit',
-    names: { id },
-  })),
-  ...repeated(rig.setups.map((setup) => setup.id)).map((id) => ({
-    code: 'id-repeated',
-    path: 'setups',
-    names: { id },
-  })),
-  ...flatMap(rig.kit, (instance, i): Issue[] =>
-    catalogue.parts.has(instance.partId)
-      ? []
-      : [{ code: 'part-unknown', path: `kit[${i}].partId`, names: { part: instance.partId } }],
-  ),
-  ...flatMap(rig.brief.lenses, ({ partId }, i): Issue[] =>
-    catalogue.parts.get(partId)?.role === 'lens'
-      ? []
-      : [{ code: 'lens-unknown', path: `brief.lenses[${i}]`, names: { part: partId } }],
-  ),
+  ...sameIds(rig, 'kit'),
+  ...sameIds(rig, 'setups'),
+  ...partIssues(rig, catalogue),
+  ...lensIssues(rig, catalogue),
   ...flatMap(rig.setups, (setup, i) => setupIssues(rig, setup, `setups[${i}]`, catalogue)),
 ]
+
+/** What is known of a rig and a catalogue: has it been found sound? */
+const known = perPair('rigs that can be placed', (_rig: Rig, _catalogue: Catalogue): { sound?: boolean } => ({}))
+const isSound = (rig: Rig, catalogue: Catalogue): boolean =>
+  (known(rig, catalogue).sound ??= soundnessIssues(rig, catalogue).length === 0)
+
+/** Are the pieces of a kit that stand behind the first so many known, each under an id of its own? */
+const restIsSound = ({ kit }: Rig, from: number, { parts }: Catalogue): boolean =>
+  kit.slice(from).every(({ id, partId }) => parts.has(partId) && kit.filter((one) => one.id === id).length === 1)
+
+/** Do the ends of a joint name mounts that there are? */
+const endsAreThere = ({ kit }: Rig, { host, hostMount, guest, guestMount }: Joint, { parts }: Catalogue): boolean => {
+  const has = (instance: string, mount: string): boolean => {
+    const part = parts.get(kit.find(({ id }) => id === instance)?.partId ?? '')
+    return part !== undefined && mountOf(part, mount) !== undefined
+  }
+  return has(host, hostMount) && has(guest, guestMount)
+}
+
+/** Does a piece sit on itself, by however many others? */
+const ridesOnItself = (joints: Setup['joints'], guest: string): boolean => {
+  let at: string | undefined = guest
+  for (let steps = 0; at !== undefined; steps++) {
+    if (steps > joints.length) return true
+    const now: string = at
+    at = joints.find((joint) => joint.guest === now)?.host
+  }
+  return false
+}
+
+/** Is a set-up that was sound still so when nothing but joints of it changed? False where that can't be told so. */
+const stillHolds = (was: Setup, now: Setup, rig: Rig, catalogue: Catalogue): boolean => {
+  if (was === now) return true
+  const { joints, root, off = [], braces } = now
+  const rest: readonly (keyof Setup)[] = ['id', 'root', 'off', 'braces', 'poses', 'links']
+  if (rest.some((field) => was[field] !== now[field])) return false
+  const change = changeBetween(was.joints, joints)
+  if (!change) return false
+  const sits = (instance: string): number => joints.filter(({ guest }) => guest === instance).length
+  return (
+    change.came.every(
+      (joint) =>
+        joint.guest !== root &&
+        sits(joint.guest) === 1 &&
+        !off.some(({ instance }) => instance === joint.guest) &&
+        endsAreThere(rig, joint, catalogue) &&
+        !ridesOnItself(joints, joint.guest),
+    ) &&
+    // What a second hold holds has to sit somewhere.
+    (braces.length === 0 || change.went.every(({ guest }) => sits(guest) === 1))
+  )
+}
+
+/** Is a rig that was made of a sound one by edits still sound? False where that is not told by what changed alone. */
+const stillSound = (was: Rig, rig: Rig, catalogue: Catalogue): boolean =>
+  was.kit.length <= rig.kit.length &&
+  (was.kit === rig.kit || was.kit.every((instance, i) => instance === rig.kit[i])) &&
+  restIsSound(rig, was.kit.length, catalogue) &&
+  was.brief === rig.brief &&
+  was.setups.length === rig.setups.length &&
+  rig.setups.every((setup, i) => {
+    const before = was.setups[i]
+    return before !== undefined && stillHolds(before, setup, rig, catalogue)
+  })
+
+/** The same of a rig that was made of another by edits: of most that were sound it is soon told that they still are. */
+export const soundnessAfter = (was: Rig, rig: Rig, catalogue: Catalogue): readonly Issue[] => {
+  const issues = isSound(was, catalogue) && stillSound(was, rig, catalogue) ? [] : soundnessIssues(rig, catalogue)
+  known(rig, catalogue).sound = issues.length === 0
+  return issues
+}

@@ -1,4 +1,4 @@
-import { type Assembly, changeBetween, type PlacedPart } from '../assembly/index.ts'
+import { type Assembly, type Change, changeBetween, pickedAfter, type PlacedPart } from '../assembly/index.ts'
 import { type Concern, concerns, type Part } from '../catalogue/index.ts'
 import { type Ask, equalValues, oneName } from '../engine/index.ts'
 import { perThing } from '../kernel/index.ts'
@@ -63,6 +63,12 @@ const sortedOf = (placed: readonly PlacedPart[]): ByLot => {
   return all.map((list) => list ?? nobody)
 }
 
+/** What a lot was, and what came and went since; no change where that was longer ago, or can't be told. */
+interface Was {
+  readonly list: readonly PlacedPart[]
+  readonly since: Change | undefined
+}
+
 /**
  * A list of pieces, lot by lot. After an edit only the lots of what came or went are looked through again; all others
  * are the very lists they were.
@@ -72,9 +78,9 @@ export class Lots {
   /** The lots as they are; what is not known yet is looked up when it is asked for. */
   readonly #lists: ByLot
   /** What the lots that are not known yet were, to be the same lists again where they say the same. */
-  readonly #were: ReadonlyMap<number, readonly PlacedPart[]>
+  readonly #were: ReadonlyMap<number, Was>
 
-  private constructor(placed: readonly PlacedPart[], lists: ByLot, were: ReadonlyMap<number, readonly PlacedPart[]>) {
+  private constructor(placed: readonly PlacedPart[], lists: ByLot, were: ReadonlyMap<number, Was>) {
     this.placed = placed
     this.#lists = lists
     this.#were = were
@@ -90,11 +96,11 @@ export class Lots {
     if (placed === this.placed) return this
     const change = changeBetween(this.placed, placed)
     const lists = change ? this.#lists.slice() : []
-    const were = new Map<number, readonly PlacedPart[]>()
-    for (const [lot, list] of this.#were) if (!this.#lists[lot]) were.set(lot, list)
+    const were = new Map<number, Was>()
+    for (const [lot, { list }] of this.#were) if (!this.#lists[lot]) were.set(lot, { list, since: undefined })
     const letGo = (lot: number): void => {
       const list = this.#lists[lot]
-      if (list) were.set(lot, list)
+      if (list) were.set(lot, { list, since: change })
       lists[lot] = undefined
     }
     if (change) for (const piece of [...change.came, ...change.went]) lotsOf(piece).forEach(letGo)
@@ -106,9 +112,11 @@ export class Lots {
   get(lot: number): readonly PlacedPart[] {
     const known = this.#lists[lot]
     if (known) return known
-    const found = this.placed.filter((piece) => lotsOf(piece).includes(lot))
     const was = this.#were.get(lot)
-    return (this.#lists[lot] = was && equalValues(was, found) ? was : found)
+    const belongs = (piece: PlacedPart): boolean => lotsOf(piece).includes(lot)
+    if (was?.since) return (this.#lists[lot] = pickedAfter(was.list, was.since, this.placed, belongs))
+    const found = this.placed.filter(belongs)
+    return (this.#lists[lot] = was && equalValues(was.list, found) ? was.list : found)
   }
 }
 

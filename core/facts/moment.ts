@@ -1,8 +1,10 @@
 import {
   type Assembly,
+  changeBetween,
   everywhere,
   type Instance,
   type OffPart,
+  pickedAfter,
   rigSchema,
   setupSchema,
   WHOLE,
@@ -155,10 +157,21 @@ export class MomentLeaves {
     keep('rig.whole', { ...rig, ...lists('rig', ['kit']) })
     keep('setup.whole', { ...setup, ...lists('setup', ['joints', 'braces', 'poses', 'links', 'off']) })
     const partOf = (id: string) => context.catalogue?.parts.get(id)
+    /** What is wanted of a list of a moment's, made of what was wanted of it before. */
+    const picker = <T extends object>(of: string, list: readonly T[], stands: boolean) => {
+      const all = earlier.get(of) as readonly T[] | undefined
+      const change = all && stands ? changeBetween(all, list) : undefined
+      return (leaf: string, wanted: (one: T) => boolean): readonly T[] => {
+        const was = earlier.get(leaf) as readonly T[] | undefined
+        return was && change ? pickedAfter(was, change, list, wanted) : list.filter(wanted)
+      }
+    }
+    const piecesFor = picker('assembly.placed', placed, true)
+    const kitFor = picker('rig.kit', kit, before?.get('context.catalogue') === context.catalogue)
     for (const { concern, leaf } of concernLeaves) {
       const seen = (list: unknown) =>
         ((list ?? []) as readonly { readonly part: Part }[]).filter(({ part }) => concernsPart(part, concern))
-      const pieces = seen(placed) as unknown as Assembly['placed']
+      const pieces = piecesFor(leaf.placed, ({ part }) => concernsPart(part, concern))
       keep(leaf.placed, pieces)
       const offHere = (this.#lists.get('assembly.off') as Assembly['off']).filter(({ piece }) =>
         concernsPart(piece.part, concern),
@@ -168,7 +181,7 @@ export class MomentLeaves {
       keep(leaf.loose, seen(this.#lists.get('assembly.loose')))
       keep(
         leaf.kit,
-        kit.filter(({ partId }) => {
+        kitFor(leaf.kit, ({ partId }) => {
           const part = partOf(partId)
           return !part || concernsPart(part, concern)
         }),
