@@ -52,6 +52,7 @@ const lotsOf = (piece: PlacedPart): readonly number[] => {
 }
 
 type ByLot = (readonly PlacedPart[] | undefined)[]
+const unknown = (): ByLot => lots.map(() => undefined)
 const sortedOf = (placed: readonly PlacedPart[]): ByLot => {
   const all: (PlacedPart[] | undefined)[] = lots.map(() => undefined)
   for (const piece of placed)
@@ -75,27 +76,35 @@ interface Was {
  */
 export class Lots {
   readonly placed: readonly PlacedPart[]
-  /** The lots as they are; what is not known yet is looked up when it is asked for. */
+  /** The lots that were asked for, as they are. */
   readonly #lists: ByLot
+  /** All lots, where they were sorted out at once. */
+  readonly #sorted: ByLot | undefined
   /** What the lots that are not known yet were, to be the same lists again where they say the same. */
   readonly #were: ReadonlyMap<number, Was>
 
-  private constructor(placed: readonly PlacedPart[], lists: ByLot, were: ReadonlyMap<number, Was>) {
+  private constructor(
+    placed: readonly PlacedPart[],
+    lists: ByLot,
+    were: ReadonlyMap<number, Was>,
+    sorted: ByLot | undefined,
+  ) {
     this.placed = placed
     this.#lists = lists
     this.#were = were
+    this.#sorted = sorted
   }
 
   /** All pieces, sorted once. */
   static of(placed: readonly PlacedPart[]): Lots {
-    return new Lots(placed, sortedOf(placed), new Map())
+    return new Lots(placed, unknown(), new Map(), sortedOf(placed))
   }
 
   /** The same of the pieces as they are after an edit. */
   after(placed: readonly PlacedPart[]): Lots {
     if (placed === this.placed) return this
     const change = changeBetween(this.placed, placed)
-    const lists = change ? this.#lists.slice() : []
+    const lists = change ? this.#lists.slice() : unknown()
     const were = new Map<number, Was>()
     for (const [lot, { list }] of this.#were) if (!this.#lists[lot]) were.set(lot, { list, since: undefined })
     const letGo = (lot: number): void => {
@@ -105,13 +114,13 @@ export class Lots {
     }
     if (change) for (const piece of [...change.came, ...change.went]) lotsOf(piece).forEach(letGo)
     else for (const lot of this.#lists.keys()) letGo(lot)
-    return new Lots(placed, lists, were)
+    return new Lots(placed, lists, were, undefined)
   }
 
   /** The pieces of one lot, in the order of all. */
   get(lot: number): readonly PlacedPart[] {
-    const known = this.#lists[lot]
-    if (known) return known
+    const known = this.#lists[lot] ?? this.#sorted?.[lot]
+    if (known) return (this.#lists[lot] = known)
     const was = this.#were.get(lot)
     const belongs = (piece: PlacedPart): boolean => lotsOf(piece).includes(lot)
     if (was?.since) return (this.#lists[lot] = pickedAfter(was.list, was.since, this.placed, belongs))
