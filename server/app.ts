@@ -102,13 +102,15 @@ const servePages = async (app: FastifyInstance, webDir: string): Promise<void> =
     root: webDir,
     wildcard: false,
     index: false,
+    // Packed copies lie beside what was built; they are no pages of their own.
+    preCompressed: true,
+    globIgnore: ['**/*.gz'],
     // Its own header would come after the one below, and say that nothing may be kept.
     cacheControl: false,
-    setHeaders: (reply, path) =>
-      void reply.setHeader(
-        'cache-control',
-        path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
-      ),
+    setHeaders: (reply, path) => {
+      reply.setHeader('vary', 'accept-encoding')
+      reply.setHeader('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache')
+    },
   })
   app.get('/*', { schema: { hide: true } }, async (request, reply) => {
     if (request.url.startsWith('/api/') || /\.\w+$/.test(request.url.split('?')[0] ?? ''))

@@ -1,12 +1,14 @@
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { gunzipSync } from 'node:zlib'
 import type { Part } from '@zucchini/core/catalogue'
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker } from '@zucchini/demo/scenario'
 import { buildApp } from './app.ts'
 import { loadDemo } from './demo.ts'
 import { errorTable } from '@zucchini/contract'
+import { packFiles } from '../tools/packed.mjs'
 import { type Kit, startKit } from './testing/kit.ts'
 
 let kit: Kit
@@ -82,6 +84,41 @@ test('what is named after its content is kept by a browser for good, all else is
   for (const path of ['/', '/index.html', '/rigs/some', '/first.js'])
     expect(await kept(path)).toEqual([200, 'no-cache'])
   expect((await kept('/assets/index-gone.js'))[0]).toBe(404)
+  await app.close()
+  rmSync(webDir, { recursive: true })
+})
+
+test('what was packed when the program was built goes packed to who can unpack it, and as it is to all others', async () => {
+  const webDir = mkdtempSync(join(tmpdir(), 'zucchini-pages-'))
+  mkdirSync(join(webDir, 'assets'))
+  const script = `export default ${JSON.stringify('gourd '.repeat(500))}`
+  writeFileSync(join(webDir, 'index.html'), '<!doctype html>')
+  for (const [name, content] of [
+    ['index-1a2b3c.js', script],
+    ['small-4d5e6f.js', 'export {}'],
+  ] as const)
+    writeFileSync(join(webDir, 'assets', name), content)
+  expect(packFiles(webDir)).toEqual(['assets/index-1a2b3c.js'])
+  const { app } = await buildApp({ db: kit.db, webDir })
+  const asked = async (url: string, encoding?: string) => {
+    const { statusCode, headers, rawPayload } = await app.inject({
+      url,
+      headers: { host: '127.0.0.1:4310', ...(encoding ? { 'accept-encoding': encoding } : {}) },
+    })
+    return { statusCode, headers, rawPayload }
+  }
+  const path = '/assets/index-1a2b3c.js'
+  const [packed, plain] = [await asked(path, 'gzip, deflate, br'), await asked(path)]
+  expect([packed, plain].map(({ headers }) => headers['content-encoding'])).toEqual(['gzip', undefined])
+  expect(gunzipSync(packed.rawPayload).toString()).toBe(script)
+  expect(plain.rawPayload.toString()).toBe(script)
+  expect(packed.headers['content-type']).toContain('javascript')
+  expect(packed.headers['vary']).toBe('accept-encoding')
+  expect(packed.headers['cache-control']).toContain('immutable')
+  expect(packed.rawPayload.length).toBeLessThan(script.length / 10)
+  expect((await asked('/assets/small-4d5e6f.js', 'gzip')).headers['content-encoding']).toBeUndefined()
+  // The packed files are no pages of their own.
+  expect((await asked(`${path}.gz`)).statusCode).toBe(404)
   await app.close()
   rmSync(webDir, { recursive: true })
 })

@@ -3,11 +3,21 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, relative, sep } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { packFiles } from './packed.mjs'
 import { fail, say, seconds, Stop } from './say.mjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
-const SOURCES = ['contract', 'core', 'demo', 'server', 'web', 'package-lock.json', 'tools/build.mjs']
+const SOURCES = [
+  'contract',
+  'core',
+  'demo',
+  'server',
+  'web',
+  'package-lock.json',
+  'tools/build.mjs',
+  'tools/packed.mjs',
+]
 const SKIPPED = new Set(['node_modules', 'dist'])
 
 const filesUnder = (path) =>
@@ -105,6 +115,7 @@ export const buildAll = async ({ force = false } = {}) => {
   )
   if (web.status !== 0) throw new Stop(`The web app does not build:\n${web.stdout}${web.stderr}`)
   await buildServiceWorker()
+  packFiles(join(root, 'web/dist'))
   await bundleFor(
     { main: join(root, 'server/main.ts'), tasks: join(root, 'server/work/tasks.ts') },
     join(root, 'server/dist'),

@@ -59,6 +59,10 @@ test('messages are filled with names and measured numbers; what is missing stays
 
 test('a name is never read as a pattern', () => {
   expect(fill('{part}', {}, { part: '$& {massG:g}' }, style)).toBe('$& {massG:g}')
+  // A day is not broken over two lines behind one of its hyphens; a name with hyphens may be.
+  expect(fill('On {day}: {part}.', {}, { day: '2026-11-17', part: 'screw-on shoe' }, style)).toBe(
+    'On 2026-\u206011-\u206017: screw-on shoe.',
+  )
 })
 
 test('the first sentence is the headline', () => {

@@ -116,6 +116,9 @@ export const figure = (value: number, unit: Unit | undefined, style: Style): str
 /** A measure as it is told: value and unit together. */
 export const inMeasure = ({ value, unit }: Measure, style: Style): string => figure(value, unit, style)
 
+/** A day stays on one line: a browser breaks lines behind any hyphen. */
+const unbroken = (name: string): string => (/^\d{4}-\d\d-\d\d$/.test(name) ? name.replaceAll('-', '-\u2060') : name)
+
 /**
  * Puts names and measured numbers into a message. A place with nothing to fill it stays visible, as a defect should.
  */
@@ -127,7 +130,9 @@ export const fill = (
 ): string =>
   filled(text, ({ name, unit }) => {
     const value = numbers[name]
-    return value === undefined ? names[name] : figure(value, unit, style)
+    if (value !== undefined) return figure(value, unit, style)
+    const said = names[name]
+    return said === undefined ? undefined : unbroken(said)
   })
 
 /** A filter by typed words: a text passes when every word is somewhere in it, large or small letters alike. */

@@ -66,7 +66,8 @@ const options = computed(() => {
         min: Math.min(...xs.value),
         max: Math.max(...xs.value),
       },
-      y: { ...axis({ ticks: { maxTicksLimit: 5, callback: asMoney } }), beginAtZero: false },
+      // Beside counts it is a sum that begins at nothing; prices are looked at where they are.
+      y: { ...axis({ ticks: { maxTicksLimit: 5, callback: asMoney } }), beginAtZero: counts.value },
       ...(counts.value ? { count } : {}),
     },
     plugins: {

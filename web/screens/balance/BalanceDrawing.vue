@@ -8,6 +8,7 @@ import CentreMark from '../../drawing/CentreMark.vue'
 import RigStrokes from '../../drawing/RigStrokes.vue'
 import { useRig } from '../../stores/rig.ts'
 import { degrees, grams, millimetres } from '../../wording.ts'
+import { heldScale } from '../bench/held-scale.ts'
 import { settle, type Slide } from './slides.ts'
 
 const props = defineProps<{ assessment: Assessment; slides: readonly Slide[]; view: ViewId; picked: string }>()
@@ -35,6 +36,9 @@ const holds = computed((): { at: Vec3; words: string }[] => {
   if (palms.length > 1) return palms.map(({ at, share }) => ({ at, words: grams(massG * share, units) }))
   return palms.map(({ at }) => ({ at, words: 'palm' }))
 })
+
+/** As the bench grades it. */
+const hangsWell = computed(() => heldScale(props.assessment, store.style).state === 'good')
 
 /** It hangs from one hand only; then the whole drawing turns about the palm as the rig would. */
 const turnDeg = computed(() => {
@@ -198,7 +202,7 @@ const offMm = computed(() => {
         v-ask="['fact hang', assessment]"
         pointer-events="auto"
         class="fig"
-        fill="var(--amber)"
+        :fill="hangsWell ? 'var(--ink)' : 'var(--amber)'"
       >
         hangs {{ degrees(Math.abs(turnDeg)) }} off
       </text>

@@ -6,6 +6,7 @@ import { Scatter } from 'vue-chartjs'
 import { useRig } from '../../stores/rig.ts'
 import { useChartLook, useColours } from '../../widgets/chart-look.ts'
 import { grams, holdWords } from '../../wording.ts'
+import { sheetOf } from './steady-range.ts'
 
 ChartJs.register(ScatterController, LinearScale, PointElement, Tooltip, Legend)
 
@@ -21,19 +22,28 @@ const kinds = [
 
 const colours = useColours()
 const look = useChartLook()
+const sheet = computed(() => sheetOf(props.variants))
+const offWords = computed(() => {
+  const { off } = sheet.value
+  return (
+    off && `The ${off.name} lies off this sheet: ${grams(off.massG, store.style.units)}, ${off.yawShake.toFixed(2)} ×`
+  )
+})
 const data = computed(() => ({
-  datasets: kinds.map(({ kind, label, colour, style, radius }) => ({
-    label,
-    data: props.variants
-      .filter((variant) => variant.kind === kind)
-      .map((variant) => ({ x: variant.massG, y: variant.yawShake, variant })),
-    backgroundColor: colours.value(colour),
-    borderColor: colours.value(colour),
-    borderWidth: kind === 'bare' ? 2 : 1,
-    pointStyle: style,
-    radius,
-    hoverRadius: radius + 2,
-  })),
+  datasets: kinds
+    .filter(({ kind }) => kind !== sheet.value.off?.kind)
+    .map(({ kind, label, colour, style, radius }) => ({
+      label,
+      data: props.variants
+        .filter((variant) => variant.kind === kind)
+        .map((variant) => ({ x: variant.massG, y: variant.yawShake, variant })),
+      backgroundColor: colours.value(colour),
+      borderColor: colours.value(colour),
+      borderWidth: kind === 'bare' ? 2 : 1,
+      pointStyle: style,
+      radius,
+      hoverRadius: radius + 2,
+    })),
 }))
 const options = computed(() => {
   const { still, axis, legend } = look.value
@@ -41,8 +51,8 @@ const options = computed(() => {
   return {
     ...still,
     scales: {
-      x: axis({ title: 'grams in the hand: lighter to the left', ticks }),
-      y: { ...axis({ title: 'yaw shake: steadier below', ticks }), beginAtZero: true },
+      x: { ...axis({ title: 'grams in the hand: lighter to the left', ticks }), ...sheet.value.massG },
+      y: { ...axis({ title: 'yaw shake: steadier below', ticks }), ...sheet.value.yawShake },
     },
     plugins: {
       legend: legend('top', 'end', { usePointStyle: true, boxHeight: 7 }),
@@ -61,8 +71,9 @@ const options = computed(() => {
 </script>
 
 <template>
-  <div class="relative h-full min-h-0 overflow-hidden">
-    <Scatter :data="data" :options="options" aria-hidden="true" />
+  <div class="relative flex h-full min-h-0 flex-col overflow-hidden">
+    <div class="relative min-h-0 flex-1"><Scatter :data="data" :options="options" aria-hidden="true" /></div>
+    <p v-if="offWords" class="label tight text-right" aria-hidden="true">{{ offWords }}</p>
     <table class="sr-only">
       <caption>
         Light against steady

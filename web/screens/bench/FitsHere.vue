@@ -97,8 +97,8 @@ defineExpose({ focus: () => input.value?.focus() })
         @keydown.enter.prevent="table?.take()"
       />
       <span class="hidden gap-1 min-[1360px]:flex" aria-hidden="true"
-        ><span class="key">↑↓ choose</span><span class="key">Enter put on</span
-        ><span class="key">W how reckoned</span></span
+        ><span class="key"><kbd>↑↓</kbd> choose</span><span class="key"><kbd>Enter</kbd> put on</span
+        ><span class="key"><kbd>W</kbd> how reckoned</span></span
       >
       <button class="btn px-1.5" aria-label="Close" @click="bench.dropAll()"><X class="size-4" /></button>
     </div>

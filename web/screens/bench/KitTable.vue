@@ -90,7 +90,8 @@ const heaviest = computed(() => Math.max(1, ...rows.value.map(({ part }) => part
         }}{{ bench.station === 'glass' ? '' : `, heaviest bar = ${grams(heaviest, store.style.units)}` }}</span
       >
       <span v-if="bench.station !== 'glass'" class="ml-auto hidden gap-1 min-[1100px]:flex" aria-hidden="true"
-        ><span class="key">O open points</span><span class="key">P pieces</span><span class="key">? keys</span></span
+        ><span class="key"><kbd>O</kbd> open points</span><span class="key"><kbd>P</kbd> pieces</span
+        ><span class="key"><kbd>?</kbd> keys</span></span
       >
     </div>
     <ul class="relative min-h-0 flex-1 overflow-y-auto" tabindex="-1" data-given>

@@ -29,7 +29,7 @@ const scenes = [['', 'by the hour'], ...sceneIds.map((id) => [id, sceneWords[id]
 
 <template>
   <li
-    class="grid grid-cols-[minmax(0,1fr)_84px_auto_28px] items-center gap-1.5 max-[639px]:border-b max-[639px]:border-line max-[639px]:pb-2 min-[640px]:grid-cols-[minmax(0,1fr)_112px_122px_80px_auto_28px]"
+    class="grid grid-cols-[minmax(0,1fr)_84px_auto_28px] items-center gap-1 max-[639px]:border-b max-[639px]:border-line max-[639px]:pb-2 min-[640px]:grid-cols-[minmax(0,1fr)_106px_154px_72px_auto_26px]"
   >
     <div class="min-w-0 max-[639px]:col-span-4">
       <Field name="name" :label="`Name of part ${n}`" labelled="heard" :longest="40" look="w-full min-w-0" />
@@ -53,12 +53,12 @@ const scenes = [['', 'by the hour'], ...sceneIds.map((id) => [id, sceneWords[id]
         :label="`Minutes of part ${n}`"
         kind="number"
         labelled="heard"
-        look="w-14"
+        look="w-12"
         unit="min"
         :step="5"
       />
     </div>
-    <Field class="label pl-1 whitespace-nowrap" name="mains" label="near a wall" kind="switch" />
+    <Field class="label pl-1 whitespace-nowrap" name="mains" label="by a wall" kind="switch" />
     <button
       type="button"
       class="rounded p-1 text-soft hover:text-brick"

@@ -77,7 +77,7 @@ const lessons = computed(() =>
                 <p class="flex flex-wrap items-baseline gap-x-2">
                   <strong>{{ log.shoot }}</strong>
                   <span class="label">{{ log.day }}, {{ log.setups.map(nameOf).join(', ') }}</span>
-                  <span class="label ml-auto"
+                  <span class="label ml-auto whitespace-nowrap"
                     >{{ waiting.has(entry.id) ? 'waits here for the network' : `of revision ${entry.revision}` }}
                   </span>
                 </p>
