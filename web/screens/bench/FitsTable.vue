@@ -6,7 +6,8 @@ import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
 import { refusal, wordFilter } from '../../wording.ts'
 import { useAsIf } from './as-if.ts'
-import { buyCell, findingsCell, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
+import LevelMark from '../../widgets/LevelMark.vue'
+import { buyCell, findingsCell, gainsOf, heightCell, massCell, tiltCell, type Tone } from './fit-rows.ts'
 
 const props = defineProps<{
   fits: readonly Fit[]
@@ -109,7 +110,7 @@ const toneOf = (cell: { tone: Tone; text: string }) =>
   cell.text.includes('+') && cell.text.includes('stop') ? 'text-brick' : tones[cell.tone]
 const columns = computed(() =>
   props.compact
-    ? 'grid-cols-[minmax(0,1fr)_52px_66px_50px_140px] max-md:grid-cols-[minmax(0,1fr)_54px_62px_92px]'
+    ? 'grid-cols-[minmax(0,1fr)_50px_64px_46px_156px] max-md:grid-cols-[minmax(0,1fr)_54px_62px_92px]'
     : 'grid-cols-[minmax(0,1fr)_62px_74px_104px_62px_142px] max-md:grid-cols-[minmax(0,1fr)_54px_62px_92px]',
 )
 const tiltText = (fit: Fit) =>
@@ -212,9 +213,17 @@ const heads = computed(() => head.filter(([key]) => !props.compact || key !== 'h
         <span
           class="fig truncate"
           data-given
-          :class="toneOf(findingsCell(fit.effect))"
+          :class="[toneOf(findingsCell(fit.effect)), { 'flex gap-1.5': compact }]"
           :title="findingsCell(fit.effect).text"
-          >{{ findingsCell(fit.effect).text }}</span
+          ><template v-if="compact && gainsOf(fit.effect).length"
+            ><span class="sr-only">{{ findingsCell(fit.effect).text }}</span
+            ><span
+              v-for="{ sign, n, level } in gainsOf(fit.effect)"
+              :key="sign + level"
+              class="inline-flex items-center gap-px"
+              aria-hidden="true"
+              >{{ sign }}{{ n }}<LevelMark :level="level" class="size-2.5!" /></span></template
+          ><template v-else>{{ findingsCell(fit.effect).text }}</template></span
         >
         <button v-if="i === at" class="cure shrink-0" @click.stop="take(fit)">{{ act }}</button>
       </span>

@@ -5,7 +5,7 @@ import { screen, tank, wiredRig } from '../../../core/testing/wired.ts'
 import LevelMark from '../../widgets/LevelMark.vue'
 import ScaleBar from '../../widgets/ScaleBar.vue'
 import { findablesOf, search } from './findables.ts'
-import { buyCell, findingsCell, heightCell, massCell, tiltCell } from './fit-rows.ts'
+import { buyCell, findingsCell, gainsOf, heightCell, massCell, tiltCell } from './fit-rows.ts'
 
 const style = { currency: 'EUR', units: 'metric' as const }
 const effect = (given: Partial<Effect>): Effect => ({
@@ -45,6 +45,12 @@ test('findings: what is gained and lost, the heavier one decides', () => {
   })
   expect(findingsCell(effect({ lost: { stop: 0, risk: 1, hint: 0 } }))).toEqual({ text: '−1 risk', tone: 'better' })
   expect(findingsCell(effect({}))).toEqual({ text: 'no change', tone: 'same' })
+  expect(gainsOf(effect({ gained: { stop: 0, risk: 3, hint: 0 }, lost: { stop: 1, risk: 2, hint: 0 } }))).toEqual([
+    { sign: '−', n: 1, level: 'stop' },
+    { sign: '+', n: 3, level: 'risk' },
+    { sign: '−', n: 2, level: 'risk' },
+  ])
+  expect(gainsOf(effect({}))).toEqual([])
 })
 
 const cube = tinyPart({ id: 'cube', name: 'Blue cube', mounts: [plug('foot', 'thread-1/4')] })

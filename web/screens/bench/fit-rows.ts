@@ -38,13 +38,22 @@ export const heightCell = (effect: Effect, style: Style): Cell =>
 
 const plural = (n: number, level: Level): string => `${n} ${level}${n === 1 ? '' : 's'}`
 
+export interface Gain {
+  readonly sign: '+' | '−'
+  readonly n: number
+  readonly level: Level
+}
+/** What is gained and lost of each level, worst first. */
+export const gainsOf = ({ gained, lost }: Pick<Effect, 'gained' | 'lost'>): readonly Gain[] =>
+  (['stop', 'risk', 'hint'] as const).flatMap((level) =>
+    [['+', gained[level]] as const, ['−', lost[level]] as const].flatMap(([sign, n]) =>
+      n > 0 ? [{ sign, n, level }] : [],
+    ),
+  )
+
 /** What is gained and lost, worst first: "+1 stop, −2 risks". */
 export const findingsCell = ({ gained, lost }: Effect): Cell => {
-  const parts: string[] = []
-  for (const level of ['stop', 'risk', 'hint'] as const) {
-    if (gained[level] > 0) parts.push(`+${plural(gained[level], level)}`)
-    if (lost[level] > 0) parts.push(`−${plural(lost[level], level)}`)
-  }
+  const parts = gainsOf({ gained, lost }).map(({ sign, n, level }) => `${sign}${plural(n, level)}`)
   const weight = (counts: Effect['gained']) => counts.stop * 100 + counts.risk * 10 + counts.hint
   const change = weight(gained) - weight(lost)
   return { text: parts.join(', ') || 'no change', tone: change > 0 ? 'worse' : change < 0 ? 'better' : 'same' }

@@ -35,6 +35,13 @@ watch(
 )
 const pieces = computed(() => context.owned.get(props.part.id) ?? 0)
 const mine = computed(() => context.own.has(props.part.id))
+/** What of a standard a mount is, in words: a thread by its millimetres, a slab by what it is beside the usual one. */
+const familyWords = (standard: string, family = ''): string => {
+  const usual = standard.split('-').at(-1) ?? ''
+  // Threads are called by millimetres wherever one is.
+  if (/^\d+$/.test(family)) return `${family} mm`
+  return family === usual ? '' : family.startsWith(`${usual}-`) ? family.slice(usual.length + 1) : family
+}
 const mounts = computed(() =>
   props.part.mounts.map((mount) => {
     const standard = standardOf(mount.standard)
@@ -42,7 +49,7 @@ const mounts = computed(() =>
       mount.lengthMm === undefined ? '' : `${millimetres(mount.lengthMm, settings.units)} long`,
       mount.travel ? `slides ${millimetres(mount.travel.maxMm - mount.travel.minMm, settings.units)}` : '',
       mount.limitG === undefined ? '' : `takes ${grams(mount.limitG, settings.units)}`,
-      mount.family ?? '',
+      familyWords(standard.id, mount.family),
     ].filter(Boolean)
     return {
       mount,

@@ -109,7 +109,7 @@ const phases = computed(() => {
             <span
               v-for="(phase, i) in phases"
               :key="i"
-              class="tight overflow-hidden border-r border-line px-1 text-[11px] leading-6 whitespace-nowrap last:border-0"
+              class="tight truncate border-r border-line px-1 text-[11px] leading-6 last:border-0"
               :class="{
                 'bg-leaf-tint': phase.kind === 'roll',
                 'bg-card': phase.kind === 'standby' || phase.kind === 'setup',
