@@ -166,7 +166,7 @@ export class MomentLeaves {
         return was && change ? pickedAfter(was, change, list, wanted) : list.filter(wanted)
       }
     }
-    const piecesFor = picker('assembly.placed', placed, true)
+    const piecesFor = picker('assembly.placed', placed ?? [], true)
     const kitFor = picker('rig.kit', kit, before?.get('context.catalogue') === context.catalogue)
     for (const { concern, leaf } of concernLeaves) {
       const seen = (list: unknown) =>

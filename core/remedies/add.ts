@@ -3,7 +3,7 @@ import { byReadiness, type Remedy } from '../checks/index.ts'
 import type { Facts } from '../facts/index.ts'
 import { relayed } from './aims.ts'
 import type { Proposer } from './concern.ts'
-import { placeMade, putOn } from './seats.ts'
+import { placesMade, putOn } from './seats.ts'
 
 /**
  * A cage to build on can't turn on its body, and has firm points: one on top and one at a side, on which nothing turns
@@ -29,12 +29,15 @@ const givers = function* (facts: Facts, wish: Capability): Generator<Remedy> {
     const put = putOn(facts, part)
     if (put) yield put
   }
-  for (const part of parts.slice(0, MOST_MADE)) {
-    const made = placeMade(facts, part)
-    if (made) yield made
+  for (const part of parts.slice(0, MOST_MADE.parts)) {
+    let ways = 0
+    for (const made of placesMade(facts, part)) {
+      yield made
+      if (++ways >= MOST_MADE.ways) break
+    }
   }
 }
-const MOST_MADE = 4
+const MOST_MADE = { parts: 4, ways: 2 } as const
 
 /** A battery, which feeds others from its own sockets or through the plate it sits on. */
 const givesPower = (part: Part): boolean => part.power?.store !== undefined

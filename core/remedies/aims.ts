@@ -16,7 +16,17 @@ import {
 import type { Facts } from '../facts/index.ts'
 import { figuresAfter } from './after.ts'
 import { movedTo, placeMade, putOn, slidTo, swappedIn, takenAlong, takenOff, turnedTo } from './seats.ts'
-import { joined, otherLeads, packed, platedBattery, replugged, saved, seatedBattery, unplugged } from './wires.ts'
+import {
+  handedOn,
+  joined,
+  otherLeads,
+  packed,
+  platedBattery,
+  replugged,
+  saved,
+  seatedBattery,
+  unplugged,
+} from './wires.ts'
 
 type Aimed<D extends Aim['do']> = Extract<Aim, { readonly do: D }>
 type Carriers = {
@@ -126,7 +136,11 @@ const carriers: Carriers = {
     },
   ],
   lead: (facts, { run, wanted }) => otherLeads(facts, run, wanted),
-  join: (facts, { demand }) => joined(facts, demand),
+  join: function* (facts, { demand }) {
+    const leads = joined(facts, demand)
+    yield* leads
+    if (leads.length === 0) yield* handedOn(facts, demand)
+  },
   replug: (facts, { run }) => replugged(facts, run),
   unplug: (facts, { run }) => [unplugged(facts, run)],
   battery: (facts, { piece }) => seatedBattery(facts, piece),

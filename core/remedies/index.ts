@@ -14,7 +14,7 @@ import { turn } from './turn.ts'
 
 export { figuresAfter } from './after.ts'
 export { namedWays } from './aims.ts'
-export { placeMade, putOn, takenOff } from './seats.ts'
+export { placeMade, placesMade, putOn, takenOff } from './seats.ts'
 export { rivalsOf, swappedFor } from './swap.ts'
 
 /** The kinds of move there are, and who proposes them. */

@@ -9,7 +9,7 @@ import {
   wayName,
 } from '../assembly/index.ts'
 import { joiningRoles, mate, offeredParts, type Part, roles } from '../catalogue/index.ts'
-import { afterSwap, byReadiness, goesOn, pointName, type Remedy } from '../checks/index.ts'
+import { afterSwap, byReadiness, pointName, type Remedy } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Facts, Sees } from '../facts/index.ts'
 import { scale, zero } from '../kernel/index.ts'
@@ -121,27 +121,57 @@ const makers: ReadonlySet<Part['role']> = new Set([
 ])
 const MOST_TRIED = 24
 
-/**
- * A part put on by way of another that makes its place: an adapter, a riser, an arm, a clamp on a rod; the readiest that
- * leaves both clear of everything.
- */
-export const placeMade = (facts: Facts, part: Part): Remedy | undefined => {
-  const between = offeredParts(facts.context.catalogue)
-    .filter(
-      (maker) =>
-        makers.has(maker.role) &&
-        maker.id !== part.id &&
+/** Of some points those on which a part makes a place for another: it sits by one end and takes the other by another. */
+const madeAt = (points: readonly Point[], maker: Part, part: Part): readonly Point[] => {
+  // What has no foot of its own, as a screen has none, is screwed onto a stud; all else sits by its foot.
+  const hasFoot = part.mounts.some(({ side }) => side === 'sits')
+  const takes = maker.mounts.filter(
+    (mount) =>
+      (mount.side === 'holds' || !hasFoot) &&
+      part.mounts.some((own) => !own.carries && mate({ part: maker, mount }, { part, mount: own }).ok),
+  )
+  return takes.length === 0
+    ? []
+    : points.filter(({ piece, mount: host }) =>
         maker.mounts.some(
-          (mount) =>
-            mount.side === 'holds' &&
-            part.mounts.some((own) => !own.carries && mate({ part: maker, mount }, { part, mount: own }).ok),
-        ) &&
-        facts.points.some((point) => point.open && goesOn(point, maker)),
-    )
-    .sort(byReadiness(facts))
+          (own) =>
+            !own.carries &&
+            takes.some((mount) => mount !== own) &&
+            mate({ part: piece.part, mount: host }, { part: maker, mount: own }).ok,
+        ),
+      )
+}
+
+/** What is made to hold a screen, and what holds anything. */
+const isMeantFor = (maker: Part, part: Part): boolean =>
+  maker.role === 'monitor-mount' ? part.optics?.kind === 'screen' : maker.role !== 'battery-plate' || isBattery(part)
+const isBattery = ({ power }: Part): boolean => power?.store !== undefined
+
+/**
+ * A part put on by way of another that makes its place: an adapter, a riser, an arm, a mount with a stud, a clamp on a
+ * rod. Each of those that leave both clear of everything once, wherever on the rig that is: what is made to hold such a
+ * part first, then the readiest.
+ */
+export const placesMade = function* (facts: Facts, part: Part): Generator<Remedy> {
+  const open = facts.points.filter((point) => point.open)
+  // What is looked at belongs high up, what is carried low.
+  if (part.optics?.kind === 'screen') open.sort((a, b) => b.at[1] - a.at[1])
+  const ready = byReadiness(facts)
+  const isMount = (maker: Part): boolean => maker.role === 'monitor-mount' && isMeantFor(maker, part)
+  const between = offeredParts(facts.context.catalogue)
+    .filter((maker) => makers.has(maker.role) && maker.id !== part.id && isMeantFor(maker, part))
+    .filter((maker) => madeAt(open, maker, part).length > 0)
+    .sort((a, b) => Number(isMount(b)) - Number(isMount(a)) || ready(a, b))
     .slice(0, MOST_TRIED)
   for (const maker of between) {
-    const first = putOn(facts, maker)
+    const made = oneMade(facts, part, maker, madeAt(open, maker, part))
+    if (made) yield made
+  }
+}
+
+const oneMade = (facts: Facts, part: Part, maker: Part, points: readonly Point[]): Remedy | undefined => {
+  for (const point of points) {
+    const first = putOn(facts, maker, [point])
     const after = first && figuresAfter(facts, first.commands)
     if (!first || !after) continue
     const made = after.points.filter(({ piece }) => !facts.assembly.byInstance.has(piece.instance.id))
@@ -154,6 +184,12 @@ export const placeMade = (facts: Facts, part: Part): Remedy | undefined => {
         commands: [...first.commands, ...then.commands],
       }
   }
+  return undefined
+}
+
+/** The first of those places. */
+export const placeMade = (facts: Facts, part: Part): Remedy | undefined => {
+  for (const made of placesMade(facts, part)) return made
   return undefined
 }
 

@@ -7,6 +7,7 @@ import type { Facts, Sees } from '../facts/index.ts'
 import {
   type Candidate,
   type Demand,
+  demandsOf,
   isTaken,
   type LeadOption,
   leadsBetween,
@@ -119,6 +120,45 @@ export const joined = (facts: Sees<'plugs'>, demand: Demand): readonly Remedy[] 
     .map((option) =>
       worded('plug in {part}: {from} to {to}', option, plugIn(assembly.rig, assembly.setup.id, option).commands),
     )
+}
+
+/** A lead taken out, and one put in that goes to a free input of another piece; the one that was there where it reaches. */
+const takenIn = function* (facts: Facts, run: Run, piece: PlacedPart, what: Demand['what']): Generator<Remedy> {
+  const unplug = unplugged(facts, run)
+  const after = figuresAfter(facts, unplug.commands)
+  if (!after) return
+  const { assembly } = after
+  const from = { piece: assembly.byInstance.get(run.from.piece.instance.id) ?? run.from.piece, socket: run.from.socket }
+  const here = assembly.byInstance.get(piece.instance.id) ?? piece
+  for (const socket of here.part.sockets ?? []) {
+    const to = { piece: here, socket }
+    if (!takes(socket, what) || isTaken(assembly, to)) continue
+    const [best] = [...leadsBetween(assembly, stockOf(after), from, to, what).options].sort((x, y) => x.cost - y.cost)
+    if (!best) continue
+    const commands = [...unplug.commands, ...plugIn(assembly.rig, assembly.setup.id, best).commands]
+    const isSame = best.part.id === run.part.id
+    const made = worded(isSame ? 'plug {part} over' : 'plug in {part} for {cable}', best, commands)
+    yield { ...made, text: `${made.text}: {from} to {to}`, names: { ...made.names, cable: run.part.name } }
+  }
+}
+
+/**
+ * Where the input that a demand wants is taken: what is plugged in there goes into the piece instead, which hands both on.
+ * @example a microphone sits in the only input of a camera; a receiver mixes it in and takes the input
+ */
+export const handedOn = function* (facts: Facts, { what, piece, way }: Demand): Generator<Remedy> {
+  if (way !== 'out') return
+  const inputs = othersFor(facts.assembly, { what, piece, way, own: [] })
+  for (const run of facts.leads) {
+    if (!inputs.some((input) => input.piece === run.to.piece && input.socket.id === run.to.socket.id)) continue
+    for (const first of takenIn(facts, run, piece, what)) {
+      const after = figuresAfter(facts, first.commands)
+      const demand =
+        after &&
+        demandsOf(after.assembly, []).find((one) => one.what === what && one.piece.instance.id === piece.instance.id)
+      for (const lead of after && demand ? joined(after, demand) : []) yield bothOf(first, lead)
+    }
+  }
 }
 
 const isIdle = (facts: Sees, partId: string): boolean => facts.assembly.loose.some(({ part }) => part.id === partId)

@@ -32,7 +32,7 @@ export const takesAway = (kind: WayKind): boolean => kind === 'take-off' || kind
 const ENOUGH_KINDS = 4
 const HINTS_SHARE = 0.25
 /** What brings trouble of its own is looked at again, so often, with so many moves against what it brought. */
-const MENDED = { roots: 4, deep: 3, moves: 6 } as const
+const MENDED = { roots: 4, deep: 3, needs: 6, moves: 6 } as const
 /** And by these kinds alone: a way out of a way out has to be small. */
 const mends: ReadonlySet<MoveKind> = new Set(['slide', 'turn', 'pose', 'lead', 'move', 'support', 'add'])
 
@@ -59,22 +59,37 @@ const smallMoves = function* (worst: Finding, facts: Facts, also?: MoveKind): Ge
   }
 }
 
+/** Is one trouble gone for another that nobody has dealt with yet? A lead that hangs loose is nearer than none. */
+const isNearer = (seen: Verdict, judged: Verdict, against: Finding, dealtWith: ReadonlySet<string>): boolean =>
+  judged.gained.length < seen.gained.length ||
+  (judged.gained.length === seen.gained.length &&
+    judged.why === seen.why &&
+    judged.gained.every(({ finding }) => {
+      const trouble = troubleOf(finding)
+      return trouble !== troubleOf(against) && !dealtWith.has(trouble)
+    }))
+
 /** A move that brought trouble of its own, with what takes that away again; undefined where nothing small does. */
 const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, verdict: Verdict): Tried | undefined => {
   let [now, seen] = [remedy, verdict]
-  for (let deep = 0; deep < MENDED.deep; deep++) {
-    const [first] = seen.gained
-    const after = first && seen.afters.get(first.setup)
-    if (!first || !after) return undefined
+  const dealtWith = new Set<string>()
+  // What the brief asks for comes with its lead, its hold and its power.
+  const deepest = finding.family === 'need' ? MENDED.needs : MENDED.deep
+  for (let deep = 0; deep < deepest; deep++) {
     let better: { readonly remedy: Remedy; readonly verdict: Verdict } | undefined
-    for (const move of smallMoves(first.finding, after.facts)) {
-      const both = bothOf(now, move)
-      const judged = accept(known, setup, finding, both)
-      if (isTaken(judged)) return { remedy: both, kind: kindOf(both), verdict: judged }
-      if (judged.after && judged.gained.length < seen.gained.length) {
+    for (const against of finding.family === 'need' ? seen.gained : seen.gained.slice(0, 1)) {
+      const after = seen.afters.get(against.setup)
+      if (!after) continue
+      for (const move of smallMoves(against.finding, after.facts)) {
+        const both = bothOf(now, move)
+        const judged = accept(known, setup, finding, both)
+        if (isTaken(judged)) return { remedy: both, kind: kindOf(both), verdict: judged }
+        if (!judged.after || !isNearer(seen, judged, against.finding, dealtWith)) continue
+        dealtWith.add(troubleOf(against.finding))
         better = { remedy: both, verdict: judged }
         break
       }
+      if (better) break
     }
     if (!better) return undefined
     ;[now, seen] = [better.remedy, better.verdict]

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type FigureId, MOST_WAYS, type Way } from '@zucchini/core/assess'
 import type { WayKind } from '@zucchini/core/checks'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useAsk } from '../../stores/ask.ts'
 import { useBench } from '../../stores/bench.ts'
 import { useRig } from '../../stores/rig.ts'
@@ -62,7 +62,20 @@ const price = (way: Way) =>
 const briefly = ({ text, numbers, names }: Way['hints'][number]['finding']) =>
   shortly(headline(fill(text, numbers, names, store.style)).head)
 const brings = (way: Way) => hintWords(way, store.setup?.id ?? '', nameOf, briefly)
-const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effect)
+/** The way that is pointed at. One that goes from the list is left by nobody: it is forgotten with it. */
+let pointed: string | undefined
+const foresee = (way: Way) => {
+  pointed = keyOf(way)
+  bench.foresee(way.remedy.commands, way.effect)
+}
+const forget = () => {
+  if (pointed !== undefined) bench.forget()
+  pointed = undefined
+}
+watch(shown, (ways) => {
+  if (!ways.some((way) => keyOf(way) === pointed)) forget()
+})
+onBeforeUnmount(forget)
 </script>
 
 <template>
@@ -74,9 +87,9 @@ const foresee = ({ remedy, effect }: Way) => bench.foresee(remedy.commands, effe
         @click="$emit('take', way)"
         @keydown.w.prevent="askFirst(way)"
         @mouseenter="foresee(way)"
-        @mouseleave="bench.forget()"
+        @mouseleave="forget"
         @focus="foresee(way)"
-        @blur="bench.forget()"
+        @blur="forget"
       >
         <span class="label tight way-kind">{{ kinds[way.kind] }}</span>
         <span class="way-what">{{ said(way) }}</span>

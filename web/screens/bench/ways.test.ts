@@ -102,3 +102,23 @@ test('the repair says how many moves clear which cards and what would change; it
   expect(page.findAll('figure')).toHaveLength(2)
   expect(page.get('.btn-do').text()).toBe(`Do all ${offer.steps.length}`)
 })
+
+test('what is pointed at is foreseen until it is left, done, or gone from the list under the pointer', async () => {
+  const [slide, turn] = [wayOf(), wayOf({ remedy: { ...remedy, commands: [{ do: 'rename', name: 'x' }] } })]
+  const { page } = await onPage(WaysTable, { props: { ways: [slide, turn] } })
+  const bench = useBench()
+  const pointAt = (at: number) => page.findAll('.way')[at]?.trigger('mouseenter')
+  await pointAt(0)
+  expect(bench.foreseen).toEqual(slide.effect)
+  await page.findAll('.way')[0]?.trigger('mouseleave')
+  expect(bench.foreseen).toBeUndefined()
+  // Another list comes, and the other way is still in it: nothing has to be left for that.
+  await pointAt(1)
+  await page.setProps({ ways: [turn] })
+  expect(bench.foreseen).toEqual(turn.effect)
+  await page.setProps({ ways: [slide] })
+  expect(bench.foreseen).toBeUndefined()
+  await pointAt(0)
+  page.unmount()
+  expect(bench.foreseen).toBeUndefined()
+})
