@@ -4,6 +4,7 @@ import { syntheticRig } from '@zucchini/demo/synthetic'
 import fc from 'fast-check'
 import { changeBetween, type PlacedPart, placeSetup } from '../assembly/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
+import { trialRuns, trialSeed } from '../testing/trials.ts'
 import { clashesAfter, clashesAny, clashesOf } from './index.ts'
 
 const catalogue = catalogueOf(demoParts)
@@ -36,6 +37,7 @@ test('clashes made of what they were, and which came and went, are those that ar
         expect(clashesAny(piece, { placed: after })).toBe(now.some(({ a, b }) => a === piece || b === piece))
       for (const piece of change.went) expect(clashesAny(piece, { placed: after })).toBe(false)
     }),
+    { numRuns: trialRuns(200), seed: trialSeed },
   )
   // Both happened: clashes that came, and such that went.
   expect(Math.min(came, went)).toBeGreaterThan(5)

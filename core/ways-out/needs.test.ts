@@ -23,6 +23,12 @@ const firstFor = (rig: Rig, setup: string, need: string): Way => {
   return way
 }
 
+const main = (rig: Rig) => {
+  const setup = setupOf(rig, 'main')
+  if (!setup) throw new Error('it has its set-up')
+  return { setup, placed: placeSetup(rig, setup, context.catalogue).placed }
+}
+
 const bare = newRig('market', 'A market day', 'calabash-h1')
 const market: Rig = {
   ...bare,
@@ -53,16 +59,15 @@ describe('a rig that grew by first offers, with its microphone in the only input
   ])
 
   test('gets its wireless receiver: the receiver takes the microphone in and goes into the input', () => {
-    const mics = setupOf(rig, 'main').links.filter(({ to }) => to.instance === 'camera')
+    const mics = main(rig).setup.links.filter(({ to }) => to.instance === 'camera')
     expect(mics).toHaveLength(1)
     const way = firstFor(rig, 'main', 'wireless-sound')
     expect(way.as).toBe('plain')
     expect(way.remedy.text).toMatch(/plug .*, and plug in /)
     const done = after(rig, way.remedy.commands)
-    const { links } = setupOf(done, 'main')
-    const { placed } = placeSetup(done, setupOf(done, 'main'), context.catalogue)
+    const { setup, placed } = main(done)
     const of = (role: string) => placed.find(({ part }) => part.role === role)?.instance.id
-    const ways = links.map(({ from, to }) => [from.instance, to.instance])
+    const ways = setup.links.map(({ from, to }) => [from.instance, to.instance])
     expect(ways).toContainEqual([of('mic'), of('receiver')])
     expect(ways).toContainEqual([of('receiver'), 'camera'])
     const left = told(done, 'main')
@@ -73,7 +78,7 @@ describe('a rig that grew by first offers, with its microphone in the only input
     const way = firstFor(rig, 'main', 'sun-view')
     expect(way.as).toBe('plain')
     const done = after(rig, way.remedy.commands)
-    const { placed } = placeSetup(done, setupOf(done, 'main'), context.catalogue)
+    const { placed } = main(done)
     const screen = placed.find(({ part }) => part.optics?.kind === 'screen')
     expect(screen?.host?.part.role).toBe('monitor-mount')
     const left = told(done, 'main')
