@@ -1,14 +1,11 @@
-import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
-import { join, relative, sep } from 'node:path'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join, sep } from 'node:path'
 import { gzipSync } from 'node:zlib'
 
 /** What is text at heart; pictures and the like are packed already. */
 const PACKED = /\.(?:js|css|html|json|svg|webmanifest|ttf|wasm)$/
 /** Less than this is one packet of a network either way. Bytes */
 const LEAST = 1024
-
-const filesUnder = (path) =>
-  statSync(path).isDirectory() ? readdirSync(path).flatMap((name) => filesUnder(join(path, name))) : [path]
 
 /**
  * Lays packed copies beside the files of a built page, for whoever asks over a network that is slower than unpacking: a
@@ -18,12 +15,13 @@ const filesUnder = (path) =>
  */
 export const packFiles = (dir) => {
   const packed = []
-  for (const path of filesUnder(dir).sort()) {
-    if (!PACKED.test(path)) continue
+  for (const name of readdirSync(dir, { recursive: true })) {
+    if (!PACKED.test(name)) continue
+    const path = join(dir, name)
     const content = readFileSync(path)
     if (content.length < LEAST) continue
     writeFileSync(`${path}.gz`, gzipSync(content, { level: 9 }))
-    packed.push(relative(dir, path).split(sep).join('/'))
+    packed.push(name.split(sep).join('/'))
   }
   return packed
 }

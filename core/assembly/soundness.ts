@@ -188,7 +188,10 @@ const stillSound = (was: Rig, rig: Rig, catalogue: Catalogue): boolean =>
     return before !== undefined && stillHolds(before, setup, rig, catalogue)
   })
 
-/** The same of a rig that was made of another by edits: of most that were sound it is soon told that they still are. */
+/**
+ * What `soundnessIssues` says of a rig that was made of another by edits. Of most that were sound it is soon told that they
+ * still are; all others are looked at whole.
+ */
 export const soundnessAfter = (was: Rig, rig: Rig, catalogue: Catalogue): readonly Issue[] => {
   const issues = isSound(was, catalogue) && stillSound(was, rig, catalogue) ? [] : soundnessIssues(rig, catalogue)
   known(rig, catalogue).sound = issues.length === 0

@@ -12,7 +12,7 @@ import { joiningRoles, mate, offeredParts, type Part, roles } from '../catalogue
 import { afterSwap, byReadiness, pointName, type Remedy } from '../checks/index.ts'
 import { clashWith, suitsRole } from '../clearance/index.ts'
 import type { Facts, Sees } from '../facts/index.ts'
-import { scale, zero } from '../kernel/index.ts'
+import { flatMap, scale, zero } from '../kernel/index.ts'
 import { figuresAfter } from './after.ts'
 
 const sitsOn = (piece: PlacedPart, point: Point): boolean =>
@@ -157,14 +157,16 @@ export const placesMade = function* (facts: Facts, part: Part): Generator<Remedy
   // What is looked at belongs high up, what is carried low.
   if (part.optics?.kind === 'screen') open.sort((a, b) => b.at[1] - a.at[1])
   const ready = byReadiness(facts)
-  const isMount = (maker: Part): boolean => maker.role === 'monitor-mount' && isMeantFor(maker, part)
-  const between = offeredParts(facts.context.catalogue)
-    .filter((maker) => makers.has(maker.role) && maker.id !== part.id && isMeantFor(maker, part))
-    .filter((maker) => madeAt(open, maker, part).length > 0)
-    .sort((a, b) => Number(isMount(b)) - Number(isMount(a)) || ready(a, b))
+  const isMount = ({ role }: Part): boolean => role === 'monitor-mount'
+  const between = flatMap(offeredParts(facts.context.catalogue), (maker) => {
+    if (!makers.has(maker.role) || maker.id === part.id || !isMeantFor(maker, part)) return []
+    const points = madeAt(open, maker, part)
+    return points.length > 0 ? [{ maker, points }] : []
+  })
+    .sort(({ maker: a }, { maker: b }) => Number(isMount(b)) - Number(isMount(a)) || ready(a, b))
     .slice(0, MOST_TRIED)
-  for (const maker of between) {
-    const made = oneMade(facts, part, maker, madeAt(open, maker, part))
+  for (const { maker, points } of between) {
+    const made = oneMade(facts, part, maker, points)
     if (made) yield made
   }
 }

@@ -1,7 +1,7 @@
 import { demoParts } from '@zucchini/demo/catalogue'
 import { demoLocker, secondMark } from '@zucchini/demo/scenario'
 import { type Command, edit, newRig, placeSetup, type Rig, setupOf } from '../assembly/index.ts'
-import { evaluate, knownBy, type Way, waysOut } from '../assess/index.ts'
+import { evaluate, knownBy, placedWithNeeds, type Way, waysOut } from '../assess/index.ts'
 import { catalogueOf } from '../catalogue/index.ts'
 import { placesMade } from '../remedies/index.ts'
 
@@ -84,6 +84,22 @@ describe('a rig that grew by first offers, with its microphone in the only input
     const left = told(done, 'main')
     expect(left.filter((one) => /^no-cable|^unpowered|sun-view|^screen-dim|^view-blocked/.test(one))).toEqual([])
   })
+})
+
+test('a screen that is wanted comes with its lead and what holds that, though the lead alone leaves as much to mend', () => {
+  const rig = pressed(market, ['unpowered', 'lens-missing', 'need-unmet cage', 'need-unmet top-handle'])
+  const before = evaluate(rig, 'main', context)
+  const screen = context.catalogue.parts.get('crookneck-m5')
+  const put =
+    screen &&
+    placedWithNeeds(
+      knownBy(before, (id) => evaluate(rig, id, context)),
+      before,
+      screen,
+    )
+  if (!put) throw new Error('a screen goes on')
+  const left = told(after(rig, put.remedy.commands), 'main')
+  expect(left.filter((one) => /^no-cable|^no-strain-relief/.test(one))).toEqual([])
 })
 
 test('a screen has no foot: a place is made for it by what ends in a stud, what is meant for screens first', () => {

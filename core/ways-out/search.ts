@@ -59,11 +59,18 @@ const smallMoves = function* (worst: Finding, facts: Facts, also?: MoveKind): Ge
   }
 }
 
-/** Is one trouble gone for another that nobody has dealt with yet? A lead that hangs loose is nearer than none. */
+/** A stop weighs more than any risks. */
+const STOP = 100
+const harmOf = ({ gained }: Verdict): number =>
+  gained.reduce((sum, { finding: { level } }) => sum + (level === 'stop' ? STOP : 1), 0)
+
+/**
+ * Is less harm left, or as much, but one trouble is gone for another that nobody has dealt with yet? A lead that hangs
+ * loose is nearer than none.
+ */
 const isNearer = (seen: Verdict, judged: Verdict, against: Finding, dealtWith: ReadonlySet<string>): boolean =>
-  judged.gained.length < seen.gained.length ||
-  (judged.gained.length === seen.gained.length &&
-    judged.why === seen.why &&
+  harmOf(judged) < harmOf(seen) ||
+  (harmOf(judged) === harmOf(seen) &&
     judged.gained.every(({ finding }) => {
       const trouble = troubleOf(finding)
       return trouble !== troubleOf(against) && !dealtWith.has(trouble)
@@ -98,12 +105,7 @@ const mended = (known: Known, setup: string, finding: Finding, remedy: Remedy, v
 }
 
 /** So many things are added to a part that is wanted, at most; to another camera: its cage, its packs, its leads. */
-const MOST_BUNDLED = { part: 4, camera: 9 } as const
-
-/** A stop weighs more than any risks. */
-const STOP = 100
-const harmOf = ({ gained }: Verdict): number =>
-  gained.reduce((sum, { finding: { level } }) => sum + (level === 'stop' ? STOP : 1), 0)
+const MOST_BUNDLED = { part: 6, camera: 9 } as const
 
 /** Would a move take something from where another has just put it? */
 const movesAgain = (done: Remedy, next: Remedy): boolean => {
@@ -125,6 +127,7 @@ export const bundleOf = (
   const { root } = known.factsOf(setup).assembly.setup
   const isCamera = remedy.commands.some((command) => command.do === 'swap' && command.instance === root)
   const most = isCamera ? MOST_BUNDLED.camera : MOST_BUNDLED.part
+  const dealtWith = new Set<string>()
   while (added < most && seen.gained.length > 0) {
     let better: { readonly remedy: Remedy; readonly verdict: Verdict } | undefined
     for (const { setup: where, finding } of seen.gained) {
@@ -134,7 +137,8 @@ export const bundleOf = (
         if (!isCamera && movesAgain(now, move)) continue
         const both = bothOf(now, move)
         const judged = accept(known, setup, undefined, both)
-        if (judged.why === 'impossible' || harmOf(judged) >= harmOf(seen)) continue
+        if (judged.why === 'impossible' || !isNearer(seen, judged, finding, dealtWith)) continue
+        dealtWith.add(troubleOf(finding))
         better = { remedy: both, verdict: judged }
         break
       }
