@@ -239,6 +239,13 @@ test('a set-up that nobody touched is looked at again when something it names go
   expect(codes(held, { ...held, setups: [first, { ...braced, joints: [] }] })).toEqual([
     'brace-loose setups[1].braces[0].guest',
   ])
+  // What goes along in the bag does not sit on the rig as well.
+  const bagged = [{ instance: 'one', at: offPlaces[0] }]
+  const along: Rig = { ...two, setups: [first, { ...second, off: bagged }] }
+  const onToo = [...second.joints, on('one', 'foot', 'camera', 'pinned')]
+  expect(codes(along, { ...along, setups: [first, { ...second, off: bagged, joints: onToo }] })).toEqual([
+    'off-and-on setups[1].off[0]',
+  ])
   const round = [on('two', 'foot', 'one', 'top'), on('one', 'foot', 'two', 'top')]
   expect(codes(two, { ...two, setups: [first, { ...second, joints: round }] })).toContain(
     'joints-in-a-ring setups[1].joints',
